@@ -1,0 +1,171 @@
+import type { CushionPlan } from '../job/plan-cushion';
+import type { Figure } from '../kernel/figure';
+import type { PieceRole, SeamKind } from '../piece/piece';
+
+/** A part of the work order. */
+export type Phase = 'cut' | 'prepare' | 'sew' | 'fill';
+
+/** One thing to do, for each cushion of a row. `{0}`, `{1}` stand for its figures, printed at the edge in the job's units. */
+export interface Step {
+  readonly id: string;
+  readonly phase: Phase;
+  readonly what: string;
+  readonly figures: readonly Figure[];
+  /** Warnings that belong to this step and no other. */
+  readonly cautions: readonly string[];
+  /** The pieces in hand. */
+  readonly lit: readonly PieceRole[];
+  readonly seam: SeamKind | null;
+}
+
+type Draft = Omit<Step, 'id' | 'figures' | 'cautions' | 'seam'> & Partial<Pick<Step, 'figures' | 'cautions' | 'seam'>>;
+
+/** Wide foam and fine dust, blades and vapour: said where the hand meets them. */
+const CAUTION = {
+  saw: 'Foam saw or knife: blade guard down, fingers out of the line; wear a dust mask with old foam.',
+  glue: 'Spray adhesive: open the window, nothing burning near, keep overspray off the faces.',
+  bag: 'Thin plastic bags and vacuum: never within a child’s reach.',
+};
+
+function cutting(plan: CushionPlan): Draft[] {
+  const layers = plan.pieces.filter((piece) => piece.role === 'foam');
+  const covers = plan.pieces.filter((piece) => piece.material === 'cover');
+  const wraps = plan.pieces.filter((piece) => piece.material === 'wadding');
+  return [
+    ...(covers.length
+      ? [
+          {
+            phase: 'cut' as const,
+            what: 'Square the end of the cloth. Cut the long strips first along the selvedge, then the plates; grain and nap one way.',
+            lit: ['boxing', 'plaque', 'welt', 'plate'] as const,
+          },
+        ]
+      : []),
+    ...(covers.length
+      ? [
+          {
+            phase: 'cut' as const,
+            what: 'Notch centres, corners and zip ends on plates and boxing, on both edges of the boxing.',
+            lit: ['plate', 'boxing'] as const,
+          },
+        ]
+      : []),
+    ...layers.map((piece): Draft => ({
+      phase: 'cut',
+      what: `Cut the foam${piece.part.of > 1 ? `, layer ${piece.part.index}` : ''}: {0} × {1}, marked square to the face and cut upright.`,
+      figures: [piece.width, piece.height],
+      cautions: [CAUTION.saw],
+      lit: ['foam'],
+    })),
+    ...(wraps.length ? [{ phase: 'cut' as const, what: 'Cut the wadding for the wrap.', lit: ['wrap-face', 'wrap-border'] as const }] : []),
+  ];
+}
+
+function preparing(plan: CushionPlan): Draft[] {
+  const layers = plan.pieces.filter((piece) => piece.role === 'foam').length;
+  const border = plan.pieces.some((piece) => piece.role === 'wrap-border');
+  const wrapped = plan.pieces.some((piece) => piece.role === 'wrap-face');
+  return [
+    ...(layers > 1
+      ? [
+          {
+            phase: 'prepare' as const,
+            what: 'Glue the layers together: let the glue go tacky first, soft side up.',
+            cautions: [CAUTION.glue],
+            lit: ['foam'] as const,
+          },
+        ]
+      : []),
+    ...(wrapped
+      ? [
+          {
+            phase: 'prepare' as const,
+            what: border
+              ? 'Lay the faces on the core, turn their edges over, wrap the border round and whip it just closed.'
+              : 'Lay a face of wadding on both sides of the core and turn its edges over.',
+            cautions: ['Glue or staples only at the edge, never on a face: they are felt.'],
+            lit: ['wrap-face', 'wrap-border', 'foam'] as const,
+          },
+        ]
+      : []),
+  ];
+}
+
+function sewing(plan: CushionPlan): Draft[] {
+  const { cover } = plan;
+  if (!cover) return [];
+  const seams = new Set(cover.seams.map((seam) => seam.id));
+  const plaque = cover.pieces.find((piece) => piece.role === 'plaque');
+  const welt = cover.pieces.find((piece) => piece.role === 'welt');
+  return [
+    {
+      phase: 'sew',
+      what: 'Make up the zip plaque: fold the strip, seam at half the zip’s width, slit the fold, press open and set the zip of {0}.',
+      figures: [cover.notions.zip],
+      cautions: ['Slider on, and a stop sewn across each end, before the plaque is closed in.'],
+      lit: ['plaque'],
+      seam: 'plaque-slit',
+    },
+    ...(seams.has('boxing-joins')
+      ? [{ phase: 'sew' as const, what: 'Join the boxing strips end to end and trim.', lit: ['boxing'] as const, seam: 'boxing-joins' as const }]
+      : []),
+    ...(welt
+      ? [
+          { phase: 'sew' as const, what: 'Join the welt strips on the diagonal, fold them over the cord and sew beside it.', lit: ['welt'] as const },
+          {
+            phase: 'sew' as const,
+            what: 'Sew welt to both plates, starting at the centre back; join each ring there.',
+            cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
+            lit: ['plate', 'welt'] as const,
+            seam: 'welt-top' as const,
+          },
+        ]
+      : []),
+    {
+      phase: 'sew',
+      what: 'Sew the plaque to the boxing at both ends, the boxing folded back over the zip’s ends.',
+      figures: plaque ? [plaque.width] : [],
+      lit: ['plaque', 'boxing'],
+      seam: 'plaque-ends',
+    },
+    {
+      phase: 'sew',
+      what: `Sew the band to the top plate, notch to notch; clip the boxing ${cover.clipsPerCorner === 1 ? 'once' : `${cover.clipsPerCorner} times`} at each corner.`,
+      cautions: ['Clip the allowance, not the stitch.'],
+      lit: ['plate', 'boxing', 'plaque'],
+      seam: 'band-to-top',
+    },
+    {
+      phase: 'sew',
+      what: 'Sew the band to the bottom plate from notch to notch, each corner opposite its twin.',
+      cautions: ['Open the zip a hand’s width before this seam closes.'],
+      lit: ['plate', 'boxing', 'plaque'],
+      seam: 'band-to-bottom',
+    },
+  ];
+}
+
+function filling(plan: CushionPlan): Draft[] {
+  const layers = plan.pieces.filter((piece) => piece.role === 'foam').length;
+  return [
+    {
+      phase: 'fill',
+      what: 'Turn the cover. Fold or compress the core in a thin bag, slide it in, let the air back.',
+      cautions: [CAUTION.bag, ...(layers > 1 ? ['Soft side up.'] : [])],
+      lit: ['foam', 'wrap-face'],
+    },
+    { phase: 'fill', what: 'Fill the corners with loose wadding, work the seam to the edge, close the zip, steam.', lit: ['plate', 'boxing'] },
+  ];
+}
+
+/** The work order of one cushion, in an order that keeps every later seam reachable. Empty while the cushion cannot be cut. */
+export function stepsOf(plan: CushionPlan): Step[] {
+  if (!plan.cover) return [];
+  const drafts = [...cutting(plan), ...preparing(plan), ...sewing(plan), ...filling(plan)];
+  const counts = new Map<string, number>();
+  return drafts.map((draft) => {
+    const n = (counts.get(draft.phase) ?? 0) + 1;
+    counts.set(draft.phase, n);
+    return { figures: [], cautions: [], seam: null, ...draft, id: `${draft.phase}-${draft.seam ?? n}` };
+  });
+}

@@ -1,0 +1,62 @@
+import * as z from 'zod';
+import { JOB_STATES, jobSchema } from '../job/document';
+
+/** What a list of jobs shows of each. */
+export const jobSummarySchema = z.strictObject({
+  id: z.uuid(),
+  revision: z.int().positive(),
+  name: z.string(),
+  customer: z.string(),
+  state: z.enum(JOB_STATES),
+  dueDate: z.iso.date().nullable(),
+  archived: z.boolean(),
+  cushions: z.int(),
+  pieces: z.int(),
+  /** Wide × deep of each cushion, mm, for the small outlines; at most eight. */
+  outlines: z.array(z.strictObject({ widthMm: z.number(), depthMm: z.number(), quantity: z.int() })),
+  updatedAt: z.iso.datetime(),
+});
+export type JobSummary = z.infer<typeof jobSummarySchema>;
+
+export const jobListSchema = z.strictObject({ jobs: z.array(jobSummarySchema), total: z.int().nonnegative() });
+export type JobList = z.infer<typeof jobListSchema>;
+
+export const jobQuerySchema = z.strictObject({
+  search: z.string().max(120).optional(),
+  state: z.enum([...JOB_STATES, 'late']).optional(),
+  archived: z.enum(['yes', 'no']).optional(),
+  limit: z.coerce.number().int().min(1).max(500).optional(),
+});
+
+/** A job with the revision that a later write must name. */
+export const storedJobSchema = z.strictObject({
+  id: z.uuid(),
+  revision: z.int().positive(),
+  archived: z.boolean(),
+  /** What undo would take back and redo bring again; null when there is nothing. */
+  undo: z.string().nullable(),
+  redo: z.string().nullable(),
+  job: jobSchema,
+});
+export type StoredJob = z.infer<typeof storedJobSchema>;
+
+const revision = z.int().positive();
+/** What changed, in a few words, for the undo button. */
+const label = z.string().trim().min(1).max(120);
+
+export const createJobSchema = z.strictObject({ job: jobSchema });
+export const writeJobSchema = z.strictObject({ revision, label, job: jobSchema });
+export const revisionSchema = z.strictObject({ revision });
+export const archiveJobSchema = z.strictObject({ revision, archived: z.boolean() });
+
+/** Every refusal of the server. `current` comes with a stale write. */
+export const problemSchema = z.strictObject({
+  code: z.string(),
+  path: z.string(),
+  message: z.string(),
+  problems: z.array(z.strictObject({ code: z.string(), path: z.string(), message: z.string() })).optional(),
+  current: storedJobSchema.optional(),
+});
+export type Problem = z.infer<typeof problemSchema>;
+
+export const healthSchema = z.strictObject({ ok: z.literal(true), version: z.string(), migrations: z.int() });

@@ -1,0 +1,176 @@
+import { edgeSpans, perimeter, rectangleOutline, type EdgeSpan, type Outline } from '../geometry/outline';
+import { given, law, minus, plus, sum, type Figure } from '../kernel/figure';
+import { issue, type Issue } from '../kernel/issue';
+import type { Mark, Piece } from '../piece/piece';
+import { placeJoins, stripLengths, type BandToJoin } from './joins';
+
+export interface BoxingRequest {
+  /** The plates' seam line. */
+  readonly sewn: Outline;
+  readonly sewnWidth: Figure;
+  readonly round: Figure;
+  readonly cutHeight: Figure;
+  readonly finishedHeight: Figure;
+  readonly seam: Figure;
+  readonly zipWidth: Figure;
+  readonly zipReturn: Figure;
+  readonly zipPocket: Figure;
+  /** Longest strip the cloth gives, mm; Infinity when strips run along the roll. */
+  readonly stripMm: number;
+  readonly jointClearMm: number;
+  readonly trimOffMm: number;
+}
+
+/** The band round the cushion: boxing strips and the slit-strip zip plaque. */
+export interface Band {
+  readonly opening: Figure;
+  readonly boxing: readonly Piece[];
+  readonly plaque: Piece;
+  /** Sewn length of the band, measured back from its cut pieces: what must equal the plates' seam line. */
+  readonly sewnMm: number;
+  /** Zip start and end, mm round the sewn outline. */
+  readonly zip: { readonly startMm: number; readonly endMm: number };
+  readonly problems: readonly Issue[];
+}
+
+interface Layout {
+  readonly spans: readonly EdgeSpan[];
+  readonly totalMm: number;
+  readonly backMm: number;
+  readonly centreBackMm: number;
+}
+
+/** The back edge with the rounded corners at both its ends: what the zip covers before its returns. */
+function backOf(outline: Outline): Layout {
+  const spans = edgeSpans(outline);
+  const totalMm = perimeter(outline);
+  const index = spans.findIndex((span) => span.edge === 'back');
+  const back = spans[index] ?? { edge: 'back', start: 0, end: 0 };
+  const corner = (span: EdgeSpan | undefined): number => (span?.edge === 'corner' ? span.end - span.start : 0);
+  const before = corner(spans[index - 1]);
+  const after = corner(spans[index + 1]);
+  return { spans, totalMm, backMm: back.end - back.start + before + after, centreBackMm: (back.start - before + back.end + after) / 2 };
+}
+
+const strip = (id: string, role: 'boxing' | 'plaque', part: Piece['part'], width: Figure, height: Figure, trimMm: number, marks: readonly Mark[]): Piece => ({
+  id,
+  role,
+  part,
+  material: 'cover',
+  grade: null,
+  thicknessMm: null,
+  countPerCushion: 1,
+  width,
+  height,
+  outline: rectangleOutline(width.value, height.value),
+  sewn: null,
+  marks,
+  grain: 'with-the-roll',
+  trimMm,
+  joins: 0,
+});
+
+/** Notches opposite each other on both edges of a strip, at `x` from its left end. */
+function pairOfMarks(kind: Mark['kind'], x: number, cutHeightMm: number, seamMm: number): Mark[] {
+  return [
+    { kind, at: { x, y: seamMm }, outward: { x: 0, y: -1 } },
+    { kind, at: { x, y: cutHeightMm - seamMm }, outward: { x: 0, y: 1 } },
+  ];
+}
+
+/**
+ * The boxing and plaque for a seam line of length P with a zip opening O, pocket depth q and seam s:
+ * plaque cut length O + 2s; boxing cut length P − O + 4q + 2s, each join two allowances more.
+ */
+export function makeBand(request: BoxingRequest): Band {
+  const { seam, round, zipPocket: pocket } = request;
+  const layout = backOf(request.sewn);
+  const problems: Issue[] = [];
+  const back = law('back edge with its corners', 'back of {0}', [request.sewnWidth], () => layout.backMm);
+  const opening = sum('zip opening', layout.backMm === request.sewnWidth.value ? request.sewnWidth : back, plus(request.zipReturn, 2));
+
+  const bandStart = layout.centreBackMm + opening.value / 2;
+  const sewnBoxing = sum('boxing, sewn', round, minus(opening));
+  if (sewnBoxing.value <= 0)
+    problems.push(issue('error', 'zip-longer-than-cushion', 'construction.zipReturnMm', { openingMm: opening.value, roundMm: round.value }));
+
+  const onBand = (along: number): number => (((along - bandStart) % layout.totalMm) + layout.totalMm) % layout.totalMm;
+  const front = layout.spans.find((span) => span.edge === 'front');
+  const cornerZones = cornersOf(layout.spans).map(({ start, end }) => ({
+    from: onBand(start) - request.jointClearMm,
+    to: onBand(start) + (end - start) + request.jointClearMm,
+  }));
+  const length = Math.max(0, sewnBoxing.value);
+  const band: BandToJoin = {
+    lengthMm: length,
+    stripMm: request.stripMm,
+    seamMm: seam.value,
+    endMm: 2 * pocket.value,
+    front: front ? { from: onBand(front.start), to: onBand(front.start) + (front.end - front.start) } : { from: 0, to: 0 },
+    crowded: [{ from: 0, to: request.jointClearMm }, { from: length - request.jointClearMm, to: length }, ...cornerZones],
+  };
+  const joins = placeJoins(band) ?? { at: [], onFront: false, crowded: false };
+  if (joins.onFront) problems.push(issue('warning', 'boxing-join-on-front', 'construction.strips', { stripMm: request.stripMm, boxingMm: length }));
+
+  const lengths = stripLengths(band, joins.at);
+  if (lengths.some((one) => one > request.stripMm)) problems.push(issue('error', 'cloth-too-narrow-for-strips', 'cloth.widthMm', { stripMm: request.stripMm }));
+  const whole = sum(
+    'boxing, cut',
+    sewnBoxing,
+    plus(pocket, 4),
+    plus(seam, 2),
+    ...(joins.at.length ? [plus(given('for each join', 2 * seam.value, 'counted'), joins.at.length)] : []),
+  );
+  const boxing = lengths.map((cutMm, i) => {
+    const from = i === 0 ? 0 : (joins.at[i - 1] ?? 0);
+    const to = joins.at[i] ?? length;
+    const start = seam.value + (i === 0 ? 2 * pocket.value : 0);
+    const places: [Mark['kind'], number][] = [
+      ...(front ? [['centre-front', onBand((front.start + front.end) / 2)] as [Mark['kind'], number]] : []),
+      ...cornersOf(layout.spans).map(({ start: s, end }): [Mark['kind'], number] => ['corner', onBand(s) + (end - s) / 2]),
+      ...(pocket.value > 0
+        ? ([
+            ['fold', -pocket.value],
+            ['fold', length + pocket.value],
+          ] as [Mark['kind'], number][])
+        : []),
+    ];
+    const ownEnd = (kind: Mark['kind'], at: number): boolean => kind === 'fold' && ((at < 0 && i === 0) || (at > length && i === lengths.length - 1));
+    const marks = places
+      .filter(([kind, at]) => (at >= from && at <= to) || ownEnd(kind, at))
+      .flatMap(([kind, at]) => pairOfMarks(kind, start + at - from, request.cutHeight.value, seam.value));
+    const width = lengths.length === 1 ? whole : law('boxing strip', `strip ${i + 1} of ${lengths.length}, of {0}`, [whole], () => cutMm);
+    return strip(`boxing-${i + 1}`, 'boxing', { index: i + 1, of: lengths.length }, width, request.cutHeight, trimFor(cutMm, request), marks);
+  });
+
+  const plaqueHeight = sum('plaque, cut', request.finishedHeight, plus(seam, 2), plus(request.zipWidth));
+  const plaqueLength = sum('plaque, cut', opening, plus(seam, 2));
+  if (plaqueLength.value > request.stripMm)
+    problems.push(issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: plaqueLength.value, stripMm: request.stripMm }));
+  const plaqueMarks = [pairOfMarks('centre-back', plaqueLength.value / 2, plaqueHeight.value, seam.value)];
+  const plaque = strip('plaque', 'plaque', { index: 1, of: 1 }, plaqueLength, plaqueHeight, trimFor(plaqueLength.value, request), plaqueMarks.flat());
+
+  const sewnStrips = lengths.reduce((total, one) => total + one - 2 * seam.value, 0) - 4 * pocket.value;
+  return {
+    opening,
+    boxing,
+    plaque,
+    sewnMm: sewnStrips + plaqueLength.value - 2 * seam.value,
+    zip: { startMm: layout.centreBackMm - opening.value / 2, endMm: bandStart },
+    problems,
+  };
+}
+
+/** Strips are cut longer at both ends, as far as the cloth allows. */
+function trimFor(cutMm: number, request: BoxingRequest): number {
+  return Math.max(0, Math.min(2 * request.trimOffMm, request.stripMm - cutMm));
+}
+
+/** The corners of an outline: arcs marked as such, and the points where two edges meet squarely (start = end). */
+export function cornersOf(spans: readonly EdgeSpan[]): { readonly start: number; readonly end: number }[] {
+  return spans.flatMap((span, i) => {
+    if (span.edge === 'corner') return [{ start: span.start, end: span.end }];
+    const next = spans[(i + 1) % spans.length];
+    return next && next.edge !== 'corner' ? [{ start: span.end, end: span.end }] : [];
+  });
+}

@@ -1,0 +1,44 @@
+import type { ZodType } from 'zod';
+import type { Sizes } from '../../build/sizes';
+import type { Outline } from '../../geometry/outline';
+import type { Figure } from '../../kernel/figure';
+import type { Issue } from '../../kernel/issue';
+import type { Piece, Seam } from '../../piece/piece';
+import type { AssumptionKey } from '../../shop/assumptions';
+import type { Notions } from '../notions';
+
+/** The shop's constants in the job's units. */
+export type Assume = (key: AssumptionKey) => number;
+
+/** What a construction is given: the sizes by the school and the sewn outline, never the template. */
+export interface CoverRequest {
+  readonly sizes: Sizes;
+  /** Seam line of the plates. */
+  readonly sewn: Outline;
+  readonly round: Figure;
+  /** Cloth between its selvedges, mm. */
+  readonly usableMm: number;
+  readonly clothThicknessMm: number;
+  /** The cloth lies turned: the piece's width runs along the roll. */
+  readonly railroaded: boolean;
+  readonly assume: Assume;
+}
+
+export interface Cover {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+  readonly notions: Notions;
+  readonly opening: Figure;
+  /** Clips in the boxing's allowance so that it follows the curves: in each rounded corner, on each edge. */
+  readonly clipsPerCorner: number;
+  readonly problems: readonly Issue[];
+}
+
+/** A way of making a cover. Self-contained: adding one to the list in `constructions.ts` is all it takes. */
+export interface ConstructionModule<C extends { readonly kind: string }> {
+  readonly kind: C['kind'];
+  /** Words the quick line understands. */
+  readonly words: readonly string[];
+  readonly schema: ZodType<C>;
+  readonly make: (choices: C, request: CoverRequest) => Cover;
+}

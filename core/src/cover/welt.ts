@@ -1,0 +1,84 @@
+import { rectangleOutline } from '../geometry/outline';
+import { given, law, plus, sum, type Figure } from '../kernel/figure';
+import type { Piece } from '../piece/piece';
+
+export interface WeltRequest {
+  readonly cord: Figure;
+  readonly cloth: Figure;
+  /** Flange of the welt; equal to the plates' seam allowance, so that the seam runs on the seam line. */
+  readonly flange: Figure;
+  /** Seam line of one plate. */
+  readonly round: Figure;
+  readonly overlap: Figure;
+  /** Depth of cloth set aside for bias strips, mm. */
+  readonly biasDepthMm: number;
+}
+
+/** Length of one bias strip along its middle when cut right across a block of this depth at 45°. */
+export function biasStripMm(biasDepthMm: number): number {
+  return biasDepthMm * Math.SQRT2;
+}
+
+/** The welt strip for one plate (two are cut): bias at 45°, joined on the diagonal, each join using up the strip's width once. */
+export function weltPiece(request: WeltRequest): Piece {
+  const { cord, cloth, flange, round, overlap } = request;
+  const height = law('welt strip', 'π × {0} + {1} + 2 × {2}', [cord, cloth, flange], (d = 0, c = 0, f = 0) => Math.PI * d + c + 2 * f);
+  const ring = sum('welt ring', round, plus(overlap));
+  const gained = Math.max(1, biasStripMm(request.biasDepthMm) - height.value);
+  // The first strip loses nothing to a join, so n strips give n·gained + one strip width.
+  const joins = Math.max(0, Math.ceil((ring.value - height.value) / gained - 1e-9) - 1);
+  const width = sum('welt length', ring, plus(height, joins));
+  return {
+    id: 'welt',
+    role: 'welt',
+    part: { index: 1, of: 1 },
+    material: 'cover',
+    grade: null,
+    thicknessMm: null,
+    countPerCushion: 2,
+    width,
+    height,
+    outline: rectangleOutline(width.value, height.value),
+    sewn: null,
+    marks: [],
+    grain: 'bias',
+    trimMm: 0,
+    joins,
+  };
+}
+
+/** Cloth set aside for a number of whole bias strips: equal blocks across the roll, the last one as wide as it needs to be. */
+export interface BiasBlocks {
+  readonly depthMm: number;
+  readonly widthsMm: readonly number[];
+  readonly strips: number;
+}
+
+/**
+ * A block a × b (b ≤ a) gives ⌊(a − b)/(w·√2)⌋ whole strips of width w from edge to edge at 45°; the two corner triangles are offcut.
+ * Returns no block when the cloth is too narrow for a single strip.
+ */
+export function biasBlocks(strips: number, stripWidthMm: number, depthMm: number, usableMm: number): BiasBlocks {
+  const pitch = stripWidthMm * Math.SQRT2;
+  const most = Math.floor((usableMm - depthMm) / pitch + 1e-9);
+  if (most < 1) return { depthMm, widthsMm: [], strips };
+  const full = Math.floor(strips / most);
+  const rest = strips - full * most;
+  const widths = Array.from({ length: full }, () => most * pitch + depthMm);
+  return { depthMm, widthsMm: rest ? [...widths, rest * pitch + depthMm] : widths, strips };
+}
+
+/** The shop's usual depth for bias strips, but never so deep that the roll gives no strip. */
+export function biasDepth(shopDepthMm: number, usableMm: number): number {
+  return Math.min(shopDepthMm, usableMm / 2);
+}
+
+/** Cord as a figure for a length of welt. */
+export function cordLength(ring: Piece): Figure {
+  const rings = given('rings', ring.countPerCushion, 'counted', 'count');
+  return law('cord', '{0} × {1}', [rings, renamedRing(ring)], (n = 0, length = 0) => n * length);
+}
+
+function renamedRing(ring: Piece): Figure {
+  return ring.width.kind === 'sum' ? ring.width.from : ring.width;
+}

@@ -1,0 +1,98 @@
+import fc from 'fast-check';
+import { grow } from './offset';
+import { area, bounds, edgeSpans, flatten, perimeter, rectangleOutline, stationAt, type Outline } from './outline';
+import { polygonArea, polygonGap } from './polygon';
+
+const rectangle = fc
+  .record({
+    w: fc.double({ min: 50, max: 3000, noNaN: true }),
+    d: fc.double({ min: 50, max: 3000, noNaN: true }),
+    k: fc.double({ min: 0, max: 1, noNaN: true }),
+  })
+  .map(({ w, d, k }) => ({ w, d, r: (k * Math.min(w, d)) / 2 }));
+
+function grown(outline: Outline, mm: number): Outline {
+  const result = grow(outline, mm);
+  if (!result.ok) throw new Error(result.code);
+  return result.outline;
+}
+
+describe('a rectangle with rounded corners', () => {
+  it('has the perimeter and area of the closed formulas', () => {
+    fc.assert(
+      fc.property(rectangle, ({ w, d, r }) => {
+        const outline = rectangleOutline(w, d, r);
+        expect(perimeter(outline)).toBeCloseTo(2 * (w + d) - (8 - 2 * Math.PI) * r, 6);
+        expect(area(outline)).toBeCloseTo(w * d - (4 - Math.PI) * r * r, 3);
+      }),
+      { seed: 31 },
+    );
+  });
+
+  it('flattens within the tolerance: never outside, and the area short by no more than tolerance × arc length', () => {
+    fc.assert(
+      fc.property(rectangle, ({ w, d, r }) => {
+        const points = flatten(rectangleOutline(w, d, r), 0.2);
+        const lost = area(rectangleOutline(w, d, r)) - polygonArea(points);
+        expect(lost).toBeGreaterThan(-1e-6 * w * d);
+        expect(lost).toBeLessThan(0.2 * 2 * Math.PI * r + 1e-3);
+      }),
+      { seed: 32 },
+    );
+  });
+
+  it('grows as Steiner says: A + P·d and straight corners mitred, or + π·d² when rounded', () => {
+    fc.assert(
+      fc.property(rectangle, fc.double({ min: 0.5, max: 60, noNaN: true }), ({ w, d, r }, mm) => {
+        const outline = rectangleOutline(w, d, r);
+        const rounded = r > 1e-3;
+        fc.pre(rounded || r === 0);
+        const wanted = area(outline) + perimeter(outline) * mm + (rounded ? Math.PI : 4) * mm * mm;
+        expect(area(grown(outline, mm)) / wanted).toBeCloseTo(1, 6);
+      }),
+      { seed: 33 },
+    );
+  });
+
+  it('comes back when grown and shrunk by the same', () => {
+    fc.assert(
+      fc.property(rectangle, fc.double({ min: 0.5, max: 60, noNaN: true }), ({ w, d, r }, mm) => {
+        fc.pre(r === 0 || r > 1e-3);
+        const outline = rectangleOutline(w, d, r);
+        const back = grown(grown(outline, mm), -mm);
+        expect(perimeter(back)).toBeCloseTo(perimeter(outline), 4);
+        expect(area(back) / area(outline)).toBeCloseTo(1, 6);
+      }),
+      { seed: 34 },
+    );
+  });
+
+  it('says so when it cannot shrink', () => {
+    expect(grow(rectangleOutline(100, 100, 10), -11)).toEqual({ ok: false, code: 'radius-vanishes' });
+    expect(grow(rectangleOutline(100, 100), -60)).toEqual({ ok: false, code: 'corner-closes' });
+  });
+
+  it('knows its edges in order and where a distance lies', () => {
+    const outline = rectangleOutline(600, 500, 50);
+    expect(edgeSpans(outline).map((span) => span.edge)).toEqual(['front', 'corner', 'right', 'corner', 'back', 'corner', 'left', 'corner']);
+    const front = stationAt(outline, 250);
+    expect(front.at).toEqual({ x: 300, y: 0 });
+    expect(front.outward.y).toBeCloseTo(-1, 12);
+    expect(stationAt(outline, perimeter(outline) + 250).at.x).toBeCloseTo(300, 6);
+    const corner = stationAt(outline, 500 + (50 * Math.PI) / 4);
+    expect(corner.outward.x).toBeCloseTo(Math.SQRT1_2, 9);
+    expect(bounds(flatten(outline))).toEqual({ minX: 0, minY: 0, maxX: 600, maxY: 500 });
+  });
+});
+
+describe('polygonGap', () => {
+  const box = (x: number, y: number, w: number, h: number) => flatten(rectangleOutline(w, h)).map((p) => ({ x: p.x + x, y: p.y + y }));
+  it('is the clear distance, and 0 for every way of overlapping', () => {
+    expect(polygonGap(box(0, 0, 10, 10), box(13, 0, 5, 5))).toBeCloseTo(3, 9);
+    expect(polygonGap(box(0, 0, 10, 10), box(13, 14, 5, 5))).toBeCloseTo(5, 9);
+    expect(polygonGap(box(0, 0, 10, 10), box(5, 5, 10, 10))).toBe(0);
+    expect(polygonGap(box(0, 0, 10, 10), box(2, 2, 3, 3))).toBe(0);
+    expect(polygonGap(box(0, 0, 10, 10), box(0, 0, 10, 10))).toBe(0);
+    expect(polygonGap(box(4, -5, 2, 20), box(0, 0, 10, 10))).toBe(0);
+  });
+});

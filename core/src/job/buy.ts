@@ -1,0 +1,78 @@
+import { given, law, plus, sum, type Figure } from '../kernel/figure';
+import type { Shop } from '../shop/shop';
+import { MM_PER_YARD, type UnitSystem } from '../units/length';
+import { roundUp } from '../units/round';
+import type { Job } from './document';
+import { clothFacts, type CushionPlan } from './plan-cushion';
+import type { PlannedLay } from './plan';
+
+export type Ware = 'cloth' | 'foam' | 'wadding' | 'zip' | 'cord' | 'thread' | 'slider';
+
+/** One line of what to buy. `amount` is null while its lay is still being worked out. */
+export interface BuyLine {
+  readonly ware: Ware;
+  readonly name: string;
+  readonly sold: 'run' | 'sheets' | 'count';
+  readonly amount: Figure | null;
+  /** The part of the answer that came from a lay: its key, for going there. */
+  readonly layKey: string | null;
+  /** Pieces that fit on none of it. */
+  readonly unplaced: number;
+}
+
+/** Cloth and wadding are sold by this. */
+function saleStep(system: UnitSystem): { readonly mm: number; readonly words: string } {
+  return system === 'inch' ? { mm: MM_PER_YARD / 4, words: 'quarter yard' } : { mm: 100, words: 'tenth of a metre' };
+}
+
+function runToBuy(name: string, lengthMm: number, extra: Figure, system: UnitSystem): Figure {
+  const step = saleStep(system);
+  const length = sum('with the end squared', given('laid', lengthMm, 'counted'), plus(extra));
+  return law(name, `{0}, up to the next ${step.words}`, [length], (mm = 0) => roundUp(mm, step.mm));
+}
+
+function layLine(job: Job, lay: PlannedLay, shop: Shop): BuyLine {
+  const { subject, answer } = lay;
+  const unplaced = answer?.unplaced.length ?? 0;
+  if (subject.kind === 'foam') {
+    const name = shop.grade(subject.grade)?.name ?? subject.grade;
+    const amount = answer ? given(`sheets of ${subject.thicknessMm} mm`, answer.sheets, 'counted', 'count') : null;
+    return { ware: 'foam', name, sold: 'sheets', amount, layKey: lay.key, unplaced };
+  }
+  const ware = subject.kind;
+  const name =
+    subject.kind === 'cloth'
+      ? (clothFacts(job, shop).name ?? 'Cover cloth')
+      : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
+  const squared = given('to square the end', shop.assume('squareEndMm', job.units), 'shop');
+  return { ware, name, sold: 'run', amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, squared, job.units) : null, layKey: lay.key, unplaced };
+}
+
+function total(name: string, plans: readonly CushionPlan[], of: (plan: CushionPlan) => Figure | null): Figure | null {
+  const parts = plans.flatMap((plan) => {
+    const figure = of(plan);
+    return figure ? [plus(figure, plan.source.quantity)] : [];
+  });
+  const [first, ...rest] = parts;
+  if (!first) return null;
+  return sum(
+    name,
+    law(name, `${first.count} × {0}`, [first.each], (v = 0) => v * first.count, first.each.unit),
+    ...rest,
+  );
+}
+
+/** What the job needs, worked out from its lays and covers. */
+export function buyList(job: Job, plans: readonly CushionPlan[], lays: readonly PlannedLay[], shop: Shop): BuyLine[] {
+  const notion = (ware: Ware, name: string, sold: BuyLine['sold'], of: (plan: CushionPlan) => Figure | null): BuyLine[] => {
+    const amount = total(name.toLowerCase(), plans, of);
+    return amount ? [{ ware, name, sold, amount, layKey: null, unplaced: 0 }] : [];
+  };
+  return [
+    ...lays.map((lay) => layLine(job, lay, shop)),
+    ...notion('zip', 'Zip tape', 'run', (plan) => plan.cover?.notions.zip ?? null),
+    ...notion('slider', 'Sliders', 'count', (plan) => plan.cover?.notions.sliders ?? null),
+    ...notion('cord', 'Welt cord', 'run', (plan) => plan.cover?.notions.cord ?? null),
+    ...notion('thread', 'Thread', 'run', (plan) => plan.cover?.notions.thread ?? null),
+  ];
+}

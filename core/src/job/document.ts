@@ -1,0 +1,119 @@
+import * as z from 'zod';
+import { constructionSchema } from '../cover/constructions/constructions';
+import { FINDINGS } from '../filling/old-core';
+import { templateSchema } from '../template/shapes/shapes';
+import { issue, type Issue } from '../kernel/issue';
+
+const text = (most: number) => z.string().max(most);
+const thickness = z.number().positive().max(1000);
+const day = z.iso.date();
+
+export const JOB_STATES = ['new', 'waiting-for-foam', 'cutting', 'sewing', 'ready', 'delivered'] as const;
+export const SUPPORTS = ['board', 'folding-bed', 'webbing', 'springs'] as const;
+export const USES = ['daily', 'regular', 'occasional'] as const;
+export const PLACES = ['indoor', 'outdoor', 'damp'] as const;
+
+/** What was seen when the seat was looked over. */
+const seatSchema = z.strictObject({
+  support: z.enum(SUPPORTS).optional(),
+  use: z.enum(USES).optional(),
+  place: z.enum(PLACES).optional(),
+  deckHeightMm: z.number().nonnegative().max(3000).optional(),
+  old: z
+    .strictObject({
+      edgeMm: thickness.optional(),
+      middleMm: z.number().nonnegative().max(1000).optional(),
+      findings: z.array(z.enum(FINDINGS)).max(FINDINGS.length),
+    })
+    .optional(),
+  note: text(2000).optional(),
+});
+
+/** One dressed cushion measured against what was promised. */
+export const checkSchema = z.strictObject({
+  date: day,
+  widthMm: z.number().positive().max(20_000).optional(),
+  depthMm: z.number().positive().max(20_000).optional(),
+  edgeMm: thickness.optional(),
+  middleMm: thickness.optional(),
+  remark: text(2000).optional(),
+});
+export type Check = z.infer<typeof checkSchema>;
+
+export const cushionSchema = z.strictObject({
+  name: z.string().trim().min(1).max(120),
+  quantity: z.int().min(1).max(500),
+  given: z.enum(['seat', 'finished', 'core']),
+  template: templateSchema,
+  /** Finished height. */
+  heightMm: thickness,
+  school: z.string().min(1).max(60),
+  construction: constructionSchema,
+  core: z.strictObject({ layers: z.array(z.strictObject({ grade: z.string().min(1).max(60), thicknessMm: thickness })).max(8) }),
+  /** One layer of wrap; absent: as the school usually takes. */
+  wrapLoftMm: z.number().nonnegative().max(150).optional(),
+  seat: seatSchema.optional(),
+  /** Steps done, by step: on how many of the cushions. */
+  bench: z.strictObject({ done: z.record(z.string().max(60), z.int().min(0).max(500)) }).optional(),
+  checks: z.array(checkSchema).max(500).optional(),
+  note: text(2000).optional(),
+});
+export type Cushion = z.infer<typeof cushionSchema>;
+
+export const jobSchema = z.strictObject({
+  format: z.literal('yardland/job@1'),
+  name: z.string().trim().min(1).max(120),
+  customer: text(120).optional(),
+  units: z.enum(['inch', 'metric']),
+  state: z.enum(JOB_STATES).optional(),
+  dueDate: day.optional(),
+  note: text(5000).optional(),
+  cushions: z.array(cushionSchema).min(1).max(100),
+  cloth: z.strictObject({
+    /** Over the selvedges. */
+    widthMm: z.number().positive().max(10_000),
+    material: z.string().max(60).optional(),
+    railroaded: z.boolean().optional(),
+  }),
+});
+/** A job document. Lengths in millimetres; a field left out means "as the school or the shop says". */
+export type Job = z.infer<typeof jobSchema>;
+
+/** Largest job file that is read, characters. */
+export const JOB_TEXT_LIMIT = 2_000_000;
+
+export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Issue[] };
+
+/** The problems of a Zod refusal as issues with dotted paths. */
+export function schemaIssues(error: z.ZodError): Issue[] {
+  return error.issues.flatMap((one) => {
+    const path = one.path.join('.');
+    const keys = one.code === 'unrecognized_keys' ? one.keys : [''];
+    return keys.map((key) =>
+      issue('error', `document-${one.code.replaceAll('_', '-')}`, [path, key].filter(Boolean).join('.'), {
+        detail: key ? `“${key}” is not a field of this document` : one.message,
+      }),
+    );
+  });
+}
+
+/** Checks an unknown value against a schema; never throws. */
+export function readWith<T>(schema: z.ZodType<T>, value: unknown): Read<T> {
+  const parsed = schema.safeParse(value);
+  return parsed.success ? { ok: true, value: parsed.data } : { ok: false, problems: schemaIssues(parsed.error) };
+}
+
+/** Reads a job document from any value: the document, or every problem with its path. */
+export function readJob(value: unknown): Read<Job> {
+  return readWith(jobSchema, value);
+}
+
+/** Reads a job from the text of a file; never throws. */
+export function readJobText(text: string): Read<Job> {
+  if (text.length > JOB_TEXT_LIMIT) return { ok: false, problems: [issue('error', 'file-too-large', '', { limit: JOB_TEXT_LIMIT })] };
+  try {
+    return readJob(JSON.parse(text));
+  } catch {
+    return { ok: false, problems: [issue('error', 'file-not-json', '')] };
+  }
+}

@@ -1,0 +1,155 @@
+import fc from 'fast-check';
+import chest from '../../../demo/jobs/storage-chest.json';
+import { stepsOf } from '../bench/steps';
+import { judge, setOf } from '../filling/old-core';
+import { compare } from '../record/check';
+import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
+import { readJob, readJobText } from './document';
+import { plan } from './plan';
+import { readQuickLine, sayQuickProblem } from './quick-line';
+import { say } from './say';
+
+const shop = demoShop();
+const inWords = { units: 'metric' as const, step: shop.document.step };
+const planned = (over = {}) => plan(sampleJob([sampleCushion(over)]), shop).cushions[0]!;
+
+describe('a job document', () => {
+  it('is read as it was written', () => {
+    const read = readJob(chest);
+    expect(read.ok && read.value).toEqual(chest as never);
+    expect(readJobText(JSON.stringify(sampleJob())).ok).toBeTrue();
+  });
+
+  it('is refused with the path of everything wrong', () => {
+    const paths = (value: unknown): string[] => {
+      const read = readJob(value);
+      return read.ok ? [] : read.problems.map((problem) => `${problem.code} ${problem.path}`);
+    };
+    const good = sampleJob();
+    expect(paths({ ...good, format: 'yardland/job@9' })).toEqual(['document-invalid-value format']);
+    expect(paths({ ...good, cushions: [sampleCushion({ heightMm: -5 })] })).toEqual(['document-too-small cushions.0.heightMm']);
+    expect(paths({ ...good, cushions: [{ ...sampleCushion(), wrapLoft: 25 }] })).toEqual(['document-unrecognized-keys cushions.0.wrapLoft']);
+    expect(paths({ ...good, cushions: [] })).toEqual(['document-too-small cushions']);
+    expect(paths({ ...good, cloth: { widthMm: NaN } })).toEqual(['document-invalid-type cloth.widthMm']);
+    expect(paths(null).length).toBe(1);
+  });
+
+  it('never makes the reader throw, whatever stands in the file', () => {
+    expect(readJobText('{"a":').ok).toBeFalse();
+    expect(readJobText('x'.repeat(2_000_001)).ok).toBeFalse();
+    expect(readJobText('['.repeat(100_000) + ']'.repeat(100_000)).ok).toBeFalse();
+    fc.assert(
+      fc.property(fc.json(), (text) => expect(readJobText(text).ok).toBeFalse()),
+      { seed: 71, numRuns: 200 },
+    );
+  });
+});
+
+describe('plan on any document that the schema lets through', () => {
+  it('never throws, and every problem it has speaks in whole sentences', () => {
+    const number = fc.oneof(fc.integer({ min: 1, max: 3000 }), fc.double({ min: 1e-6, max: 20000, noNaN: true }));
+    fc.assert(
+      fc.property(
+        number,
+        number,
+        fc.double({ min: 0, max: 10000, noNaN: true }),
+        fc.double({ min: 1e-6, max: 1000, noNaN: true }),
+        number,
+        fc.constantFrom('padded-to-the-line', 'bare-and-oversize', 'x'),
+        (w, d, r, h, cloth, school) => {
+          const job = sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: w, depthMm: d, cornerRadiusMm: r }, heightMm: h, school })], {
+            cloth: { widthMm: Math.min(cloth, 10000) },
+          });
+          for (const problem of plan(job, shop).problems) {
+            const { what, mend } = say(problem, inWords);
+            expect(what)
+              .withContext(problem.code)
+              .toMatch(/^.+ .+\.$/);
+            expect(mend)
+              .withContext(problem.code)
+              .toMatch(/^.+\.$/);
+            expect(what + mend).not.toMatch(/NaN|undefined|Infinity/);
+          }
+        },
+      ),
+      { seed: 72, numRuns: 150 },
+    );
+  });
+});
+
+describe('the quick line', () => {
+  it('takes a whole cushion as scribbled on card', () => {
+    const reading = readQuickLine('6 x 19 3/4 x 17 x 3 boxed welt', 'inch');
+    expect(reading).toEqual({
+      ok: true,
+      quantity: 6,
+      template: { shape: 'rectangle', widthMm: 19.75 * 25.4, depthMm: 17 * 25.4 },
+      heightMm: 3 * 25.4,
+      construction: { kind: 'boxed', edge: 'welt' },
+    });
+    expect(readQuickLine('500 × 450 × 75', 'metric')).toEqual(jasmine.objectContaining({ ok: true, quantity: 1, heightMm: 75 }));
+    expect(readQuickLine('2 x 19 3/4" x 432 mm x 7,5 cm plain', 'metric')).toEqual(jasmine.objectContaining({ quantity: 2, heightMm: 75 }));
+    expect(readQuickLine('2 x rectangle 500 x 450 x 75 boxed', 'metric')).toEqual(jasmine.objectContaining({ quantity: 2 }));
+  });
+
+  it('says what it did not understand', () => {
+    const problem = (text: string): string => {
+      const reading = readQuickLine(text, 'inch');
+      return reading.ok ? 'understood' : `${reading.code}: ${reading.about}`;
+    };
+    expect(problem('boxed')).toBe('no-measures: boxed');
+    expect(problem('6 x 19 x 17 x 3 quilted')).toBe('words-unknown: quilted');
+    expect(problem('1.5 x 19 x 17 x 3')).toBe('quantity-unclear: 1.5');
+    expect(problem('6 x 19/0 x 17 x 3')).toBe('measure-unreadable: 19/0');
+    expect(sayQuickProblem('words-unknown', 'quilted')).toContain('quilted');
+    fc.assert(
+      fc.property(fc.string(), (text) => expect(() => readQuickLine(text, 'metric')).not.toThrow()),
+      { seed: 73 },
+    );
+  });
+});
+
+describe('an old core', () => {
+  it('gets the heaviest verdict that applies, with all reasons', () => {
+    const verdict = (edgeMm: number, middleMm: number, ...findings: Parameters<typeof judge>[0]['findings']) => judge({ edgeMm, middleMm, findings });
+    expect(verdict(100, 95).verdict).toBe('keep');
+    expect(verdict(100, 80).verdict).toBe('refresh');
+    expect(verdict(100, 74).verdict).toBe('replace');
+    expect(verdict(100, 80, 'joints-open').verdict).toBe('patch');
+    const worst = verdict(100, 80, 'discoloured', 'mould');
+    expect(worst.verdict).toBe('replace');
+    expect(worst.reasons.map((reason) => reason.code)).toEqual(['old-core-mould', 'old-core-sat-out', 'old-core-discoloured']);
+    expect(setOf({ findings: [] })).toBeNull();
+    expect(say(worst.reasons[1]!, inWords).what).toBe('The middle has lost 20 % of the edge’s thickness.');
+  });
+});
+
+describe('the work order', () => {
+  it('keeps every later seam reachable: welt before band, plaque before its ends, zip open before the last seam', () => {
+    const steps = stepsOf(planned());
+    const at = (id: string) => steps.findIndex((step) => step.id === id);
+    const order = ['sew-plaque-slit', 'sew-boxing-joins', 'sew-welt-top', 'sew-plaque-ends', 'sew-band-to-top', 'sew-band-to-bottom'].map(at);
+    expect(order.every((place, i) => place >= 0 && (i === 0 || place > (order[i - 1] ?? 0)))).toBeTrue();
+    expect(steps[at('sew-band-to-bottom')]!.cautions.join()).toContain('Open the zip');
+    expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length);
+  });
+
+  it('leaves out what this cushion has not', () => {
+    const bare = stepsOf(planned({ school: 'bare-and-oversize', wrapLoftMm: 0, construction: { kind: 'boxed', edge: 'plain', strips: 'along' } }));
+    expect(bare.map((step) => step.what).join()).not.toMatch(/welt|wadding for the wrap|Join the boxing/);
+    expect(stepsOf(planned({ school: 'none' }))).toEqual([]);
+  });
+});
+
+describe('the check', () => {
+  it('measures against what was promised', () => {
+    const one = planned();
+    const rows = compare(one, { widthMm: 593, depthMm: 500, middleMm: 75 + 2 * one.fit!.crownMm });
+    expect(rows.map((row) => [row.place, row.offMm === null ? null : Math.round(row.offMm), row.within])).toEqual([
+      ['widthMm', 3, true],
+      ['depthMm', 10, false],
+      ['edgeMm', null, null],
+      ['middleMm', 0, true],
+    ]);
+  });
+});

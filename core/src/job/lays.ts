@@ -1,0 +1,117 @@
+import { biasBlocks, biasDepth } from '../cover/welt';
+import { flatten, rectangleOutline } from '../geometry/outline';
+import { hashText } from '../kernel/hash';
+import type { LayItem, LayMaterial, LayRequest, Turn } from '../lay/contract';
+import type { Piece } from '../piece/piece';
+import type { Shop } from '../shop/shop';
+import type { Job } from './document';
+import { clothFacts, type CushionPlan } from './plan-cushion';
+
+/** Which material a lay is on. */
+export type LaySubject =
+  | { readonly kind: 'cloth' }
+  | { readonly kind: 'foam'; readonly grade: string; readonly thicknessMm: number }
+  | { readonly kind: 'wadding'; readonly loftMm: number; readonly material: string };
+
+/** A lay that the plan needs, named by the content of its request. */
+export interface Wanted {
+  readonly hash: string;
+  readonly key: string;
+  readonly subject: LaySubject;
+  readonly request: LayRequest;
+}
+
+/** Orders tried for one lay. */
+const TRIES = 240;
+const ALL_TURNS: readonly Turn[] = [0, 90, 180, 270];
+
+const rectangle = (width: number, height: number) => flatten(rectangleOutline(width, height));
+
+/** A piece as it is laid: with its trim-off, which is counted here and nowhere else. */
+function laidPolygon(piece: Piece) {
+  return piece.trimMm > 0 ? rectangle(piece.width.value + piece.trimMm, piece.height.value) : flatten(piece.outline);
+}
+
+function itemOf(plan: CushionPlan, index: number, piece: Piece, turns: readonly Turn[]): LayItem {
+  return { id: `${index}/${piece.id}`, polygon: laidPolygon(piece), count: piece.countPerCushion * plan.source.quantity, turns };
+}
+
+function wanted(key: string, subject: LaySubject, material: LayMaterial, items: readonly LayItem[]): Wanted {
+  const request: LayRequest = { format: 'yardland/lay-request@1', material, items, seed: 1, tries: TRIES };
+  return { hash: hashText(JSON.stringify(request)), key, subject, request };
+}
+
+/** Bias blocks for all welts of the job, strips of like width together. */
+function biasItems(plans: readonly CushionPlan[], usableMm: number, shopDepthMm: number): LayItem[] {
+  const strips = new Map<number, number>();
+  for (const plan of plans)
+    for (const piece of plan.pieces)
+      if (piece.grain === 'bias')
+        strips.set(piece.height.value, (strips.get(piece.height.value) ?? 0) + (piece.joins + 1) * piece.countPerCushion * plan.source.quantity);
+  return [...strips].flatMap(([stripMm, count], group) => {
+    const { depthMm, widthsMm } = biasBlocks(count, stripMm, biasDepth(shopDepthMm, usableMm), usableMm);
+    return widthsMm.map((widthMm, i): LayItem => ({ id: `bias/${group + 1}.${i + 1}`, polygon: rectangle(widthMm, depthMm), count: 1, turns: [0, 90] }));
+  });
+}
+
+function clothLay(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted | null {
+  const facts = clothFacts(job, shop);
+  const base: Turn = job.cloth.railroaded ? 90 : 0;
+  const turnsFrom = (turn: Turn): Turn[] => (facts.oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn]);
+  const items = plans.flatMap((plan, index) =>
+    plan.pieces
+      .filter((piece) => piece.material === 'cover' && piece.grain !== 'bias')
+      .map((piece) => {
+        const strip = piece.role === 'boxing' || piece.role === 'plaque';
+        const alongRoll = strip && plan.source.construction.strips === 'along';
+        return itemOf(plan, index, piece, alongRoll && base === 0 ? [...turnsFrom(90)] : turnsFrom(base));
+      }),
+  );
+  const all = [...items, ...biasItems(plans, facts.usableMm, shop.assume('biasDepthMm', job.units))];
+  return all.length ? wanted('cloth', { kind: 'cloth' }, { kind: 'roll', widthMm: facts.usableMm, gapMm: shop.assume('clothGapMm', job.units) }, all) : null;
+}
+
+/** Pieces of one kind grouped by what they are cut from. */
+function grouped(plans: readonly CushionPlan[], keyOf: (piece: Piece, plan: CushionPlan) => string | null): Map<string, LayItem[]> {
+  const groups = new Map<string, LayItem[]>();
+  plans.forEach((plan, index) => {
+    for (const piece of plan.pieces) {
+      const key = keyOf(piece, plan);
+      if (key !== null) groups.set(key, [...(groups.get(key) ?? []), itemOf(plan, index, piece, ALL_TURNS)]);
+    }
+  });
+  return groups;
+}
+
+function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted[] {
+  const groups = grouped(plans, (piece) => (piece.material === 'foam' ? `${piece.grade} ${piece.thicknessMm}` : null));
+  return [...groups].flatMap(([key, items]) => {
+    const [gradeId = '', thickness = ''] = key.split(' ');
+    const grade = shop.grade(gradeId);
+    if (!grade) return [];
+    const trim = 2 * shop.assume('sheetTrimMm', job.units);
+    const material: LayMaterial = {
+      kind: 'sheet',
+      widthMm: grade.sheet.widthMm - trim,
+      lengthMm: grade.sheet.lengthMm - trim,
+      gapMm: shop.assume('sawKerfMm', job.units),
+    };
+    return [wanted(`foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, items)];
+  });
+}
+
+function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted[] {
+  const groups = grouped(plans, (piece, plan) => (piece.material === 'wadding' ? String(plan.wrap?.value ?? 0) : null));
+  return [...groups].flatMap(([loft, items]) => {
+    const wadding = shop.waddingNear(Number(loft));
+    if (!wadding) return [];
+    const material: LayMaterial = { kind: 'roll', widthMm: wadding.rollWidthMm, gapMm: shop.assume('clothGapMm', job.units) };
+    return [wanted(`wadding-${loft}`, { kind: 'wadding', loftMm: Number(loft), material: wadding.id }, material, items)];
+  });
+}
+
+/** The lays a job needs: one on its cloth, one on each foam and thickness, one on each wadding. */
+export function laysOf(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted[] {
+  const cloth = clothLay(job, plans, shop);
+  return [...(cloth ? [cloth] : []), ...foamLays(job, plans, shop), ...waddingLays(job, plans, shop)];
+}

@@ -1,0 +1,140 @@
+import { checkLayers, foamPieces } from '../build/foam';
+import { fit, SIDE_WRAP_SQUEEZED, WOVEN_STIFFNESS, type Fit } from '../build/fit';
+import { evaluateSizes, type Sizes } from '../build/sizes';
+import { wrapPieces } from '../build/wrap';
+import { constructionOf } from '../cover/constructions/constructions';
+import type { Cover } from '../cover/constructions/construction';
+import type { Outline } from '../geometry/outline';
+import { given, type Figure } from '../kernel/figure';
+import { issue, under, type Issue } from '../kernel/issue';
+import type { Piece } from '../piece/piece';
+import type { School } from '../shop/schools';
+import type { Shop } from '../shop/shop';
+import { shapeOf, type Template } from '../template/shapes/shapes';
+import { pairMm, type UnitSystem } from '../units/length';
+import type { Cushion, Job } from './document';
+
+/** Everything derived from one cushion. Paths of its problems start at the cushion, or with `cloth` at the job. */
+export interface CushionPlan {
+  /** The very object that was planned: what `previous` is recognised by. */
+  readonly source: Cushion;
+  readonly school: School | null;
+  readonly sizes: Sizes | null;
+  readonly outlines: { readonly seat: Outline; readonly finished: Outline; readonly sewn: Outline; readonly core: Outline } | null;
+  readonly wrap: Figure | null;
+  readonly pieces: readonly Piece[];
+  readonly cover: Cover | null;
+  readonly fit: Fit | null;
+  readonly problems: readonly Issue[];
+}
+
+export interface CushionContext {
+  readonly units: UnitSystem;
+  readonly cloth: Job['cloth'];
+  readonly shop: Shop;
+}
+
+function blocked(source: Cushion, school: School | null, problems: readonly Issue[]): CushionPlan {
+  return { source, school, sizes: null, outlines: null, wrap: null, pieces: [], cover: null, fit: null, problems };
+}
+
+/** The cloth's facts where a material is chosen, else the shop's assumptions. */
+export function clothFacts(
+  { cloth, units }: Pick<Job, 'cloth' | 'units'>,
+  shop: Shop,
+): { readonly usableMm: number; readonly thicknessMm: number; readonly oneWay: boolean; readonly name: string | null } {
+  const material = cloth.material === undefined ? undefined : shop.cloth(cloth.material);
+  return {
+    usableMm: Math.max(0, cloth.widthMm - 2 * (material?.selvedgeMm ?? shop.assume('selvedgeMm', units))),
+    thicknessMm: material?.thicknessMm ?? shop.assume('clothThicknessMm', units),
+    oneWay: material?.oneWay ?? true,
+    name: material?.name ?? null,
+  };
+}
+
+function predictFit(cushion: Cushion, sizes: Sizes, loftMm: number, school: School, shop: Shop): Fit | null {
+  const layers = cushion.core.layers.flatMap((layer) => {
+    const grade = shop.grade(layer.grade);
+    return grade ? [{ thicknessMm: layer.thicknessMm, hardness25N: grade.hardness25N, supportFactor: grade.supportFactor }] : [];
+  });
+  if (layers.length === 0 || layers.length < cushion.core.layers.length) return null;
+  return fit({
+    widthMm: sizes.sewn.width.value,
+    depthMm: sizes.sewn.depth.value,
+    heightMm: sizes.sewn.height.value,
+    core: { widthMm: sizes.core.width.value, depthMm: sizes.core.depth.value, layers },
+    wrapLoftMm: 2 * loftMm,
+    sideWrapSqueezedMm: school.wrap.where === 'all-round' ? loftMm * SIDE_WRAP_SQUEEZED : 0,
+    padLoftMm: 0,
+    crownedFaces: 2,
+    bowAcrossMm: 0,
+    bowAlongMm: 0,
+    clothStiffnessNPerM: WOVEN_STIFFNESS,
+  });
+}
+
+function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School): Issue[] {
+  const problems: Issue[] = [];
+  const oversizeMm = Math.max(sizes.core.width.value - sizes.sewn.width.value, sizes.core.depth.value - sizes.sewn.depth.value);
+  if (loftMm <= 0 && oversizeMm <= 1) problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm }));
+  else if (prediction.verdict === 'loose')
+    problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { tension: Math.min(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM) }));
+  const tightest = Math.max(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM);
+  if (prediction.verdict === 'hard-to-close' || prediction.verdict === 'will-not-close')
+    problems.push(issue('warning', `cover-${prediction.verdict}`, 'core.layers', { tension: tightest }));
+  if (prediction.bowRisk) problems.push(issue('warning', 'cushion-may-bow', 'template', { oversizeMm }));
+  return problems;
+}
+
+/** Derives one cushion: total, pure, and independent of the others. */
+export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionContext): CushionPlan {
+  const school = shop.school(cushion.school) ?? null;
+  if (!school) return blocked(cushion, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
+  const shape = shapeOf(cushion.template);
+  const shapeProblems = under('template', shape.check(cushion.template));
+  if (shapeProblems.length) return blocked(cushion, school, shapeProblems);
+
+  const { acrossMm, deepMm } = shape.span(cushion.template);
+  const loftMm = cushion.wrapLoftMm ?? pairMm(school.wrap.loft, units);
+  const seamMm = cushion.construction.seamMm ?? null;
+  const sizes = evaluateSizes(school, { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm, wrapLoftMm: loftMm, seamMm }, units);
+
+  const templates = (['seat', 'finished', 'sewn', 'core'] as const).map((name): [typeof name, Template] => {
+    const size = sizes[name];
+    return [name, shape.resized(cushion.template, size.width.value - acrossMm, size.depth.value - deepMm)];
+  });
+  if (templates.some(([, t]) => Math.min(shape.span(t).acrossMm, shape.span(t).deepMm) <= 0 || shape.check(t).length > 0))
+    return blocked(cushion, school, [
+      issue('error', 'allowances-leave-nothing', 'template', { widthMm: sizes.finished.width.value, depthMm: sizes.finished.depth.value }),
+    ]);
+  const outlines = Object.fromEntries(templates.map(([name, t]) => [name, shape.outline(t)])) as NonNullable<CushionPlan['outlines']>;
+  const sewnTemplate = templates[2]?.[1] ?? cushion.template;
+
+  const facts = clothFacts({ cloth, units }, shop);
+  const cover = constructionOf(cushion.construction).make(cushion.construction, {
+    sizes,
+    sewn: outlines.sewn,
+    round: shape.perimeter(sewnTemplate, sizes.sewn.width, sizes.sewn.depth),
+    usableMm: facts.usableMm,
+    clothThicknessMm: facts.thicknessMm,
+    railroaded: cloth.railroaded ?? false,
+    assume: (key) => shop.assume(key, units),
+  });
+  const prediction = predictFit(cushion, sizes, loftMm, school, shop);
+  const problems = [
+    ...checkLayers(cushion.core.layers, sizes.core, shop, units),
+    ...cover.problems,
+    ...(prediction ? fitProblems(prediction, sizes, loftMm, school) : []),
+  ];
+  return {
+    source: cushion,
+    school,
+    sizes,
+    outlines,
+    wrap: given('wrap', loftMm, cushion.wrapLoftMm === undefined ? 'school' : 'entered'),
+    pieces: [...cover.pieces, ...foamPieces(cushion.core.layers, sizes.core, outlines.core), ...wrapPieces(school, loftMm, sizes.core, outlines.core, units)],
+    cover,
+    fit: prediction,
+    problems,
+  };
+}

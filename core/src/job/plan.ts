@@ -1,0 +1,66 @@
+import { under, type Issue } from '../kernel/issue';
+import type { LayAnswer } from '../lay/contract';
+import { validateLay } from '../lay/validate';
+import type { Shop } from '../shop/shop';
+import { buyList, type BuyLine } from './buy';
+import type { Job } from './document';
+import { laysOf, type Wanted } from './lays';
+import { planCushion, type CushionPlan } from './plan-cushion';
+
+/** Answers of the heavy computations, by the hash of their request. */
+export type Solved = Readonly<Record<string, LayAnswer>>;
+
+/** A lay of the plan: its request, and the checked answer once there is one. */
+export interface PlannedLay extends Wanted {
+  readonly answer: LayAnswer | null;
+  readonly problems: readonly Issue[];
+}
+
+export interface Plan {
+  readonly job: Job;
+  readonly shop: Shop;
+  readonly cushions: readonly CushionPlan[];
+  readonly lays: readonly PlannedLay[];
+  /** The lays still without an answer. */
+  readonly wanted: readonly Wanted[];
+  readonly buy: readonly BuyLine[];
+  /** Everything wrong, paths from the document's root. */
+  readonly problems: readonly Issue[];
+}
+
+const atRoot = (path: string): boolean => path.startsWith('cloth');
+
+function planLay(one: Wanted, solved: Solved, previous: Plan | undefined): PlannedLay {
+  const before = previous?.lays.find((lay) => lay.hash === one.hash && lay.answer);
+  if (before) return before;
+  const answer = solved[one.hash] ?? null;
+  if (!answer) return { ...one, answer: null, problems: [] };
+  const problems = validateLay(one.request, answer);
+  // An answer that breaks the rules is shown as a problem and never cut from.
+  return problems.length ? { ...one, answer: null, problems } : { ...one, answer, problems };
+}
+
+/**
+ * The one road from a job to everything derived. Pure and total: problems come back as data. Heavy parts are listed in `wanted` until their
+ * answers come back in `solved`. Cushions of `previous` whose source and surroundings are the same objects are taken over as they are.
+ */
+export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan): Plan {
+  const same = previous && previous.shop === shop && previous.job.units === job.units && previous.job.cloth === job.cloth;
+  const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
+  const cushions = job.cushions.map((cushion) => known.get(cushion) ?? planCushion(cushion, { units: job.units, cloth: job.cloth, shop }));
+  const unchanged = same && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
+  const requests: readonly Wanted[] = unchanged ? previous.lays : laysOf(job, cushions, shop);
+  const lays = requests.map(({ hash, key, subject, request }) => planLay({ hash, key, subject, request }, solved, previous));
+  const cushionProblems = cushions.flatMap((one, i) =>
+    one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
+  );
+  return {
+    job,
+    shop,
+    cushions,
+    lays,
+    wanted: lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(({ hash, key, subject, request }) => ({ hash, key, subject, request })),
+    buy: buyList(job, cushions, lays, shop),
+    problems: [...cushionProblems, ...lays.flatMap((lay) => lay.problems)],
+  };
+}

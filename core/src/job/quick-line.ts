@@ -1,0 +1,78 @@
+import { CONSTRUCTIONS, type Construction } from '../cover/constructions/constructions';
+import { SHAPES, type Template } from '../template/shapes/shapes';
+import { parseLength } from '../units/parse';
+import type { UnitSystem } from '../units/length';
+
+export type QuickProblem = 'no-measures' | 'measure-unreadable' | 'words-unknown' | 'quantity-unclear';
+
+/** A cushion understood from one line, or what stood in the way (and the words it was about). */
+export type QuickReading =
+  | { readonly ok: true; readonly quantity: number; readonly template: Template; readonly heightMm: number; readonly construction: Construction }
+  | { readonly ok: false; readonly code: QuickProblem; readonly about: string };
+
+const EDGE_WORDS: Record<string, Construction['edge']> = { welt: 'welt', welted: 'welt', piped: 'welt', plain: 'plain' };
+const GLUE_WORDS = new Set(['with', 'and', 'edge', 'seat', 'cushion', 'cushions']);
+const MOST_PIECES = 500;
+
+const no = (code: QuickProblem, about: string): QuickReading => ({ ok: false, code, about });
+
+/** Splits the line at its last measure: unit words stay with the number before them. */
+function splitMeasures(text: string): { readonly measures: string; readonly words: string[] } {
+  const match = /^([\s\S]*[\d"'½¼¾⅛⅜⅝⅞](?:\s*(?:mm|cm|m|in|inch|inches|ft|yd)\b)?)\s*([a-z,\s-]*)$/i.exec(text.trim());
+  const words = (match?.[2] ?? '')
+    .toLowerCase()
+    .split(/[\s,-]+/)
+    .filter(Boolean);
+  return { measures: match?.[1] ?? '', words };
+}
+
+/**
+ * Reads a cushion as it would be scribbled on card: `6 x 19 3/4 x 17 x 3 boxed welt` (how many, wide, deep, high), `19 3/4 x 17 x 3`, `2 x 500 mm x 450 mm x 75 mm`.
+ * Four measures start with the number of pieces, three are for one piece. Numbers without a mark are in `units`.
+ */
+export function readQuickLine(text: string, units: UnitSystem): QuickReading {
+  const { measures, words } = splitMeasures(text);
+  const shapeWords = new Set<string>(SHAPES.flatMap((shape) => shape.words));
+  const parts = measures
+    .toLowerCase()
+    .split(/\s*[x×*]\s*/)
+    .map((part) => part.replace(/[a-z]{3,}/g, (word) => (shapeWords.has(word) ? ' ' : word)).trim())
+    .filter(Boolean);
+  if (parts.length < 3) return no('no-measures', text.trim());
+  if (parts.length > 4) return no('measure-unreadable', parts.slice(4).join(' × '));
+
+  const count = parts.length === 4 ? (parts[0] ?? '') : '1';
+  const quantity = Number(count);
+  if (!/^\d+$/.test(count) || quantity < 1 || quantity > MOST_PIECES) return no('quantity-unclear', count);
+  const lengths: number[] = [];
+  for (const part of parts.slice(-3)) {
+    const reading = parseLength(part, units);
+    if (!reading.ok || reading.mm <= 0) return no('measure-unreadable', part);
+    lengths.push(reading.mm);
+  }
+
+  let construction: Construction = { kind: 'boxed', edge: 'plain' };
+  for (const word of words) {
+    const edge = EDGE_WORDS[word];
+    const made = CONSTRUCTIONS.find((module) => module.words.includes(word));
+    if (edge) construction = { ...construction, edge };
+    else if (made) construction = { ...construction, kind: made.kind };
+    else if (!GLUE_WORDS.has(word) && !shapeWords.has(word)) return no('words-unknown', word);
+  }
+  const [widthMm = 0, depthMm = 0, heightMm = 0] = lengths;
+  return { ok: true, quantity, template: { shape: 'rectangle', widthMm, depthMm }, heightMm, construction };
+}
+
+/** What to say when a line could not be read. */
+export function sayQuickProblem(code: QuickProblem, about: string): string {
+  switch (code) {
+    case 'no-measures':
+      return 'Write how many, then wide × deep × high: 6 x 19 3/4 x 17 x 3 boxed welt';
+    case 'measure-unreadable':
+      return `“${about}” is not a measure`;
+    case 'quantity-unclear':
+      return `“${about}” is not a number of cushions from 1 to ${MOST_PIECES}`;
+    case 'words-unknown':
+      return `“${about}” is not a shape, construction or edge known here`;
+  }
+}

@@ -1,0 +1,118 @@
+import type { Issue } from '../kernel/issue';
+import type { Pair, UnitSystem } from '../units/length';
+import { formatLengthUnit, formatNumber } from '../units/format';
+
+export interface SayIn {
+  readonly units: UnitSystem;
+  readonly step: Pair;
+}
+
+/** A problem in plain words: what is wrong, and what to do about it. */
+export interface Said {
+  readonly what: string;
+  readonly mend: string;
+}
+
+type Speak = (n: (key: string) => string, mm: (key: string) => string) => readonly [what: string, mend: string];
+
+const document =
+  (lead: string): Speak =>
+  (n) => [`${lead}: ${n('detail')}.`, 'Correct the document and read it again.'];
+
+/** One sentence pair for each code there is. `mm` prints a length in the job's units, `n` a number or word. */
+const SENTENCES: Record<string, Speak> = {
+  'corner-radius-too-large': (_, mm) => [`A corner radius of ${mm('radiusMm')} is more than half the shorter side.`, `Make it ${mm('mostMm')} or less.`],
+  'allowances-leave-nothing': () => ['The allowances leave nothing of the cushion.', 'Check the measures and which size was given.'],
+  'school-unknown': (n) => [`No allowance school is called “${n('school')}”.`, 'Choose one of the shop’s schools.'],
+  'core-has-no-layers': (_, mm) => ['The core has no foam yet.', `Add layers that make ${mm('wantedMm')}.`],
+  'grade-unknown': (n) => [`The shop has no foam called “${n('grade')}”.`, 'Choose one from the catalogue.'],
+  'core-larger-than-sheet': (n, mm) => [
+    `The core is ${mm('coreMm')} long and a sheet of ${n('grade')} gives ${mm('sheetMm')}.`,
+    'Glue it up from two pieces, joined where nobody sits, or take foam in longer sheets.',
+  ],
+  'sheet-thickness-not-stocked': (n, mm) => [
+    `${n('grade')} does not come ${mm('thicknessMm')} thick.`,
+    `The nearest sheet is ${mm('nearestMm')}; or have it split to size.`,
+  ],
+  'layers-do-not-add-up': (_, mm) => [
+    `The layers make ${mm('totalMm')}; the school asks for ${mm('wantedMm')}.`,
+    `Change a layer by ${mm('differenceAbsMm')}.`,
+  ],
+  'core-exact-without-wrap': (_, mm) => [
+    'Foam cut exactly to the cover and no wrap: a loose cover, a flat face, empty corners.',
+    `Wrap it in ${mm('wrapMm')} wadding, or take a school that cuts the foam larger.`,
+  ],
+  'cover-loose': (n) => [`The cover will lie loose, about ${n('tension')} N/m.`, 'Wrap it thicker, or take a school that fills it more.'],
+  'cover-hard-to-close': (n) => [
+    `The cover will be hard to close, about ${n('tension')} N/m.`,
+    'Take a thinner wrap or a softer foam, or a longer zip and a bag to compress the core.',
+  ],
+  'cover-will-not-close': (n) => [`The cover will not close, about ${n('tension')} N/m.`, 'Cut the core smaller or thinner.'],
+  'cushion-may-bow': (_, mm) => [
+    `The core is ${mm('oversizeMm')} larger than its cover and may bow like a boat.`,
+    'Cut it closer to the cover and fill with wrap instead.',
+  ],
+  'zip-longer-than-cushion': (_, mm) => [
+    `A zip opening of ${mm('openingMm')} leaves no boxing in a seam line of ${mm('roundMm')}.`,
+    'Shorten the zip’s return.',
+  ],
+  'zip-too-short-for-core': (_, mm) => [
+    `The core needs an opening of ${mm('neededMm')} and the zip gives ${mm('openingMm')}.`,
+    'Run the zip further round the corners.',
+  ],
+  'boxing-join-on-front': () => [
+    'A boxing join falls on the front edge; no other place is long enough.',
+    'Cut the strips along the roll, or railroad the cloth.',
+  ],
+  'cloth-too-narrow-for-strips': (_, mm) => [`No boxing strip can be cut from ${mm('stripMm')} of cloth.`, 'Check the cloth’s width.'],
+  'plaque-longer-than-strip': (_, mm) => [
+    `The zip plaque is ${mm('plaqueMm')} long and the cloth gives ${mm('stripMm')}.`,
+    'Cut the strips along the roll, or shorten the zip.',
+  ],
+  'plate-wider-than-cloth': (_, mm) => [
+    `The plate is ${mm('plateMm')} across and the cloth gives ${mm('usableMm')}.`,
+    'Railroad the cloth, or take a wider one.',
+  ],
+  'seam-pair-unequal': (n, mm) => [
+    `The two edges of seam “${n('seam')}” differ: ${mm('firstMm')} and ${mm('secondMm')}.`,
+    'Please report this job: the cover should never come out so.',
+  ],
+  'lay-unknown-piece': (n) => [`The lay holds a piece the job has not: ${n('piece')}.`, 'Lay it again.'],
+  'lay-piece-twice': (n) => [`${n('piece')} lies twice.`, 'Lay it again.'],
+  'lay-piece-missing': (n) => [`${n('piece')} is missing from the lay.`, 'Lay it again.'],
+  'lay-turn-not-allowed': (n) => [`${n('piece')} is turned by ${n('turn')}°, against the cloth.`, 'Lay it again.'],
+  'lay-outside': (n, mm) => [`${n('piece')} lies ${mm('byMm')} outside the material.`, 'Lay it again.'],
+  'lay-too-near': (n, mm) => [`${n('piece')} and ${n('other')} are ${mm('gapMm')} apart.`, 'Lay it again.'],
+  'old-core-mould': () => ['Mould goes through the core.', 'Replace it; keep the dust off your lungs.'],
+  'old-core-crumbling': () => ['The foam crumbles.', 'Replace it.'],
+  'old-core-no-return': () => ['It does not come back after a squeeze.', 'Replace it.'],
+  'old-core-done-for': (n) => [
+    `The middle has lost ${n('setPercent')} % of the edge’s thickness.`,
+    'Replace it, or put a new firm layer under or over it where the height allows.',
+  ],
+  'old-core-sat-out': (n) => [`The middle has lost ${n('setPercent')} % of the edge’s thickness.`, 'Fill the hollow with a crown pad and wrap it anew.'],
+  'old-core-joints-open': () => ['Glued joints have opened.', 'Re-glue them, or splice in an offcut.'],
+  'old-core-discoloured': () => ['The foam is discoloured; that alone takes nothing from it.', 'Air it and keep it.'],
+  'old-core-smell': () => ['It smells.', 'Air it, powder and vacuum, steam the corners.'],
+  'file-too-large': (n) => [`The file is longer than ${n('limit')} characters.`, 'A job file is far smaller: check that it is the right one.'],
+  'file-not-json': () => ['The file is not JSON text.', 'Choose a job file that was exported from here, or one written to its description.'],
+};
+
+const DOCUMENT_SENTENCE = document('The document is not as it should be');
+
+/** The problem in words, lengths in the job's units at the shop's step. An unknown code speaks by its name rather than not at all. */
+export function say(problem: Issue, { units, step }: SayIn): Said {
+  const data = problem.data;
+  const value = (key: string): number => Number(key === 'differenceAbsMm' ? Math.abs(Number(data['differenceMm'])) : data[key]);
+  const mm = (key: string): string => formatLengthUnit(value(key), units, step);
+  const n = (key: string): string => (typeof data[key] === 'number' ? formatNumber(value(key)) : String(data[key] ?? ''));
+  const speak = SENTENCES[problem.code] ?? (problem.code.startsWith('document-') ? DOCUMENT_SENTENCE : undefined);
+  const [what, mend] = speak ? speak(n, mm) : [problem.code.replaceAll('-', ' '), ''];
+  return { what, mend };
+}
+
+/** Both sentences as one message. */
+export function sayLine(problem: Issue, inWords: SayIn): string {
+  const { what, mend } = say(problem, inWords);
+  return mend ? `${what} ${mend}` : what;
+}

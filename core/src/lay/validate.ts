@@ -1,0 +1,59 @@
+import { bounds, type Point } from '../geometry/outline';
+import { boxGap, polygonGap } from '../geometry/polygon';
+import { issue, type Issue } from '../kernel/issue';
+import { placed, type LayAnswer, type LayRequest } from './contract';
+
+/** Pieces may come nearer than the gap by this, mm: double-precision noise, not a rule. */
+const NOISE_MM = 1e-3;
+
+interface Laid {
+  readonly label: string;
+  readonly sheet: number;
+  readonly polygon: readonly Point[];
+}
+
+/**
+ * Checks a lay against its request, knowing nothing of how it was made: every piece there once, in an allowed turn, inside the material,
+ * clear of every other. An empty list means the lay can be cut.
+ */
+export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
+  const problems: Issue[] = [];
+  const { material } = request;
+  const items = new Map(request.items.map((item) => [item.id, item]));
+  const seen = new Set<string>();
+  const laid: Laid[] = [];
+
+  for (const placement of answer.placements) {
+    const label = `${placement.item} ${placement.copy + 1}`;
+    const item = items.get(placement.item);
+    if (!item) {
+      problems.push(issue('error', 'lay-unknown-piece', '', { piece: label }));
+      continue;
+    }
+    if (seen.has(label) || placement.copy < 0 || placement.copy >= item.count) problems.push(issue('error', 'lay-piece-twice', '', { piece: label }));
+    seen.add(label);
+    if (!item.turns.includes(placement.turn)) problems.push(issue('error', 'lay-turn-not-allowed', '', { piece: label, turn: placement.turn }));
+    const polygon = placed(item.polygon, placement.turn, placement.x, placement.y);
+    const box = bounds(polygon);
+    const length = material.kind === 'sheet' ? material.lengthMm : answer.lengthMm;
+    const outside = Math.max(-box.minX, -box.minY, box.maxX - material.widthMm, box.maxY - length);
+    if (outside > NOISE_MM || placement.sheet < 0 || placement.sheet >= answer.sheets)
+      problems.push(issue('error', 'lay-outside', '', { piece: label, byMm: outside }));
+    laid.push({ label, sheet: placement.sheet, polygon });
+  }
+
+  for (const item of request.items) {
+    if (answer.unplaced.includes(item.id)) continue;
+    for (let copy = 0; copy < item.count; copy++)
+      if (!seen.has(`${item.id} ${copy + 1}`)) problems.push(issue('error', 'lay-piece-missing', '', { piece: `${item.id} ${copy + 1}` }));
+  }
+
+  laid.forEach((a, i) => {
+    for (const b of laid.slice(i + 1)) {
+      if (a.sheet !== b.sheet || boxGap(a.polygon, b.polygon) >= material.gapMm - NOISE_MM) continue;
+      const gap = polygonGap(a.polygon, b.polygon);
+      if (gap < material.gapMm - NOISE_MM) problems.push(issue('error', 'lay-too-near', '', { piece: a.label, other: b.label, gapMm: gap }));
+    }
+  });
+  return problems;
+}

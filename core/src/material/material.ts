@@ -1,0 +1,43 @@
+import * as z from 'zod';
+
+const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/);
+const name = z.string().trim().min(1).max(80);
+const mm = z.number().positive().max(50_000);
+const tint = z.string().regex(/^#[0-9a-f]{6}$/);
+
+/** A foam as the supplier sells it. Hardness is the 25 % indentation hardness of page "filling" in the docs, N on the 323 cm² foot. */
+export const gradeSchema = z.strictObject({
+  id,
+  name,
+  family: z.enum(['conventional', 'high-resilience', 'fast-drying', 'reconstituted']),
+  densityKgM3: z.number().min(8).max(300),
+  hardness25N: z.number().min(20).max(1500),
+  supportFactor: z.number().min(1.5).max(3.5),
+  sheet: z.strictObject({ widthMm: mm, lengthMm: mm }),
+  thicknessesMm: z.array(mm).min(1).max(40),
+  pricePerM3: z.number().nonnegative().max(1e6),
+});
+export type Grade = z.infer<typeof gradeSchema>;
+
+/** A cover cloth on the roll. */
+export const clothSchema = z.strictObject({
+  id,
+  name,
+  widthMm: mm,
+  selvedgeMm: z.number().nonnegative().max(200),
+  thicknessMm: z.number().positive().max(10),
+  oneWay: z.boolean(),
+  tint,
+  pricePerM: z.number().nonnegative().max(1e5),
+});
+export type Cloth = z.infer<typeof clothSchema>;
+
+/** Polyester wadding on the roll; loft is the nominal thickness of one layer. */
+export const waddingSchema = z.strictObject({
+  id,
+  name,
+  loftMm: z.number().positive().max(200),
+  rollWidthMm: mm,
+  pricePerM: z.number().nonnegative().max(1e5),
+});
+export type Wadding = z.infer<typeof waddingSchema>;

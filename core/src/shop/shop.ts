@@ -1,0 +1,49 @@
+import * as z from 'zod';
+import { clothSchema, gradeSchema, waddingSchema, type Cloth, type Grade, type Wadding } from '../material/material';
+import { ASSUMPTIONS, assumed, type AssumptionKey, type Calibration } from './assumptions';
+import type { UnitSystem } from '../units/length';
+import { SHIPPED_SCHOOLS, type School } from './schools';
+
+const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
+
+/** What a shop keeps: its units, the step it cuts to, its materials and its calibrated constants. */
+export const shopSchema = z.strictObject({
+  format: z.literal('yardland/shop@1'),
+  name: z.string().trim().min(1).max(80),
+  units: z.enum(['inch', 'metric']),
+  step: z.strictObject({ mm: z.number().positive().max(25), inch: z.number().positive().max(1) }),
+  grades: z.array(gradeSchema).max(500),
+  cloths: z.array(clothSchema).max(500),
+  waddings: z.array(waddingSchema).max(100),
+  calibration: z.partialRecord(z.enum(assumptionKeys), z.number().finite()),
+});
+export type ShopDocument = z.infer<typeof shopSchema>;
+
+/** A shop ready for planning: its document with the schools and everything found by id. */
+export interface Shop {
+  readonly document: ShopDocument;
+  readonly schools: readonly School[];
+  readonly school: (id: string) => School | undefined;
+  readonly grade: (id: string) => Grade | undefined;
+  readonly cloth: (id: string) => Cloth | undefined;
+  /** The wadding whose loft is nearest to `loftMm`, or undefined when there is none. */
+  readonly waddingNear: (loftMm: number) => Wadding | undefined;
+  readonly assume: (key: AssumptionKey, system: UnitSystem) => number;
+}
+
+export function openShop(document: ShopDocument): Shop {
+  const find = <T extends { readonly id: string }>(rows: readonly T[]): ((id: string) => T | undefined) => {
+    const byId = new Map(rows.map((one) => [one.id, one]));
+    return (id) => byId.get(id);
+  };
+  const calibration: Calibration = document.calibration;
+  return {
+    document,
+    schools: SHIPPED_SCHOOLS,
+    school: find(SHIPPED_SCHOOLS),
+    grade: find(document.grades),
+    cloth: find(document.cloths),
+    waddingNear: (loftMm) => [...document.waddings].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0],
+    assume: (key, system) => assumed(key, calibration, system),
+  };
+}

@@ -1,0 +1,82 @@
+import { MM_PER_INCH, type Pair, type UnitSystem } from './length';
+import { roundHalfUp, roundToStep } from './round';
+
+/** A printed length in parts, so that a screen can stack the fraction. Metric lengths have only `whole`. */
+export interface LengthParts {
+  readonly negative: boolean;
+  readonly whole: string;
+  readonly numerator: number;
+  readonly denominator: number;
+  readonly unit: 'in' | 'mm';
+}
+
+/** Finest inch fraction that is ever printed. */
+const FINEST_INCH = 64;
+
+const NARROW_SPACE = '\u202f';
+const MINUS = '−';
+
+/** 1196 → `1 196`, with a narrow space from four digits on; the decimals, if any, are kept. */
+function grouped(value: number, decimals: number): string {
+  const text = roundHalfUp(value, 10 ** -decimals).toFixed(decimals);
+  const [whole = '0', part] = (decimals > 0 ? text.replace(/\.?0+$/, '') : text).split('.');
+  const spaced = whole.replace(/\B(?=(\d{3})+(?!\d))/g, NARROW_SPACE);
+  return part ? `${spaced}.${part}` : spaced;
+}
+
+function inchParts(inches: number): LengthParts {
+  const units = Math.round(Math.abs(inches) * FINEST_INCH);
+  let numerator = units % FINEST_INCH;
+  let denominator = FINEST_INCH;
+  while (numerator > 0 && numerator % 2 === 0) {
+    numerator /= 2;
+    denominator /= 2;
+  }
+  const whole = Math.floor(units / FINEST_INCH);
+  return { negative: inches < 0 && units > 0, whole: String(whole), numerator, denominator: numerator ? denominator : 1, unit: 'in' };
+}
+
+/** The length rounded half up to the shop's step, in parts. */
+export function lengthParts(mm: number, system: UnitSystem, step: Pair): LengthParts {
+  const rounded = roundToStep(mm, system, step);
+  if (system === 'inch') return inchParts(rounded / MM_PER_INCH);
+  const decimals = step.mm < 1 ? 1 : 0;
+  return { negative: rounded < 0, whole: grouped(Math.abs(rounded), decimals), numerator: 0, denominator: 1, unit: 'mm' };
+}
+
+/** Parts as one line of text: `23 1/2`, `1 196`, `3/8`. */
+export function partsText(parts: LengthParts): string {
+  const fraction = parts.numerator ? `${parts.numerator}/${parts.denominator}` : '';
+  const whole = parts.whole === '0' && fraction ? '' : parts.whole;
+  return (parts.negative ? MINUS : '') + [whole, fraction].filter(Boolean).join(' ');
+}
+
+/** The length rounded to the shop's step as text without its unit. */
+export function formatLength(mm: number, system: UnitSystem, step: Pair): string {
+  return partsText(lengthParts(mm, system, step));
+}
+
+/** The same with the unit: `23 1/2 in`, `597 mm`. */
+export function formatLengthUnit(mm: number, system: UnitSystem, step: Pair): string {
+  return `${formatLength(mm, system, step)} ${system === 'inch' ? 'in' : 'mm'}`;
+}
+
+/** The length as it enters a sum, before the shop's rounding: tenths of a millimetre, or a fraction of an inch where it is one, else hundredths. */
+export function formatExact(mm: number, system: UnitSystem): string {
+  if (system === 'metric') return (mm < 0 ? MINUS : '') + grouped(Math.abs(mm), 1);
+  const inches = mm / MM_PER_INCH;
+  const sixteenths = inches * 16;
+  if (Math.abs(sixteenths - Math.round(sixteenths)) < 1e-6) return partsText(inchParts(inches));
+  return (inches < 0 ? MINUS : '') + grouped(Math.abs(inches), 2);
+}
+
+/** A plain number for counts, per cents and forces, at most `decimals` decimals, no trailing zeros. */
+export function formatNumber(value: number, decimals = 0): string {
+  return (value < 0 && roundHalfUp(-value, 10 ** -decimals) > 0 ? MINUS : '') + grouped(Math.abs(value), decimals);
+}
+
+/** A long run as it is bought: `2.3 m`, or `2 1/2 yd` for an inch shop. */
+export function formatRun(mm: number, system: UnitSystem): string {
+  if (system === 'metric') return `${formatNumber(mm / 1000, 2)} m`;
+  return `${partsText(inchParts(mm / (36 * MM_PER_INCH)))} yd`;
+}

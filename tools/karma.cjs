@@ -1,0 +1,19 @@
+const path = require('node:path');
+const flags = require('./chromium.json');
+
+process.env.CHROME_BIN ??= '/usr/bin/chromium';
+
+/** The one Karma configuration, for the projects core and web. */
+exports.karmaConfig = (project, config) => ({
+  basePath: '',
+  frameworks: ['jasmine'],
+  plugins: [require('karma-jasmine'), require('karma-chrome-launcher'), require('karma-coverage')],
+  client: { jasmine: { random: true, failSpecWithNoExpectations: true } },
+  coverageReporter: { dir: path.join(__dirname, '..', 'coverage', project), reporters: [{ type: 'text-summary' }] },
+  reporters: ['dots'],
+  browsers: ['DebianChromium'],
+  customLaunchers: { DebianChromium: { base: 'ChromeHeadless', flags } },
+  browserNoActivityTimeout: 120_000,
+  restartOnFileChange: false,
+  logLevel: config.LOG_WARN,
+});
