@@ -95,6 +95,7 @@ const SENTENCES: Record<string, Speak> = {
   'old-core-discoloured': () => ['The foam is discoloured; that alone takes nothing from it.', 'Air it and keep it.'],
   'old-core-smell': () => ['It smells.', 'Air it, powder and vacuum, steam the corners.'],
   'file-too-large': (n) => [`The file is longer than ${n('limit')} characters.`, 'A job file is far smaller: check that it is the right one.'],
+  'file-unreadable': (n) => [`The file “${n('file')}” cannot be read.`, 'Check its name and place.'],
   'file-not-json': () => ['The file is not JSON text.', 'Choose a job file that was exported from here, or one written to its description.'],
 };
 

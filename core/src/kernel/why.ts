@@ -22,23 +22,29 @@ function lawText(formula: string, inputs: readonly Figure[], system: UnitSystem)
   });
 }
 
-/** The steps from the first given size to the figure, oldest first, each an equation without its start if it goes on from the one before. */
-export function whySteps(figure: Figure, system: UnitSystem): string[] {
+const NOWHERE: ReadonlySet<string> = new Set();
+
+/**
+ * The steps from the first given size to the figure, oldest first, each an equation without its start if it goes on from the one before.
+ * Figures named in `from` are taken as read: the steps start at them.
+ */
+export function whySteps(figure: Figure, system: UnitSystem, from = NOWHERE): string[] {
+  const stepsBefore = (one: Figure): string[] => (from.has(one.name) ? [] : whySteps(one, system, from));
   if (figure.kind === 'given') return [];
   if (figure.kind === 'law') {
-    const before = figure.inputs.flatMap((input) => whySteps(input, system));
+    const before = figure.inputs.flatMap(stepsBefore);
     return [...new Set([...before, `${lawText(figure.formula, figure.inputs, system)} = ${named(figure, system)}`])];
   }
-  const before = whySteps(figure.from, system);
-  const inner = figure.terms.flatMap((term) => whySteps(term.each, system));
+  const before = stepsBefore(figure.from);
+  const inner = figure.terms.flatMap((term) => stepsBefore(term.each));
   const goesOn = before.length > 0 && inner.length === 0;
   const left = [...(goesOn ? [] : [named(figure.from, system)]), ...figure.terms.map((term) => termText(term, system))];
   return [...new Set([...before, ...inner]), [...left, '=', named(figure, system)].join(' ')];
 }
 
 /** The derivation as one line: `590 seat − 0 gap = 590 finished; + 2 × 13 seam = 616 cut`. A given figure says where it came from. */
-export function whyLine(figure: Figure, system: UnitSystem): string {
-  const steps = whySteps(figure, system);
+export function whyLine(figure: Figure, system: UnitSystem, from = NOWHERE): string {
+  const steps = whySteps(figure, system, from);
   if (steps.length) return steps.join('; ');
   const origin = figure.kind === 'given' ? figure.origin : 'entered';
   const words = { entered: 'as entered', school: 'the school’s number', shop: 'the shop’s number', material: 'from the material', counted: 'counted' };

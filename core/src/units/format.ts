@@ -1,4 +1,4 @@
-import { MM_PER_INCH, type Pair, type UnitSystem } from './length';
+import { MM_PER_INCH, MM_PER_YARD, type Pair, type UnitSystem } from './length';
 import { roundHalfUp, roundToStep } from './round';
 
 /** A printed length in parts, so that a screen can stack the fraction. Metric lengths have only `whole`. */
@@ -75,8 +75,12 @@ export function formatNumber(value: number, decimals = 0): string {
   return (value < 0 && roundHalfUp(-value, 10 ** -decimals) > 0 ? MINUS : '') + grouped(Math.abs(value), decimals);
 }
 
-/** A long run as it is bought: `2.3 m`, or `2 1/2 yd` for an inch shop. */
+/** Runs from this length on are said in yards, shorter ones in inches. */
+const YARDS_FROM_MM = 2 * MM_PER_YARD;
+
+/** A run of cloth, zip or cord: `2.3 m`; for an inch shop `2 1/4 yd`, or `29 7/8 in` below two yards, to the nearest eighth. */
 export function formatRun(mm: number, system: UnitSystem): string {
   if (system === 'metric') return `${formatNumber(mm / 1000, 2)} m`;
-  return `${partsText(inchParts(mm / (36 * MM_PER_INCH)))} yd`;
+  const yards = mm >= YARDS_FROM_MM;
+  return `${partsText(inchParts(roundHalfUp(mm / (yards ? MM_PER_YARD : MM_PER_INCH), 1 / 8)))} ${yards ? 'yd' : 'in'}`;
 }

@@ -95,6 +95,7 @@ describe('printing', () => {
     expect(formatExact(42.71, 'inch')).toBe('1.68');
     expect(formatRun(2300, 'metric')).toBe('2.3 m');
     expect(formatRun(2.25 * 914.4, 'inch')).toBe('2 1/4 yd');
+    expect(formatRun(29.9 * 25.4, 'inch')).toBe('29 7/8 in');
   });
 
   it('uses the exact inch value of a rule in an inch job', () => {

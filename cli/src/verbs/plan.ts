@@ -1,0 +1,23 @@
+import { plan, planJson, readJobText, solveLay } from '@yardland/core';
+import { inWords, readShop, readText } from '../read';
+import { refusal, type Verb } from '../verb';
+
+/** Everything derived from a job document, its lays worked out. */
+export const planVerb: Verb = {
+  name: 'plan',
+  usage: 'plan JOB.json [--shop SHOP.json]',
+  does: 'works out sizes, pieces, seams, lays and what to buy, and prints the plan as JSON',
+  options: ['shop'],
+  run([file], options) {
+    if (file === undefined) return refusal([{ code: 'file-missing', path: '', message: 'Name a job file, or - for standard input.' }]);
+    const text = readText(file);
+    if (!text.ok) return refusal(inWords(text.problems));
+    const job = readJobText(text.value);
+    if (!job.ok) return refusal(inWords(job.problems));
+    const shop = readShop(options['shop']);
+    if (!shop.ok) return refusal(inWords(shop.problems).map((problem) => ({ ...problem, path: ['shop', problem.path].filter(Boolean).join('.') })));
+    const asked = plan(job.value, shop.value);
+    const solved = Object.fromEntries(asked.wanted.map(({ hash, request }) => [hash, solveLay(request)]));
+    return { code: 0, out: `${JSON.stringify(planJson(plan(job.value, shop.value, solved, asked)), null, 2)}\n` };
+  },
+};

@@ -1,0 +1,1 @@
+export { ticketMark, ticketPdf, type Stamp } from './ticket';

@@ -1,0 +1,48 @@
+import { MIGRATIONS } from './db/migrate';
+import type { Database } from 'better-sqlite3';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Config } from './config';
+import { pages } from './http/page';
+import { sendRefusals, unknownRoute } from './http/refusal';
+import { passPhraseGate, sameOrigin, securityHeaders, styleNonce } from './http/security';
+import { jobRoutes } from './jobs/jobs.routes';
+import { JobStore } from './jobs/jobs.store';
+import { ShopStore } from './shop/shop.store';
+import type { Solver } from './tickets/solver';
+import { ticketRoutes } from './tickets/tickets.routes';
+
+export const VERSION = '0.1.0';
+/** Largest request body; a job document of a hundred cushions with a year of checks is far below. */
+const BODY_LIMIT = '2mb';
+
+/** The whole HTTP application over an open database. */
+export function createApp(config: Config, db: Database, solver: Solver, log: Logger): Express {
+  const jobs = new JobStore(db);
+  const shops = new ShopStore(db);
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(styleNonce, securityHeaders(), sameOrigin(config), passPhraseGate(config.passPhrase), compression());
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  app.use('/api', pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.method === 'GET' }, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }) } }));
+  app.use('/api', express.json({ limit: BODY_LIMIT }));
+  app.get('/api/health', (_request, response) => {
+    db.prepare('SELECT 1').get();
+    response.json({ ok: true, version: VERSION, migrations: MIGRATIONS.length });
+  });
+  app.get('/api/shop', (_request, response) => {
+    response.json(shops.read().document);
+  });
+  app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, solver));
+  app.use('/api', unknownRoute);
+  if (config.webDir !== null) app.use(pages(config.webDir));
+  app.use(unknownRoute);
+  app.use(sendRefusals(log));
+  return app;
+}

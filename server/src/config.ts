@@ -1,0 +1,35 @@
+import path from 'node:path';
+
+export interface Config {
+  readonly host: string;
+  readonly port: number;
+  /** Folder of the database; made when it is not there. */
+  readonly dataDir: string;
+  /** Built web files, or null when another server gives them (development). */
+  readonly webDir: string | null;
+  readonly demoDir: string;
+  /** Needed to listen anywhere but on this machine. */
+  readonly passPhrase: string | null;
+}
+
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1']);
+
+export const isLoopback = (host: string): boolean => LOOPBACK.has(host);
+
+/** Reads the environment; throws an Error with a plain sentence when it cannot be followed. */
+export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
+  const port = Number(env['PORT'] ?? 4820);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new Error(`PORT must be a number from 0 to 65535, not “${env['PORT'] ?? ''}”.`);
+  const host = env['HOST'] ?? '127.0.0.1';
+  const passPhrase = env['YARDLAND_PASSPHRASE'] ?? null;
+  if (!isLoopback(host) && (passPhrase === null || passPhrase.length < 8))
+    throw new Error(`To listen on ${host}, where others reach it, set YARDLAND_PASSPHRASE to at least 8 characters.`);
+  return {
+    host,
+    port,
+    dataDir: path.resolve(env['YARDLAND_DATA'] ?? path.join(root, 'data')),
+    webDir: env['YARDLAND_WEB'] === 'none' ? null : path.resolve(env['YARDLAND_WEB'] ?? path.join(root, 'dist/web/browser')),
+    demoDir: path.join(root, 'demo'),
+    passPhrase,
+  };
+}

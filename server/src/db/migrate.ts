@@ -1,0 +1,38 @@
+import { createHash } from 'node:crypto';
+import type { Database } from 'better-sqlite3';
+import { shopAndJobs } from './migrations/0001-shop-and-jobs.sql';
+
+export interface Migration {
+  readonly name: string;
+  readonly sql: string;
+}
+
+/** In order, append-only: a migration that has shipped is never edited. */
+export const MIGRATIONS: readonly Migration[] = [{ name: 'shop-and-jobs', sql: shopAndJobs }];
+
+const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');
+
+/** Why a database was not opened; nothing in it was touched. */
+export class DatabaseRefused extends Error {}
+
+/** Brings a database to the newest form, each step in a transaction; refuses one that is newer or was changed behind our back. */
+export function migrate(db: Database, migrations: readonly Migration[] = MIGRATIONS): void {
+  db.exec(`CREATE TABLE IF NOT EXISTS migration (
+    number INTEGER PRIMARY KEY, name TEXT NOT NULL, checksum TEXT NOT NULL, applied_at TEXT NOT NULL
+  ) STRICT`);
+  const applied = db.prepare<[], { number: number; name: string; checksum: string }>('SELECT number, name, checksum FROM migration ORDER BY number').all();
+  if (applied.length > migrations.length)
+    throw new DatabaseRefused(`This database was written by a newer Yardland (form ${applied.length}; this one knows ${migrations.length}). Update Yardland; nothing was changed.`);
+  applied.forEach((row, i) => {
+    const shipped = migrations[i];
+    if (!shipped || shipped.name !== row.name || checksum(shipped.sql) !== row.checksum)
+      throw new DatabaseRefused(`Migration ${row.number} (“${row.name}”) of this database is not the one that ships. Nothing was changed.`);
+  });
+  const record = db.prepare('INSERT INTO migration (number, name, checksum, applied_at) VALUES (?, ?, ?, ?)');
+  migrations.slice(applied.length).forEach((migration, i) => {
+    db.transaction(() => {
+      db.exec(migration.sql);
+      record.run(applied.length + i + 1, migration.name, checksum(migration.sql), new Date().toISOString());
+    })();
+  });
+}

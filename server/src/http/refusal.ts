@@ -1,0 +1,64 @@
+import { sayLine, type Issue, type Problem } from '@yardland/core';
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Logger } from 'pino';
+import * as z from 'zod';
+
+/** An answer that is not the one asked for: a status and a coded problem. Thrown by routes, sent by `sendRefusals`. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(problem.message);
+  }
+}
+
+export const notFound = (what: string): Refusal => new Refusal(404, { code: 'not-found', path: '', message: `There is no such ${what}.` });
+
+const IN_WORDS = { units: 'metric' as const, step: { mm: 1, inch: 0.125 } };
+
+/** A refusal of a body or query, with every problem's path and sentence. */
+export function invalid(problems: readonly Issue[]): Refusal {
+  const said = problems.map((problem) => ({ code: problem.code, path: problem.path, message: sayLine(problem, IN_WORDS) }));
+  const [first] = said;
+  return new Refusal(400, { code: first?.code ?? 'invalid', path: first?.path ?? '', message: first?.message ?? 'The request is not as it should be.', problems: said });
+}
+
+/** Checks a value that came in against its contract; throws the refusal. */
+export function check<T>(schema: z.ZodType<T>, value: unknown, read: (schema: z.ZodType<T>, value: unknown) => { ok: true; value: T } | { ok: false; problems: readonly Issue[] }): T {
+  const result = read(schema, value);
+  if (!result.ok) throw invalid(result.problems);
+  return result.value;
+}
+
+export const unknownRoute: RequestHandler = () => {
+  throw new Refusal(404, { code: 'no-such-route', path: '', message: 'There is nothing at this address.' });
+};
+
+const bodyProblems: Record<string, Problem> = {
+  'entity.parse.failed': { code: 'body-not-json', path: '', message: 'The request is not JSON text.' },
+  'entity.too.large': { code: 'body-too-large', path: '', message: 'The request is larger than is taken here.' },
+  'encoding.unsupported': { code: 'body-encoding', path: '', message: 'The request is packed in a way that is not read here.' },
+};
+
+/** Last in the chain: turns whatever was thrown into a coded answer; what was not expected is logged, and nothing of it leaves. */
+export function sendRefusals(log: Logger): ErrorRequestHandler {
+  return (error: unknown, request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    if (error instanceof Refusal) {
+      response.status(error.status).json(error.problem);
+      return;
+    }
+    const { type, status } = error as { type?: string; status?: number };
+    const body = type ? bodyProblems[type] : undefined;
+    if (body || (status && status >= 400 && status < 500)) {
+      response.status(status ?? 400).json(body ?? { code: 'bad-request', path: '', message: 'The request could not be read.' });
+      return;
+    }
+    log.error({ err: error, url: request.url }, 'unexpected');
+    response.status(500).json({ code: 'unexpected', path: '', message: 'Something went wrong here; nothing was changed. It has been written to the log.' });
+  };
+}

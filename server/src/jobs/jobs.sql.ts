@@ -1,0 +1,79 @@
+import type { Database } from 'better-sqlite3';
+
+export interface JobRow {
+  readonly id: string;
+  readonly revision: number;
+  readonly step: number;
+  readonly archived: number;
+  readonly document: string;
+  /** Label of the current step, if there is one before it to go back to. */
+  readonly undo: string | null;
+  readonly redo: string | null;
+}
+
+export interface SummaryRow {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly customer: string;
+  readonly state: string;
+  readonly due_date: string | null;
+  readonly archived: number;
+  readonly updated_at: string;
+  readonly cushions: number;
+  readonly pieces: number;
+  readonly outlines: string;
+}
+
+export interface ListQuery {
+  readonly like: string | null;
+  readonly state: string | null;
+  /** Only jobs due before this day and not yet done; null for all. */
+  readonly lateOn: string | null;
+  readonly archived: number;
+  readonly limit: number;
+}
+
+const WHERE = `
+  WHERE j.archived = @archived
+    AND (@state IS NULL OR j.state = @state)
+    AND (@lateOn IS NULL OR (j.due_date < @lateOn AND j.state NOT IN ('ready', 'delivered')))
+    AND (@like IS NULL OR j.name LIKE @like ESCAPE '!' OR j.customer LIKE @like ESCAPE '!'
+         OR EXISTS (SELECT 1 FROM cushion c WHERE c.job_id = j.id AND c.name LIKE @like ESCAPE '!'))`;
+
+/** The statements about jobs, prepared once. */
+export function jobStatements(db: Database) {
+  return {
+    read: db.prepare<[string], JobRow>(`
+      SELECT j.id, j.revision, j.step, j.archived, s.document,
+        CASE WHEN EXISTS (SELECT 1 FROM job_step p WHERE p.job_id = j.id AND p.step = j.step - 1) THEN s.label END AS undo,
+        (SELECT n.label FROM job_step n WHERE n.job_id = j.id AND n.step = j.step + 1) AS redo
+      FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step
+      WHERE j.id = ?`),
+    list: db.prepare<[ListQuery], SummaryRow>(`
+      SELECT j.id, j.revision, j.name, j.customer, j.state, j.due_date, j.archived, j.updated_at,
+        (SELECT count(*) FROM cushion c WHERE c.job_id = j.id) AS cushions,
+        (SELECT coalesce(sum(quantity), 0) FROM cushion c WHERE c.job_id = j.id) AS pieces,
+        (SELECT json_group_array(json_object('widthMm', width_mm, 'depthMm', depth_mm, 'quantity', quantity))
+           FROM (SELECT * FROM cushion c WHERE c.job_id = j.id ORDER BY position LIMIT 8)) AS outlines
+      FROM job j ${WHERE}
+      ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name LIMIT @limit`),
+    count: db.prepare<[ListQuery], { total: number }>(`SELECT count(*) AS total FROM job j ${WHERE} AND @limit IS NOT NULL`),
+    any: db.prepare<[], { found: number }>('SELECT EXISTS (SELECT 1 FROM job) AS found'),
+    insert: db.prepare(`
+      INSERT INTO job (id, revision, step, name, customer, state, due_date, created_at, updated_at)
+      VALUES (@id, 1, 1, @name, @customer, @state, @dueDate, @now, @now)`),
+    update: db.prepare(`
+      UPDATE job SET revision = revision + 1, step = @step, name = @name, customer = @customer, state = @state, due_date = @dueDate, updated_at = @now
+      WHERE id = @id`),
+    archive: db.prepare('UPDATE job SET revision = revision + 1, archived = @archived, updated_at = @now WHERE id = @id'),
+    insertStep: db.prepare('INSERT INTO job_step (job_id, step, label, document, created_at) VALUES (@id, @step, @label, @document, @now)'),
+    stepAt: db.prepare<[string, number], { document: string }>('SELECT document FROM job_step WHERE job_id = ? AND step = ?'),
+    dropRedo: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step > @step'),
+    dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),
+    dropCushions: db.prepare('DELETE FROM cushion WHERE job_id = ?'),
+    insertCushion: db.prepare(`
+      INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school)
+      VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school)`),
+  };
+}

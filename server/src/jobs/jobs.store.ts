@@ -1,0 +1,149 @@
+import { randomUUID } from 'node:crypto';
+import { shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
+import type { Database } from 'better-sqlite3';
+import { notFound, Refusal } from '../http/refusal';
+import { jobStatements, type JobRow, type ListQuery } from './jobs.sql';
+
+/** Steps of one job that undo can go back over; older ones are let go. */
+const KEPT_STEPS = 500;
+
+export interface Search {
+  readonly text?: string | undefined;
+  readonly state?: string | undefined;
+  readonly archived: boolean;
+  readonly limit: number;
+  /** Today in the shop, YYYY-MM-DD: for telling what is late. */
+  readonly today: string;
+}
+
+/** Jobs, their revisions and their undo history. Every write names the revision it saw; a stale one is refused with the current job. */
+export class JobStore {
+  readonly #sql;
+  readonly #transaction: <T>(work: () => T) => T;
+
+  constructor(db: Database) {
+    this.#sql = jobStatements(db);
+    this.#transaction = (work) => db.transaction(work).immediate();
+  }
+
+  isEmpty(): boolean {
+    return this.#sql.any.get()?.found === 0;
+  }
+
+  list(search: Search): JobList {
+    const text = search.text?.trim();
+    const query: ListQuery = {
+      like: text ? `%${text.replace(/[!%_]/g, '!$&')}%` : null,
+      state: search.state === 'late' ? null : (search.state ?? null),
+      lateOn: search.state === 'late' ? search.today : null,
+      archived: search.archived ? 1 : 0,
+      limit: search.limit,
+    };
+    const jobs = this.#sql.list.all(query).map(({ due_date, updated_at, archived, outlines, state, ...row }) => ({
+      ...row,
+      state: state as JobList['jobs'][number]['state'],
+      dueDate: due_date,
+      archived: archived === 1,
+      outlines: JSON.parse(outlines) as JobList['jobs'][number]['outlines'],
+      updatedAt: updated_at,
+    }));
+    return { jobs, total: this.#sql.count.get(query)?.total ?? 0 };
+  }
+
+  read(id: string): StoredJob {
+    return stored(this.#row(id));
+  }
+
+  /** The job as it is stored, without being read into an object: for handing on as it is. */
+  readText(id: string): JobRow {
+    return this.#row(id);
+  }
+
+  create(job: Job, label = 'New job'): StoredJob {
+    const id = randomUUID();
+    return this.#transaction(() => {
+      const now = new Date().toISOString();
+      this.#sql.insert.run({ id, now, ...columns(job) });
+      this.#sql.insertStep.run({ id, step: 1, label, document: JSON.stringify(job), now });
+      this.#writeCushions(id, job);
+      return this.read(id);
+    });
+  }
+
+  write(id: string, revision: number, label: string, job: Job): StoredJob {
+    return this.#changing(id, revision, (row) => {
+      const step = row.step + 1;
+      this.#sql.dropRedo.run({ id, step: row.step });
+      this.#sql.insertStep.run({ id, step, label, document: JSON.stringify(job), now: new Date().toISOString() });
+      this.#sql.dropOld.run({ id, step: step - KEPT_STEPS });
+      this.#point(id, step, job);
+    });
+  }
+
+  undo(id: string, revision: number): StoredJob {
+    return this.#changing(id, revision, (row) => this.#goTo(row, row.step - 1, 'nothing-to-undo', 'There is nothing to undo.'));
+  }
+
+  redo(id: string, revision: number): StoredJob {
+    return this.#changing(id, revision, (row) => this.#goTo(row, row.step + 1, 'nothing-to-redo', 'There is nothing to redo.'));
+  }
+
+  archive(id: string, revision: number, archived: boolean): StoredJob {
+    return this.#changing(id, revision, () => {
+      this.#sql.archive.run({ id, archived: archived ? 1 : 0, now: new Date().toISOString() });
+    });
+  }
+
+  duplicate(id: string): StoredJob {
+    const { job } = this.read(id);
+    const cushions = job.cushions.map(({ bench: _bench, checks: _checks, ...cushion }) => cushion);
+    const { dueDate: _dueDate, ...rest } = job;
+    return this.create({ ...rest, name: `${job.name.slice(0, 113)}, again`, state: 'new', cushions }, 'Copied');
+  }
+
+  #row(id: string): JobRow {
+    const row = this.#sql.read.get(id);
+    if (!row) throw notFound('job');
+    return row;
+  }
+
+  #changing(id: string, revision: number, change: (row: JobRow) => void): StoredJob {
+    return this.#transaction(() => {
+      const row = this.#row(id);
+      if (row.revision !== revision) {
+        const message = 'This job was changed in another window since this one read it.';
+        throw new Refusal(409, { code: 'stale-revision', path: 'revision', message, current: stored(row) });
+      }
+      change(row);
+      return this.read(id);
+    });
+  }
+
+  #goTo(row: JobRow, step: number, code: string, message: string): void {
+    const target = this.#sql.stepAt.get(row.id, step);
+    if (!target) throw new Refusal(409, { code, path: '', message, current: stored(row) });
+    this.#point(row.id, step, JSON.parse(target.document) as Job);
+  }
+
+  #point(id: string, step: number, job: Job): void {
+    this.#sql.update.run({ id, step, now: new Date().toISOString(), ...columns(job) });
+    this.#writeCushions(id, job);
+  }
+
+  #writeCushions(jobId: string, job: Job): void {
+    this.#sql.dropCushions.run(jobId);
+    job.cushions.forEach((cushion, position) => {
+      const { acrossMm, deepMm } = shapeOf(cushion.template).span(cushion.template);
+      const { name, quantity, heightMm, school } = cushion;
+      this.#sql.insertCushion.run({ jobId, position, name, quantity, shape: cushion.template.shape, widthMm: acrossMm, depthMm: deepMm, heightMm, school });
+    });
+  }
+}
+
+function columns(job: Job): { name: string; customer: string; state: string; dueDate: string | null } {
+  return { name: job.name, customer: job.customer ?? '', state: job.state ?? 'new', dueDate: job.dueDate ?? null };
+}
+
+function stored(row: JobRow): StoredJob {
+  return { id: row.id, revision: row.revision, archived: row.archived === 1, undo: row.undo, redo: row.redo, job: JSON.parse(row.document) as Job };
+}

@@ -1,0 +1,54 @@
+import type { AddressInfo } from 'node:net';
+import { pino } from 'pino';
+import { createApp } from './app';
+import { readConfig } from './config';
+import { DatabaseRefused } from './db/migrate';
+import { openDatabase } from './db/open';
+import { JobStore } from './jobs/jobs.store';
+import { seedDemo } from './seed/seed';
+import { ShopStore } from './shop/shop.store';
+import { Solver } from './tickets/solver';
+
+/** How long open requests may take after a stop was asked for. */
+const STOP_WITHIN_MS = 5000;
+
+function start(): void {
+  const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
+  const config = readConfig(process.env, process.env['YARDLAND_ROOT'] ?? process.cwd());
+  const db = openDatabase(config.dataDir);
+  const seeded = seedDemo(config.demoDir, new JobStore(db), new ShopStore(db));
+  if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
+  const solver = new Solver();
+  const server = createApp(config, db, solver, log).listen(config.port, config.host, () => {
+    const { port } = server.address() as AddressInfo;
+    process.stdout.write(`Yardland is open at http://${config.host}:${port}\n`);
+  });
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    fail(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Set PORT to another.` : error.message);
+  });
+
+  const stop = (): void => {
+    server.close(() => {
+      void solver.close().finally(() => {
+        db.close();
+        process.exit(0);
+      });
+    });
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), STOP_WITHIN_MS).unref();
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+function fail(message: string): never {
+  process.stderr.write(`${message}\n`);
+  process.exit(1);
+}
+
+try {
+  start();
+} catch (error) {
+  if (error instanceof DatabaseRefused || error instanceof Error) fail(error.message);
+  throw error;
+}

@@ -1,0 +1,56 @@
+import { openShop, shopSchema, type Shop, type ShopDocument } from '@yardland/core';
+import type { Database } from 'better-sqlite3';
+
+type Kind = 'grade' | 'cloth' | 'wadding';
+
+/** The shop's document, kept in rows. */
+export class ShopStore {
+  readonly #db: Database;
+  #open: Shop | null = null;
+
+  constructor(db: Database) {
+    this.#db = db;
+  }
+
+  isEmpty(): boolean {
+    return this.#db.prepare('SELECT 1 FROM shop').get() === undefined;
+  }
+
+  write(document: ShopDocument): void {
+    const insertMaterial = this.#db.prepare('INSERT INTO material (kind, id, position, name, document) VALUES (?, ?, ?, ?, ?)');
+    this.#db.transaction(() => {
+      this.#db
+        .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration) VALUES (1, ?, ?, ?, ?)')
+        .run(document.name, document.units, JSON.stringify(document.step), JSON.stringify(document.calibration));
+      this.#db.prepare('DELETE FROM material').run();
+      const rows: [Kind, readonly { id: string; name: string }[]][] = [
+        ['grade', document.grades],
+        ['cloth', document.cloths],
+        ['wadding', document.waddings],
+      ];
+      for (const [kind, materials] of rows) materials.forEach((one, position) => insertMaterial.run(kind, one.id, position, one.name, JSON.stringify(one)));
+    })();
+    this.#open = null;
+  }
+
+  /** The shop ready for planning; read once and kept until it is written. Throws when there is none. */
+  read(): Shop {
+    return (this.#open ??= openShop(this.#readDocument()));
+  }
+
+  #readDocument(): ShopDocument {
+    const row = this.#db.prepare<[], { name: string; units: string; step: string; calibration: string }>('SELECT name, units, step, calibration FROM shop').get();
+    const select = this.#db.prepare<[Kind], { document: string }>('SELECT document FROM material WHERE kind = ? ORDER BY position');
+    const materials = (kind: Kind): unknown[] => select.all(kind).map((one): unknown => JSON.parse(one.document));
+    return shopSchema.parse({
+      format: 'yardland/shop@1',
+      name: row?.name,
+      units: row?.units,
+      step: JSON.parse(row?.step ?? 'null') as unknown,
+      calibration: JSON.parse(row?.calibration ?? 'null') as unknown,
+      grades: materials('grade'),
+      cloths: materials('cloth'),
+      waddings: materials('wadding'),
+    });
+  }
+}

@@ -1,0 +1,95 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import fs from 'node:fs';
+import path from 'node:path';
+import Sqlite from 'better-sqlite3';
+import { DatabaseRefused, migrate, MIGRATIONS } from '../src/db/migrate';
+import { openDatabase } from '../src/db/open';
+import { demoJob, root, temporaryFolder } from './support';
+
+describe('the database', () => {
+  it('is refused, and left as it is, when it is newer, altered or no database', () => {
+    const folder = temporaryFolder();
+    openDatabase(folder).close();
+    const file = path.join(folder, 'yardland.db');
+    const db = new Sqlite(file);
+    expect(() => migrate(db, [])).toThrowError(DatabaseRefused, /newer/);
+    expect(() => migrate(db, [{ ...MIGRATIONS[0]!, sql: 'SELECT 1' }])).toThrowError(DatabaseRefused, /not the one that ships/);
+    db.close();
+    fs.writeFileSync(file, 'this is not a database at all, but a long enough letter about cushions'.repeat(40));
+    const before = fs.readFileSync(file);
+    expect(() => openDatabase(folder)).toThrowError(DatabaseRefused, /not a Yardland database/);
+    expect(fs.readFileSync(file).equals(before)).toBeTrue();
+    fs.rmSync(folder, { recursive: true });
+  });
+
+  it('takes a migration whole or not at all', () => {
+    const db = new Sqlite(':memory:');
+    migrate(db);
+    expect(() => migrate(db, [...MIGRATIONS, { name: 'broken', sql: 'CREATE TABLE half (a INTEGER) STRICT; CREATE TABLE job (again INTEGER) STRICT;' }])).toThrow();
+    expect(db.prepare("SELECT count(*) AS n FROM sqlite_schema WHERE name = 'half'").get()).toEqual({ n: 0 });
+    migrate(db);
+    db.close();
+  });
+});
+
+describe('a server killed in the middle of writes', () => {
+  const start = async (dataDir: string) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+      cwd: root,
+      env: { ...process.env, PORT: '0', YARDLAND_DATA: dataDir, YARDLAND_WEB: 'none', YARDLAND_ROOT: root, LOG_LEVEL: 'silent' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    let said = '';
+    while (!said.includes('open at')) said += String((await once(child.stdout, 'data'))[0]);
+    return { child, url: /http:\S+/.exec(said)![0] };
+  };
+
+  it('has lost nothing it answered for', async () => {
+    const dataDir = temporaryFolder();
+    const acknowledged = new Map<string, { revision: number; name: string }>();
+    const job = demoJob();
+    for (let round = 0; round < 3; round++) {
+      const { child, url } = await start(dataDir);
+      const gone = once(child, 'exit');
+      let alive = true;
+      const send = async (method: string, route: string, body: unknown) => {
+        const response = await fetch(url + route, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+        if (!response.ok) throw new Error(String(response.status));
+        return (await response.json()) as { id: string; revision: number; job: { name: string } };
+      };
+      const writer = async (n: number) => {
+        let { id, revision } = await send('POST', '/api/jobs', { job: { ...job, name: `writer ${n}` } });
+        acknowledged.set(id, { revision, name: `writer ${n}` });
+        for (let i = 0; alive; i++) {
+          const name = `writer ${n} line ${round}.${i}`;
+          ({ revision, id } = await send('PUT', `/api/jobs/${id}`, { revision, label: 'Renamed', job: { ...job, name } }));
+          acknowledged.set(id, { revision, name });
+        }
+      };
+      const writers = [1, 2, 3, 4].map((n) => writer(n).catch(() => undefined));
+      await new Promise((resolve) => setTimeout(resolve, 300 + 150 * round));
+      child.kill('SIGKILL');
+      alive = false;
+      await Promise.all([...writers, gone]);
+    }
+
+    const db = new Sqlite(path.join(dataDir, 'yardland.db'));
+    expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
+    expect(db.pragma('foreign_key_check')).toEqual([]);
+    const halfMade = db.prepare('SELECT count(*) AS n FROM job j LEFT JOIN job_step s ON s.job_id = j.id AND s.step = j.step WHERE s.document IS NULL').get();
+    expect(halfMade).toEqual({ n: 0 });
+    expect(acknowledged.size).toBe(12);
+    const read = db.prepare<[string], { revision: number; name: string; document: string }>(
+      'SELECT j.revision, j.name, s.document FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step WHERE j.id = ?',
+    );
+    for (const [id, { revision, name }] of acknowledged) {
+      const row = read.get(id)!;
+      // A write may have landed whose answer was not read any more: later, never earlier.
+      expect(row.revision).toBeGreaterThanOrEqual(revision);
+      if (row.revision === revision) expect([row.name, JSON.parse(row.document).name]).toEqual([name, name]);
+    }
+    db.close();
+    fs.rmSync(dataDir, { recursive: true });
+  }, 60_000);
+});

@@ -1,0 +1,109 @@
+import fc from 'fast-check';
+import type { Job } from '@yardland/core';
+import { demoJob, running, type Running } from './support';
+
+let app: Running;
+beforeAll(async () => {
+  app = await running();
+});
+afterAll(() => app.stop());
+
+async function fresh(job: Job = demoJob()): Promise<{ id: string; revision: number; job: Job }> {
+  const { status, body } = await app.send('POST', '/api/jobs', { job });
+  expect(status).toBe(201);
+  return body;
+}
+
+describe('jobs', () => {
+  it('come with the demo shop: listed by due date, searched by cushion, filtered by state and lateness', async () => {
+    const { body } = await app.get('/api/jobs');
+    expect(body.total).toBeGreaterThanOrEqual(4);
+    const dates = body.jobs.filter((job: any) => job.state !== 'delivered' && job.dueDate).map((job: any) => job.dueDate);
+    expect(dates).toEqual([...dates].sort());
+    expect((await app.get('/api/jobs?search=kneel')).body.jobs.map((job: any) => job.name)).toEqual(['Puppeteers’ kneelers']);
+    expect((await app.get('/api/jobs?search=50%25')).body.total).toBe(0);
+    expect((await app.get('/api/jobs?state=late')).body.jobs.map((job: any) => job.name)).toEqual(['Puppeteers’ kneelers']);
+    expect((await app.get('/api/jobs?state=odd')).status).toBe(400);
+  });
+
+  it('are given back as they were written, whatever fields they use', async () => {
+    for (const name of ['prompt-side-boxes', 'storage-chest', 'puppeteers-kneelers']) {
+      const job = demoJob(name);
+      const { id } = await fresh(job);
+      expect((await app.get(`/api/jobs/${id}`)).body.job).toEqual(job);
+      const exported = await app.get(`/api/jobs/${id}/export`);
+      expect(exported.body).toEqual(job);
+      expect(exported.headers.get('content-disposition')).toMatch(/^attachment; filename="?[a-z-]+\.job\.json"?$/);
+    }
+  });
+
+  it('take a write that names the revision it saw, and refuse a stale one with the current job', async () => {
+    const { id, job } = await fresh();
+    const first = await app.send('PUT', `/api/jobs/${id}`, { revision: 1, label: 'Renamed', job: { ...job, name: 'One' } });
+    expect([first.status, first.body.revision, first.body.undo]).toEqual([200, 2, 'Renamed']);
+    const stale = await app.send('PUT', `/api/jobs/${id}`, { revision: 1, label: 'Renamed', job: { ...job, name: 'Two' } });
+    expect([stale.status, stale.body.code, stale.body.path]).toEqual([409, 'stale-revision', 'revision']);
+    expect(stale.body.current.job.name).toBe('One');
+    expect((await app.get(`/api/jobs/${id}`)).body.job.name).toBe('One');
+  });
+
+  it('undo and redo over two hundred steps, and a new change ends the redo', async () => {
+    const { id, job } = await fresh();
+    let revision = 1;
+    for (let i = 1; i <= 200; i++) revision = (await app.send('PUT', `/api/jobs/${id}`, { revision, label: `Step ${i}`, job: { ...job, name: `Name ${i}` } })).body.revision;
+    let last;
+    for (let i = 0; i < 200; i++) {
+      last = (await app.send('POST', `/api/jobs/${id}/undo`, { revision })).body;
+      revision = last.revision;
+    }
+    expect(last.job).toEqual(job);
+    expect([last.undo, last.redo]).toEqual([null, 'Step 1']);
+    const none = await app.send('POST', `/api/jobs/${id}/undo`, { revision });
+    expect([none.status, none.body.code]).toEqual([409, 'nothing-to-undo']);
+    last = (await app.send('POST', `/api/jobs/${id}/redo`, { revision })).body;
+    expect(last.job.name).toBe('Name 1');
+    last = (await app.send('PUT', `/api/jobs/${id}`, { revision: last.revision, label: 'Else', job: { ...job, name: 'Else' } })).body;
+    expect([last.undo, last.redo]).toEqual(['Else', null]);
+    expect((await app.get('/api/jobs?search=Else')).body.total).toBe(1);
+  });
+
+  it('are copied without what was done on the bench, archived and brought back', async () => {
+    const { id } = await fresh(demoJob('storage-chest'));
+    const copy = (await app.send('POST', `/api/jobs/${id}/duplicate`)).body;
+    expect(copy.job.cushions[0].checks).toBeUndefined();
+    expect([copy.job.state, copy.job.name]).toEqual(['new', 'Storage chest top, again']);
+    const archived = await app.send('POST', `/api/jobs/${copy.id}/archive`, { revision: 1, archived: true });
+    expect(archived.body.archived).toBeTrue();
+    expect((await app.get('/api/jobs?search=again')).body.total).toBe(0);
+    expect((await app.get('/api/jobs?search=again&archived=yes')).body.total).toBe(1);
+    expect((await app.send('POST', `/api/jobs/${copy.id}/archive`, { revision: 2, archived: false })).body.archived).toBeFalse();
+  });
+});
+
+describe('what is not as it should be', () => {
+  it('is refused with code, path and sentence, and changes nothing', async () => {
+    const { id, job } = await fresh();
+    const bad = { ...job, cushions: [{ ...job.cushions[0], heightMm: 0 }] };
+    const refused = await app.send('PUT', `/api/jobs/${id}`, { revision: 1, label: 'x', job: bad });
+    expect([refused.status, refused.body.path]).toEqual([400, 'job.cushions.0.heightMm']);
+    expect(refused.body.message.length).toBeGreaterThan(10);
+    expect((await app.get(`/api/jobs/${id}`)).body.revision).toBe(1);
+    expect((await app.send('POST', '/api/jobs', '{"half')).body.code).toBe('body-not-json');
+    expect((await app.send('POST', '/api/jobs', JSON.stringify({ job: 'x'.repeat(3e6) }))).body.code).toBe('body-too-large');
+    expect((await app.get('/api/jobs/none')).body.code).toBe('not-found');
+    expect((await app.get('/api/nowhere')).body.code).toBe('no-such-route');
+  });
+
+  it('never makes the server stumble, however it is shaped', async () => {
+    const { id } = await fresh();
+    await fc.assert(
+      fc.asyncProperty(fc.constantFrom('POST /api/jobs', `PUT /api/jobs/${id}`, `POST /api/jobs/${id}/undo`, `POST /api/jobs/${id}/archive`), fc.jsonValue(), async (route, body) => {
+        const [method = '', path = ''] = route.split(' ');
+        const answer = await app.send(method, path, JSON.stringify(body));
+        expect(answer.status).withContext(JSON.stringify(body)).toBe(400);
+        expect(Object.keys(answer.body)).toEqual(jasmine.arrayContaining(['code', 'path', 'message']));
+      }),
+      { seed: 91, numRuns: 120 },
+    );
+  });
+});

@@ -1,0 +1,69 @@
+import fs from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { jobSchema, type Job } from '@yardland/core';
+import { pino } from 'pino';
+import { createApp } from '../src/app';
+import { openDatabase } from '../src/db/open';
+import { JobStore } from '../src/jobs/jobs.store';
+import { seedDemo } from '../src/seed/seed';
+import { ShopStore } from '../src/shop/shop.store';
+import { Solver } from '../src/tickets/solver';
+
+export const root = fileURLToPath(new URL('../..', import.meta.url));
+export const demoDir = path.join(root, 'demo');
+
+export function temporaryFolder(): string {
+  return fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-test-'));
+}
+
+export function demoJob(name = 'prompt-side-boxes'): Job {
+  return jobSchema.parse(JSON.parse(fs.readFileSync(path.join(demoDir, `jobs/${name}.json`), 'utf8')));
+}
+
+export interface Running {
+  readonly url: string;
+  readonly dataDir: string;
+  readonly get: (route: string) => Promise<{ status: number; body: any; headers: Headers }>;
+  readonly send: (method: string, route: string, body?: unknown, headers?: Record<string, string>) => Promise<{ status: number; body: any; headers: Headers }>;
+  readonly stop: () => Promise<void>;
+}
+
+/** The real application on a real port over a fresh database, seeded with the demo shop. */
+export async function running(over: { passPhrase?: string; webDir?: string } = {}): Promise<Running> {
+  const dataDir = temporaryFolder();
+  const db = openDatabase(dataDir);
+  seedDemo(demoDir, new JobStore(db), new ShopStore(db));
+  const solver = new Solver();
+  const config = { host: '127.0.0.1', port: 0, dataDir, webDir: over.webDir ?? null, demoDir, passPhrase: over.passPhrase ?? null };
+  const app = createApp(config, db, solver, pino({ level: 'silent' }));
+  const server = await new Promise<Server>((resolve) => {
+    const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
+  });
+  const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const send: Running['send'] = async (method, route, body, headers = {}) => {
+    const response = await fetch(url + route, {
+      method,
+      headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const type = response.headers.get('content-type') ?? '';
+    return { status: response.status, headers: response.headers, body: type.includes('json') ? await response.json() : Buffer.from(await response.arrayBuffer()) };
+  };
+  return {
+    url,
+    dataDir,
+    get: (route) => send('GET', route),
+    send,
+    stop: async () => {
+      server.closeAllConnections();
+      await new Promise((resolve) => server.close(resolve));
+      await solver.close();
+      db.close();
+      fs.rmSync(dataDir, { recursive: true, force: true });
+    },
+  };
+}

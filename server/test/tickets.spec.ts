@@ -1,0 +1,29 @@
+import { running } from './support';
+
+describe('a ticket', () => {
+  it('is one page of PDF with a stamp, for each cushion of a job in either units', async () => {
+    const app = await running();
+    const { jobs } = (await app.get('/api/jobs')).body;
+    for (const job of jobs.slice(0, 3)) {
+      const { status, body, headers } = await app.get(`/api/jobs/${job.id}/tickets/1.pdf`);
+      expect(status).toBe(200);
+      expect(headers.get('content-type')).toBe('application/pdf');
+      const text = (body as Buffer).toString('latin1');
+      expect(text.startsWith('%PDF-')).toBeTrue();
+      expect(text.match(/\/Type \/Page\b/g)?.length).toBe(1);
+    }
+    expect((await app.get(`/api/jobs/${jobs[0].id}/tickets/99.pdf`)).status).toBe(404);
+    expect((await app.get(`/api/jobs/${jobs[0].id}/tickets/0.pdf`)).status).toBe(404);
+    await app.stop();
+  }, 60_000);
+
+  it('rests on the same plan that the server gives as JSON, its lays worked out', async () => {
+    const app = await running();
+    const [job] = (await app.get('/api/jobs?search=Storage')).body.jobs;
+    const { body } = await app.get(`/api/jobs/${job.id}/plan`);
+    expect(body.format).toBe('yardland/plan@1');
+    expect(body.lays.length).toBeGreaterThan(2);
+    expect(body.lays.every((lay: any) => lay.answer.unplaced.length === 0)).toBeTrue();
+    await app.stop();
+  }, 60_000);
+});
