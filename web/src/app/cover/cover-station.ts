@@ -1,0 +1,128 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { bounds, flatten, formatLength, pieceLabel, type AssumptionKey, type Construction, type Piece } from '@yardland/core';
+import { JobStore } from '../job/job-store';
+import { Switch } from '../shared/choice';
+import { QuantityField } from '../shared/quantity-field';
+import { notchItems } from '../shared/table/cushion-scene';
+import { shifted, type Scene, type SceneItem } from '../shared/table/scene';
+import { Table } from '../shared/table/table';
+
+type LengthKey = 'cordMm' | 'seamMm' | 'zipWidthMm' | 'zipReturnMm' | 'zipPocketMm';
+
+const EDGES = [
+  { value: 'plain', name: 'plain' },
+  { value: 'welt', name: 'welt' },
+];
+const STRIPS = [
+  { value: 'across', name: 'across the cloth' },
+  { value: 'along', name: 'along the roll' },
+];
+/** Strips longer than this many plate widths are drawn with a break. */
+const BREAK_AT = 1.55;
+
+/** The cover's pieces to scale, each with its notches and grain; the construction's choices in the tray. */
+@Component({
+  selector: 'yl-cover-station',
+  imports: [Table, Switch, QuantityField],
+  templateUrl: './cover-station.html',
+  host: { class: 'station' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CoverStation {
+  protected readonly store = inject(JobStore);
+  protected readonly edges = EDGES;
+  /** Small parts are set finer than the shop cuts. */
+  protected readonly fine = { mm: 1, inch: 1 / 16 };
+  protected readonly strips = STRIPS;
+  protected readonly picked = signal<string | null>(null);
+
+  protected readonly scene = computed<Scene>(() => {
+    const one = this.store.cushionPlan();
+    const fit = `cover ${this.store.cushionIndex()} ${one?.source.construction.edge ?? ''}`;
+    if (!one?.cover || !one.sizes) return { title: 'Cover', fit, items: [] };
+    const seam = one.sizes.seam.value;
+    const plate = one.pieces.find((piece) => piece.role === 'plate');
+    const most = (plate?.width.value ?? 1000) * BREAK_AT;
+    const items: SceneItem[] = [];
+    let y = 0;
+    for (const piece of one.cover.pieces) {
+      const height = piece.height.value;
+      const gap = (plate?.height.value ?? 400) * 0.16;
+      y -= height;
+      items.push(...this.#pieceItems(piece, y, most, seam));
+      y -= gap;
+    }
+    return { title: `Pieces of the cover of ${one.source.name}`, fit, room: { left: 40, right: 60, top: 50, bottom: 26 }, items };
+  });
+
+  protected pick(key: string): void {
+    this.picked.update((picked) => (picked === key ? null : key));
+  }
+
+  /** What is set, or what the shop takes when nothing is. */
+  protected length(key: LengthKey): number {
+    const [cushion, shop, job] = [this.store.cushion(), this.store.shop(), this.store.job()];
+    const set = cushion?.construction[key];
+    if (set !== undefined || !shop || !job) return set ?? 0;
+    if (key === 'seamMm') return this.store.cushionPlan()?.sizes?.seam.value ?? 0;
+    return shop.assume(key satisfies AssumptionKey, job.units);
+  }
+
+  protected hint(key: LengthKey): string | null {
+    return this.store.cushion()?.construction[key] === undefined ? (key === 'seamMm' ? 'as the school says' : 'as the shop has it') : null;
+  }
+
+  protected setLength(label: string, key: LengthKey, mm: number | null): void {
+    this.#construct(label, ({ [key]: _before, ...rest }) => (mm === null ? rest : { ...rest, [key]: mm }));
+  }
+
+  protected setEdge(value: string): void {
+    this.#construct('Edge', (construction) => ({ ...construction, edge: value === 'welt' ? 'welt' : 'plain' }));
+  }
+
+  protected setStrips(value: string): void {
+    this.#construct('Direction of strips', (construction) => ({ ...construction, strips: value === 'along' ? 'along' : 'across' }));
+  }
+
+  #construct(label: string, change: (construction: Construction) => Construction): void {
+    this.store.editCushion(label, (cushion) => ({ ...cushion, construction: change(cushion.construction) }));
+  }
+
+  #pieceItems(piece: Piece, y: number, most: number, seam: number): SceneItem[] {
+    const { units, step } = this.store.inWords();
+    const box = bounds(flatten(piece.outline));
+    const [dx, dy] = [-box.minX, y - box.minY];
+    const width = box.maxX - box.minX;
+    const height = box.maxY - box.minY;
+    const words = `${piece.countPerCushion} × ${pieceLabel(piece)}`;
+    const size = `${formatLength(piece.width.value, units, step)} × ${formatLength(piece.height.value, units, step)}`;
+    const note = (x: number, key: string, text: string, look: 'plain' | 'small'): SceneItem => ({ kind: 'note', key: `${piece.id}-${key}`, at: { x, y: y + height }, dy: -7, text, look, anchor: look === 'small' ? 'end' : 'start' });
+    const look = piece.grain === 'bias' ? 'bias' : 'piece';
+    if (width <= most) {
+      return [
+        { kind: 'area', key: piece.id, shape: shifted(piece.outline, dx, dy), look, pick: `${words}, ${size}` },
+        ...(piece.sewn ? [{ kind: 'area' as const, key: `${piece.id}-sewn`, shape: shifted(piece.sewn, dx, dy), look: 'sew' as const }] : []),
+        ...notchItems(piece, seam, piece.id, dx, dy),
+        ...(piece.role === 'plate' ? [{ kind: 'arrow' as const, key: 'grain', from: { x: width * 0.5, y: y + height * 0.3 }, to: { x: width * 0.5, y: y + height * 0.7 }, text: 'grain' }] : []),
+        note(0, 'words', words, 'plain'),
+        note(width, 'size', size, 'small'),
+      ];
+    }
+    // Longer than the table: a break in the middle, both ends to scale.
+    const half = most * 0.485;
+    const lean = Math.min(height * 0.5, half * 0.06);
+    const left = [{ x: 0, y }, { x: half - lean, y }, { x: half + lean, y: y + height }, { x: 0, y: y + height }];
+    const right = [{ x: most - half - lean, y }, { x: most, y }, { x: most, y: y + height }, { x: most - half + lean, y: y + height }];
+    const near = piece.marks.filter((mark) => mark.at.x < half - lean);
+    const far = piece.marks.filter((mark) => mark.at.x > width - half + lean);
+    return [
+      { kind: 'area', key: piece.id, shape: left, look, pick: `${words}, ${size}` },
+      { kind: 'area', key: `${piece.id}-far`, shape: right, look },
+      ...notchItems({ ...piece, marks: near }, seam, `${piece.id}-near`, 0, y),
+      ...notchItems({ ...piece, marks: far }, seam, `${piece.id}-far`, most - width, y),
+      note(0, 'words', words, 'plain'),
+      note(most, 'size', `${size}, drawn with a break`, 'small'),
+    ];
+  }
+
+}

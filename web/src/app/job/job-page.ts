@@ -1,0 +1,117 @@
+import { Dialog } from '@angular/cdk/dialog';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
+import { LucideCopyPlus, LucideDownload, LucideKeyboard, LucideRedo2, LucideSunMoon, LucideTrash2, LucideUndo2 } from '@lucide/angular';
+import { STATIONS } from '@yardland/core';
+import { filter, map, startWith } from 'rxjs';
+import { LaySolver } from '../lay/lay-solver';
+import { dueWords } from '../shared/days';
+import { KeysDialog } from '../shell/keys-dialog';
+import { Settings } from '../shell/settings';
+import { Tape } from '../shell/tape';
+import { ConflictDialog } from './conflict-dialog';
+import { JobStore } from './job-store';
+import { QuickLine } from './quick-line';
+import type { SaveState } from './save-queue';
+import { Strip } from './strip';
+import { Ticket } from './ticket';
+
+const SAVE_WORDS: Record<SaveState, string> = { saved: 'saved', saving: 'saving …', offline: 'not sent yet', conflict: 'changed elsewhere', refused: 'not taken' };
+
+/** One job: tape, strip, quick line, the station in hand, ticket; and the keys that work all over it. */
+@Component({
+  selector: 'yl-job-page',
+  imports: [RouterOutlet, RouterLink, Tape, Strip, QuickLine, Ticket, LucideUndo2, LucideRedo2, LucideSunMoon, LucideKeyboard, LucideDownload, LucideCopyPlus, LucideTrash2],
+  providers: [JobStore, LaySolver],
+  templateUrl: './job-page.html',
+  host: { '(document:keydown)': 'key($event)' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class JobPage {
+  readonly id = input.required<string>();
+  protected readonly store = inject(JobStore);
+  protected readonly settings = inject(Settings);
+  readonly #router = inject(Router);
+  readonly #dialog = inject(Dialog);
+  private readonly quick = viewChild<QuickLine>('quick');
+  readonly #url = toSignal(
+    this.#router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map((event) => event.urlAfterRedirects),
+      startWith(this.#router.url),
+    ),
+    { initialValue: '' },
+  );
+  protected readonly station = computed(() => this.#url().split(/[/?#]/)[4] ?? '');
+  protected readonly tapeJob = computed(() => ({ id: this.id(), cushion: this.store.cushionIndex() + 1 }));
+  protected readonly due = computed(() => dueWords(this.store.job()?.dueDate ?? null));
+
+  constructor() {
+    inject(LaySolver);
+    effect(() => {
+      const id = this.id();
+      untracked(() => this.store.open(id));
+    });
+    effect(() => this.store.select(Math.max(0, Number(this.#url().split(/[/?#]/)[3] ?? 1) - 1 || 0)));
+    effect(() => {
+      const conflict = this.store.conflict();
+      if (!conflict) return;
+      this.#dialog
+        .open<'mine' | 'theirs'>(ConflictDialog, { data: conflict, disableClose: true, ariaLabelledBy: 'conflict-title' })
+        .closed.subscribe((keep) => keep && this.store.settle(keep));
+    });
+  }
+
+  protected saveWords(): string {
+    return SAVE_WORDS[this.store.saveState()];
+  }
+
+  protected goTo(cushion: number, station = this.station() || 'template'): void {
+    void this.#router.navigate(['/jobs', this.id(), cushion + 1, station]);
+  }
+
+  protected showKeys(): void {
+    this.#dialog.open(KeysDialog, { ariaLabelledBy: 'keys-title' });
+  }
+
+  protected copyCushion(): void {
+    const [cushion, job] = [this.store.cushion(), this.store.job()];
+    if (!cushion || !job) return;
+    const { bench: _bench, checks: _checks, ...rest } = cushion;
+    this.store.edit(`Copied ${cushion.name}`, (now) => ({ ...now, cushions: [...now.cushions, { ...rest, name: `${cushion.name.slice(0, 110)}, again` }] }));
+    this.goTo(job.cushions.length);
+  }
+
+  protected removeCushion(): void {
+    const index = this.store.cushionIndex();
+    const name = this.store.cushion()?.name ?? '';
+    this.store.edit(`Removed ${name}`, (job) => ({ ...job, cushions: job.cushions.filter((_, i) => i !== index) }));
+    this.goTo(Math.max(0, index - 1));
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const control = event.ctrlKey || event.metaKey;
+    const writing = event.target instanceof HTMLElement && event.target.matches('input:not([type=radio], [type=checkbox]), textarea, select, [contenteditable]');
+    if (control && event.key.toLowerCase() === 'z' && !writing) {
+      event.preventDefault();
+      this.store.goBackOrForth(event.shiftKey ? 'redo' : 'undo');
+      return;
+    }
+    if (control || event.altKey || writing || !this.settings.keys() || this.#dialog.openDialogs.length) return;
+    const station = STATIONS[Number(event.key) - 1];
+    if (station) this.goTo(this.store.cushionIndex(), station.id);
+    else if (event.key === '[' || event.key === ']') this.#stepCushion(event.key === ']' ? 1 : -1);
+    else if (event.key === '/') this.quick()?.focus();
+    else if (event.key === 'u') this.store.flipUnits();
+    else if (event.key === 'p') window.open(`/api/jobs/${this.id()}/tickets/${this.store.cushionIndex() + 1}.pdf`, '_blank', 'noopener');
+    else if (event.key === '?') this.showKeys();
+    else return;
+    event.preventDefault();
+  }
+
+  #stepCushion(by: number): void {
+    const count = this.store.job()?.cushions.length ?? 1;
+    this.goTo((this.store.cushionIndex() + by + count) % count);
+  }
+}

@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal, viewChild, type ElementRef } from '@angular/core';
+import { formatLength, pairMm, readQuickLine, sayQuickProblem, type Cushion } from '@yardland/core';
+import { JobStore } from './job-store';
+
+/** A whole cushion in one line, as it would be scribbled on card; shows what it understood before Enter commits it. */
+@Component({
+  selector: 'yl-quick-line',
+  template: `
+    <div class="quick-box">
+      <kbd aria-hidden="true">/</kbd>
+      <input
+        #box
+        type="text"
+        autocomplete="off"
+        spellcheck="false"
+        aria-label="Quick line: a whole cushion in one line"
+        aria-describedby="quick-says"
+        [placeholder]="example()"
+        [value]="text()"
+        (input)="text.set(box.value)"
+        (keydown.enter)="commit()"
+        (keydown.escape)="clear()"
+      />
+    </div>
+    <div id="quick-says" role="status">
+      @if (text().trim()) {
+        <p class="quick-says" [class.bad]="!reading().ok">{{ says() }}</p>
+      }
+    </div>
+  `,
+  host: { class: 'quick' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class QuickLine {
+  readonly #store = inject(JobStore);
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+  readonly added = output<number>();
+  protected readonly text = signal('');
+  protected readonly example = computed(() => (this.#store.units() === 'inch' ? '6 x 19 3/4 x 17 x 3 welt' : '6 x 500 x 430 x 75 welt'));
+  protected readonly reading = computed(() => readQuickLine(this.text(), this.#store.units()));
+
+  protected readonly says = computed(() => {
+    const reading = this.reading();
+    if (!reading.ok) return sayQuickProblem(reading.code, reading.about);
+    const [units, step] = [this.#store.units(), this.#store.step()];
+    const { widthMm, depthMm } = reading.template;
+    const size = [widthMm, depthMm, reading.heightMm].map((mm) => formatLength(mm, units, step)).join(' × ');
+    return `${reading.quantity} rectangle${reading.quantity > 1 ? 's' : ''}, seat ${size} high, ${reading.construction.kind}, ${reading.construction.edge === 'welt' ? 'welted' : 'plain'} edge. Enter adds ${reading.quantity > 1 ? 'them' : 'it'}.`;
+  });
+
+  focus(): void {
+    this.box().nativeElement.focus();
+  }
+
+  protected clear(): void {
+    this.text.set('');
+    this.box().nativeElement.blur();
+  }
+
+  protected commit(): void {
+    const reading = this.reading();
+    const [job, shop] = [this.#store.job(), this.#store.shop()];
+    if (!reading.ok || !job || !shop) return;
+    const like = this.#store.cushion();
+    const school = like?.school ?? shop.schools[0]?.id ?? '';
+    const row = shop.school(school);
+    const thicker = row ? pairMm(row.coreThickness, job.units) : 0;
+    const cushion: Cushion = {
+      name: `Cushion ${job.cushions.length + 1}`,
+      quantity: reading.quantity,
+      given: 'seat',
+      template: reading.template,
+      heightMm: reading.heightMm,
+      school,
+      construction: reading.construction,
+      core: { layers: [{ grade: like?.core.layers[0]?.grade ?? shop.document.grades[0]?.id ?? '', thicknessMm: reading.heightMm + thicker }] },
+    };
+    this.#store.edit(`Added ${cushion.name}`, (now) => ({ ...now, cushions: [...now.cushions, cushion] }));
+    this.clear();
+    this.added.emit(job.cushions.length);
+  }
+}

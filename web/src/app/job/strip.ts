@@ -1,0 +1,41 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { bounds, flatten, shapeOf } from '@yardland/core';
+import { JobStore } from './job-store';
+
+const BOX = { width: 48, height: 34 };
+
+/** The job's cushions as small outlines, all to one scale, with their counts. */
+@Component({
+  selector: 'ul[ylStrip]',
+  template: `
+    @for (cushion of cushions(); track $index; let i = $index) {
+      <li>
+        <button type="button" [attr.aria-pressed]="i === store.cushionIndex()" [attr.aria-label]="cushion.name + ', ' + cushion.quantity" [title]="cushion.name" (click)="choose.emit(i)">
+          <svg width="48" height="34" viewBox="0 0 48 34" aria-hidden="true"><path [attr.d]="cushion.path" /></svg>
+          <b aria-hidden="true">×{{ cushion.quantity }}</b>
+        </button>
+      </li>
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Strip {
+  protected readonly store = inject(JobStore);
+  readonly choose = output<number>();
+
+  protected readonly cushions = computed(() => {
+    const cushions = this.store.job()?.cushions ?? [];
+    const outlines = cushions.map((cushion) => {
+      const shape = shapeOf(cushion.template);
+      return shape.check(cushion.template).length ? [] : flatten(shape.outline(cushion.template), 2);
+    });
+    const boxes = outlines.map((points) => (points.length ? bounds(points) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }));
+    const scale = Math.min(...boxes.map((box) => Math.min((BOX.width - 4) / (box.maxX - box.minX), (BOX.height - 4) / (box.maxY - box.minY))));
+    return cushions.map(({ name, quantity }, i) => {
+      const [points = [], box] = [outlines[i], boxes[i]];
+      const middle = box ? { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 } : { x: 0, y: 0 };
+      const path = points.map((p) => `${(BOX.width / 2 + (p.x - middle.x) * scale).toFixed(1)} ${(BOX.height / 2 - (p.y - middle.y) * scale).toFixed(1)}`).join('L');
+      return { name, quantity, path: path ? `M${path}Z` : '' };
+    });
+  });
+}

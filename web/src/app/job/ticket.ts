@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { LucideCircleHelp, LucideOctagonX, LucidePrinter, LucideTriangleAlert } from '@lucide/angular';
+import {
+  clothFacts,
+  FIT_BANDS,
+  formatNumber,
+  formatRun,
+  pieceLabel,
+  pieceRemark,
+  say,
+  stationOf,
+  whyLine,
+  type BuyLine,
+  type Figure,
+  type FitVerdict,
+  type Piece,
+} from '@yardland/core';
+import { Length } from '../shared/length';
+import { Why } from '../shared/why';
+import { JobStore } from './job-store';
+
+interface SizeRow {
+  readonly key: string;
+  readonly name: string;
+  readonly figures: readonly (Figure | null)[];
+}
+
+const FIT_WORDS: Record<FitVerdict, string> = { loose: 'loose', roomy: 'roomy', taut: 'taut', 'hard-to-close': 'hard to close', 'will-not-close': 'will not close' };
+/** Widths of the bands on the bar, in shares; taut is drawn double. */
+const BAR = [1, 1, 2, 1, 1];
+const BAR_TOTAL = 6;
+/** Tension at the end of the last band, N/m, for drawing only. */
+const BAR_END = 450;
+
+/** Where a tension stands on the bar, per cent. */
+export function needleAt(tension: number): number {
+  const edges = [...FIT_BANDS.map((band) => band.from), BAR_END];
+  const band = Math.max(0, edges.findIndex((edge, i) => tension < (edges[i + 1] ?? Infinity) && tension >= edge));
+  const before = BAR.slice(0, band).reduce((a, b) => a + b, 0);
+  const [from = 0, to = BAR_END] = [edges[band], edges[band + 1]];
+  const share = Math.min(1, (tension - from) / (to - from));
+  return ((before + share * (BAR[band] ?? 1)) / BAR_TOTAL) * 100;
+}
+
+/** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */
+@Component({
+  selector: 'yl-ticket',
+  imports: [Length, Why, RouterLink, LucidePrinter, LucideTriangleAlert, LucideOctagonX, LucideCircleHelp],
+  templateUrl: './ticket.html',
+  host: { class: 'ticket', role: 'complementary', 'aria-label': 'Ticket' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Ticket {
+  protected readonly store = inject(JobStore);
+  /** Which number's why is open. */
+  protected readonly open = signal<string | null>(null);
+
+  protected readonly rows = computed<readonly SizeRow[]>(() => {
+    const sizes = this.store.cushionPlan()?.sizes;
+    if (!sizes) return [];
+    return [
+      { key: 'seat', name: 'Seat', figures: [sizes.seat.width, sizes.seat.depth, null] },
+      { key: 'finished', name: 'Finished', figures: [sizes.finished.width, sizes.finished.depth, sizes.finished.height] },
+      { key: 'core', name: 'Core', figures: [sizes.core.width, sizes.core.depth, sizes.core.height] },
+      { key: 'cut', name: 'Cut, plate', figures: [sizes.cut.width, sizes.cut.depth, null] },
+    ];
+  });
+  protected readonly pieces = computed(() => this.store.cushionPlan()?.pieces ?? []);
+  protected readonly label = pieceLabel;
+
+  protected readonly sub = computed(() => {
+    const [plan, cushion] = [this.store.plan(), this.store.cushion()];
+    if (!plan || !cushion) return '';
+    const grade = cushion.core.layers.map((layer) => plan.shop.grade(layer.grade)?.name ?? layer.grade).join(' over ');
+    return [cushion.quantity > 1 ? `${cushion.quantity} alike` : 'one', grade, clothFacts(plan.job, plan.shop).name].filter(Boolean).join(' · ');
+  });
+
+  protected readonly problems = computed(() => {
+    const [one, inWords] = [this.store.cushionPlan(), this.store.inWords()];
+    return (one?.problems ?? []).filter((problem) => problem.severity !== 'note').map((problem) => ({ ...say(problem, inWords), severity: problem.severity, station: stationOf(problem.path) }));
+  });
+
+  protected readonly fit = computed(() => {
+    const fit = this.store.cushionPlan()?.fit;
+    if (!fit) return null;
+    const [low, high] = [fit.tensionAcrossNPerM, fit.tensionAlongNPerM].sort((a, b) => a - b) as [number, number];
+    const decides = fit.verdict === 'loose' ? low : high;
+    return { at: needleAt(decides), words: FIT_WORDS[fit.verdict], tension: formatNumber(decides), crown: fit.crownMm };
+  });
+
+  protected remark(piece: Piece): string {
+    const grade = piece.grade === null ? '' : (this.store.shop()?.grade(piece.grade)?.name ?? piece.grade);
+    return grade || pieceRemark(piece);
+  }
+
+  protected toggle(key: string): void {
+    this.open.update((open) => (open === key ? null : key));
+  }
+
+  protected amount(line: BuyLine): string {
+    if (!line.amount) return 'being worked out';
+    if (line.sold === 'run') return formatRun(line.amount.value, this.store.units());
+    return `${formatNumber(line.amount.value)}${line.sold === 'sheets' ? (line.amount.value === 1 ? ' sheet' : ' sheets') : ''}`;
+  }
+
+  protected why(figure: Figure): string {
+    return whyLine(figure, this.store.units());
+  }
+
+  protected ticketLink(): string {
+    return `/api/jobs/${this.store.head()?.id ?? ''}/tickets/${this.store.cushionIndex() + 1}.pdf`;
+  }
+}

@@ -1,0 +1,43 @@
+import { HttpClient } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import { jobListSchema, storedJobSchema, type Job, type JobList, type StoredJob } from '@yardland/core';
+import { map, type Observable } from 'rxjs';
+
+/** The server's jobs, checked against their contract on the way in. */
+@Injectable({ providedIn: 'root' })
+export class JobsApi {
+  readonly #http = inject(HttpClient);
+
+  list(query: Record<string, string>): Observable<JobList> {
+    return this.#http.get('/api/jobs', { params: query }).pipe(map((value) => jobListSchema.parse(value)));
+  }
+
+  read(id: string): Observable<StoredJob> {
+    return this.#stored(this.#http.get(`/api/jobs/${id}`));
+  }
+
+  create(job: Job): Observable<StoredJob> {
+    return this.#stored(this.#http.post('/api/jobs', { job }));
+  }
+
+  write(id: string, revision: number, label: string, job: Job): Observable<StoredJob> {
+    return this.#stored(this.#http.put(`/api/jobs/${id}`, { revision, label, job }));
+  }
+
+  /** Undo or redo. */
+  step(id: string, direction: 'undo' | 'redo', revision: number): Observable<StoredJob> {
+    return this.#stored(this.#http.post(`/api/jobs/${id}/${direction}`, { revision }));
+  }
+
+  duplicate(id: string): Observable<StoredJob> {
+    return this.#stored(this.#http.post(`/api/jobs/${id}/duplicate`, {}));
+  }
+
+  archive(id: string, revision: number, archived: boolean): Observable<StoredJob> {
+    return this.#stored(this.#http.post(`/api/jobs/${id}/archive`, { revision, archived }));
+  }
+
+  #stored(answer: Observable<unknown>): Observable<StoredJob> {
+    return answer.pipe(map((value) => storedJobSchema.parse(value)));
+  }
+}

@@ -1,0 +1,13 @@
+import { HttpErrorResponse } from '@angular/common/http';
+import { problemSchema, type Problem } from '@yardland/core';
+
+/** A failed request as a coded problem; `offline` when the server was not reached. */
+export function problemOf(error: unknown): Problem & { readonly status: number } {
+  if (error instanceof HttpErrorResponse) {
+    const parsed = problemSchema.safeParse(error.error);
+    if (parsed.success) return { ...parsed.data, status: error.status };
+    if (error.status === 0) return { status: 0, code: 'offline', path: '', message: 'The Yardland server does not answer.' };
+    return { status: error.status, code: 'unexpected', path: '', message: `The server answered ${error.status} in a way not understood here.` };
+  }
+  return { status: -1, code: 'unexpected', path: '', message: String(error) };
+}

@@ -1,0 +1,128 @@
+import { bounds, flatten, formatLength, type CushionPlan, type Piece, type Point, type SayIn } from '@yardland/core';
+import { shifted, type Area, type Look, type SceneItem } from './scene';
+
+/** The four outlines of a cushion lying centred over each other, the finished one with its front left at the origin. */
+export function outlineItems(one: CushionPlan, which: readonly ('seat' | 'finished' | 'core')[]): Area[] {
+  const { outlines, sizes } = one;
+  if (!outlines || !sizes) return [];
+  const { width, depth } = sizes.finished;
+  return which.map((name) => {
+    const size = sizes[name];
+    return { kind: 'area', key: `outline-${name}`, shape: shifted(outlines[name], (width.value - size.width.value) / 2, (depth.value - size.depth.value) / 2), look: name };
+  });
+}
+
+/** A plate: its cut line, its sewing line, its notches and its grain; sewn outline at the origin. */
+export function plateItems(plate: Piece, seamMm: number): SceneItem[] {
+  const box = bounds(flatten(plate.outline));
+  const middle = (box.minX + box.maxX) / 2;
+  const depth = box.maxY - box.minY;
+  const x = middle - (box.maxX - box.minX) * 0.3;
+  return [
+    { kind: 'area', key: 'plate-cut', shape: plate.outline, look: 'cut' },
+    ...(plate.sewn ? [{ kind: 'area' as const, key: 'plate-sewn', shape: plate.sewn, look: 'sew' as const }] : []),
+    ...notchItems(plate, seamMm, 'plate', 0, 0),
+    { kind: 'arrow', key: 'plate-grain', from: { x, y: box.minY + depth * 0.28 }, to: { x, y: box.minY + depth * 0.72 }, text: 'grain' },
+  ];
+}
+
+/** The notches of a piece moved by dx, dy: from the cut edge to the seam line. */
+export function notchItems(piece: Piece, seamMm: number, key: string, dx: number, dy: number): SceneItem[] {
+  return piece.marks.map((mark, i) => ({
+    kind: 'tick',
+    key: `${key}-notch-${i}`,
+    from: { x: mark.at.x + mark.outward.x * seamMm + dx, y: mark.at.y + mark.outward.y * seamMm + dy },
+    to: { x: mark.at.x + mark.outward.x * seamMm * 0.15 + dx, y: mark.at.y + mark.outward.y * seamMm * 0.15 + dy },
+  }));
+}
+
+const ARC_POINTS = 40;
+
+/** Points of a face that stands `crown` proud in the middle of a span, from left to right; a parabola, flat at the edges' height. */
+function dome(width: number, edge: number, crown: number): Point[] {
+  return Array.from({ length: ARC_POINTS + 1 }, (_, i) => {
+    const share = (2 * i) / ARC_POINTS - 1;
+    return { x: (width * i) / ARC_POINTS, y: edge + crown * (1 - share * share) };
+  });
+}
+
+export interface SectionPlace {
+  readonly x: number;
+  /** Level of the lower seam. */
+  readonly y: number;
+}
+
+/**
+ * A cut through the middle, left to right: cover, wrap and layers to scale, both faces crowned as predicted, no load. Wrap is drawn as thick as it
+ * lies; foam that is thicker than the cover fills it to the face.
+ */
+export function sectionItems(one: CushionPlan, place: SectionPlace, inWords: SayIn, gradeName: (id: string) => string): SceneItem[] {
+  const { sizes, source, fit } = one;
+  if (!sizes) return [];
+  const width = sizes.sewn.width.value;
+  const height = sizes.sewn.height.value;
+  const crown = fit?.crownMm ?? 0;
+  const wrapMm = one.wrap?.value ?? 0;
+  const move = (points: readonly Point[]): Point[] => points.map((p) => ({ x: p.x + place.x, y: p.y + place.y }));
+  const top = dome(width, height, crown);
+  const bottom = dome(width, 0, -crown).reverse();
+  const side = one.pieces.some((piece) => piece.role === 'wrap-border') ? wrapMm / 3 : 0;
+  // With a wrap the foam lies flat inside it; without one it is squeezed into the whole cover.
+  const foamCrown = wrapMm > 0 ? 0 : crown;
+  const total = source.core.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0) || height;
+  const words = (mm: number): string => formatLength(mm, inWords.units, inWords.step);
+  const items: SceneItem[] = [{ kind: 'area', key: 'section-wrap', shape: move([...top, ...bottom]), look: wrapMm > 0 ? 'wrap' : 'foam' }];
+
+  const level = (share: number): Point[] => dome(width - 2 * side, height * share, foamCrown * (2 * share - 1)).map((p) => ({ x: p.x + side, y: p.y }));
+  let above = 1;
+  source.core.layers.forEach((layer, i) => {
+    const below = above - layer.thicknessMm / total;
+    items.push({ kind: 'area', key: `section-layer-${i}`, shape: move([...level(above), ...level(below).reverse()]), look: i % 2 ? 'foam-alt' : 'foam' });
+    items.push({ kind: 'leader', key: `section-words-${i}`, at: { x: place.x + width * 0.96, y: place.y + height * ((above + below) / 2) }, toX: place.x + width, text: `${gradeName(layer.grade)}, ${words(layer.thicknessMm)}` });
+    above = below;
+  });
+  items.push({ kind: 'area', key: 'section-cover', shape: move([...top, ...bottom]), look: 'cover' });
+  if (crown > 0) items.push({ kind: 'leader', key: 'section-crown', at: { x: place.x + width * 0.7, y: place.y + height + crown * 0.84 }, toX: place.x + width, text: `crown ${words(crown)} a face` });
+  if (wrapMm > 0) items.push({ kind: 'leader', key: 'section-wrap-words', at: { x: place.x + width * 0.8, y: place.y - crown * 0.3 }, toX: place.x + width, text: `wrap ${words(wrapMm)}` });
+  if (source.construction.edge === 'welt') {
+    const radius = Math.max(4, (source.construction.cordMm ?? 5) * 0.8);
+    for (const [i, at] of [0, 1, 2, 3].entries()) {
+      const centre = { x: place.x + (at % 2 ? width + radius * 0.6 : -radius * 0.6), y: place.y + (at > 1 ? height : 0) };
+      items.push({ kind: 'area', key: `section-welt-${i}`, shape: circle(centre, radius), look: 'cover' });
+    }
+  }
+  return items;
+}
+
+function circle(centre: Point, radius: number): Point[] {
+  return Array.from({ length: 16 }, (_, i) => ({ x: centre.x + radius * Math.cos((i * Math.PI) / 8), y: centre.y + radius * Math.sin((i * Math.PI) / 8) }));
+}
+
+/** Width and depth of an outline written on it: typed over, when it is the given one. */
+export function planDimensions(one: CushionPlan, which: 'seat' | 'finished' | 'core', typed: boolean): SceneItem[] {
+  const { sizes, outlines } = one;
+  if (!sizes || !outlines) return [];
+  const { width, depth } = sizes[which];
+  const dx = (sizes.finished.width.value - width.value) / 2;
+  const dy = (sizes.finished.depth.value - depth.value) / 2;
+  const edit = typed ? { edit: { minMm: 20, maxMm: 20_000 } } : {};
+  return [
+    { kind: 'dim', key: 'widthMm', name: `${which} width`, side: 'below', away: 40, from: { x: dx, y: dy }, to: { x: dx + width.value, y: dy }, mm: width.value, ...edit },
+    { kind: 'dim', key: 'depthMm', name: `${which} depth`, side: 'right', away: 52, from: { x: dx + width.value, y: dy + depth.value }, to: { x: dx + width.value, y: dy }, mm: depth.value, ...edit },
+  ];
+}
+
+export const rectanglePoints = (x: number, y: number, width: number, height: number): Point[] => [
+  { x, y },
+  { x: x + width, y },
+  { x: x + width, y: y + height },
+  { x, y: y + height },
+];
+
+export const boxArea = (key: string, x: number, y: number, width: number, height: number, look: Look, pick?: string): Area => ({
+  kind: 'area',
+  key,
+  shape: rectanglePoints(x, y, width, height),
+  look,
+  ...(pick ? { pick } : {}),
+});

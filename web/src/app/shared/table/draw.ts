@@ -1,0 +1,113 @@
+import type { Bounds, Point } from '@yardland/core';
+import { pointsOf, type Area, type Arrow, type Dimension, type Handle, type Leader, type Note, type Scene, type Tick } from './scene';
+
+/** Pixels per millimetre, and where the origin lies on the screen. */
+export interface View {
+  readonly scale: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface Size {
+  readonly width: number;
+  readonly height: number;
+}
+
+const ROOM = { top: 64, right: 110, bottom: 78, left: 60 };
+/** A small thing is not drawn larger than this, pixels a millimetre. */
+const LARGEST_SCALE = 2.4;
+
+/** The view that shows a box whole, centred, with its room kept free. */
+export function fittedView(box: Bounds, size: Size, room: Scene['room']): View {
+  const free = { ...ROOM, ...room };
+  const width = Math.max(box.maxX - box.minX, 1);
+  const height = Math.max(box.maxY - box.minY, 1);
+  const scale = Math.max(0.005, Math.min(LARGEST_SCALE, (size.width - free.left - free.right) / width, (size.height - free.top - free.bottom) / height));
+  return {
+    scale,
+    x: free.left + (size.width - free.left - free.right - width * scale) / 2 - box.minX * scale,
+    y: free.top + (size.height - free.top - free.bottom + height * scale) / 2 + box.minY * scale,
+  };
+}
+
+/** The view after zooming about a point of the screen. */
+export function zoomed(view: View, factor: number, about: Point): View {
+  const scale = Math.min(20, Math.max(0.005, view.scale * factor));
+  const ratio = scale / view.scale;
+  return { scale, x: about.x - (about.x - view.x) * ratio, y: about.y - (about.y - view.y) * ratio };
+}
+
+export const onScreen = (p: Point, view: View): Point => ({ x: view.x + p.x * view.scale, y: view.y - p.y * view.scale });
+
+const at = (p: Point): string => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`;
+
+export function areaPath(item: Area, view: View): string {
+  const points = pointsOf(item.shape).map((p) => at(onScreen(p, view)));
+  return `M${points.join('L')}${item.open ? '' : 'Z'}`;
+}
+
+export interface DrawnDimension {
+  readonly item: Dimension;
+  readonly path: string;
+  readonly x: number;
+  readonly y: number;
+}
+
+const DIM_AWAY = 30;
+const DIM_TICK = 5;
+
+/** A dimension line with its end ticks, and where its figure stands. */
+export function drawnDimension(item: Dimension, view: View): DrawnDimension {
+  const away = item.away ?? DIM_AWAY;
+  const shift = { below: { x: 0, y: away }, above: { x: 0, y: -away }, right: { x: away, y: 0 }, left: { x: -away, y: 0 } }[item.side];
+  const [a, b] = [item.from, item.to].map((p) => onScreen(p, view)).map((p) => ({ x: p.x + shift.x, y: p.y + shift.y })) as [Point, Point];
+  const along = item.side === 'below' || item.side === 'above' ? { x: 0, y: DIM_TICK } : { x: DIM_TICK, y: 0 };
+  const tick = (p: Point): string => `M${at({ x: p.x - along.x, y: p.y - along.y })}L${at({ x: p.x + along.x, y: p.y + along.y })}`;
+  return { item, path: `M${at(a)}L${at(b)}${tick(a)}${tick(b)}`, x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+}
+
+export interface Drawing {
+  readonly areas: readonly { readonly item: Area; readonly path: string }[];
+  readonly dims: readonly DrawnDimension[];
+  readonly ticks: readonly { readonly item: Tick; readonly path: string }[];
+  readonly arrows: readonly { readonly item: Arrow; readonly path: string; readonly x: number; readonly y: number }[];
+  readonly notes: readonly { readonly item: Note; readonly x: number; readonly y: number }[];
+  readonly leaders: readonly { readonly item: Leader; readonly path: string; readonly x: number; readonly y: number }[];
+  readonly handles: readonly { readonly item: Handle; readonly x: number; readonly y: number }[];
+}
+
+function arrowPath(item: Arrow, view: View): string {
+  const [a, b] = [onScreen(item.from, view), onScreen(item.to, view)];
+  const angle = Math.atan2(b.y - a.y, b.x - a.x);
+  const barb = (turn: number): Point => ({ x: b.x - 11 * Math.cos(angle + turn), y: b.y - 11 * Math.sin(angle + turn) });
+  return `M${at(a)}L${at(b)}M${at(barb(0.45))}L${at(b)}L${at(barb(-0.45))}`;
+}
+
+/** Words beside a drawing are kept at least this far apart, pixels. */
+const LEADER_PITCH = 17;
+
+/** Everything of a scene in pixels. */
+export function drawScene(scene: Scene, view: View): Drawing {
+  const of = <K extends Scene['items'][number]['kind']>(kind: K) => scene.items.filter((item): item is Extract<Scene['items'][number], { kind: K }> => item.kind === kind);
+  let lowest = -Infinity;
+  const leaders = of('leader')
+    .map((item) => ({ item, start: onScreen(item.at, view), endX: onScreen({ x: item.toX, y: 0 }, view).x + 26 }))
+    .sort((a, b) => a.start.y - b.start.y)
+    .map(({ item, start, endX }) => {
+      const y = Math.max(start.y, lowest + LEADER_PITCH);
+      lowest = y;
+      return { item, path: `M${at(start)}L${at({ x: endX - 14, y })}L${at({ x: endX - 4, y })}`, x: endX, y };
+    });
+  return {
+    areas: of('area').map((item) => ({ item, path: areaPath(item, view) })),
+    dims: of('dim').map((item) => drawnDimension(item, view)),
+    ticks: of('tick').map((item) => ({ item, path: `M${at(onScreen(item.from, view))}L${at(onScreen(item.to, view))}` })),
+    arrows: of('arrow').map((item) => ({ item, path: arrowPath(item, view), ...onScreen({ x: (item.from.x + item.to.x) / 2, y: (item.from.y + item.to.y) / 2 }, view) })),
+    notes: of('note').map((item) => {
+      const p = onScreen(item.at, view);
+      return { item, x: p.x + (item.dx ?? 0), y: p.y + (item.dy ?? 0) };
+    }),
+    leaders,
+    handles: of('handle').map((item) => ({ item, ...onScreen(item.at, view) })),
+  };
+}

@@ -1,0 +1,114 @@
+import { bounds, flatten, type Bounds, type Outline, type Point } from '@yardland/core';
+
+/** How a thing is drawn; colours, lines and hatches are in the style sheet under the same names. */
+export type Look = 'cut' | 'sew' | 'seat' | 'finished' | 'core' | 'foam' | 'foam-alt' | 'wrap' | 'cover' | 'piece' | 'material' | 'selvedge' | 'bias' | 'board' | 'fold' | 'lit' | 'crown' | 'bound';
+
+interface Item {
+  readonly key: string;
+}
+
+/** A line or a filled shape, millimetres, y towards the back (up on the table). */
+export interface Area extends Item {
+  readonly kind: 'area';
+  readonly shape: Outline | readonly Point[];
+  readonly open?: boolean;
+  readonly look: Look;
+  /** The piece can be picked; this is what it is called. */
+  readonly pick?: string;
+}
+
+/** A measure between two points, written on the side named; typed over where `edit` is given. */
+export interface Dimension extends Item {
+  readonly kind: 'dim';
+  readonly from: Point;
+  readonly to: Point;
+  readonly side: 'below' | 'right' | 'left' | 'above';
+  /** How far from the thing, pixels. */
+  readonly away?: number;
+  readonly mm: number;
+  readonly name: string;
+  readonly edit?: { readonly minMm: number; readonly maxMm: number };
+}
+
+export interface Note extends Item {
+  readonly kind: 'note';
+  readonly at: Point;
+  readonly text: string;
+  readonly anchor?: 'start' | 'middle' | 'end';
+  readonly look?: 'head' | 'small' | 'plain' | 'onpiece';
+  /** Pixels from the point. */
+  readonly dx?: number;
+  readonly dy?: number;
+}
+
+/** A notch: a short line from the cut edge inwards. */
+export interface Tick extends Item {
+  readonly kind: 'tick';
+  readonly from: Point;
+  readonly to: Point;
+}
+
+/** Grain. */
+export interface Arrow extends Item {
+  readonly kind: 'arrow';
+  readonly from: Point;
+  readonly to: Point;
+  readonly text: string;
+}
+
+/** A line from a part to words beside the drawing. */
+export interface Leader extends Item {
+  readonly kind: 'leader';
+  readonly at: Point;
+  readonly toX: number;
+  readonly text: string;
+}
+
+/** A grip that changes a measure when dragged along an axis. */
+export interface Handle extends Item {
+  readonly kind: 'handle';
+  readonly at: Point;
+  readonly axis: 'x' | 'y';
+  /** The measure now, and how much of it one millimetre of drag is. */
+  readonly mm: number;
+  readonly perMm: number;
+  readonly minMm: number;
+  readonly maxMm: number;
+  readonly name: string;
+}
+
+export type SceneItem = Area | Dimension | Note | Tick | Arrow | Leader | Handle;
+
+export interface Scene {
+  /** What the picture shows, in words. */
+  readonly title: string;
+  /** Changes when the view should be fitted anew. */
+  readonly fit: string;
+  readonly items: readonly SceneItem[];
+  /** Room kept free round the drawing, pixels. */
+  readonly room?: { readonly top?: number; readonly right?: number; readonly bottom?: number; readonly left?: number };
+}
+
+function isOutline(shape: Area['shape']): shape is Outline {
+  return 'segments' in shape;
+}
+
+/** The points of a shape, curves flattened. */
+export function pointsOf(shape: Area['shape']): readonly Point[] {
+  return isOutline(shape) ? flatten(shape) : shape;
+}
+
+/** The box round everything of a scene that has an extent. */
+export function sceneBounds(scene: Scene): Bounds {
+  const points = scene.items.flatMap((item): readonly Point[] => {
+    if (item.kind === 'area') return pointsOf(item.shape);
+    if (item.kind === 'dim' || item.kind === 'tick' || item.kind === 'arrow') return [item.from, item.to];
+    return item.kind === 'note' || item.kind === 'handle' ? [item.at] : [];
+  });
+  return points.length ? bounds(points) : { minX: 0, minY: 0, maxX: 100, maxY: 100 };
+}
+
+/** A shape moved by dx, dy. */
+export function shifted(shape: Area['shape'], dx: number, dy: number): readonly Point[] {
+  return pointsOf(shape).map((p) => ({ x: p.x + dx, y: p.y + dy }));
+}

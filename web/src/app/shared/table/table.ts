@@ -1,0 +1,194 @@
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, Injector, input, output, signal, untracked, viewChild, viewChildren } from '@angular/core';
+import { LucideMaximize, LucideZoomIn, LucideZoomOut } from '@lucide/angular';
+import { formatLengthUnit, MM_PER_INCH, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
+import { Length } from '../length';
+import { QuantityField } from '../quantity-field';
+import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
+import { sceneBounds, type Handle, type Scene } from './scene';
+
+export interface Edit {
+  readonly key: string;
+  readonly mm: number;
+}
+
+const KEY_PAN_PX = 40;
+const KEY_ZOOM = 1.2;
+/** One wheel notch. */
+const WHEEL_ZOOM = 1.0015;
+
+/**
+ * The table on which every station lays its thing to scale: pan by dragging, zoom by wheel or two fingers, pick pieces, type sizes onto the
+ * drawing, drag grips; all of it by keyboard too.
+ */
+@Component({
+  selector: 'yl-table',
+  imports: [Length, QuantityField, LucideZoomIn, LucideZoomOut, LucideMaximize],
+  templateUrl: './table.html',
+  host: { class: 'table' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Table {
+  readonly scene = input.required<Scene>();
+  readonly units = input.required<UnitSystem>();
+  readonly step = input.required<Pair>();
+  readonly picked = input<string | null>(null);
+  readonly pick = output<string>();
+  /** A size typed onto the drawing. */
+  readonly edit = output<Edit>();
+  /** A grip on its way, and where it was let go; null when the drag was given up. */
+  readonly dragging = output<Edit | null>();
+  readonly dragged = output<Edit>();
+
+  protected readonly paper = viewChild.required<ElementRef<SVGSVGElement>>('paper');
+  private readonly fields = viewChildren(QuantityField);
+  readonly #size = signal<Size>({ width: 800, height: 560 });
+  /** The view chosen by hand; null: fitted. */
+  readonly #own = signal<View | null>(null);
+  protected readonly typing = signal<string | null>(null);
+  protected readonly panning = signal(false);
+  readonly #pointers = new Map<number, Point>();
+  #drag: { readonly handle: Handle; readonly start: Point; readonly scale: number; mm: number } | null = null;
+  readonly #injector = inject(Injector);
+
+  readonly #view = computed<View>(() => this.#own() ?? fittedView(sceneBounds(this.scene()), this.#size(), this.scene().room));
+  protected readonly drawing = computed(() => drawScene(this.scene(), this.#view()));
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    const watcher = new ResizeObserver(([entry]) => {
+      if (entry) this.#size.set({ width: entry.contentRect.width, height: entry.contentRect.height });
+    });
+    watcher.observe(host);
+    inject(DestroyRef).onDestroy(() => watcher.disconnect());
+    const fitKey = computed(() => this.scene().fit);
+    effect(() => {
+      fitKey();
+      untracked(() => {
+        this.#own.set(null);
+        this.typing.set(null);
+      });
+    });
+  }
+
+  fit(): void {
+    this.#own.set(null);
+  }
+
+  protected zoomBy(factor: number, about?: Point): void {
+    const { width, height } = this.#size();
+    this.#own.set(zoomed(this.#view(), factor, about ?? { x: width / 2, y: height / 2 }));
+  }
+
+  protected round(mm: number): number {
+    return Math.round(mm);
+  }
+
+  protected say(mm: number): string {
+    return formatLengthUnit(mm, this.units(), this.step());
+  }
+
+  protected startTyping(key: string): void {
+    this.typing.set(key);
+    afterNextRender(() => this.fields()[0]?.focus(), { injector: this.#injector });
+  }
+
+  protected stopTyping(): void {
+    this.typing.set(null);
+  }
+
+  protected typed(key: string, mm: number | null): void {
+    if (mm !== null) this.edit.emit({ key, mm });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.target !== this.paper().nativeElement || event.ctrlKey || event.metaKey || event.altKey) return;
+    const pans: Record<string, Point> = { ArrowLeft: { x: KEY_PAN_PX, y: 0 }, ArrowRight: { x: -KEY_PAN_PX, y: 0 }, ArrowUp: { x: 0, y: KEY_PAN_PX }, ArrowDown: { x: 0, y: -KEY_PAN_PX } };
+    const by = pans[event.key];
+    if (by) this.#panBy(by);
+    else if (event.key === '+' || event.key === '=') this.zoomBy(KEY_ZOOM);
+    else if (event.key === '-') this.zoomBy(1 / KEY_ZOOM);
+    else if (event.key === '0') this.fit();
+    else return;
+    event.preventDefault();
+  }
+
+  protected wheel(event: WheelEvent): void {
+    event.preventDefault();
+    this.zoomBy(WHEEL_ZOOM ** -event.deltaY, this.#local(event));
+  }
+
+  protected startPan(event: PointerEvent): void {
+    this.#pointers.set(event.pointerId, this.#local(event));
+    if (event.button !== 0 || this.#drag) return;
+    this.panning.set(true);
+  }
+
+  protected startDrag(event: PointerEvent, handle: Handle): void {
+    event.stopPropagation();
+    this.paper().nativeElement.setPointerCapture(event.pointerId);
+    this.#drag = { handle, start: this.#local(event), scale: this.#view().scale, mm: handle.mm };
+    // The drawing keeps its place and scale under the hand.
+    this.#own.set(this.#view());
+  }
+
+  protected move(event: PointerEvent): void {
+    const here = this.#local(event);
+    if (this.#drag) {
+      this.#dragTo(here);
+      return;
+    }
+    const before = this.#pointers.get(event.pointerId);
+    if (!before) return;
+    const others = [...this.#pointers].filter(([id]) => id !== event.pointerId).map(([, p]) => p);
+    this.#pointers.set(event.pointerId, here);
+    const [other] = others;
+    if (other) {
+      const spread = (p: Point): number => Math.max(1, Math.hypot(p.x - other.x, p.y - other.y));
+      this.zoomBy(spread(here) / spread(before), other);
+    } else this.#panBy({ x: here.x - before.x, y: here.y - before.y });
+  }
+
+  protected end(event: PointerEvent): void {
+    this.#pointers.delete(event.pointerId);
+    this.panning.set(false);
+    const drag = this.#drag;
+    if (!drag) return;
+    this.#drag = null;
+    this.#own.set(null);
+    if (event.type === 'pointercancel' || drag.mm === drag.handle.mm) this.dragging.emit(null);
+    else this.dragged.emit({ key: drag.handle.key, mm: drag.mm });
+  }
+
+  protected nudge(event: KeyboardEvent, handle: Handle): void {
+    const sign = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+    if (!sign) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const stepMm = this.units() === 'inch' ? this.step().inch * MM_PER_INCH : this.step().mm;
+    this.dragged.emit({ key: handle.key, mm: this.#snapped(handle, handle.mm + sign * stepMm) });
+  }
+
+  #dragTo(here: Point): void {
+    const drag = this.#drag;
+    if (!drag) return;
+    const px = drag.handle.axis === 'x' ? here.x - drag.start.x : drag.start.y - here.y;
+    const mm = this.#snapped(drag.handle, drag.handle.mm + (px / drag.scale) * drag.handle.perMm);
+    if (mm === drag.mm) return;
+    drag.mm = mm;
+    this.dragging.emit({ key: drag.handle.key, mm });
+  }
+
+  #snapped(handle: Handle, mm: number): number {
+    return Math.min(handle.maxMm, Math.max(handle.minMm, roundToStep(mm, this.units(), this.step())));
+  }
+
+  #panBy(by: Point): void {
+    const view = this.#view();
+    this.#own.set({ ...view, x: view.x + by.x, y: view.y + by.y });
+  }
+
+  #local(event: MouseEvent): Point {
+    const box = this.paper().nativeElement.getBoundingClientRect();
+    return { x: event.clientX - box.left, y: event.clientY - box.top };
+  }
+}

@@ -1,0 +1,38 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { formatExact, formatLengthUnit, whyLine, whySteps, type Figure, type SayIn } from '@yardland/core';
+
+/** Sizes that stand on the ticket themselves: a why that goes through them starts there, unless it is their own. */
+const NAMED: ReadonlySet<string> = new Set(['sewn', 'core', 'seam line round', 'zip opening']);
+
+/** The derivation of a figure, a step a line, and how it was rounded. */
+@Component({
+  selector: 'yl-why',
+  template: `
+    @for (step of steps(); track $index) {
+      <p>{{ step }}</p>
+    }
+    @if (rounding(); as text) {
+      <p class="rounding">{{ text }}</p>
+    }
+  `,
+  host: { class: 'why block' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Why {
+  readonly figure = input.required<Figure>();
+  readonly inWords = input.required<SayIn>();
+
+  protected readonly steps = computed(() => {
+    const { units } = this.inWords();
+    const steps = whySteps(this.figure(), units, NAMED);
+    return steps.length ? steps : [whyLine(this.figure(), units)];
+  });
+
+  protected readonly rounding = computed(() => {
+    const [figure, { units, step }] = [this.figure(), this.inWords()];
+    if (figure.unit !== 'mm') return null;
+    const exact = `${formatExact(figure.value, units)} ${units === 'inch' ? 'in' : 'mm'}`;
+    const printed = formatLengthUnit(figure.value, units, step);
+    return exact === printed ? null : `printed as ${printed}, to the shop’s step`;
+  });
+}

@@ -1,0 +1,49 @@
+import { DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
+
+export type Theme = 'auto' | 'light' | 'dark';
+
+const KEY = 'yardland.settings';
+
+/** What belongs to this screen rather than to the shop: theme, and whether single keys act. Kept in the browser. */
+@Injectable({ providedIn: 'root' })
+export class Settings {
+  readonly theme = signal<Theme>('auto');
+  /** Single-letter keys can be switched off for those who dictate or type by other means. */
+  readonly keys = signal(true);
+  readonly #root = inject(DOCUMENT).documentElement;
+
+  constructor() {
+    const kept = read();
+    if (kept.theme) this.theme.set(kept.theme);
+    if (kept.keys !== undefined) this.keys.set(kept.keys);
+    effect(() => {
+      const [theme, keys] = [this.theme(), this.keys()];
+      try {
+        localStorage.setItem(KEY, JSON.stringify({ theme, keys }));
+      } catch {
+        // A browser that keeps nothing still works; it just forgets.
+      }
+      this.apply();
+    });
+  }
+
+  /** Puts the theme on the page. */
+  apply(): void {
+    const theme = this.theme();
+    if (theme === 'auto') this.#root.removeAttribute('data-theme');
+    else this.#root.setAttribute('data-theme', theme);
+  }
+
+  nextTheme(): void {
+    const order: Theme[] = ['auto', 'light', 'dark'];
+    this.theme.update((theme) => order[(order.indexOf(theme) + 1) % order.length] ?? 'auto');
+  }
+}
+
+function read(): { theme?: Theme; keys?: boolean } {
+  try {
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as { theme?: Theme; keys?: boolean };
+  } catch {
+    return {};
+  }
+}
