@@ -12,6 +12,11 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'error',
       'no-restricted-syntax': ['error', { selector: 'ExportDefaultDeclaration', message: 'Name what you export.' }],
       'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { ignoreRestSiblings: true, argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
+      '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true }],
       eqeqeq: 'error',
       'no-console': 'error',
     },

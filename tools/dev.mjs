@@ -4,7 +4,12 @@ import { ensurePackages, root } from './lib.mjs';
 
 ensurePackages();
 const both = [
-  spawn(process.execPath, ['--watch', '--import', 'tsx', 'server/src/main.ts'], { cwd: root, stdio: 'inherit', detached: true, env: { ...process.env, YARDLAND_WEB: 'none', YARDLAND_ROOT: root } }),
+  spawn(process.execPath, ['--watch', '--import', 'tsx', 'server/src/main.ts'], {
+    cwd: root,
+    stdio: 'inherit',
+    detached: true,
+    env: { ...process.env, YARDLAND_WEB: 'none', YARDLAND_ROOT: root },
+  }),
   spawn(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'serve'], { cwd: root, stdio: 'inherit', detached: true }),
 ];
 const stop = () => {

@@ -42,7 +42,13 @@ const SOURCES = ['core/src', 'paper/src', 'server/src', 'web', 'package-lock.jso
 function newest(place) {
   const stat = fs.statSync(place);
   if (!stat.isDirectory()) return stat.mtimeMs;
-  return Math.max(stat.mtimeMs, ...fs.readdirSync(place).filter((name) => name !== 'node_modules').map((name) => newest(path.join(place, name))));
+  return Math.max(
+    stat.mtimeMs,
+    ...fs
+      .readdirSync(place)
+      .filter((name) => name !== 'node_modules')
+      .map((name) => newest(path.join(place, name))),
+  );
 }
 
 export const STAMP = path.join(root, 'dist/built');

@@ -4,6 +4,10 @@ import { ensureBuilt, ensurePackages, root } from './lib.mjs';
 
 ensurePackages();
 ensureBuilt();
-const server = spawn(process.execPath, ['--enable-source-maps', 'dist/server/main.js'], { cwd: root, stdio: 'inherit', env: { ...process.env, YARDLAND_ROOT: root } });
+const server = spawn(process.execPath, ['--enable-source-maps', 'dist/server/main.js'], {
+  cwd: root,
+  stdio: 'inherit',
+  env: { ...process.env, YARDLAND_ROOT: root },
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -8,7 +8,8 @@ const DEMO_SHOP = fileURLToPath(new URL('../../demo/shop.json', import.meta.url)
 export function readText(file: string): Read<string> {
   try {
     const source = file === '-' ? 0 : file;
-    if (source !== 0 && fs.statSync(source).size > JOB_TEXT_LIMIT) return { ok: false, problems: [issue('error', 'file-too-large', '', { limit: JOB_TEXT_LIMIT })] };
+    if (source !== 0 && fs.statSync(source).size > JOB_TEXT_LIMIT)
+      return { ok: false, problems: [issue('error', 'file-too-large', '', { limit: JOB_TEXT_LIMIT })] };
     return { ok: true, value: fs.readFileSync(source, 'utf8') };
   } catch {
     return { ok: false, problems: [issue('error', 'file-unreadable', '', { file })] };

@@ -15,4 +15,7 @@ export interface Verb {
   readonly run: (files: readonly string[], options: Readonly<Record<string, string>>) => Outcome;
 }
 
-export const refusal = (problems: readonly { code: string; path: string; message: string }[]): Outcome => ({ code: 2, error: `${JSON.stringify({ problems }, null, 2)}\n` });
+export const refusal = (problems: readonly { code: string; path: string; message: string }[]): Outcome => ({
+  code: 2,
+  error: `${JSON.stringify({ problems }, null, 2)}\n`,
+});

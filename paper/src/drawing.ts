@@ -13,7 +13,8 @@ const DIM_ROOM = 26;
 function dimension(sheet: Sheet, from: Point, to: Point, text: string): void {
   sheet.stroke(from, to);
   const upright = Math.abs(to.x - from.x) < 1;
-  for (const end of [from, to]) sheet.stroke({ x: end.x - (upright ? 3 : 0), y: end.y - (upright ? 0 : 3) }, { x: end.x + (upright ? 3 : 0), y: end.y + (upright ? 0 : 3) });
+  for (const end of [from, to])
+    sheet.stroke({ x: end.x - (upright ? 3 : 0), y: end.y - (upright ? 0 : 3) }, { x: end.x + (upright ? 3 : 0), y: end.y + (upright ? 0 : 3) });
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   if (upright) sheet.line(text, middle.x + 6, middle.y - 6, { size: 11, face: 'bold' });
   else sheet.line(text, middle.x, middle.y + 3, { size: 11, face: 'bold', align: 'center' });

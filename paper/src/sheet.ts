@@ -62,7 +62,13 @@ export class Sheet {
   }
 
   rule(x: number, y: number, width: number, weight = 0.5, grey = 0): void {
-    this.doc.moveTo(x, y).lineTo(x + width, y).lineWidth(weight).strokeColor([grey, grey, grey]).undash().stroke();
+    this.doc
+      .moveTo(x, y)
+      .lineTo(x + width, y)
+      .lineWidth(weight)
+      .strokeColor([grey, grey, grey])
+      .undash()
+      .stroke();
   }
 
   /** A closed curve through points in paper coordinates. */

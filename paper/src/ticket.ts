@@ -34,7 +34,9 @@ const NAMED_SIZES: ReadonlySet<string> = new Set(['finished', 'sewn', 'core', 's
 /** Short mark of what the ticket says: two tickets with the same mark tell to cut the same. */
 export function ticketMark(plan: Plan, index: number): string {
   const { cushions } = planJson(plan);
-  return hashText(JSON.stringify(cushions[index] ?? null)).slice(-6).toUpperCase();
+  return hashText(JSON.stringify(cushions[index] ?? null))
+    .slice(-6)
+    .toUpperCase();
 }
 
 function head(sheet: Sheet, plan: Plan, one: CushionPlan, mark: string, stamp: Stamp): number {
@@ -83,7 +85,10 @@ function pieceRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, bottom
     at += 15;
     for (const piece of pieces) {
       if (at > bottom - 22) break;
-      const grade = piece.grade === null ? '' : ` · ${plan.shop.grade(piece.grade)?.name ?? piece.grade}, ${formatLength(piece.thicknessMm ?? 0, plan.job.units, plan.shop.document.step)} thick`;
+      const grade =
+        piece.grade === null
+          ? ''
+          : ` · ${plan.shop.grade(piece.grade)?.name ?? piece.grade}, ${formatLength(piece.thicknessMm ?? 0, plan.job.units, plan.shop.document.step)} thick`;
       sheet.line(String(piece.countPerCushion), MARGIN + 14, at, { size: 11, face: 'bold', align: 'right' });
       sheet.line(`${pieceLabel(piece)}${grade}`, MARGIN + 24, at, { size: 11, most: 250 });
       sheet.line(pieceRemark(piece), MARGIN + 282, at + 1.5, { size: 9, grey: 90, most: 80 });
@@ -104,8 +109,14 @@ function footRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, inWords
   const notions = one.cover?.notions;
   const lines = [
     `School: ${one.school?.name ?? '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
-    ...(notions ? [`Zip tape ${run(notions.zip)}, ${formatNumber(notions.sliders.value)} slider; ${notions.cord ? `cord ${run(notions.cord)}; ` : ''}thread ${run(notions.thread)}.`] : []),
-    ...(one.fit ? [`Will it fit: ${one.fit.verdict.replaceAll('-', ' ')}, crown about ${formatLength(one.fit.crownMm, inWords.units, inWords.step)} a face.`] : []),
+    ...(notions
+      ? [
+          `Zip tape ${run(notions.zip)}, ${formatNumber(notions.sliders.value)} slider; ${notions.cord ? `cord ${run(notions.cord)}; ` : ''}thread ${run(notions.thread)}.`,
+        ]
+      : []),
+    ...(one.fit
+      ? [`Will it fit: ${one.fit.verdict.replaceAll('-', ' ')}, crown about ${formatLength(one.fit.crownMm, inWords.units, inWords.step)} a face.`]
+      : []),
     'Strips are laid longer and trimmed at their join; sizes above are net of that.',
   ];
   let left = y;
@@ -118,7 +129,10 @@ function footRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, inWords
     if (right > sheet.height - 52) break;
     right = sheet.block(text, MARGIN + half + 20, right, { size: 8.5, most: half, lines: 2, face: text.startsWith('!') ? 'bold' : 'text' }) + 2;
   }
-  sheet.line('Follow the fire code where the furniture is used; public, marine, rail and care settings need certified materials.', MARGIN, sheet.height - 32, { size: 7.5, grey: 90 });
+  sheet.line('Follow the fire code where the furniture is used; public, marine, rail and care settings need certified materials.', MARGIN, sheet.height - 32, {
+    size: 7.5,
+    grey: 90,
+  });
 }
 
 /** The ticket of one cushion: a page with the sketch to scale, the four sizes, cut lists with their derivations, notions and cautions; stamped. */

@@ -30,7 +30,14 @@ export function createApp(config: Config, db: Database, solver: Solver, log: Log
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api', pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.method === 'GET' }, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }) } }));
+  app.use(
+    '/api',
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (request) => request.method === 'GET' },
+      serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }) },
+    }),
+  );
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.get('/api/health', (_request, response) => {
     db.prepare('SELECT 1').get();

@@ -26,7 +26,9 @@ describe('the database', () => {
   it('takes a migration whole or not at all', () => {
     const db = new Sqlite(':memory:');
     migrate(db);
-    expect(() => migrate(db, [...MIGRATIONS, { name: 'broken', sql: 'CREATE TABLE half (a INTEGER) STRICT; CREATE TABLE job (again INTEGER) STRICT;' }])).toThrow();
+    expect(() =>
+      migrate(db, [...MIGRATIONS, { name: 'broken', sql: 'CREATE TABLE half (a INTEGER) STRICT; CREATE TABLE job (again INTEGER) STRICT;' }]),
+    ).toThrow();
     expect(db.prepare("SELECT count(*) AS n FROM sqlite_schema WHERE name = 'half'").get()).toEqual({ n: 0 });
     migrate(db);
     db.close();

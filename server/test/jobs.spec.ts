@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Job } from '@yardland/core';
+import type { Job, JobSummary } from '@yardland/core';
 import { demoJob, running, type Running } from './support';
 
 let app: Running;
@@ -18,11 +18,11 @@ describe('jobs', () => {
   it('come with the demo shop: listed by due date, searched by cushion, filtered by state and lateness', async () => {
     const { body } = await app.get('/api/jobs');
     expect(body.total).toBeGreaterThanOrEqual(4);
-    const dates = body.jobs.filter((job: any) => job.state !== 'delivered' && job.dueDate).map((job: any) => job.dueDate);
+    const dates = body.jobs.filter((job: JobSummary) => job.state !== 'delivered' && job.dueDate).map((job: JobSummary) => job.dueDate);
     expect(dates).toEqual([...dates].sort());
-    expect((await app.get('/api/jobs?search=kneel')).body.jobs.map((job: any) => job.name)).toEqual(['Puppeteers’ kneelers']);
+    expect((await app.get('/api/jobs?search=kneel')).body.jobs.map((job: JobSummary) => job.name)).toEqual(['Puppeteers’ kneelers']);
     expect((await app.get('/api/jobs?search=50%25')).body.total).toBe(0);
-    expect((await app.get('/api/jobs?state=late')).body.jobs.map((job: any) => job.name)).toEqual(['Puppeteers’ kneelers']);
+    expect((await app.get('/api/jobs?state=late')).body.jobs.map((job: JobSummary) => job.name)).toEqual(['Puppeteers’ kneelers']);
     expect((await app.get('/api/jobs?state=odd')).status).toBe(400);
   });
 
@@ -50,7 +50,8 @@ describe('jobs', () => {
   it('undo and redo over two hundred steps, and a new change ends the redo', async () => {
     const { id, job } = await fresh();
     let revision = 1;
-    for (let i = 1; i <= 200; i++) revision = (await app.send('PUT', `/api/jobs/${id}`, { revision, label: `Step ${i}`, job: { ...job, name: `Name ${i}` } })).body.revision;
+    for (let i = 1; i <= 200; i++)
+      revision = (await app.send('PUT', `/api/jobs/${id}`, { revision, label: `Step ${i}`, job: { ...job, name: `Name ${i}` } })).body.revision;
     let last;
     for (let i = 0; i < 200; i++) {
       last = (await app.send('POST', `/api/jobs/${id}/undo`, { revision })).body;
@@ -97,12 +98,16 @@ describe('what is not as it should be', () => {
   it('never makes the server stumble, however it is shaped', async () => {
     const { id } = await fresh();
     await fc.assert(
-      fc.asyncProperty(fc.constantFrom('POST /api/jobs', `PUT /api/jobs/${id}`, `POST /api/jobs/${id}/undo`, `POST /api/jobs/${id}/archive`), fc.jsonValue(), async (route, body) => {
-        const [method = '', path = ''] = route.split(' ');
-        const answer = await app.send(method, path, JSON.stringify(body));
-        expect(answer.status).withContext(JSON.stringify(body)).toBe(400);
-        expect(Object.keys(answer.body)).toEqual(jasmine.arrayContaining(['code', 'path', 'message']));
-      }),
+      fc.asyncProperty(
+        fc.constantFrom('POST /api/jobs', `PUT /api/jobs/${id}`, `POST /api/jobs/${id}/undo`, `POST /api/jobs/${id}/archive`),
+        fc.jsonValue(),
+        async (route, body) => {
+          const [method = '', path = ''] = route.split(' ');
+          const answer = await app.send(method, path, JSON.stringify(body));
+          expect(answer.status).withContext(JSON.stringify(body)).toBe(400);
+          expect(Object.keys(answer.body)).toEqual(jasmine.arrayContaining(['code', 'path', 'message']));
+        },
+      ),
       { seed: 91, numRuns: 120 },
     );
   });

@@ -7,7 +7,10 @@ import { running, temporaryFolder } from './support';
 /** A request with a Host header of one's own, which fetch does not allow. */
 function statusAs(url: string, headers: Record<string, string>, method = 'GET'): Promise<number> {
   return new Promise((resolve, reject) => {
-    http.request(url, { method, headers }, (response) => resolve(response.statusCode ?? 0)).on('error', reject).end();
+    http
+      .request(url, { method, headers }, (response) => resolve(response.statusCode ?? 0))
+      .on('error', reject)
+      .end();
   });
 }
 

@@ -24,11 +24,19 @@ export function demoJob(name = 'prompt-side-boxes'): Job {
   return jobSchema.parse(JSON.parse(fs.readFileSync(path.join(demoDir, `jobs/${name}.json`), 'utf8')));
 }
 
+/** An answer of the server; its body is whatever it sent, and each spec says what it should be. */
+export interface Answer {
+  readonly status: number;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- bodies of every shape come through here
+  readonly body: any;
+  readonly headers: Headers;
+}
+
 export interface Running {
   readonly url: string;
   readonly dataDir: string;
-  readonly get: (route: string) => Promise<{ status: number; body: any; headers: Headers }>;
-  readonly send: (method: string, route: string, body?: unknown, headers?: Record<string, string>) => Promise<{ status: number; body: any; headers: Headers }>;
+  readonly get: (route: string) => Promise<Answer>;
+  readonly send: (method: string, route: string, body?: unknown, headers?: Record<string, string>) => Promise<Answer>;
   readonly stop: () => Promise<void>;
 }
 
@@ -51,7 +59,11 @@ export async function running(over: { passPhrase?: string; webDir?: string } = {
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const type = response.headers.get('content-type') ?? '';
-    return { status: response.status, headers: response.headers, body: type.includes('json') ? await response.json() : Buffer.from(await response.arrayBuffer()) };
+    return {
+      status: response.status,
+      headers: response.headers,
+      body: type.includes('json') ? await response.json() : Buffer.from(await response.arrayBuffer()),
+    };
   };
   return {
     url,

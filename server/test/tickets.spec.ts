@@ -1,4 +1,7 @@
+import type { planJson } from '@yardland/core';
 import { running } from './support';
+
+type PlanLay = ReturnType<typeof planJson>['lays'][number];
 
 describe('a ticket', () => {
   it('is one page of PDF with a stamp, for each cushion of a job in either units', async () => {
@@ -23,7 +26,7 @@ describe('a ticket', () => {
     const { body } = await app.get(`/api/jobs/${job.id}/plan`);
     expect(body.format).toBe('yardland/plan@1');
     expect(body.lays.length).toBeGreaterThan(2);
-    expect(body.lays.every((lay: any) => lay.answer.unplaced.length === 0)).toBeTrue();
+    expect(body.lays.every((lay: PlanLay) => lay.answer?.unplaced.length === 0)).toBeTrue();
     await app.stop();
   }, 60_000);
 });

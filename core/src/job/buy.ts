@@ -12,6 +12,8 @@ export type Ware = 'cloth' | 'foam' | 'wadding' | 'zip' | 'cord' | 'thread' | 's
 export interface BuyLine {
   readonly ware: Ware;
   readonly name: string;
+  /** Foam only: the sheet's thickness, mm. */
+  readonly thicknessMm: number | null;
   readonly sold: 'run' | 'sheets' | 'count';
   readonly amount: Figure | null;
   /** The part of the answer that came from a lay: its key, for going there. */
@@ -36,8 +38,8 @@ function layLine(job: Job, lay: PlannedLay, shop: Shop): BuyLine {
   const unplaced = answer?.unplaced.length ?? 0;
   if (subject.kind === 'foam') {
     const name = shop.grade(subject.grade)?.name ?? subject.grade;
-    const amount = answer ? given(`sheets of ${subject.thicknessMm} mm`, answer.sheets, 'counted', 'count') : null;
-    return { ware: 'foam', name, sold: 'sheets', amount, layKey: lay.key, unplaced };
+    const amount = answer ? given('sheets', answer.sheets, 'counted', 'count') : null;
+    return { ware: 'foam', name, thicknessMm: subject.thicknessMm, sold: 'sheets', amount, layKey: lay.key, unplaced };
   }
   const ware = subject.kind;
   const name =
@@ -45,7 +47,15 @@ function layLine(job: Job, lay: PlannedLay, shop: Shop): BuyLine {
       ? (clothFacts(job, shop).name ?? 'Cover cloth')
       : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
   const squared = given('to square the end', shop.assume('squareEndMm', job.units), 'shop');
-  return { ware, name, sold: 'run', amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, squared, job.units) : null, layKey: lay.key, unplaced };
+  return {
+    ware,
+    name,
+    thicknessMm: null,
+    sold: 'run',
+    amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, squared, job.units) : null,
+    layKey: lay.key,
+    unplaced,
+  };
 }
 
 function total(name: string, plans: readonly CushionPlan[], of: (plan: CushionPlan) => Figure | null): Figure | null {
@@ -66,7 +76,7 @@ function total(name: string, plans: readonly CushionPlan[], of: (plan: CushionPl
 export function buyList(job: Job, plans: readonly CushionPlan[], lays: readonly PlannedLay[], shop: Shop): BuyLine[] {
   const notion = (ware: Ware, name: string, sold: BuyLine['sold'], of: (plan: CushionPlan) => Figure | null): BuyLine[] => {
     const amount = total(name.toLowerCase(), plans, of);
-    return amount ? [{ ware, name, sold, amount, layKey: null, unplaced: 0 }] : [];
+    return amount ? [{ ware, name, thicknessMm: null, sold, amount, layKey: null, unplaced: 0 }] : [];
   };
   return [
     ...lays.map((lay) => layLine(job, lay, shop)),

@@ -73,6 +73,7 @@ export function planJson(plan: Plan) {
     buy: plan.buy.map((line) => ({
       ware: line.ware,
       name: line.name,
+      thicknessMm: line.thicknessMm,
       sold: line.sold,
       amount: line.amount?.value ?? null,
       why: line.amount ? whyLine(line.amount, inWords.units) : null,

@@ -22,7 +22,9 @@ export function migrate(db: Database, migrations: readonly Migration[] = MIGRATI
   ) STRICT`);
   const applied = db.prepare<[], { number: number; name: string; checksum: string }>('SELECT number, name, checksum FROM migration ORDER BY number').all();
   if (applied.length > migrations.length)
-    throw new DatabaseRefused(`This database was written by a newer Yardland (form ${applied.length}; this one knows ${migrations.length}). Update Yardland; nothing was changed.`);
+    throw new DatabaseRefused(
+      `This database was written by a newer Yardland (form ${applied.length}; this one knows ${migrations.length}). Update Yardland; nothing was changed.`,
+    );
   applied.forEach((row, i) => {
     const shipped = migrations[i];
     if (!shipped || shipped.name !== row.name || checksum(shipped.sql) !== row.checksum)

@@ -11,7 +11,8 @@ export function pages(webDir: string): Router {
   router.use(
     express.static(webDir, {
       index: false,
-      setHeaders: (response, file) => response.setHeader('Cache-Control', /[-.][A-Z0-9]{8,}\.\w+$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      setHeaders: (response, file) =>
+        response.setHeader('Cache-Control', /[-.][A-Z0-9]{8,}\.\w+$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
     }),
   );
   router.get(/^[^.]*$/, (_request, response) => {

@@ -1,7 +1,7 @@
 import { sayLine, type Issue, type Problem } from '@yardland/core';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
-import * as z from 'zod';
+import type * as z from 'zod';
 
 /** An answer that is not the one asked for: a status and a coded problem. Thrown by routes, sent by `sendRefusals`. */
 export class Refusal extends Error {
@@ -21,11 +21,20 @@ const IN_WORDS = { units: 'metric' as const, step: { mm: 1, inch: 0.125 } };
 export function invalid(problems: readonly Issue[]): Refusal {
   const said = problems.map((problem) => ({ code: problem.code, path: problem.path, message: sayLine(problem, IN_WORDS) }));
   const [first] = said;
-  return new Refusal(400, { code: first?.code ?? 'invalid', path: first?.path ?? '', message: first?.message ?? 'The request is not as it should be.', problems: said });
+  return new Refusal(400, {
+    code: first?.code ?? 'invalid',
+    path: first?.path ?? '',
+    message: first?.message ?? 'The request is not as it should be.',
+    problems: said,
+  });
 }
 
 /** Checks a value that came in against its contract; throws the refusal. */
-export function check<T>(schema: z.ZodType<T>, value: unknown, read: (schema: z.ZodType<T>, value: unknown) => { ok: true; value: T } | { ok: false; problems: readonly Issue[] }): T {
+export function check<T>(
+  schema: z.ZodType<T>,
+  value: unknown,
+  read: (schema: z.ZodType<T>, value: unknown) => { ok: true; value: T } | { ok: false; problems: readonly Issue[] },
+): T {
   const result = read(schema, value);
   if (!result.ok) throw invalid(result.problems);
   return result.value;

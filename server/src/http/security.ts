@@ -49,7 +49,8 @@ function hostOf(authority: string): string {
 export function sameOrigin(config: Config): RequestHandler {
   return (request, _response, next) => {
     const host = request.headers.host ?? '';
-    if (isLoopback(config.host) && !isLoopback(hostOf(host))) throw new Refusal(403, { code: 'foreign-host', path: '', message: 'This address is not answered under that name.' });
+    if (isLoopback(config.host) && !isLoopback(hostOf(host)))
+      throw new Refusal(403, { code: 'foreign-host', path: '', message: 'This address is not answered under that name.' });
     const writes = !['GET', 'HEAD', 'OPTIONS'].includes(request.method);
     const { origin } = request.headers;
     if (writes && origin !== undefined && URL.parse(origin)?.host !== host)
@@ -78,7 +79,9 @@ export function passPhraseGate(passPhrase: string | null): RequestHandler {
     const past = failures.get(from);
     const recent = past && Date.now() - past.since < FORGET_AFTER_MS ? past : { count: 0, since: Date.now() };
     if (recent.count >= MOST_FAILURES) throw new Refusal(429, { code: 'too-many-tries', path: '', message: 'Too many wrong pass-phrases; wait a minute.' });
-    const phrase = Buffer.from(given.replace(/^Basic /, ''), 'base64').toString('utf8').replace(/^[^:]*:/, '');
+    const phrase = Buffer.from(given.replace(/^Basic /, ''), 'base64')
+      .toString('utf8')
+      .replace(/^[^:]*:/, '');
     if (given !== '' && timingSafeEqual(scryptSync(phrase, salt, 32), wanted)) {
       known = given;
       next();

@@ -55,7 +55,10 @@ export function jobRoutes(store: JobStore): Router {
   });
   router.get('/:id/export', (request, response) => {
     const { job } = store.read(request.params.id);
-    response.attachment(fileName(job.name, 'job.json')).type('json').send(`${JSON.stringify(job, null, 2)}\n`);
+    response
+      .attachment(fileName(job.name, 'job.json'))
+      .type('json')
+      .send(`${JSON.stringify(job, null, 2)}\n`);
   });
   return router;
 }

@@ -15,6 +15,7 @@ export function seedDemo(demoDir: string, jobs: JobStore, shops: ShopStore, toda
   if (!shops.isEmpty()) return 0;
   shops.write(shopSchema.parse(read('shop.json')));
   const manifest = manifestSchema.parse(read('manifest.json'));
-  for (const { file, dueInDays } of manifest) jobs.create({ ...jobSchema.parse(read(file)), dueDate: localDay(new Date(today.getTime() + dueInDays * DAY_MS)) }, 'Demo job');
+  for (const { file, dueInDays } of manifest)
+    jobs.create({ ...jobSchema.parse(read(file)), dueDate: localDay(new Date(today.getTime() + dueInDays * DAY_MS)) }, 'Demo job');
   return manifest.length;
 }

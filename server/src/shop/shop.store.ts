@@ -39,7 +39,9 @@ export class ShopStore {
   }
 
   #readDocument(): ShopDocument {
-    const row = this.#db.prepare<[], { name: string; units: string; step: string; calibration: string }>('SELECT name, units, step, calibration FROM shop').get();
+    const row = this.#db
+      .prepare<[], { name: string; units: string; step: string; calibration: string }>('SELECT name, units, step, calibration FROM shop')
+      .get();
     const select = this.#db.prepare<[Kind], { document: string }>('SELECT document FROM material WHERE kind = ? ORDER BY position');
     const materials = (kind: Kind): unknown[] => select.all(kind).map((one): unknown => JSON.parse(one.document));
     return shopSchema.parse({

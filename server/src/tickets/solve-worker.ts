@@ -4,5 +4,3 @@ import { solveLay, type LayAnswer, type LayRequest } from '@yardland/core';
 export function solve(request: LayRequest): LayAnswer {
   return solveLay(request);
 }
-
-export default solve;

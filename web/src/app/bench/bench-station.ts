@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, linkedSignal } from '@angular/core';
 import { LucideMinus, LucidePlus, LucideTriangleAlert } from '@lucide/angular';
 import { bounds, flatten, formatLength, pieceLabel, SEAM_WORDS, stepsOf, type Phase, type Piece, type Step } from '@yardland/core';
 import { JobStore } from '../job/job-store';
@@ -52,6 +52,11 @@ export class BenchStation {
     return { title: `Pieces of this step: ${pieces.map(pieceLabel).join(', ')}${seamWords}`, fit, room: { left: 30, right: 30, top: 70, bottom: 30 }, items };
   });
 
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    afterNextRender(() => host.querySelector('.step.here')?.scrollIntoView({ block: 'center' }));
+  }
+
   protected done(step: Step): number {
     return Math.min(this.quantity(), this.store.cushion()?.bench?.done[step.id] ?? 0);
   }
@@ -90,11 +95,21 @@ function litPiece(piece: Piece, top: number, widest: number, seam: number, step:
   const label: SceneItem = { kind: 'note', key: `${piece.id}-words`, at: { x: 0, y: top }, dy: -6, text: `${piece.countPerCushion} × ${pieceLabel(piece)}` };
   const look = piece.role === 'foam' ? 'foam' : piece.material === 'wadding' ? 'wrap' : piece.grain === 'bias' ? 'bias' : 'piece';
   if (box.maxX - box.minX > widest * 1.02 && !piece.sewn) {
-    return { items: [boxArea(piece.id, 0, y, widest * 0.47, height, look), boxArea(`${piece.id}-far`, widest * 0.53, y, widest * 0.47, height, look), label], bottom: y };
+    return {
+      items: [boxArea(piece.id, 0, y, widest * 0.47, height, look), boxArea(`${piece.id}-far`, widest * 0.53, y, widest * 0.47, height, look), label],
+      bottom: y,
+    };
   }
-  const sewn: SceneItem[] = piece.sewn ? [{ kind: 'area', key: `${piece.id}-sewn`, shape: shifted(piece.sewn, -box.minX, y - box.minY), look: step.seam ? 'finished' : 'sew' }] : [];
+  const sewn: SceneItem[] = piece.sewn
+    ? [{ kind: 'area', key: `${piece.id}-sewn`, shape: shifted(piece.sewn, -box.minX, y - box.minY), look: step.seam ? 'finished' : 'sew' }]
+    : [];
   return {
-    items: [{ kind: 'area', key: piece.id, shape: shifted(piece.outline, -box.minX, y - box.minY), look }, ...sewn, ...notchItems(piece, seam, piece.id, -box.minX, y - box.minY), label],
+    items: [
+      { kind: 'area', key: piece.id, shape: shifted(piece.outline, -box.minX, y - box.minY), look },
+      ...sewn,
+      ...notchItems(piece, seam, piece.id, -box.minX, y - box.minY),
+      label,
+    ],
     bottom: y,
   };
 }

@@ -35,14 +35,24 @@ export class BuildStation {
     const { width, depth, height } = one.sizes.finished;
     const crown = one.fit?.crownMm ?? 0;
     // The section lies below the plan, clear of the plan's own dimension line.
-    const sectionY = -(Math.max(width.value, depth.value) * 0.24 + height.value + crown);
+    const sectionY = -(Math.max(width.value, depth.value) * 0.31 + height.value + crown);
     const items: SceneItem[] = [
       ...plateItems(plate, one.sizes.seam.value),
       ...outlineItems(one, ['core']),
       { kind: 'area', key: 'sewn-over', shape: plate.sewn ?? plate.outline, look: 'sew' },
       ...planDimensions(one, 'finished', one.source.given === 'finished'),
       ...sectionItems(one, { x: 0, y: sectionY }, this.store.inWords(), (id) => shop.grade(id)?.name ?? id),
-      { kind: 'dim', key: 'heightMm', name: 'finished height', side: 'left', away: 28, from: { x: 0, y: sectionY }, to: { x: 0, y: sectionY + height.value }, mm: height.value, edit: { minMm: 5, maxMm: 1000 } },
+      {
+        kind: 'dim',
+        key: 'heightMm',
+        name: 'finished height',
+        side: 'left',
+        away: 28,
+        from: { x: 0, y: sectionY },
+        to: { x: 0, y: sectionY + height.value },
+        mm: height.value,
+        edit: { minMm: 5, maxMm: 1000 },
+      },
       { kind: 'note', key: 'plan-words', at: { x: -one.sizes.seam.value, y: depth.value + one.sizes.seam.value }, dy: -12, text: 'Plan', look: 'head' },
       { kind: 'note', key: 'section-words', at: { x: 0, y: sectionY + height.value + crown }, dy: -10, text: 'Section, left to right', look: 'head' },
     ];

@@ -17,8 +17,8 @@ const STRIPS = [
   { value: 'across', name: 'across the cloth' },
   { value: 'along', name: 'along the roll' },
 ];
-/** Strips longer than this many plate widths are drawn with a break. */
-const BREAK_AT = 1.55;
+/** The two plates lie side by side, this share of a plate apart; strips longer than both are drawn with a break. */
+const PLATE_GAP = 0.12;
 
 /** The cover's pieces to scale, each with its notches and grain; the construction's choices in the tray. */
 @Component({
@@ -42,17 +42,18 @@ export class CoverStation {
     if (!one?.cover || !one.sizes) return { title: 'Cover', fit, items: [] };
     const seam = one.sizes.seam.value;
     const plate = one.pieces.find((piece) => piece.role === 'plate');
-    const most = (plate?.width.value ?? 1000) * BREAK_AT;
+    const most = (plate?.width.value ?? 1000) * (2 + PLATE_GAP);
     const items: SceneItem[] = [];
     let y = 0;
     for (const piece of one.cover.pieces) {
       const height = piece.height.value;
       const gap = (plate?.height.value ?? 400) * 0.16;
       y -= height;
-      items.push(...this.#pieceItems(piece, y, most, seam));
+      items.push(...this.#pieceItems(piece, 'top', 0, y, most, seam));
+      if (piece.role === 'plate') items.push(...this.#pieceItems(piece, 'bottom', piece.width.value * (1 + PLATE_GAP), y, most, seam));
       y -= gap;
     }
-    return { title: `Pieces of the cover of ${one.source.name}`, fit, room: { left: 40, right: 60, top: 50, bottom: 26 }, items };
+    return { title: `Pieces of the cover of ${one.source.name}`, fit, room: { left: 40, right: 40, top: 66, bottom: 22 }, items };
   });
 
   protected pick(key: string): void {
@@ -88,31 +89,62 @@ export class CoverStation {
     this.store.editCushion(label, (cushion) => ({ ...cushion, construction: change(cushion.construction) }));
   }
 
-  #pieceItems(piece: Piece, y: number, most: number, seam: number): SceneItem[] {
+  /** One piece with its words; of the plates the `copy` lies at x. */
+  #pieceItems(piece: Piece, copy: 'top' | 'bottom', x0: number, y: number, most: number, seam: number): SceneItem[] {
     const { units, step } = this.store.inWords();
     const box = bounds(flatten(piece.outline));
-    const [dx, dy] = [-box.minX, y - box.minY];
+    const [dx, dy] = [x0 - box.minX, y - box.minY];
     const width = box.maxX - box.minX;
     const height = box.maxY - box.minY;
-    const words = `${piece.countPerCushion} × ${pieceLabel(piece)}`;
+    const plate = piece.role === 'plate';
+    const words = plate ? `${copy} plate` : `${piece.countPerCushion} × ${pieceLabel(piece)}`;
+    const id = plate ? `${piece.id}-${copy}` : piece.id;
     const size = `${formatLength(piece.width.value, units, step)} × ${formatLength(piece.height.value, units, step)}`;
-    const note = (x: number, key: string, text: string, look: 'plain' | 'small'): SceneItem => ({ kind: 'note', key: `${piece.id}-${key}`, at: { x, y: y + height }, dy: -7, text, look, anchor: look === 'small' ? 'end' : 'start' });
+    const note = (x: number, key: string, text: string, look: 'plain' | 'small'): SceneItem => ({
+      kind: 'note',
+      key: `${id}-${key}`,
+      at: { x, y: y + height },
+      dy: -7,
+      text,
+      look,
+      anchor: look === 'small' ? 'end' : 'start',
+    });
     const look = piece.grain === 'bias' ? 'bias' : 'piece';
     if (width <= most) {
       return [
-        { kind: 'area', key: piece.id, shape: shifted(piece.outline, dx, dy), look, pick: `${words}, ${size}` },
-        ...(piece.sewn ? [{ kind: 'area' as const, key: `${piece.id}-sewn`, shape: shifted(piece.sewn, dx, dy), look: 'sew' as const }] : []),
-        ...notchItems(piece, seam, piece.id, dx, dy),
-        ...(piece.role === 'plate' ? [{ kind: 'arrow' as const, key: 'grain', from: { x: width * 0.5, y: y + height * 0.3 }, to: { x: width * 0.5, y: y + height * 0.7 }, text: 'grain' }] : []),
-        note(0, 'words', words, 'plain'),
-        note(width, 'size', size, 'small'),
+        { kind: 'area', key: id, shape: shifted(piece.outline, dx, dy), look, pick: `${words}, ${size}` },
+        ...(piece.sewn ? [{ kind: 'area' as const, key: `${id}-sewn`, shape: shifted(piece.sewn, dx, dy), look: 'sew' as const }] : []),
+        ...notchItems(piece, seam, id, dx, dy),
+        ...(plate
+          ? [
+              {
+                kind: 'arrow' as const,
+                key: `${id}-grain`,
+                from: { x: x0 + width * 0.5, y: y + height * 0.3 },
+                to: { x: x0 + width * 0.5, y: y + height * 0.7 },
+                text: 'grain',
+              },
+            ]
+          : []),
+        note(x0, 'words', words, 'plain'),
+        note(x0 + width, 'size', size, 'small'),
       ];
     }
     // Longer than the table: a break in the middle, both ends to scale.
     const half = most * 0.485;
     const lean = Math.min(height * 0.5, half * 0.06);
-    const left = [{ x: 0, y }, { x: half - lean, y }, { x: half + lean, y: y + height }, { x: 0, y: y + height }];
-    const right = [{ x: most - half - lean, y }, { x: most, y }, { x: most, y: y + height }, { x: most - half + lean, y: y + height }];
+    const left = [
+      { x: 0, y },
+      { x: half - lean, y },
+      { x: half + lean, y: y + height },
+      { x: 0, y: y + height },
+    ];
+    const right = [
+      { x: most - half - lean, y },
+      { x: most, y },
+      { x: most, y: y + height },
+      { x: most - half + lean, y: y + height },
+    ];
     const near = piece.marks.filter((mark) => mark.at.x < half - lean);
     const far = piece.marks.filter((mark) => mark.at.x > width - half + lean);
     return [
@@ -124,5 +156,4 @@ export class CoverStation {
       note(most, 'size', `${size}, drawn with a break`, 'small'),
     ];
   }
-
 }

@@ -21,7 +21,7 @@ const KG_M3_PER_LB_FT3 = 16.0185;
 })
 export class FillingStation {
   protected readonly store = inject(JobStore);
-  protected readonly grades = computed(() => (this.store.shop()?.document.grades ?? []).map(({ id, name }) => ({ value: id, name, remark: this.#remark(id) })));
+  protected readonly grades = computed(() => (this.store.shop()?.document.grades ?? []).map(({ id, name }) => ({ value: id, name })));
 
   protected readonly scene = computed<Scene>(() => {
     const one = this.store.cushionPlan();
@@ -38,15 +38,57 @@ export class FillingStation {
       const grade = shop.grade(layer.grade);
       const y = top - layer.thicknessMm;
       items.push(boxArea(`layer-${i}`, 0, y, width.value, layer.thicknessMm, i % 2 ? 'foam-alt' : 'foam'));
-      items.push({ kind: 'dim', key: `layer-${i}`, name: `layer ${i + 1} thickness`, side: 'left', away: 46, from: { x: 0, y: top }, to: { x: 0, y }, mm: layer.thicknessMm, edit: { minMm: 5, maxMm: 600 } });
-      items.push({ kind: 'leader', key: `words-${i}`, at: { x: width.value * 0.98, y: y + layer.thicknessMm / 2 }, toX: width.value, text: grade ? `${grade.name}` : layer.grade });
+      items.push({
+        kind: 'dim',
+        key: `layer-${i}`,
+        name: `layer ${i + 1} thickness`,
+        side: 'left',
+        away: 46,
+        from: { x: 0, y: top },
+        to: { x: 0, y },
+        mm: layer.thicknessMm,
+        edit: { minMm: 5, maxMm: 600 },
+      });
+      items.push({
+        kind: 'leader',
+        key: `words-${i}`,
+        at: { x: width.value * 0.98, y: y + layer.thicknessMm / 2 },
+        toX: width.value,
+        text: grade ? `${grade.name}` : layer.grade,
+      });
       top = y;
     });
     // What the school asks for, as a line the layers should reach.
-    items.push({ kind: 'area', key: 'wanted', shape: [{ x: -width.value * 0.04, y: height.value }, { x: width.value * 1.04, y: height.value }], open: true, look: 'bound' });
-    items.push({ kind: 'note', key: 'wanted-words', at: { x: width.value / 2, y: Math.max(height.value, total) }, dy: -14, anchor: 'middle', text: `the school asks for ${formatLength(height.value, units, step)} of core`, look: 'small' });
+    items.push({
+      kind: 'area',
+      key: 'wanted',
+      shape: [
+        { x: -width.value * 0.04, y: height.value },
+        { x: width.value * 1.04, y: height.value },
+      ],
+      open: true,
+      look: 'bound',
+    });
+    items.push({
+      kind: 'note',
+      key: 'wanted-words',
+      at: { x: width.value / 2, y: Math.max(height.value, total) },
+      dy: -14,
+      anchor: 'middle',
+      text: `the school asks for ${formatLength(height.value, units, step)} of core`,
+      look: 'small',
+    });
     items.push(boxArea('ground', -width.value * 0.06, -width.value * 0.03, width.value * 1.12, width.value * 0.03, 'board'));
-    items.push({ kind: 'dim', key: 'core-width', name: 'core width', side: 'below', away: 34, from: { x: 0, y: -width.value * 0.03 }, to: { x: width.value, y: -width.value * 0.03 }, mm: width.value });
+    items.push({
+      kind: 'dim',
+      key: 'core-width',
+      name: 'core width',
+      side: 'below',
+      away: 34,
+      from: { x: 0, y: -width.value * 0.03 },
+      to: { x: width.value, y: -width.value * 0.03 },
+      mm: width.value,
+    });
     return { title: `Filling of ${one.source.name}, in section`, fit, room: { left: 120, right: 190, top: 90, bottom: 80 }, items };
   });
 
@@ -54,7 +96,10 @@ export class FillingStation {
     const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
     if (!one?.sizes || !shop) return null;
     const { width, depth } = one.sizes.core;
-    const kg = one.source.core.layers.reduce((sum, layer) => sum + ((shop.grade(layer.grade)?.densityKgM3 ?? 0) * width.value * depth.value * layer.thicknessMm) / 1e9, 0);
+    const kg = one.source.core.layers.reduce(
+      (sum, layer) => sum + ((shop.grade(layer.grade)?.densityKgM3 ?? 0) * width.value * depth.value * layer.thicknessMm) / 1e9,
+      0,
+    );
     return `${formatNumber(kg, 1)} kg of foam in each`;
   });
 
@@ -100,7 +145,7 @@ export class FillingStation {
   }
 
   /** Density and hardness, always both: quality is not feel. */
-  #remark(id: string): string {
+  protected remark(id: string): string {
     const grade = this.store.shop()?.grade(id);
     if (!grade) return '';
     const inch = this.store.units() === 'inch';

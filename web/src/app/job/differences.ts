@@ -17,12 +17,21 @@ export function pathWords(path: string): string {
   return path
     .split('.')
     .filter((part) => part !== 'cushions')
-    .map((part) => (/^\d+$/.test(part) ? `no. ${Number(part) + 1}` : part.replace(/Mm$/, '').replace(/([A-Z])/g, ' $1').toLowerCase()))
+    .map((part) =>
+      /^\d+$/.test(part)
+        ? `no. ${Number(part) + 1}`
+        : part
+            .replace(/Mm$/, '')
+            .replace(/([A-Z])/g, ' $1')
+            .toLowerCase(),
+    )
     .join(', ');
 }
 
 /** Where two states of one job differ, field by field. */
 export function differences(theirs: Job, mine: Job): Difference[] {
   const [a, b] = [leaves(theirs, '', new Map()), leaves(mine, '', new Map())];
-  return [...new Set([...a.keys(), ...b.keys()])].filter((path) => a.get(path) !== b.get(path)).map((path) => ({ path: pathWords(path), theirs: a.get(path) ?? '—', mine: b.get(path) ?? '—' }));
+  return [...new Set([...a.keys(), ...b.keys()])]
+    .filter((path) => a.get(path) !== b.get(path))
+    .map((path) => ({ path: pathWords(path), theirs: a.get(path) ?? '—', mine: b.get(path) ?? '—' }));
 }

@@ -17,12 +17,32 @@ import type { SaveState } from './save-queue';
 import { Strip } from './strip';
 import { Ticket } from './ticket';
 
-const SAVE_WORDS: Record<SaveState, string> = { saved: 'saved', saving: 'saving …', offline: 'not sent yet', conflict: 'changed elsewhere', refused: 'not taken' };
+const SAVE_WORDS: Record<SaveState, string> = {
+  saved: 'saved',
+  saving: 'saving …',
+  offline: 'not sent yet',
+  conflict: 'changed elsewhere',
+  refused: 'not taken',
+};
 
 /** One job: tape, strip, quick line, the station in hand, ticket; and the keys that work all over it. */
 @Component({
   selector: 'yl-job-page',
-  imports: [RouterOutlet, RouterLink, Tape, Strip, QuickLine, Ticket, LucideUndo2, LucideRedo2, LucideSunMoon, LucideKeyboard, LucideDownload, LucideCopyPlus, LucideTrash2],
+  imports: [
+    RouterOutlet,
+    RouterLink,
+    Tape,
+    Strip,
+    QuickLine,
+    Ticket,
+    LucideUndo2,
+    LucideRedo2,
+    LucideSunMoon,
+    LucideKeyboard,
+    LucideDownload,
+    LucideCopyPlus,
+    LucideTrash2,
+  ],
   providers: [JobStore, LaySolver],
   templateUrl: './job-page.html',
   host: { '(document:keydown)': 'key($event)' },
@@ -92,7 +112,8 @@ export class JobPage {
 
   protected key(event: KeyboardEvent): void {
     const control = event.ctrlKey || event.metaKey;
-    const writing = event.target instanceof HTMLElement && event.target.matches('input:not([type=radio], [type=checkbox]), textarea, select, [contenteditable]');
+    const writing =
+      event.target instanceof HTMLElement && event.target.matches('input:not([type=radio], [type=checkbox]), textarea, select, [contenteditable]');
     if (control && event.key.toLowerCase() === 'z' && !writing) {
       event.preventDefault();
       this.store.goBackOrForth(event.shiftKey ? 'redo' : 'undo');

@@ -1,5 +1,17 @@
 import { computed, DestroyRef, inject, Injectable, linkedSignal, signal } from '@angular/core';
-import { plan, stationStates, type Cushion, type CushionPlan, type Job, type Plan, type SayIn, type Shop, type Solved, type StoredJob, type UnitSystem } from '@yardland/core';
+import {
+  plan,
+  stationStates,
+  type Cushion,
+  type CushionPlan,
+  type Job,
+  type Plan,
+  type SayIn,
+  type Shop,
+  type Solved,
+  type StoredJob,
+  type UnitSystem,
+} from '@yardland/core';
 import { forkJoin, Subscription } from 'rxjs';
 import { JobsApi } from '../jobs/jobs-api';
 import { problemOf } from '../shared/problem';
@@ -143,7 +155,11 @@ export class JobStore {
     this.#subscriptions.add(
       drained(queue).subscribe((state) => {
         if (state !== 'saved' || this.#head()?.[direction] === null) return;
-        this.#subscriptions.add(this.#api.step(head.id, direction, queue.revision).subscribe({ next: (stored) => this.#renew(stored), error: (error: unknown) => this.#failed(error) }));
+        this.#subscriptions.add(
+          this.#api
+            .step(head.id, direction, queue.revision)
+            .subscribe({ next: (stored) => this.#renew(stored), error: (error: unknown) => this.#failed(error) }),
+        );
       }),
     );
   }
@@ -153,7 +169,12 @@ export class JobStore {
     if (!queue || !head) return;
     this.#subscriptions.add(
       drained(queue).subscribe((state) => {
-        if (state === 'saved') this.#subscriptions.add(this.#api.archive(head.id, queue.revision, archived).subscribe({ next: (stored) => this.#renew(stored), error: (error: unknown) => this.#failed(error) }));
+        if (state === 'saved')
+          this.#subscriptions.add(
+            this.#api
+              .archive(head.id, queue.revision, archived)
+              .subscribe({ next: (stored) => this.#renew(stored), error: (error: unknown) => this.#failed(error) }),
+          );
       }),
     );
   }
@@ -188,10 +209,12 @@ export class JobStore {
     this.#queue = queue;
     this.#subscriptions.add(queue.state$.subscribe((state) => this.saveState.set(state)));
     this.#subscriptions.add(queue.refusal$.subscribe((message) => this.refusal.set(message)));
-    this.#subscriptions.add(queue.conflict$.subscribe((theirs) => {
-      const mine = this.#job();
-      this.conflict.set(theirs && mine ? { theirs, mine } : null);
-    }));
+    this.#subscriptions.add(
+      queue.conflict$.subscribe((theirs) => {
+        const mine = this.#job();
+        this.conflict.set(theirs && mine ? { theirs, mine } : null);
+      }),
+    );
     this.#subscriptions.add(queue.stored$.subscribe(({ id, archived, undo, redo }) => this.#head.set({ id, archived, undo, redo })));
   }
 

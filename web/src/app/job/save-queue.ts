@@ -86,7 +86,10 @@ export class SaveQueue {
           this.stored$.next(stored);
         },
       }),
-      (sent) => new Observable((subscriber) => sent.subscribe({ error: (error: unknown) => this.#stop(error, () => subscriber.complete()), complete: () => subscriber.complete() })),
+      (sent) =>
+        new Observable((subscriber) =>
+          sent.subscribe({ error: (error: unknown) => this.#stop(error, () => subscriber.complete()), complete: () => subscriber.complete() }),
+        ),
     );
   }
 

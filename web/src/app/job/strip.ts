@@ -6,11 +6,17 @@ const BOX = { width: 48, height: 34 };
 
 /** The job's cushions as small outlines, all to one scale, with their counts. */
 @Component({
-  selector: 'ul[ylStrip]',
+  selector: 'ul[yl-strip]',
   template: `
     @for (cushion of cushions(); track $index; let i = $index) {
       <li>
-        <button type="button" [attr.aria-pressed]="i === store.cushionIndex()" [attr.aria-label]="cushion.name + ', ' + cushion.quantity" [title]="cushion.name" (click)="choose.emit(i)">
+        <button
+          type="button"
+          [attr.aria-pressed]="i === store.cushionIndex()"
+          [attr.aria-label]="cushion.name + ', ' + cushion.quantity"
+          [title]="cushion.name"
+          (click)="choose.emit(i)"
+        >
           <svg width="48" height="34" viewBox="0 0 48 34" aria-hidden="true"><path [attr.d]="cushion.path" /></svg>
           <b aria-hidden="true">×{{ cushion.quantity }}</b>
         </button>
@@ -34,7 +40,9 @@ export class Strip {
     return cushions.map(({ name, quantity }, i) => {
       const [points = [], box] = [outlines[i], boxes[i]];
       const middle = box ? { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 } : { x: 0, y: 0 };
-      const path = points.map((p) => `${(BOX.width / 2 + (p.x - middle.x) * scale).toFixed(1)} ${(BOX.height / 2 - (p.y - middle.y) * scale).toFixed(1)}`).join('L');
+      const path = points
+        .map((p) => `${(BOX.width / 2 + (p.x - middle.x) * scale).toFixed(1)} ${(BOX.height / 2 - (p.y - middle.y) * scale).toFixed(1)}`)
+        .join('L');
       return { name, quantity, path: path ? `M${path}Z` : '' };
     });
   });

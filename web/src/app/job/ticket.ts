@@ -3,7 +3,6 @@ import { RouterLink } from '@angular/router';
 import { LucideCircleHelp, LucideOctagonX, LucidePrinter, LucideTriangleAlert } from '@lucide/angular';
 import {
   clothFacts,
-  FIT_BANDS,
   formatNumber,
   formatRun,
   pieceLabel,
@@ -18,6 +17,7 @@ import {
 } from '@yardland/core';
 import { Length } from '../shared/length';
 import { Why } from '../shared/why';
+import { needleAt } from './fit-bar';
 import { JobStore } from './job-store';
 
 interface SizeRow {
@@ -26,23 +26,13 @@ interface SizeRow {
   readonly figures: readonly (Figure | null)[];
 }
 
-const FIT_WORDS: Record<FitVerdict, string> = { loose: 'loose', roomy: 'roomy', taut: 'taut', 'hard-to-close': 'hard to close', 'will-not-close': 'will not close' };
-/** Widths of the bands on the bar, in shares; taut is drawn double. */
-const BAR = [1, 1, 2, 1, 1];
-const BAR_TOTAL = 6;
-/** Tension at the end of the last band, N/m, for drawing only. */
-const BAR_END = 450;
-
-/** Where a tension stands on the bar, per cent. */
-export function needleAt(tension: number): number {
-  const edges = [...FIT_BANDS.map((band) => band.from), BAR_END];
-  const band = Math.max(0, edges.findIndex((edge, i) => tension < (edges[i + 1] ?? Infinity) && tension >= edge));
-  const before = BAR.slice(0, band).reduce((a, b) => a + b, 0);
-  const [from = 0, to = BAR_END] = [edges[band], edges[band + 1]];
-  const share = Math.min(1, (tension - from) / (to - from));
-  return ((before + share * (BAR[band] ?? 1)) / BAR_TOTAL) * 100;
-}
-
+const FIT_WORDS: Record<FitVerdict, string> = {
+  loose: 'loose',
+  roomy: 'roomy',
+  taut: 'taut',
+  'hard-to-close': 'hard to close',
+  'will-not-close': 'will not close',
+};
 /** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */
 @Component({
   selector: 'yl-ticket',
@@ -78,7 +68,9 @@ export class Ticket {
 
   protected readonly problems = computed(() => {
     const [one, inWords] = [this.store.cushionPlan(), this.store.inWords()];
-    return (one?.problems ?? []).filter((problem) => problem.severity !== 'note').map((problem) => ({ ...say(problem, inWords), severity: problem.severity, station: stationOf(problem.path) }));
+    return (one?.problems ?? [])
+      .filter((problem) => problem.severity !== 'note')
+      .map((problem) => ({ ...say(problem, inWords), severity: problem.severity, station: stationOf(problem.path) }));
   });
 
   protected readonly fit = computed(() => {

@@ -66,10 +66,19 @@ export class JobsPage {
   protected readonly putAway = signal<{ readonly id: string; readonly revision: number; readonly name: string } | null>(null);
   readonly #again = new Subject<void>();
 
-  protected readonly stateOptions = [{ value: 'all', name: 'all states' }, { value: 'late', name: 'late' }, ...JOB_STATES.map((value) => ({ value, name: jobStateWords[value] }))];
+  protected readonly stateOptions = [
+    { value: 'all', name: 'all states' },
+    { value: 'late', name: 'late' },
+    ...JOB_STATES.map((value) => ({ value, name: jobStateWords[value] })),
+  ];
 
   protected readonly loaded = toSignal<Loaded>(
-    combineLatest([toObservable(this.search).pipe(debounceTime(150)), toObservable(this.state), toObservable(this.archived), this.#again.pipe(startWith(undefined))]).pipe(
+    combineLatest([
+      toObservable(this.search).pipe(debounceTime(150)),
+      toObservable(this.state),
+      toObservable(this.archived),
+      this.#again.pipe(startWith(undefined)),
+    ]).pipe(
       switchMap(([search, state, archived]): Observable<Loaded> =>
         this.#api.list({ ...(search ? { search } : {}), ...(state ? { state } : {}), archived: archived ? 'yes' : 'no' }).pipe(
           map((list) => ({ list, failure: null })),
@@ -88,7 +97,14 @@ export class JobsPage {
         ...job,
         stateWords: jobStateWords[job.state],
         dueWords: job.dueDate === null ? 'no date' : dayWords(job.dueDate),
-        away: days === null || done ? '' : days < 0 ? `${-days} ${days === -1 ? 'day' : 'days'} late` : days === 0 ? 'today' : `in ${days} ${days === 1 ? 'day' : 'days'}`,
+        away:
+          days === null || done
+            ? ''
+            : days < 0
+              ? `${-days} ${days === -1 ? 'day' : 'days'} late`
+              : days === 0
+                ? 'today'
+                : `in ${days} ${days === 1 ? 'day' : 'days'}`,
         late: days !== null && days < 0 && !done,
         shapes: shapesOf(job),
       };
@@ -125,7 +141,9 @@ export class JobsPage {
   protected bringBack(): void {
     const job = this.putAway();
     if (!job) return;
-    this.#api.archive(job.id, job.revision, false).subscribe({ next: () => this.#again.next(), error: (error: unknown) => this.message.set(problemOf(error).message) });
+    this.#api
+      .archive(job.id, job.revision, false)
+      .subscribe({ next: () => this.#again.next(), error: (error: unknown) => this.message.set(problemOf(error).message) });
     this.putAway.set(null);
   }
 
@@ -152,7 +170,10 @@ export class JobsPage {
   }
 
   #open(answer: Observable<{ readonly id: string }>): void {
-    answer.subscribe({ next: ({ id }) => void this.#router.navigate(['/jobs', id, 1, 'template']), error: (error: unknown) => this.message.set(problemOf(error).message) });
+    answer.subscribe({
+      next: ({ id }) => void this.#router.navigate(['/jobs', id, 1, 'template']),
+      error: (error: unknown) => this.message.set(problemOf(error).message),
+    });
   }
 }
 

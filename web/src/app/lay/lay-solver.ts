@@ -1,7 +1,7 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { toObservable } from '@angular/core/rxjs-interop';
 import type { LayProgress, Wanted } from '@yardland/core';
-import { debounceTime, Subscription } from 'rxjs';
+import { debounceTime, type Subscription } from 'rxjs';
 import { JobStore } from '../job/job-store';
 import { LayPool } from './lay-pool';
 

@@ -1,23 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatNumber, formatRun, pieceLabel, placed, type LaySubject, type PlannedLay, type Point } from '@yardland/core';
+import { bounds, formatLengthUnit, formatNumber, formatRun, pieceLabel, placed, type LaySubject, type PlannedLay } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
-import { boxArea } from '../shared/table/cushion-scene';
-import type { Scene, SceneItem } from '../shared/table/scene';
+import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
+import { bandItems, bandsOf, partIn, turned, widthOf } from './lay-drawing';
 import { LaySolver } from './lay-solver';
 
 const LYING = [
   { value: 'up', name: 'up the roll' },
   { value: 'railroad', name: 'railroaded' },
 ];
-/** Between sheets drawn side by side, mm. */
-const SHEET_GAP = 220;
-
-/** The roll runs to the right: across the material is up on the table, along it is to the right. */
-const turned = (p: Point): Point => ({ x: p.y, y: -p.x });
-
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
@@ -64,40 +58,81 @@ export class LayStation {
     const answer = this.#shown();
     const fit = `lay ${lay?.key ?? ''} ${answer ? 'laid' : ''}`;
     if (!lay || !answer) return { title: 'Lay', fit, items: [] };
-    const { material, items } = lay.request;
-    const polygons = new Map(items.map((item) => [item.id, item.polygon]));
-    const length = material.kind === 'sheet' ? material.lengthMm : answer.lengthMm;
-    const drawn: SceneItem[] = [];
-    const sheets = Math.max(1, answer.sheets);
-    for (let sheet = 0; sheet < sheets; sheet++) {
-      const x = sheet * (length + SHEET_GAP);
-      drawn.push(boxArea(`material-${sheet}`, x, -material.widthMm, length, material.widthMm, 'material'));
-      if (material.kind === 'sheet') drawn.push({ kind: 'note', key: `sheet-${sheet}`, at: { x, y: 0 }, dy: -8, text: `sheet ${sheet + 1}`, look: 'small' });
-      else {
-        const edge = material.widthMm * 0.012;
-        drawn.push(boxArea('selvedge-near', x, -material.widthMm - edge, length, edge, 'selvedge'), boxArea('selvedge-far', x, 0, length, edge, 'selvedge'));
-        drawn.push({ kind: 'area', key: 'bound', shape: [{ x: answer.bound, y: edge * 2 }, { x: answer.bound, y: -material.widthMm - edge * 2 }], open: true, look: 'bound' });
-      }
-    }
+    const { units, step } = this.store.inWords();
+    const bands = bandsOf(lay, answer);
+    const polygons = new Map(lay.request.items.map((item) => [item.id, item.polygon]));
+    const look = (id: string): Look => (id.startsWith('bias') ? 'bias' : ({ cloth: 'piece', foam: 'foam', wadding: 'wrap' } as const)[lay.subject.kind]);
+    const drawn: SceneItem[] = bands.flatMap((band, i) =>
+      bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
+    );
     for (const placement of answer.placements) {
       const polygon = polygons.get(placement.item);
       if (!polygon) continue;
-      const points = placed(polygon, placement.turn, placement.x, placement.y).map((p) => {
-        const q = turned(p);
-        return { x: q.x + placement.sheet * (length + SHEET_GAP), y: q.y };
+      const points = placed(polygon, placement.turn, placement.x, placement.y).map(turned);
+      const parts = bands.map((band) => partIn(band, points, placement.sheet));
+      const widest = Math.max(...parts.map(widthOf));
+      parts.forEach((part, i) => {
+        if (part.length < 3) return;
+        const key = `${placement.item} ${placement.copy}`;
+        const box = bounds(part);
+        const words = this.#shortWords(placement.item);
+        drawn.push({
+          kind: 'area',
+          key: `${key} ${i}`,
+          shape: part,
+          look: look(placement.item),
+          pick: `${this.#pieceWords(placement.item)}, copy ${placement.copy + 1}`,
+        });
+        if (widthOf(part) === widest)
+          drawn.push({
+            kind: 'note',
+            key: `${key} words`,
+            at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
+            dy: 4,
+            text: words,
+            short: words.split(' ')[0] ?? '',
+            within: widest,
+            tall: box.maxY - box.minY,
+            anchor: 'middle',
+            look: 'onpiece',
+          });
       });
-      const key = `${placement.item} ${placement.copy}`;
-      const words = this.#pieceWords(placement.item);
-      const look = placement.item.startsWith('bias') ? 'bias' : lay.subject.kind === 'foam' ? 'foam' : lay.subject.kind === 'wadding' ? 'wrap' : 'piece';
-      drawn.push({ kind: 'area', key, shape: points, look, pick: `${words}, copy ${placement.copy + 1}` });
-      const [xs, ys] = [points.map((p) => p.x), points.map((p) => p.y)];
-      const size = { x: Math.max(...xs) - Math.min(...xs), y: Math.max(...ys) - Math.min(...ys) };
-      if (Math.min(size.x, size.y) > material.widthMm * 0.1 && size.x > length * 0.05)
-        drawn.push({ kind: 'note', key: `${key} words`, at: { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 }, dy: 4, text: this.#shortWords(placement.item), anchor: 'middle', look: 'onpiece' });
     }
-    drawn.push({ kind: 'dim', key: 'width', name: 'usable width', side: 'left', away: 26, from: { x: 0, y: 0 }, to: { x: 0, y: -material.widthMm }, mm: material.widthMm });
-    drawn.push({ kind: 'dim', key: 'length', name: 'length', side: 'below', away: 34, from: { x: 0, y: -material.widthMm }, to: { x: length, y: -material.widthMm }, mm: length });
-    return { title: `Lay on ${this.#subjectWords(lay.subject)}`, fit, room: { left: 90, right: 40, top: 70, bottom: 66 }, items: drawn };
+    const [first, last] = [bands[0], bands[bands.length - 1]];
+    if (first && last) {
+      drawn.push({
+        kind: 'dim',
+        key: 'width',
+        name: 'usable width',
+        side: 'left',
+        away: 26,
+        from: { x: first.x, y: first.y },
+        to: { x: first.x, y: first.y - first.width },
+        mm: first.width,
+      });
+      if (bands.length === 1 || last.sheet !== null)
+        drawn.push({
+          kind: 'dim',
+          key: 'length',
+          name: 'length',
+          side: 'below',
+          away: 30,
+          from: { x: first.x, y: last.y - last.width },
+          to: { x: first.x + first.length, y: last.y - last.width },
+          mm: first.length,
+        });
+      else
+        drawn.push({
+          kind: 'note',
+          key: 'whole',
+          at: { x: last.x + last.length, y: last.y - last.width },
+          dy: 26,
+          anchor: 'end',
+          look: 'head',
+          text: `${formatRun(answer.lengthMm, units)} altogether`,
+        });
+    }
+    return { title: `Lay on ${this.#subjectWords(lay.subject)}`, fit, room: { left: 84, right: 34, top: 74, bottom: 62 }, items: drawn };
   });
 
   protected choose(key: string): void {
@@ -110,7 +145,7 @@ export class LayStation {
   }
 
   protected pickedWords(): string {
-    return this.picked() === null ? '' : this.#pieceWords((this.picked() ?? '').replace(/ \d+$/, ''));
+    return this.picked() === null ? '' : this.#pieceWords((this.picked() ?? '').replace(/( \d+)+$/, ''));
   }
 
   protected stop(): void {

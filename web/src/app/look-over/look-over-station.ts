@@ -30,7 +30,12 @@ const FINDING_WORDS: Record<Finding, string> = {
   discoloured: 'discoloured',
   smell: 'smells',
 };
-const VERDICT_WORDS: Record<Verdict, string> = { keep: 'Keep the old core', refresh: 'Refresh the old core', patch: 'Patch the old core', replace: 'Replace the old core' };
+const VERDICT_WORDS: Record<Verdict, string> = {
+  keep: 'Keep the old core',
+  refresh: 'Refresh the old core',
+  patch: 'Patch the old core',
+  replace: 'Replace the old core',
+};
 
 const options = (values: readonly string[]) => values.map((value) => ({ value, name: WORDS[value] ?? value }));
 
@@ -71,19 +76,52 @@ export class LookOverStation {
     const height = one.sizes.finished.height.value;
     const board = 24;
     const items: SceneItem[] = [
-      boxArea('floor', -depth * 0.35, -18, depth * 1.7, 18, 'board'),
+      boxArea('floor', -depth * 0.12, -18, depth * 1.24, 18, 'board'),
       boxArea('leg-front', depth * 0.06, 0, 34, deck - board, 'material'),
       boxArea('leg-back', depth * 0.94 - 34, 0, 34, deck - board, 'material'),
       ...supportItems(seat.support, depth, deck, board),
       boxArea('new', 0, deck, depth, height, 'finished'),
-      { kind: 'dim', key: 'deck', name: 'deck height', side: 'left', away: 40, from: { x: 0, y: deck }, to: { x: 0, y: 0 }, mm: deck, edit: { minMm: 0, maxMm: 3000 } },
-      { kind: 'dim', key: 'seat-height', name: 'seat height, nobody on it', side: 'right', away: 56, from: { x: depth, y: deck + height }, to: { x: depth, y: 0 }, mm: deck + height },
-      { kind: 'dim', key: 'depth', name: 'seat depth', side: 'above', away: 26, from: { x: 0, y: deck + height }, to: { x: depth, y: deck + height }, mm: depth },
+      {
+        kind: 'dim',
+        key: 'deck',
+        name: 'deck height',
+        side: 'left',
+        away: 40,
+        from: { x: 0, y: deck },
+        to: { x: 0, y: 0 },
+        mm: deck,
+        edit: { minMm: 0, maxMm: 3000 },
+      },
+      {
+        kind: 'dim',
+        key: 'seat-height',
+        name: 'seat height, nobody on it',
+        side: 'right',
+        away: 56,
+        from: { x: depth, y: deck + height },
+        to: { x: depth, y: 0 },
+        mm: deck + height,
+      },
+      {
+        kind: 'dim',
+        key: 'depth',
+        name: 'seat depth',
+        side: 'above',
+        away: 26,
+        from: { x: 0, y: deck + height },
+        to: { x: depth, y: deck + height },
+        mm: depth,
+      },
       { kind: 'note', key: 'front', at: { x: 0, y: deck + height / 2 }, dx: -12, dy: 4, anchor: 'end', text: 'front', look: 'small' },
     ];
     const { edgeMm, middleMm } = this.old();
     if (edgeMm !== undefined && middleMm !== undefined) items.push({ kind: 'area', key: 'old', shape: sag(depth, deck, edgeMm, middleMm), look: 'core' });
-    return { title: `The seat of ${one.source.name} from the side, the new cushion in outline over the old core`, fit, room: { left: 110, right: 130, top: 80, bottom: 30 }, items };
+    return {
+      title: `The seat of ${one.source.name} from the side, the new cushion in outline over the old core`,
+      fit,
+      room: { left: 120, right: 120, top: 84, bottom: 24 },
+      items,
+    };
   });
 
   protected setSeat(label: string, change: Partial<Record<keyof Seat, unknown>>): void {
@@ -110,9 +148,20 @@ function tidy<T extends object>(value: T): Partial<T> {
 }
 
 function supportItems(support: Seat['support'], depth: number, deck: number, board: number): SceneItem[] {
-  const words: SceneItem = { kind: 'note', key: 'support', at: { x: depth / 2, y: deck - board }, dy: 20, anchor: 'middle', text: support ? (WORDS[support] ?? support) : 'what is underneath?', look: 'small' };
+  const words: SceneItem = {
+    kind: 'note',
+    key: 'support',
+    at: { x: depth / 2, y: deck - board },
+    dy: 20,
+    anchor: 'middle',
+    text: support ? (WORDS[support] ?? support) : 'what is underneath?',
+    look: 'small',
+  };
   if (support === 'webbing' || support === 'springs') {
-    const waves = Array.from({ length: 61 }, (_, i) => ({ x: (depth * i) / 60, y: deck - board / 2 + (support === 'springs' ? 0.42 : 0.18) * board * Math.sin(i * 1.05) }));
+    const waves = Array.from({ length: 61 }, (_, i) => ({
+      x: (depth * i) / 60,
+      y: deck - board / 2 + (support === 'springs' ? 0.42 : 0.18) * board * Math.sin(i * 1.05),
+    }));
     return [{ kind: 'area', key: 'support-line', shape: waves, open: true, look: 'cover' }, words];
   }
   return [boxArea('board', 0, deck - board, depth, board, 'board'), words];

@@ -3,7 +3,6 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 export interface Option {
   readonly value: string;
   readonly name: string;
-  readonly remark?: string;
 }
 
 let nextId = 0;
@@ -12,7 +11,7 @@ let nextId = 0;
 @Component({
   selector: 'yl-choice',
   template: `
-    <label class="field-label" [attr.for]="id">{{ label() }}</label>
+    <label class="field-label" [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
     <select [id]="id" #box (change)="changed.emit(box.value)">
       @if (value() === '') {
         <option value="" selected>{{ none() }}</option>
@@ -21,7 +20,6 @@ let nextId = 0;
         <option [value]="option.value" [selected]="option.value === value()">{{ option.name }}</option>
       }
     </select>
-    <span class="field-says">{{ remark() }}</span>
   `,
   host: { class: 'field' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -31,12 +29,10 @@ export class Choice {
   readonly options = input.required<readonly Option[]>();
   readonly value = input.required<string>();
   readonly none = input('not said');
+  /** The label is read out but not shown. */
+  readonly bare = input(false);
   readonly changed = output<string>();
   protected readonly id = `choice-${++nextId}`;
-
-  protected remark(): string {
-    return this.options().find((option) => option.value === this.value())?.remark ?? '';
-  }
 }
 
 /** A few choices side by side, one of them on. */
@@ -47,7 +43,9 @@ export class Choice {
       <legend class="field-label">{{ label() }}</legend>
       @for (option of options(); track option.value) {
         <label [class.on]="option.value === value()"
-          ><input type="radio" [name]="name" [value]="option.value" [checked]="option.value === value()" (change)="changed.emit(option.value)" />{{ option.name }}</label
+          ><input type="radio" [name]="name" [value]="option.value" [checked]="option.value === value()" (change)="changed.emit(option.value)" />{{
+            option.name
+          }}</label
         >
       }
     </fieldset>

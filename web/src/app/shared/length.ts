@@ -5,12 +5,21 @@ import { lengthParts, partsText, type Pair, type UnitSystem } from '@yardland/co
 @Component({
   selector: 'yl-length',
   template: `<span class="sr-only">{{ spoken() }}</span
-    ><span class="length" aria-hidden="true"
-      >@if (parts().negative) {−}{{ showWhole() ? parts().whole : '' }}@if (parts().numerator) {<span class="fraction"
-          ><sup>{{ parts().numerator }}</sup
-          ><span class="bar">⁄</span><sub>{{ parts().denominator }}</sub></span
-        >}@if (unit()) {<span class="unit">{{ parts().unit }}</span>}</span
-    >`,
+    ><span class="length" aria-hidden="true">
+      @if (parts().negative) {
+        −
+      }
+      {{ showWhole() ? parts().whole : '' }}
+      @if (parts().numerator) {
+        <span class="fraction"
+          ><span>{{ parts().numerator }}</span
+          ><span>{{ parts().denominator }}</span></span
+        >
+      }
+      @if (unit()) {
+        <span class="unit">{{ parts().unit }}</span>
+      }
+    </span>`,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Length {

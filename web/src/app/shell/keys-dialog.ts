@@ -33,7 +33,9 @@ const KEYS: readonly (readonly [string, string])[] = [
           </div>
         }
       </dl>
-      <label class="tickbox"><input type="checkbox" [checked]="settings.keys()" (change)="settings.keys.set(!settings.keys())" /> Single letters and digits act as keys</label>
+      <label class="tickbox"
+        ><input type="checkbox" [checked]="settings.keys()" (change)="settings.keys.set(!settings.keys())" /> Single letters and digits act as keys</label
+      >
       <div class="dialog-foot"><button type="button" class="button strong" (click)="close()">Close</button></div>
     </div>
   `,

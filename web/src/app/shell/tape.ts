@@ -42,7 +42,10 @@ const STATE_WORDS: Record<StationState, string> = { open: '', done: 'done', doub
         }
       </ol>
     }
-    <div class="tape-foot"><ng-content /></div>
+    <div class="tape-foot">
+      <a class="tape-room" routerLink="/jobs" [attr.aria-current]="job() ? null : 'page'">Jobs</a>
+      <ng-content />
+    </div>
   `,
   host: { role: 'navigation', 'aria-label': 'Stations', class: 'tape' },
   changeDetection: ChangeDetectionStrategy.OnPush,

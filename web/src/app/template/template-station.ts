@@ -35,8 +35,28 @@ export class TemplateStation {
     const { width, depth } = one.sizes.finished;
     const [dx, dy] = [(width.value - acrossMm) / 2, (depth.value - deepMm) / 2];
     const handles: SceneItem[] = [
-      { kind: 'handle', key: 'widthMm', axis: 'x', at: { x: width.value - dx, y: depth.value / 2 }, mm: acrossMm, perMm: 2, minMm: 20, maxMm: 20_000, name: 'Drag the width' },
-      { kind: 'handle', key: 'depthMm', axis: 'y', at: { x: width.value / 2, y: depth.value - dy }, mm: deepMm, perMm: 2, minMm: 20, maxMm: 20_000, name: 'Drag the depth' },
+      {
+        kind: 'handle',
+        key: 'widthMm',
+        axis: 'x',
+        at: { x: width.value - dx, y: depth.value / 2 },
+        mm: acrossMm,
+        perMm: 2,
+        minMm: 20,
+        maxMm: 20_000,
+        name: 'Drag the width',
+      },
+      {
+        kind: 'handle',
+        key: 'depthMm',
+        axis: 'y',
+        at: { x: width.value / 2, y: depth.value - dy },
+        mm: deepMm,
+        perMm: 2,
+        minMm: 20,
+        maxMm: 20_000,
+        name: 'Drag the depth',
+      },
     ];
     return {
       title: `Template of ${one.source.name}, seen from above`,
@@ -44,7 +64,16 @@ export class TemplateStation {
       room: { top: 84, bottom: 92, right: 150, left: 90 },
       items: [
         ...outlineItems(one, ['core', 'finished', 'seat']),
-        { kind: 'area', key: 'centre', shape: [{ x: width.value / 2, y: -12 }, { x: width.value / 2, y: depth.value + 12 }], open: true, look: 'fold' },
+        {
+          kind: 'area',
+          key: 'centre',
+          shape: [
+            { x: width.value / 2, y: -12 },
+            { x: width.value / 2, y: depth.value + 12 },
+          ],
+          open: true,
+          look: 'fold',
+        },
         ...planDimensions(one, given, true),
         ...handles,
         { kind: 'note', key: 'front', at: { x: width.value * 0.25, y: dy }, dy: 22, text: 'front', anchor: 'middle', look: 'small' },

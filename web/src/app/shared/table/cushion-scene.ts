@@ -8,7 +8,12 @@ export function outlineItems(one: CushionPlan, which: readonly ('seat' | 'finish
   const { width, depth } = sizes.finished;
   return which.map((name) => {
     const size = sizes[name];
-    return { kind: 'area', key: `outline-${name}`, shape: shifted(outlines[name], (width.value - size.width.value) / 2, (depth.value - size.depth.value) / 2), look: name };
+    return {
+      kind: 'area',
+      key: `outline-${name}`,
+      shape: shifted(outlines[name], (width.value - size.width.value) / 2, (depth.value - size.depth.value) / 2),
+      look: name,
+    };
   });
 }
 
@@ -78,12 +83,32 @@ export function sectionItems(one: CushionPlan, place: SectionPlace, inWords: Say
   source.core.layers.forEach((layer, i) => {
     const below = above - layer.thicknessMm / total;
     items.push({ kind: 'area', key: `section-layer-${i}`, shape: move([...level(above), ...level(below).reverse()]), look: i % 2 ? 'foam-alt' : 'foam' });
-    items.push({ kind: 'leader', key: `section-words-${i}`, at: { x: place.x + width * 0.96, y: place.y + height * ((above + below) / 2) }, toX: place.x + width, text: `${gradeName(layer.grade)}, ${words(layer.thicknessMm)}` });
+    items.push({
+      kind: 'leader',
+      key: `section-words-${i}`,
+      at: { x: place.x + width * 0.96, y: place.y + height * ((above + below) / 2) },
+      toX: place.x + width,
+      text: `${gradeName(layer.grade)}, ${words(layer.thicknessMm)}`,
+    });
     above = below;
   });
   items.push({ kind: 'area', key: 'section-cover', shape: move([...top, ...bottom]), look: 'cover' });
-  if (crown > 0) items.push({ kind: 'leader', key: 'section-crown', at: { x: place.x + width * 0.7, y: place.y + height + crown * 0.84 }, toX: place.x + width, text: `crown ${words(crown)} a face` });
-  if (wrapMm > 0) items.push({ kind: 'leader', key: 'section-wrap-words', at: { x: place.x + width * 0.8, y: place.y - crown * 0.3 }, toX: place.x + width, text: `wrap ${words(wrapMm)}` });
+  if (crown > 0)
+    items.push({
+      kind: 'leader',
+      key: 'section-crown',
+      at: { x: place.x + width * 0.7, y: place.y + height + crown * 0.84 },
+      toX: place.x + width,
+      text: `crown ${words(crown)} a face`,
+    });
+  if (wrapMm > 0)
+    items.push({
+      kind: 'leader',
+      key: 'section-wrap-words',
+      at: { x: place.x + width * 0.8, y: place.y - crown * 0.3 },
+      toX: place.x + width,
+      text: `wrap ${words(wrapMm)}`,
+    });
   if (source.construction.edge === 'welt') {
     const radius = Math.max(4, (source.construction.cordMm ?? 5) * 0.8);
     for (const [i, at] of [0, 1, 2, 3].entries()) {
@@ -107,8 +132,28 @@ export function planDimensions(one: CushionPlan, which: 'seat' | 'finished' | 'c
   const dy = (sizes.finished.depth.value - depth.value) / 2;
   const edit = typed ? { edit: { minMm: 20, maxMm: 20_000 } } : {};
   return [
-    { kind: 'dim', key: 'widthMm', name: `${which} width`, side: 'below', away: 40, from: { x: dx, y: dy }, to: { x: dx + width.value, y: dy }, mm: width.value, ...edit },
-    { kind: 'dim', key: 'depthMm', name: `${which} depth`, side: 'right', away: 52, from: { x: dx + width.value, y: dy + depth.value }, to: { x: dx + width.value, y: dy }, mm: depth.value, ...edit },
+    {
+      kind: 'dim',
+      key: 'widthMm',
+      name: `${which} width`,
+      side: 'below',
+      away: 40,
+      from: { x: dx, y: dy },
+      to: { x: dx + width.value, y: dy },
+      mm: width.value,
+      ...edit,
+    },
+    {
+      kind: 'dim',
+      key: 'depthMm',
+      name: `${which} depth`,
+      side: 'right',
+      away: 52,
+      from: { x: dx + width.value, y: dy + depth.value },
+      to: { x: dx + width.value, y: dy },
+      mm: depth.value,
+      ...edit,
+    },
   ];
 }
 

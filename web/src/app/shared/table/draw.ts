@@ -66,12 +66,29 @@ export function drawnDimension(item: Dimension, view: View): DrawnDimension {
   return { item, path: `M${at(a)}L${at(b)}${tick(a)}${tick(b)}`, x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
 }
 
+/** Figures on one side stand at least this far apart, pixels, so that each can be hit with a finger. */
+const DIM_PITCH = 38;
+
+/** Moves the figures of upright dimensions on one side apart where they would lie on each other. */
+function spread(dims: readonly DrawnDimension[]): DrawnDimension[] {
+  const lowest = new Map<string, number>();
+  return [...dims]
+    .sort((a, b) => a.y - b.y)
+    .map((dim) => {
+      const { side } = dim.item;
+      if (side === 'below' || side === 'above') return dim;
+      const y = Math.max(dim.y, (lowest.get(side) ?? -Infinity) + DIM_PITCH);
+      lowest.set(side, y);
+      return { ...dim, y };
+    });
+}
+
 export interface Drawing {
   readonly areas: readonly { readonly item: Area; readonly path: string }[];
   readonly dims: readonly DrawnDimension[];
   readonly ticks: readonly { readonly item: Tick; readonly path: string }[];
   readonly arrows: readonly { readonly item: Arrow; readonly path: string; readonly x: number; readonly y: number }[];
-  readonly notes: readonly { readonly item: Note; readonly x: number; readonly y: number }[];
+  readonly notes: readonly { readonly item: Note; readonly text: string; readonly x: number; readonly y: number }[];
   readonly leaders: readonly { readonly item: Leader; readonly path: string; readonly x: number; readonly y: number }[];
   readonly handles: readonly { readonly item: Handle; readonly x: number; readonly y: number }[];
 }
@@ -83,12 +100,25 @@ function arrowPath(item: Arrow, view: View): string {
   return `M${at(a)}L${at(b)}M${at(barb(0.45))}L${at(b)}L${at(barb(-0.45))}`;
 }
 
+/** Width of one letter of a note, pixels; generous, so that words end inside their piece. */
+const LETTER_PX = 7.4;
+
+/** Height that a line of words needs, pixels. */
+const LINE_PX = 14;
+
+function fittingWords({ text, short, within, tall }: Note, view: View): string {
+  if (tall !== undefined && tall * view.scale < LINE_PX) return '';
+  const fits = (words: string): boolean => within === undefined || words.length * LETTER_PX <= within * view.scale;
+  return fits(text) ? text : short !== undefined && fits(short) ? short : '';
+}
+
 /** Words beside a drawing are kept at least this far apart, pixels. */
 const LEADER_PITCH = 17;
 
 /** Everything of a scene in pixels. */
 export function drawScene(scene: Scene, view: View): Drawing {
-  const of = <K extends Scene['items'][number]['kind']>(kind: K) => scene.items.filter((item): item is Extract<Scene['items'][number], { kind: K }> => item.kind === kind);
+  const of = <K extends Scene['items'][number]['kind']>(kind: K) =>
+    scene.items.filter((item): item is Extract<Scene['items'][number], { kind: K }> => item.kind === kind);
   let lowest = -Infinity;
   const leaders = of('leader')
     .map((item) => ({ item, start: onScreen(item.at, view), endX: onScreen({ x: item.toX, y: 0 }, view).x + 26 }))
@@ -100,12 +130,16 @@ export function drawScene(scene: Scene, view: View): Drawing {
     });
   return {
     areas: of('area').map((item) => ({ item, path: areaPath(item, view) })),
-    dims: of('dim').map((item) => drawnDimension(item, view)),
+    dims: spread(of('dim').map((item) => drawnDimension(item, view))),
     ticks: of('tick').map((item) => ({ item, path: `M${at(onScreen(item.from, view))}L${at(onScreen(item.to, view))}` })),
-    arrows: of('arrow').map((item) => ({ item, path: arrowPath(item, view), ...onScreen({ x: (item.from.x + item.to.x) / 2, y: (item.from.y + item.to.y) / 2 }, view) })),
+    arrows: of('arrow').map((item) => ({
+      item,
+      path: arrowPath(item, view),
+      ...onScreen({ x: (item.from.x + item.to.x) / 2, y: (item.from.y + item.to.y) / 2 }, view),
+    })),
     notes: of('note').map((item) => {
       const p = onScreen(item.at, view);
-      return { item, x: p.x + (item.dx ?? 0), y: p.y + (item.dy ?? 0) };
+      return { item, text: fittingWords(item, view), x: p.x + (item.dx ?? 0), y: p.y + (item.dy ?? 0) };
     }),
     leaders,
     handles: of('handle').map((item) => ({ item, ...onScreen(item.at, view) })),

@@ -1,7 +1,25 @@
 import { bounds, flatten, type Bounds, type Outline, type Point } from '@yardland/core';
 
 /** How a thing is drawn; colours, lines and hatches are in the style sheet under the same names. */
-export type Look = 'cut' | 'sew' | 'seat' | 'finished' | 'core' | 'foam' | 'foam-alt' | 'wrap' | 'cover' | 'piece' | 'material' | 'selvedge' | 'bias' | 'board' | 'fold' | 'lit' | 'crown' | 'bound';
+export type Look =
+  | 'cut'
+  | 'sew'
+  | 'seat'
+  | 'finished'
+  | 'core'
+  | 'foam'
+  | 'foam-alt'
+  | 'wrap'
+  | 'cover'
+  | 'piece'
+  | 'material'
+  | 'selvedge'
+  | 'bias'
+  | 'board'
+  | 'fold'
+  | 'lit'
+  | 'crown'
+  | 'bound';
 
 interface Item {
   readonly key: string;
@@ -36,6 +54,10 @@ export interface Note extends Item {
   readonly text: string;
   readonly anchor?: 'start' | 'middle' | 'end';
   readonly look?: 'head' | 'small' | 'plain' | 'onpiece';
+  /** Room for the words, mm: where they do not fit, `short` is written, or nothing. */
+  readonly within?: number;
+  readonly tall?: number;
+  readonly short?: string;
   /** Pixels from the point. */
   readonly dx?: number;
   readonly dy?: number;

@@ -1,4 +1,20 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, ElementRef, inject, Injector, input, output, signal, untracked, viewChild, viewChildren } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+  viewChildren,
+} from '@angular/core';
 import { LucideMaximize, LucideZoomIn, LucideZoomOut } from '@lucide/angular';
 import { formatLengthUnit, MM_PER_INCH, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
 import { Length } from '../length';
@@ -102,7 +118,12 @@ export class Table {
 
   protected key(event: KeyboardEvent): void {
     if (event.target !== this.paper().nativeElement || event.ctrlKey || event.metaKey || event.altKey) return;
-    const pans: Record<string, Point> = { ArrowLeft: { x: KEY_PAN_PX, y: 0 }, ArrowRight: { x: -KEY_PAN_PX, y: 0 }, ArrowUp: { x: 0, y: KEY_PAN_PX }, ArrowDown: { x: 0, y: -KEY_PAN_PX } };
+    const pans: Record<string, Point> = {
+      ArrowLeft: { x: KEY_PAN_PX, y: 0 },
+      ArrowRight: { x: -KEY_PAN_PX, y: 0 },
+      ArrowUp: { x: 0, y: KEY_PAN_PX },
+      ArrowDown: { x: 0, y: -KEY_PAN_PX },
+    };
     const by = pans[event.key];
     if (by) this.#panBy(by);
     else if (event.key === '+' || event.key === '=') this.zoomBy(KEY_ZOOM);

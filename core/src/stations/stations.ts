@@ -1,6 +1,6 @@
 import { stepsOf } from '../bench/steps';
 import { compare } from '../record/check';
-import type { Plan } from './plan';
+import type { Plan } from '../job/plan';
 
 /** The stations in working order, as they stand on the tape. */
 export const STATIONS = [
@@ -36,7 +36,16 @@ export function stationOf(path: string): StationId {
 /** How each station stands for one cushion of a plan. */
 export function stationStates(plan: Plan, index: number): Record<StationId, StationState> {
   const one = plan.cushions[index];
-  const states: Record<StationId, StationState> = { 'look-over': 'open', filling: 'open', template: 'open', build: 'open', cover: 'open', lay: 'open', bench: 'open', check: 'open' };
+  const states: Record<StationId, StationState> = {
+    'look-over': 'open',
+    filling: 'open',
+    template: 'open',
+    build: 'open',
+    cover: 'open',
+    lay: 'open',
+    bench: 'open',
+    check: 'open',
+  };
   if (!one) return states;
   const { source } = one;
   const worst = (id: StationId): StationState => {
@@ -52,7 +61,15 @@ export function stationStates(plan: Plan, index: number): Record<StationId, Stat
     template: worst('template'),
     build: one.sizes ? worst('build') : 'blocked',
     cover: one.cover ? worst('cover') : 'blocked',
-    lay: lays.some((lay) => lay.problems.length) ? 'blocked' : plan.wanted.length ? 'working' : lays.some((lay) => lay.answer?.unplaced.length) ? 'blocked' : lays.length ? 'done' : 'open',
+    lay: lays.some((lay) => lay.problems.length)
+      ? 'blocked'
+      : plan.wanted.length
+        ? 'working'
+        : lays.some((lay) => lay.answer?.unplaced.length)
+          ? 'blocked'
+          : lays.length
+            ? 'done'
+            : 'open',
     bench: steps.length && steps.every((step) => (source.bench?.done[step.id] ?? 0) >= source.quantity) ? 'done' : one.cover ? 'open' : 'blocked',
     check: lastCheck ? (compare(one, lastCheck).some((row) => row.within === false) ? 'doubtful' : 'done') : 'open',
   };

@@ -1,0 +1,163 @@
+import fs from 'node:fs';
+import { expect, test } from '../support/bench';
+
+test('a plain seat from the first measure to a printed ticket, and found again', async ({ shop, page }) => {
+  await shop.openJobs();
+  await page.getByRole('button', { name: 'New job' }).click();
+  await expect(shop.ticket()).toBeVisible();
+
+  await shop.setLength('Wide', '590');
+  await shop.setLength('Deep', '49 cm');
+  await shop.setLength('Finished height', '75');
+  await shop.expectSize('Finished', '590 millimetres', '490 millimetres', '75 millimetres');
+  await shop.expectSize('Cut, plate', '616 millimetres', '516 millimetres');
+  await expect(shop.piece('plate').locator('.size')).toContainText('616');
+
+  // Every number says why.
+  await shop.ticket().getByRole('button', { name: 'Cut, plate wide, why' }).click();
+  await expect(shop.ticket().locator('.why')).toContainText('590 seat − 0 gap = 590 finished');
+  await expect(shop.ticket().locator('.why')).toContainText('+ 2 × 13 seam = 616 cut');
+  await shop.ticket().getByRole('button', { name: 'Cut, plate wide, why' }).click();
+
+  // A size typed onto the drawing.
+  await page.getByRole('button', { name: /^seat width 590 mm/ }).click();
+  await page.getByRole('textbox', { name: 'seat width' }).fill('23 1/2"');
+  await page.keyboard.press('Enter');
+  await shop.expectSize('Seat', '597 millimetres', '490 millimetres');
+  await shop.saved();
+
+  // Undone, done again, over a reload.
+  await page.getByRole('button', { name: 'Undo: Width' }).click();
+  await shop.expectSize('Seat', '590 millimetres', '490 millimetres');
+  await page.reload();
+  await page.getByRole('button', { name: 'Redo: Width' }).click();
+  await shop.expectSize('Seat', '597 millimetres', '490 millimetres');
+
+  // Name it, and go through every station.
+  await shop.tray().getByRole('textbox', { name: 'Called' }).fill('Window seat of the journey');
+  await shop.tray().getByRole('textbox', { name: 'Called' }).press('Enter');
+  for (const station of ['Look over', 'Filling', 'Build', 'Cover', 'Lay', 'Bench', 'Check', 'Template']) {
+    await shop.goTo(station);
+    await shop.expectAccessible();
+  }
+
+  // The lay is worked out in the worker, and says what to buy.
+  await shop.goTo('Lay');
+  await expect(shop.tray().getByText('used')).toBeVisible();
+  await expect(shop.ticket().locator('.buy').getByRole('row').filter({ hasText: 'Indigo twill' })).toContainText(/\d m/);
+
+  const [ticket] = await Promise.all([page.context().waitForEvent('page'), shop.ticket().getByRole('link', { name: 'Print this ticket' }).click()]);
+  const pdf = await page.request.get(ticket.url());
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+  await ticket.close();
+
+  await shop.saved();
+  await shop.openJobs();
+  await page.getByRole('searchbox', { name: 'Search jobs and cushions' }).fill('window seat of the journey');
+  await expect(page.locator('.jobs .name')).toHaveText(['New job']);
+});
+
+test('the same in inches, with bad input that loses nothing', async ({ shop, page }) => {
+  await shop.openJob('Prompt-side boxes');
+  await shop.expectSize('Seat', '19 3/4 inches', '17 inches');
+  const wide = shop.tray().getByRole('textbox', { name: 'Wide' });
+  await wide.fill('20 1/0');
+  await wide.press('Enter');
+  await expect(shop.tray()).toContainText('A fraction cannot be over nought.');
+  await shop.expectSize('Seat', '19 3/4 inches', '17 inches');
+  await wide.fill('20 1/4');
+  await wide.press('Enter');
+  await shop.expectSize('Cut, plate', '21 1/4 inches', '18 inches');
+  await wide.blur();
+  await page.keyboard.press('u');
+  await shop.expectSize('Seat', '514 millimetres', '432 millimetres');
+  await page.keyboard.press('u');
+
+  // A radius that cannot be is said at the ticket with what to do, blocks its station, and is mended by undo.
+  await shop.setLength('Corner radius', '9');
+  await expect(shop.ticket().getByRole('list', { name: 'Problems' })).toContainText('Make it 8 1/2 in or less.');
+  await expect(page.getByRole('link', { name: 'Template blocked' })).toBeVisible();
+  await shop.saved();
+  await page.getByRole('button', { name: 'Undo: Corner radius' }).click();
+  await expect(shop.ticket().getByRole('list', { name: 'Problems' })).toBeHidden();
+});
+
+test('a drag is one step of undo, and every derived size follows it', async ({ shop, page }) => {
+  await shop.openJob('Reading corner');
+  await page.getByRole('button', { name: 'Floor cushion, 4' }).click();
+  await shop.expectSize('Finished', '560 millimetres', '560 millimetres', '100 millimetres');
+  const handle = page.getByRole('slider', { name: 'Drag the width' });
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  for (let i = 1; i <= 8; i++) await page.mouse.move(box.x + box.width / 2 + 5 * i, box.y + box.height / 2);
+  const during = await shop.size('Cut, plate');
+  expect(during[0]).not.toBe('586 millimetres');
+  await page.mouse.up();
+  await expect.poll(() => shop.size('Cut, plate')).toEqual(during);
+  await shop.saved();
+  await page.getByRole('button', { name: 'Undo: Width' }).click();
+  await shop.expectSize('Cut, plate', '586 millimetres', '586 millimetres');
+  // The same by keyboard.
+  await page.getByRole('slider', { name: 'Drag the depth' }).press('ArrowUp');
+  await shop.expectSize('Finished', '560 millimetres', '561 millimetres', '100 millimetres');
+});
+
+test('a long bench tells what is wrong with the cloth, and one switch mends it', async ({ shop }) => {
+  await shop.openJob('Stalls benches');
+  await shop.goTo('Lay');
+  await shop.tray().getByText('up the roll').click();
+  const problems = shop.ticket().getByRole('list', { name: 'Problems' });
+  await expect(problems).toContainText('The plate is 1 706 mm across and the cloth gives 1 380 mm.');
+  await expect(problems).toContainText('falls on the front edge');
+  await expect(shop.tray().getByRole('alert')).toContainText('Does not fit: Front row bench: plate');
+  await shop.tray().getByText('railroaded').click();
+  await expect(problems).toBeHidden();
+});
+
+test('steps are ticked and kept, a check measures against the promise', async ({ shop, page }) => {
+  await shop.openJob('Puppeteers’ kneelers');
+  await shop.goTo('Bench');
+  await expect(page.getByText('7 of 11 steps to do')).toBeVisible();
+  await page.getByRole('checkbox', { name: /Lay the faces on the core/ }).click();
+  await expect(page.getByText('6 of 11 steps to do')).toBeVisible();
+  await shop.saved();
+  await page.reload();
+  await expect(page.getByText('6 of 11 steps to do')).toBeVisible();
+
+  await shop.goTo('Check');
+  await page.getByRole('button', { name: 'Measure a cushion' }).click();
+  await page.getByRole('textbox', { name: 'Wide, measured' }).fill('421');
+  await page.getByRole('textbox', { name: 'Deep, measured' }).fill('320');
+  await page.getByRole('textbox', { name: 'Remark' }).fill('Corners full.');
+  await page.getByRole('textbox', { name: 'Remark' }).blur();
+  await expect(page.locator('.comparison').getByRole('row', { name: 'Wide' })).toContainText('1 mm over');
+  await expect(page.locator('.comparison').getByRole('row', { name: 'Deep' })).toContainText('20 mm over · look again');
+  await shop.expectAccessible();
+  await expect(page.getByRole('link', { name: 'Check doubtful' })).toBeVisible();
+});
+
+test('the job goes out as a file and comes back the same', async ({ shop, page }) => {
+  await shop.openJob('Storage chest top');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export this job as a file' }).click()]);
+  const file = await download.path();
+  const out = JSON.parse(fs.readFileSync(file, 'utf8')) as { name: string };
+  expect(out.name).toBe('Storage chest top');
+  const sent = { ...out, name: 'Chest from a file' };
+
+  await shop.openJobs();
+  await page
+    .getByLabel('A job file to import')
+    .setInputFiles({ name: 'chest.job.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(sent)) });
+  await expect(shop.ticket()).toBeVisible();
+  const id = /jobs\/([0-9a-f-]+)/.exec(page.url())?.[1] ?? '';
+  const back = (await (await page.request.get(`/api/jobs/${id}/export`)).json()) as unknown;
+  expect(back).toEqual(sent);
+
+  await shop.openJobs();
+  await page
+    .getByLabel('A job file to import')
+    .setInputFiles({ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ ...out, cushions: [] })) });
+  await expect(page.getByRole('alert')).toContainText('broken.json was not taken. At cushions:');
+});

@@ -1,0 +1,34 @@
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from '@playwright/test';
+import flags from '../tools/chromium.json' with { type: 'json' };
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const port = Number(process.env['E2E_PORT'] ?? 4871);
+
+/** The built application over a database of its own, made anew for each run; Debian's Chromium. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '**/*.journey.ts',
+  outputDir: path.join(root, 'test-results'),
+  fullyParallel: false,
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 8000 },
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    locale: 'en-GB',
+    launchOptions: { executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: flags },
+    trace: 'retain-on-failure',
+  },
+  webServer: {
+    command: `node tools/serve-fresh.mjs ${port}`,
+    cwd: root,
+    url: `http://127.0.0.1:${port}/api/health`,
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

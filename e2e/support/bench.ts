@@ -1,0 +1,90 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+/** The application as a person speaks of it: tape, table, tray, ticket. */
+export class Shop {
+  constructor(readonly page: Page) {}
+
+  async openJobs(): Promise<void> {
+    await this.page.goto('/jobs');
+    await expect(this.page.getByRole('heading', { name: 'Jobs' })).toBeVisible();
+  }
+
+  async openJob(name: string): Promise<void> {
+    await this.openJobs();
+    await this.page.getByRole('link', { name, exact: true }).click();
+    await expect(this.ticket()).toBeVisible();
+  }
+
+  async goTo(station: string): Promise<void> {
+    await this.page
+      .getByRole('navigation', { name: 'Stations' })
+      .getByRole('link', { name: new RegExp(`^${station}`) })
+      .click();
+    await expect(this.page.locator('.tape-stations a.here')).toContainText(station);
+  }
+
+  ticket(): Locator {
+    return this.page.getByRole('complementary', { name: 'Ticket' });
+  }
+
+  tray(): Locator {
+    return this.page.getByRole('group', { name: /tray$/ });
+  }
+
+  /** The numbers of one row of the four sizes as they are read out: `['590 millimetres', …]`. */
+  async size(row: 'Seat' | 'Finished' | 'Core' | 'Cut, plate'): Promise<string[]> {
+    const texts = await this.ticket()
+      .getByRole('row')
+      .filter({ has: this.page.getByRole('rowheader', { name: row, exact: true }) })
+      .locator('yl-length .sr-only')
+      .allInnerTexts();
+    return texts.map((text) => text.replace(/[\u202f\u00a0]/g, ' '));
+  }
+
+  async expectSize(row: 'Seat' | 'Finished' | 'Core' | 'Cut, plate', ...lengths: string[]): Promise<void> {
+    await expect.poll(() => this.size(row)).toEqual(lengths);
+  }
+
+  /** The line of a piece on the ticket. */
+  piece(label: string): Locator {
+    return this.ticket().locator('.piece-row').filter({ hasText: label });
+  }
+
+  /** Types a length into a field of the tray and settles it. */
+  async setLength(field: string, text: string): Promise<void> {
+    const box = this.tray().getByRole('textbox', { name: field });
+    await box.fill(text);
+    await box.press('Enter');
+  }
+
+  async saved(): Promise<void> {
+    await expect(this.page.locator('.save-state')).toHaveText('saved');
+  }
+
+  /** No accessibility violation by the rules of WCAG 2.2 AA. */
+  async expectAccessible(): Promise<void> {
+    const { violations } = await new AxeBuilder({ page: this.page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+  }
+}
+
+/** Every journey fails on a console error, an exception, or a request that leaves this machine. */
+export const test = base.extend<{ shop: Shop; expectedErrors: RegExp[] }>({
+  expectedErrors: [[], { option: true }],
+  shop: async ({ page, expectedErrors }, use) => {
+    const troubles: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error') troubles.push(message.text());
+    });
+    page.on('pageerror', (error) => troubles.push(error.message));
+    page.on('request', (request) => {
+      const { protocol, hostname } = new URL(request.url());
+      if (!['data:', 'blob:'].includes(protocol) && hostname !== '127.0.0.1') troubles.push(`a request left: ${request.url()}`);
+    });
+    await use(new Shop(page));
+    expect(troubles.filter((text) => !expectedErrors.some((expected) => expected.test(text)))).toEqual([]);
+  },
+});
+
+export { expect };

@@ -1,0 +1,39 @@
+// Measures what docs/quality asks for and writes docs/bench.md: npm run bench
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { gzipSync } from 'node:zlib';
+import { coreRows } from './core-rows';
+import { rowOf, table, type Row } from './measure';
+import { serverRows } from './server-rows';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+
+/** Compressed size of the scripts that the first page of a job needs: what its page and the chunks it names load. */
+function firstLoad(): Row {
+  const folder = path.join(root, 'dist/web/browser');
+  const stats = fs.readdirSync(folder).filter((name) => name.endsWith('.js'));
+  const seen = new Set<string>();
+  const visit = (name: string): void => {
+    if (seen.has(name) || !stats.includes(name)) return;
+    seen.add(name);
+    for (const [, next] of fs.readFileSync(path.join(folder, name), 'utf8').matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) visit(next ?? '');
+  };
+  for (const [, name] of fs.readFileSync(path.join(folder, 'index.html'), 'utf8').matchAll(/src="([^"]+\.js)"/g)) visit(name ?? '');
+  const page = stats.find((name) => fs.readFileSync(path.join(folder, name), 'utf8').includes('yl-job-page'));
+  if (page) visit(page);
+  const bytes = [...seen].reduce((sum, name) => sum + gzipSync(fs.readFileSync(path.join(folder, name))).length, 0);
+  return rowOf('first-load JavaScript of a job, compressed', 'under 220 kB', [bytes / 1000], 'kB');
+}
+
+const rows = [...coreRows(root), ...(await serverRows(root)), firstLoad()];
+const text = `# Measured
+
+Made by \`npm run bench\` on ${os.availableParallelism()} cores (${os.cpus()[0]?.model.trim() ?? 'unknown'}), Node ${process.versions.node}, ${new Date().toISOString().slice(0, 10)}.
+Times are wall-clock on that machine; each row gives how many runs it stands for.
+
+${table(rows)}
+`;
+fs.writeFileSync(path.join(root, 'docs/bench.md'), text);
+process.stdout.write(text);

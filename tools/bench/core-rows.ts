@@ -1,0 +1,69 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { fit, jobSchema, openShop, plan, pressureAt, shopSchema, solveLay, type Job } from '@yardland/core';
+import { rowOf, timed, type Row } from './measure';
+
+/** The rows of pure computing: planning, fit, load curve, lay. */
+export function coreRows(root: string): Row[] {
+  const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(root, 'demo', file), 'utf8'));
+  const shop = openShop(shopSchema.parse(read('shop.json')));
+  const boxes = jobSchema.parse(read('jobs/prompt-side-boxes.json'));
+  const benches = jobSchema.parse(read('jobs/stalls-benches.json'));
+  const cushions = Array.from({ length: 20 }, (_, i) => {
+    const of = [...boxes.cushions, ...benches.cushions];
+    const one = of[i % of.length] as Job['cushions'][number];
+    return { ...one, name: `${one.name} ${i}`, heightMm: one.heightMm + i };
+  });
+  const job: Job = { ...benches, cushions };
+  const before = plan(job, shop);
+  const changed = (i: number): Job => ({ ...job, cushions: cushions.map((one, n) => (n === 7 ? { ...one, heightMm: 60 + (i % 50) } : one)) });
+  const first = boxes.cushions[0];
+  const layers = first?.core.layers.map((layer) => ({ thicknessMm: layer.thicknessMm, hardness25N: 160, supportFactor: 2.4 })) ?? [];
+  const request = {
+    widthMm: 500,
+    depthMm: 430,
+    heightMm: 90,
+    core: { widthMm: 500, depthMm: 430, layers: [...layers, ...layers] },
+    wrapLoftMm: 50,
+    sideWrapSqueezedMm: 8,
+    padLoftMm: 20,
+    crownedFaces: 2 as const,
+    bowAcrossMm: 0,
+    bowAlongMm: 0,
+    clothStiffnessNPerM: 15_000,
+  };
+  const lay = before.wanted[0]?.request;
+  return [
+    rowOf(
+      'plan() of 20 cushions, nothing known before',
+      'p95 under 10 ms',
+      timed(300, () => void plan(job, shop)),
+    ),
+    rowOf(
+      'plan() of 20 cushions, one changed',
+      'under 1 ms',
+      timed(300, (i) => void plan(changed(i), shop, {}, before)),
+    ),
+    rowOf(
+      'fit of a cushion with 4 layers',
+      'under 2 ms',
+      timed(500, () => void fit(request)),
+    ),
+    rowOf(
+      'load curve of 100 points',
+      'under 2 ms',
+      timed(500, () => {
+        for (let i = 1; i <= 100; i++) pressureAt(i / 120, { hardness25N: 150, supportFactor: 2.2 }, 100);
+      }),
+    ),
+    ...(lay
+      ? [
+          rowOf(
+            `cloth lay of ${lay.items.reduce((sum, item) => sum + item.count, 0)} pieces, ${lay.tries} orders`,
+            '—',
+            timed(5, () => void solveLay(lay)),
+          ),
+        ]
+      : []),
+  ];
+}

@@ -1,0 +1,35 @@
+import { fileURLToPath } from 'node:url';
+import { importsOf } from './imports';
+import { offence } from './rules';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+
+describe('the direction check', () => {
+  it('finds what goes upward, sideways between workspaces, or out of the core', () => {
+    const found = (from: string, to: string) => offence({ from, to });
+    expect(found('core/src/units/parse.ts', 'core/src/kernel/figure.ts')).toBe('core/units may not import core/kernel');
+    expect(found('core/src/lay/engine.ts', 'core/src/build/sizes.ts')).toBe('core/lay may not import core/build');
+    expect(found('core/src/job/plan.ts', 'core/src/testing/samples.ts')).toBe('only specs may import testing');
+    expect(found('core/src/kernel/hash.ts', 'node:crypto')).toContain('may not import the package');
+    expect(found('core/src/kernel/hash.ts', '@angular/core')).toContain('may not import the package');
+    expect(found('server/src/app.ts', '@yardland/web')).toBe('server may not import web');
+    expect(found('web/src/app/app.ts', 'server/src/app.ts')).toContain('by path');
+  });
+
+  it('lets through what goes down', () => {
+    const free = (from: string, to: string) => expect(offence({ from, to })).withContext(`${from} → ${to}`).toBeNull();
+    free('core/src/job/plan.ts', 'core/src/units/format.ts');
+    free('core/src/cover/welt.ts', 'core/src/cover/joins.ts');
+    free('core/src/job/job.spec.ts', 'core/src/testing/samples.ts');
+    free('core/src/job/document.ts', 'zod');
+    free('server/src/app.ts', '@yardland/core');
+    free('core/src/index.ts', 'core/src/job/plan.ts');
+  });
+
+  it('reads every kind of import from real files, and finds nothing against the directions in them', () => {
+    const imports = importsOf(root, ['core/src', 'paper/src', 'server/src', 'web/src', 'cli/src']);
+    expect(imports.length).toBeGreaterThan(200);
+    expect(imports).toContain({ from: 'web/src/app/routes.ts', to: 'web/src/app/build/build-station.ts' });
+    expect(imports.map(offence).filter(Boolean)).toEqual([]);
+  });
+});

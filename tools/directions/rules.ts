@@ -1,0 +1,77 @@
+/** What each folder of the core may import besides itself; and what those may, it may too. The order is the map of `docs/architecture.md`. */
+const CORE: Readonly<Record<string, readonly string[]>> = {
+  units: [],
+  kernel: ['units'],
+  geometry: ['kernel'],
+  material: ['kernel'],
+  shop: ['material'],
+  piece: ['geometry', 'material'],
+  filling: ['shop'],
+  template: ['piece'],
+  build: ['template', 'filling', 'shop'],
+  // The construction is given sizes, which build works out.
+  cover: ['template', 'shop', 'build'],
+  lay: ['piece', 'material'],
+  job: ['build', 'cover', 'lay'],
+  bench: ['job'],
+  record: ['job'],
+  stations: ['bench', 'record'],
+  contract: ['job'],
+  testing: ['job'],
+};
+
+/** What each workspace may import of the others. */
+const WORKSPACES: Readonly<Record<string, readonly string[]>> = {
+  core: [],
+  paper: ['core'],
+  server: ['core', 'paper'],
+  web: ['core'],
+  cli: ['core'],
+  e2e: ['core'],
+};
+
+/** Packages that the core may use; everything that touches a screen, a disk or a clock stays outside. */
+const CORE_PACKAGES = new Set(['zod']);
+const CORE_SPEC_PACKAGES = new Set(['zod', 'fast-check']);
+
+export interface Import {
+  /** The importing file from the root, with slashes. */
+  readonly from: string;
+  /** The imported file from the root, or a package's name. */
+  readonly to: string;
+}
+
+function reachable(folder: string): Set<string> {
+  const seen = new Set<string>([folder]);
+  const visit = (one: string): void => {
+    for (const next of CORE[one] ?? []) {
+      if (seen.has(next)) continue;
+      seen.add(next);
+      visit(next);
+    }
+  };
+  visit(folder);
+  return seen;
+}
+
+const isPackage = (to: string): boolean => !to.includes('/src/') && !to.endsWith('.json') && !to.endsWith('.ts');
+
+/** Why an import is against the directions, or null. */
+export function offence({ from, to }: Import): string | null {
+  const [workspace = '', , folder = ''] = from.split('/');
+  const spec = /\.spec\.ts$|\/testing\//.test(from);
+  if (to.startsWith('@yardland/')) {
+    const other = to.split('/')[1] ?? '';
+    return (WORKSPACES[workspace] ?? []).includes(other) ? null : `${workspace} may not import ${other}`;
+  }
+  if (isPackage(to)) {
+    if (workspace !== 'core') return null;
+    return (spec ? CORE_SPEC_PACKAGES : CORE_PACKAGES).has(to) ? null : `the core may not import the package ${to}`;
+  }
+  const [toWorkspace = '', , toFolder = ''] = to.split('/');
+  if (toWorkspace !== workspace) return to.endsWith('.json') ? null : `${workspace} reaches into ${toWorkspace} by path`;
+  // What lies at the top of the core (its index) gathers every folder.
+  if (workspace !== 'core' || folder.endsWith('.ts')) return null;
+  if (toFolder === 'testing' && !spec) return 'only specs may import testing';
+  return spec || reachable(folder).has(toFolder) ? null : `core/${folder} may not import core/${toFolder}`;
+}

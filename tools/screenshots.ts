@@ -1,0 +1,72 @@
+// Pictures of the main views in docs/screenshots, made from the demo data: npm run screenshots
+import { spawn } from 'node:child_process';
+import path from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { chromium, type Page } from '@playwright/test';
+import flags from './chromium.json' with { type: 'json' };
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+const PORT = 4873;
+const base = `http://127.0.0.1:${PORT}`;
+
+interface Picture {
+  readonly file: string;
+  readonly job?: string;
+  readonly place: string;
+  readonly size?: { readonly width: number; readonly height: number };
+  readonly theme?: 'light' | 'dark';
+  readonly before?: (page: Page) => Promise<void>;
+}
+
+const openWhy = async (page: Page): Promise<void> => page.getByRole('button', { name: 'Cut, plate wide, why' }).click();
+
+const PICTURES: readonly Picture[] = [
+  { file: 'jobs', place: '' },
+  { file: 'look-over', job: 'Stalls benches', place: '1/look-over' },
+  { file: 'filling', job: 'Prompt-side boxes', place: '1/filling' },
+  { file: 'template', job: 'Prompt-side boxes', place: '1/template' },
+  { file: 'build', job: 'Prompt-side boxes', place: '1/build', before: openWhy },
+  { file: 'cover', job: 'Prompt-side boxes', place: '3/cover' },
+  { file: 'lay', job: 'Stalls benches', place: '1/lay' },
+  { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
+  { file: 'check', job: 'Storage chest top', place: '1/check' },
+  { file: 'build-dark', job: 'Reading corner', place: '2/build', theme: 'dark' },
+  { file: 'lay-tablet', job: 'Prompt-side boxes', place: '1/lay', size: { width: 1024, height: 768 } },
+];
+
+async function served(): Promise<() => void> {
+  const server = spawn(process.execPath, ['tools/serve-fresh.mjs', String(PORT)], { cwd: root, stdio: 'ignore' });
+  for (let i = 0; i < 240; i++) {
+    if (
+      await fetch(`${base}/api/health`).then(
+        (r) => r.ok,
+        () => false,
+      )
+    )
+      return () => server.kill('SIGTERM');
+    await new Promise((resolve) => setTimeout(resolve, 500));
+  }
+  server.kill('SIGTERM');
+  throw new Error('the application did not come up');
+}
+
+const stop = await served();
+const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: flags });
+try {
+  const { jobs } = (await (await fetch(`${base}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
+  for (const { file, job, place, size, theme, before } of PICTURES) {
+    const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 }, colorScheme: theme ?? 'light', reducedMotion: 'reduce' });
+    const id = jobs.find((one) => one.name === job)?.id;
+    await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/jobs`);
+    await page.locator(id ? 'yl-ticket h2' : '.jobs').waitFor();
+    // Until every lay is worked out and the fonts are there.
+    await page.waitForFunction(() => document.fonts.status === 'loaded' && !document.querySelector('.buy .working, .tape .work'));
+    await before?.(page);
+    await page.screenshot({ path: path.join(root, `docs/screenshots/${file}.png`) });
+    await page.close();
+    console.log(`docs/screenshots/${file}.png`);
+  }
+} finally {
+  await browser.close();
+  stop();
+}

@@ -1,0 +1,61 @@
+// Everything that must hold, from a bare clone: installs what tests need, then lint, types, directions, unit tests, server, command line and
+// browser journeys. Goes on after a failure, and closes with one line: N passed, N failed.
+import { ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensurePackages, heard } from './lib.mjs';
+
+ensurePackages();
+process.env.CHROME_BIN = ensureChromium();
+
+const node = process.execPath;
+const bin = (name) => `node_modules/${name}`;
+const plain = { FORCE_COLOR: '0', NO_COLOR: '1', CI: 'true', NG_CLI_ANALYTICS: 'false' };
+
+/** A check that either holds or does not. */
+const whole = ({ code }) => (code === 0 ? [1, 0] : [0, 1]);
+const last = (text, pattern) => [...text.matchAll(pattern)].at(-1);
+/** Counts of a runner from its closing line; a run without one, or with none executed, has failed. */
+const counted = (pattern, read) => (result) => {
+  const match = last(result.text, pattern);
+  const [passed, failed] = match ? read(match) : [0, 0];
+  if (passed + failed === 0 || (result.code !== 0 && failed === 0)) return [passed, failed + 1];
+  return [passed, failed];
+};
+const karma = counted(/Executed (\d+) of (\d+).*?(?:\((\d+) FAILED\)|SUCCESS|FAILED)/g, ([, run, , failed]) => [
+  Number(run) - Number(failed ?? 0),
+  Number(failed ?? 0),
+]);
+const jasmine = counted(/(\d+) specs?, (\d+) failures?/g, ([, specs, failures]) => [Number(specs) - Number(failures), Number(failures)]);
+const playwright = (result) => {
+  const of = (word) => Number(last(result.text, new RegExp(`^\\s*(\\d+) ${word}\\b`, 'gm'))?.[1] ?? 0);
+  const [passed, failed] = [of('passed') + of('flaky'), of('failed') + of('interrupted') + of('did not run')];
+  return passed + failed === 0 || (result.code !== 0 && failed === 0) ? [passed, failed + 1] : [passed, failed];
+};
+
+const SUITES = [
+  ['lint', [bin('eslint/bin/eslint.js'), '.'], whole],
+  ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.'], whole],
+  ...['core', 'paper', 'server', 'cli', 'e2e', 'tools', 'web/tsconfig.spec.json'].map((project) => [
+    `types ${project}`,
+    [bin('typescript/bin/tsc'), '-p', project, '--noEmit'],
+    whole,
+  ]),
+  ['directions', ['--import', 'tsx', 'tools/directions/check.ts'], whole],
+  ['core specs', [bin('@angular/cli/bin/ng.js'), 'test', 'core'], karma],
+  ['web specs', [bin('@angular/cli/bin/ng.js'), 'test', 'web'], karma],
+  ['server, command line and tool specs', ['--import', 'tsx', bin('jasmine/bin/jasmine.js'), '--config=tools/jasmine-node.json'], jasmine],
+  ['browser journeys', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], playwright],
+];
+
+let [passed, failed] = [0, 0];
+const lines = [];
+for (const [name, args, read] of SUITES) {
+  if (name === 'browser journeys') ensureBuilt();
+  console.log(`\n== ${name}`);
+  const begun = Date.now();
+  const [good, bad] = read(await heard(node, args, plain));
+  passed += good;
+  failed += bad;
+  lines.push(`${bad ? 'FAILED' : 'ok    '} ${name}: ${good} passed, ${bad} failed (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
+}
+console.log(`\n${lines.join('\n')}\n\n${passed} passed, ${failed} failed`);
+process.exitCode = failed ? 1 : 0;

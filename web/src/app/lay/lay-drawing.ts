@@ -1,0 +1,95 @@
+import { bounds, type LayAnswer, type PlannedLay, type Point } from '@yardland/core';
+import { boxArea } from '../shared/table/cushion-scene';
+import type { SceneItem } from '../shared/table/scene';
+
+/** A stretch of material as it lies on the table: a part of the roll, or a sheet. */
+export interface Band {
+  /** Upper left on the table, mm. */
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly length: number;
+  /** Where on the roll it begins, mm. */
+  readonly from: number;
+  readonly sheet: number | null;
+}
+
+/** Room between rows or sheets, as a share of the material's width. */
+const GAP = 0.2;
+/** A roll is folded into rows so that the whole is about this much wider than high. */
+const ASPECT = 1.5;
+
+/** The material runs to the right: across it is down on the table, along it is to the right. */
+export const turned = (p: Point): Point => ({ x: p.y, y: -p.x });
+
+/** How the material is laid out on the table: a long roll goes on in the next row, sheets lie side by side. */
+export function bandsOf(lay: PlannedLay, answer: LayAnswer): Band[] {
+  const { material } = lay.request;
+  const width = material.widthMm;
+  if (material.kind === 'sheet') {
+    const perRow = Math.max(1, Math.round(Math.sqrt((ASPECT * answer.sheets * width) / material.lengthMm)));
+    return Array.from({ length: Math.max(1, answer.sheets) }, (_, sheet) => ({
+      x: (sheet % perRow) * material.lengthMm * (1 + GAP),
+      y: -Math.floor(sheet / perRow) * width * (1 + GAP),
+      width,
+      length: material.lengthMm,
+      from: 0,
+      sheet,
+    }));
+  }
+  const rows = Math.max(1, Math.round(Math.sqrt(answer.lengthMm / (ASPECT * width * (1 + GAP)))));
+  const length = answer.lengthMm / rows;
+  return Array.from({ length: rows }, (_, row) => ({ x: 0, y: -row * width * (1 + GAP), width, length, from: row * length, sheet: null }));
+}
+
+/** The material of a band with its words; on a roll the selvedges, and the line that no lay of these pieces can be shorter than. */
+export function bandItems(band: Band, index: number, answer: LayAnswer, words: string): SceneItem[] {
+  const { x, y, width, length } = band;
+  const items: SceneItem[] = [
+    boxArea(`material-${index}`, x, y - width, length, width, 'material'),
+    { kind: 'note', key: `band-${index}`, at: { x, y }, dy: -7, text: words, look: 'small' },
+  ];
+  if (band.sheet !== null) return items;
+  const edge = width * 0.012;
+  items.push(
+    boxArea(`selvedge-near-${index}`, x, y - width - edge, length, edge, 'selvedge'),
+    boxArea(`selvedge-far-${index}`, x, y, length, edge, 'selvedge'),
+  );
+  const bound = answer.bound - band.from;
+  if (bound > 0 && bound <= length)
+    items.push({
+      kind: 'area',
+      key: 'bound',
+      shape: [
+        { x: x + bound, y: y + edge * 2 },
+        { x: x + bound, y: y - width - edge * 2 },
+      ],
+      open: true,
+      look: 'bound',
+    });
+  return items;
+}
+
+/** The part of a polygon on one side of an upright line (one step of clipping by half planes). */
+function clipped(points: readonly Point[], at: number, keepRight: boolean): Point[] {
+  const inside = (p: Point): boolean => (keepRight ? p.x >= at : p.x <= at);
+  return points.flatMap((b, i) => {
+    const a = points[(i + points.length - 1) % points.length] as Point;
+    const cross = { x: at, y: a.y + ((b.y - a.y) * (at - a.x)) / (b.x - a.x || 1) };
+    if (inside(b)) return inside(a) ? [b] : [cross, b];
+    return inside(a) ? [cross] : [];
+  });
+}
+
+/** What of a laid piece (turned, in roll coordinates) lies in a band, moved to the band's place; empty when none. */
+export function partIn(band: Band, points: readonly Point[], sheet: number): Point[] {
+  if (band.sheet !== null && band.sheet !== sheet) return [];
+  const kept = clipped(clipped(points, band.from, true), band.from + band.length, false).map((p) => ({ x: p.x - band.from + band.x, y: p.y + band.y }));
+  return kept.length >= 3 && widthOf(kept) > 0.5 ? kept : [];
+}
+
+export function widthOf(points: readonly Point[]): number {
+  if (points.length === 0) return 0;
+  const box = bounds(points);
+  return box.maxX - box.minX;
+}
