@@ -30,14 +30,11 @@ export function createApp(config: Config, db: Database, solver: Solver, log: Log
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
-  app.use(
-    '/api',
-    pinoHttp({
-      logger: log,
-      autoLogging: { ignore: (request) => request.method === 'GET' },
-      serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }) },
-    }),
-  );
+  const logWrite = pinoHttp({ logger: log, serializers: { req: ({ method, url }: { method: string; url: string }) => ({ method, url }) } });
+  app.use('/api', (request, response, next) => {
+    if (request.method === 'GET') next();
+    else logWrite(request, response, next);
+  });
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.get('/api/health', (_request, response) => {
     db.prepare('SELECT 1').get();

@@ -1,4 +1,5 @@
-import { pressureAt, strainAt, waddingAt, type FoamFeel } from '../filling/load-curve';
+import { loadCurve, waddingAt, type FoamFeel, type LoadCurve } from '../filling/load-curve';
+import { fallingRoot } from '../kernel/root';
 
 /** Everything the fit depends on; millimetres and N/m. */
 export interface FitRequest {
@@ -42,27 +43,25 @@ export const WOVEN_STIFFNESS = 15_000;
 /** Wrap on the sides of a core is squeezed to this share of its loft; an assumption. */
 export const SIDE_WRAP_SQUEEZED = 1 / 3;
 
-/** Root of a falling function between low and high, by bisection. */
-function fallingRoot(low: number, high: number, value: (x: number) => number): number {
-  let [a, b] = [low, high];
-  for (let i = 0; i < 40 && b - a > 1e-7 * Math.max(1, high); i++) {
-    const middle = (a + b) / 2;
-    if (value(middle) > 0) a = middle;
-    else b = middle;
-  }
-  return (a + b) / 2;
+/** Crown and tension are worked out to these, mm and N/m: far finer than the model is true. */
+const CROWN_TOLERANCE_MM = 1e-4;
+const TENSION_TOLERANCE = 1e-4;
+
+interface Sprung {
+  readonly curve: LoadCurve;
+  readonly thicknessMm: number;
 }
 
 /** Tension of a plate in one direction, N/m, at crown c: the core, squeezed into the held width, pushes half on each plate. */
-function tension(coverMm: number, coreMm: number, bowMm: number, crownMm: number, request: FitRequest, foamMm: number): number {
+function tension(coverMm: number, coreMm: number, bowMm: number, crownMm: number, request: FitRequest, layers: readonly Sprung[]): number {
   const wide = coreMm + 2 * request.sideWrapSqueezedMm;
   const push = (t: number): number => {
     const held = coverMm * (1 + t / request.clothStiffnessNPerM) + bowMm - (8 * crownMm * crownMm) / (3 * coverMm);
     const strain = (wide - held) / wide;
-    return request.core.layers.reduce((sum, layer) => sum + (pressureAt(strain, layer, foamMm) * layer.thicknessMm) / 2000, 0);
+    return layers.reduce((sum, layer) => sum + (layer.curve.pressureAt(strain) * layer.thicknessMm) / 2000, 0);
   };
   const slack = push(0);
-  return slack === 0 ? 0 : fallingRoot(0, slack, (t) => push(t) - t);
+  return slack === 0 ? 0 : fallingRoot(0, slack, TENSION_TOLERANCE, (t) => push(t) - t);
 }
 
 function verdictOf(across: number, along: number): FitVerdict {
@@ -77,21 +76,21 @@ function verdictOf(across: number, along: number): FitVerdict {
  * thickness of foam, wrap and pad that wants out. A model with assumed constants; it advises.
  */
 export function fit(request: FitRequest): Fit {
-  const { layers } = request.core;
-  const foamMm = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const foamMm = request.core.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const layers = request.core.layers.map((layer): Sprung => ({ curve: loadCurve(layer, foamMm), thicknessMm: layer.thicknessMm }));
   const loft = request.wrapLoftMm + request.padLoftMm;
   const tensions = (crown: number): readonly [number, number] => [
-    tension(request.widthMm, request.core.widthMm, request.bowAcrossMm, crown, request, foamMm),
-    tension(request.depthMm, request.core.depthMm, request.bowAlongMm, crown, request, foamMm),
+    tension(request.widthMm, request.core.widthMm, request.bowAcrossMm, crown, request, layers),
+    tension(request.depthMm, request.core.depthMm, request.bowAlongMm, crown, request, layers),
   ];
   const surplus = (crown: number): number => {
     const [tx, ty] = tensions(crown);
     const pressure = 8 * crown * 1000 * (tx / request.widthMm ** 2 + ty / request.depthMm ** 2);
-    const foam = layers.reduce((sum, layer) => sum + layer.thicknessMm * (1 - strainAt(pressure, layer, foamMm)), 0);
+    const foam = layers.reduce((sum, layer) => sum + layer.thicknessMm * (1 - layer.curve.strainAt(pressure)), 0);
     return foam + waddingAt(loft, pressure) - request.heightMm - request.crownedFaces * crown;
   };
   const most = (foamMm + loft - request.heightMm) / request.crownedFaces;
-  const crownMm = most <= 1e-9 ? 0 : fallingRoot(0, most, surplus);
+  const crownMm = most <= 1e-9 ? 0 : fallingRoot(0, most, CROWN_TOLERANCE_MM, surplus);
   const [across, along] = tensions(crownMm);
   const oversize = Math.max(request.core.widthMm / request.widthMm, request.core.depthMm / request.depthMm) - 1;
   return {

@@ -78,6 +78,8 @@ export function placeJoins(band: BandToJoin): Joins | null {
   if (fewest > 40) return null;
   let best: { readonly at: readonly number[]; readonly cost: number } | null = null;
   for (const count of [fewest, fewest + 1, fewest + 2]) {
+    // A strip more can only pay where what fewer strips gave costs more than it.
+    if (best && best.cost <= (count - fewest) * COST.extraStrip) break;
     for (const at of candidates(band, count)) {
       const total = cost(band, at) + (count - fewest) * COST.extraStrip;
       if (total < (best?.cost ?? Infinity)) best = { at, cost: total };

@@ -1,3 +1,5 @@
+import { fallingRoot } from '../kernel/root';
+
 /** A foam as the load–indentation model sees it. */
 export interface FoamFeel {
   /** 25 % indentation hardness, N on the 323 cm² foot at 100 mm. */
@@ -31,23 +33,24 @@ export function hardnessRatio(strain: number, supportFactor: number): number {
   return a * early(e) + b * late(e);
 }
 
-/** Pressure in Pa that holds a foam at a strain (0 to 1), in a stack of this much foam altogether. 0 for no strain. */
-export function pressureAt(strain: number, foam: FoamFeel, foamThicknessMm: number): number {
-  if (strain <= 0) return 0;
-  return (foam.hardness25N / FOOT_M2) * hardnessRatio(strain, foam.supportFactor) * (foamThicknessMm / 100) ** THICKNESS_EXPONENT;
+/** The load curve of one foam in a stack: the model's constants worked out once, for asking many times. */
+export interface LoadCurve {
+  /** Pressure in Pa that holds the foam at a strain (0 to 1); 0 for no strain. */
+  readonly pressureAt: (strain: number) => number;
+  /** The strain at which it carries a pressure (Pa), to 1e-6. */
+  readonly strainAt: (pressurePa: number) => number;
 }
 
-/** The strain at which a foam carries a pressure (Pa), by bisection to 1e-6. */
-export function strainAt(pressurePa: number, foam: FoamFeel, foamThicknessMm: number): number {
-  if (pressurePa <= 0) return 0;
-  let low = 0;
-  let high = MOST_STRAIN;
-  while (high - low > 1e-6) {
-    const middle = (low + high) / 2;
-    if (pressureAt(middle, foam, foamThicknessMm) < pressurePa) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+/** The curve of a foam in a stack of `foamThicknessMm` of foam altogether. */
+export function loadCurve(foam: FoamFeel, foamThicknessMm: number): LoadCurve {
+  const [a, b] = weights(foam.supportFactor);
+  const stiffness = (foam.hardness25N / FOOT_M2) * (foamThicknessMm / 100) ** THICKNESS_EXPONENT;
+  const pressureAt = (strain: number): number => {
+    if (strain <= 0) return 0;
+    const e = Math.min(strain, MOST_STRAIN);
+    return stiffness * (a * early(e) + b * late(e));
+  };
+  return { pressureAt, strainAt: (pressurePa) => (pressurePa <= 0 ? 0 : fallingRoot(0, MOST_STRAIN, 1e-6, (e) => pressurePa - pressureAt(e))) };
 }
 
 /** Pressure at which wadding lies at 1/√2 of its loft, Pa; an assumption. */

@@ -5,7 +5,7 @@ import type { LayItem, LayMaterial, LayRequest, Turn } from '../lay/contract';
 import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
 import type { Job } from './document';
-import { clothFacts, type CushionPlan } from './plan-cushion';
+import { clothFacts, type CushionPlan, type Cut } from './plan-cushion';
 
 /** Which material a lay is on. */
 export type LaySubject =
@@ -25,24 +25,24 @@ export interface Wanted {
 const TRIES = 240;
 const ALL_TURNS: readonly Turn[] = [0, 90, 180, 270];
 
-const rectangle = (width: number, height: number) => flatten(rectangleOutline(width, height));
-
-/** A piece as it is laid: with its trim-off, which is counted here and nowhere else. */
-function laidPolygon(piece: Piece) {
-  return piece.trimMm > 0 ? rectangle(piece.width.value + piece.trimMm, piece.height.value) : flatten(piece.outline);
+/** An item of a lay with the name of its content, so that a lay is named without looking at every point. */
+interface NamedItem {
+  readonly item: LayItem;
+  readonly hash: string;
 }
 
-function itemOf(plan: CushionPlan, index: number, piece: Piece, turns: readonly Turn[]): LayItem {
-  return { id: `${index}/${piece.id}`, polygon: laidPolygon(piece), count: piece.countPerCushion * plan.source.quantity, turns };
+function itemOf(index: number, cut: Cut, turns: readonly Turn[]): NamedItem {
+  return { item: { id: `${index}/${cut.piece.id}`, polygon: cut.polygon, count: cut.count, turns }, hash: cut.hash };
 }
 
-function wanted(key: string, subject: LaySubject, material: LayMaterial, items: readonly LayItem[]): Wanted {
-  const request: LayRequest = { format: 'yardland/lay-request@1', material, items, seed: 1, tries: TRIES };
-  return { hash: hashText(JSON.stringify(request)), key, subject, request };
+function wanted(key: string, subject: LaySubject, material: LayMaterial, named: readonly NamedItem[]): Wanted {
+  const request: LayRequest = { format: 'yardland/lay-request@1', material, items: named.map(({ item }) => item), seed: 1, tries: TRIES };
+  const content = named.map(({ item, hash }) => [item.id, item.turns, hash]);
+  return { hash: hashText(JSON.stringify([request.format, material, request.seed, TRIES, content])), key, subject, request };
 }
 
 /** Bias blocks for all welts of the job, strips of like width together. */
-function biasItems(plans: readonly CushionPlan[], usableMm: number, shopDepthMm: number): LayItem[] {
+function biasItems(plans: readonly CushionPlan[], usableMm: number, shopDepthMm: number): NamedItem[] {
   const strips = new Map<number, number>();
   for (const plan of plans)
     for (const piece of plan.pieces)
@@ -50,7 +50,10 @@ function biasItems(plans: readonly CushionPlan[], usableMm: number, shopDepthMm:
         strips.set(piece.height.value, (strips.get(piece.height.value) ?? 0) + (piece.joins + 1) * piece.countPerCushion * plan.source.quantity);
   return [...strips].flatMap(([stripMm, count], group) => {
     const { depthMm, widthsMm } = biasBlocks(count, stripMm, biasDepth(shopDepthMm, usableMm), usableMm);
-    return widthsMm.map((widthMm, i): LayItem => ({ id: `bias/${group + 1}.${i + 1}`, polygon: rectangle(widthMm, depthMm), count: 1, turns: [0, 90] }));
+    return widthsMm.map((widthMm, i): NamedItem => ({
+      item: { id: `bias/${group + 1}.${i + 1}`, polygon: flatten(rectangleOutline(widthMm, depthMm)), count: 1, turns: [0, 90] },
+      hash: `${widthMm} ${depthMm}`,
+    }));
   });
 }
 
@@ -59,12 +62,12 @@ function clothLay(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted |
   const base: Turn = job.cloth.railroaded ? 90 : 0;
   const turnsFrom = (turn: Turn): Turn[] => (facts.oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn]);
   const items = plans.flatMap((plan, index) =>
-    plan.pieces
-      .filter((piece) => piece.material === 'cover' && piece.grain !== 'bias')
-      .map((piece) => {
-        const strip = piece.role === 'boxing' || piece.role === 'plaque';
-        const alongRoll = strip && plan.source.construction.strips === 'along';
-        return itemOf(plan, index, piece, alongRoll && base === 0 ? [...turnsFrom(90)] : turnsFrom(base));
+    plan.cuts
+      .filter(({ piece }) => piece.material === 'cover' && piece.grain !== 'bias')
+      .map((cut) => {
+        const strip = cut.piece.role === 'boxing' || cut.piece.role === 'plaque';
+        const alongRoll = strip && plan.source.construction.strips === 'along' && base === 0;
+        return itemOf(index, cut, turnsFrom(alongRoll ? 90 : base));
       }),
   );
   const all = [...items, ...biasItems(plans, facts.usableMm, shop.assume('biasDepthMm', job.units))];
@@ -72,12 +75,15 @@ function clothLay(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted |
 }
 
 /** Pieces of one kind grouped by what they are cut from. */
-function grouped(plans: readonly CushionPlan[], keyOf: (piece: Piece, plan: CushionPlan) => string | null): Map<string, LayItem[]> {
-  const groups = new Map<string, LayItem[]>();
+function grouped(plans: readonly CushionPlan[], keyOf: (piece: Piece, plan: CushionPlan) => string | null): Map<string, NamedItem[]> {
+  const groups = new Map<string, NamedItem[]>();
   plans.forEach((plan, index) => {
-    for (const piece of plan.pieces) {
-      const key = keyOf(piece, plan);
-      if (key !== null) groups.set(key, [...(groups.get(key) ?? []), itemOf(plan, index, piece, ALL_TURNS)]);
+    for (const cut of plan.cuts) {
+      const key = keyOf(cut.piece, plan);
+      if (key === null) continue;
+      const group = groups.get(key) ?? [];
+      group.push(itemOf(index, cut, ALL_TURNS));
+      groups.set(key, group);
     }
   });
   return groups;

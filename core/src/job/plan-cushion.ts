@@ -4,7 +4,8 @@ import { evaluateSizes, type Sizes } from '../build/sizes';
 import { wrapPieces } from '../build/wrap';
 import { constructionOf } from '../cover/constructions/constructions';
 import type { Cover } from '../cover/constructions/construction';
-import type { Outline } from '../geometry/outline';
+import { flatten, rectangleOutline, type Outline, type Point } from '../geometry/outline';
+import { hashText } from '../kernel/hash';
 import { given, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
 import type { Piece } from '../piece/piece';
@@ -23,9 +24,19 @@ export interface CushionPlan {
   readonly outlines: { readonly seat: Outline; readonly finished: Outline; readonly sewn: Outline; readonly core: Outline } | null;
   readonly wrap: Figure | null;
   readonly pieces: readonly Piece[];
+  /** The pieces as they are laid, in the order of `pieces`. */
+  readonly cuts: readonly Cut[];
   readonly cover: Cover | null;
   readonly fit: Fit | null;
   readonly problems: readonly Issue[];
+}
+
+/** A piece made ready for laying: its polygon with the trim-off in it, and a name for that content. */
+export interface Cut {
+  readonly piece: Piece;
+  readonly polygon: readonly Point[];
+  readonly count: number;
+  readonly hash: string;
 }
 
 export interface CushionContext {
@@ -35,7 +46,7 @@ export interface CushionContext {
 }
 
 function blocked(source: Cushion, school: School | null, problems: readonly Issue[]): CushionPlan {
-  return { source, school, sizes: null, outlines: null, wrap: null, pieces: [], cover: null, fit: null, problems };
+  return { source, school, sizes: null, outlines: null, wrap: null, pieces: [], cuts: [], cover: null, fit: null, problems };
 }
 
 /** The cloth's facts where a material is chosen, else the shop's assumptions. */
@@ -50,6 +61,13 @@ export function clothFacts(
     oneWay: material?.oneWay ?? true,
     name: material?.name ?? null,
   };
+}
+
+/** Trim-off is counted here and nowhere else: a strip is laid longer than its size says. */
+function cutOf(piece: Piece, quantity: number): Cut {
+  const polygon = flatten(piece.trimMm > 0 ? rectangleOutline(piece.width.value + piece.trimMm, piece.height.value) : piece.outline);
+  const count = piece.countPerCushion * quantity;
+  return { piece, polygon, count, hash: hashText(JSON.stringify([count, polygon])) };
 }
 
 function predictFit(cushion: Cushion, sizes: Sizes, loftMm: number, school: School, shop: Shop): Fit | null {
@@ -126,13 +144,19 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
     ...cover.problems,
     ...(prediction ? fitProblems(prediction, sizes, loftMm, school) : []),
   ];
+  const pieces = [
+    ...cover.pieces,
+    ...foamPieces(cushion.core.layers, sizes.core, outlines.core),
+    ...wrapPieces(school, loftMm, sizes.core, outlines.core, units),
+  ];
   return {
     source: cushion,
     school,
     sizes,
     outlines,
     wrap: given('wrap', loftMm, cushion.wrapLoftMm === undefined ? 'school' : 'entered'),
-    pieces: [...cover.pieces, ...foamPieces(cushion.core.layers, sizes.core, outlines.core), ...wrapPieces(school, loftMm, sizes.core, outlines.core, units)],
+    pieces,
+    cuts: pieces.map((piece) => cutOf(piece, cushion.quantity)),
     cover,
     fit: prediction,
     problems,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { given, law, minus, plus, sum, type Figure } from './figure';
 import { hashText } from './hash';
 import { seededRandom } from './random';
+import { fallingRoot } from './root';
 import { whyLine } from './why';
 
 /** Adds a derivation up again from its leaves, independently of how `sum` did it. */
@@ -64,5 +65,24 @@ describe('seeded things', () => {
     const names = new Set(Array.from({ length: 10000 }, (_, i) => hashText(`request ${i}`)));
     expect(names.size).toBe(10000);
     expect([...names].every((name) => /^[0-9a-f]{14}$/.test(name))).toBeTrue();
+  });
+});
+
+describe('fallingRoot', () => {
+  it('finds where curved, steep and flat functions cross, in few steps', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 0.99, noNaN: true }), fc.integer({ min: 1, max: 15 }), (root, power) => {
+        let calls = 0;
+        const found = fallingRoot(0, 1, 1e-7, (x) => {
+          calls++;
+          return root ** power - x ** power;
+        });
+        expect(Math.abs(found - root)).toBeLessThan(1e-6);
+        expect(calls).toBeLessThan(70);
+      }),
+      { seed: 22 },
+    );
+    expect(fallingRoot(2, 3, 1e-9, () => -1)).toBe(2);
+    expect(fallingRoot(2, 3, 1e-9, () => 1)).toBe(3);
   });
 });
