@@ -33,6 +33,16 @@ test('a plain seat from the first measure to a printed ticket, and found again',
   await page.getByRole('button', { name: 'Redo: Width' }).click();
   await shop.expectSize('Seat', '597 millimetres', '490 millimetres');
 
+  // The job's own sheet.
+  await page.getByRole('button', { name: /the job’s own sheet/ }).click();
+  const sheet = page.getByRole('dialog', { name: 'The job' });
+  await sheet.getByLabel('Name').fill('Bay of the journey');
+  await sheet.getByLabel('Promised for').fill('2027-01-15');
+  await sheet.getByLabel('State').selectOption('cutting');
+  await shop.expectAccessible();
+  await sheet.getByRole('button', { name: 'Done' }).click();
+  await expect(page.locator('.job-title')).toContainText('due 15 Jan 2027');
+
   // Name it, and go through every station.
   await shop.tray().getByRole('textbox', { name: 'Called' }).fill('Window seat of the journey');
   await shop.tray().getByRole('textbox', { name: 'Called' }).press('Enter');
@@ -55,7 +65,8 @@ test('a plain seat from the first measure to a printed ticket, and found again',
   await shop.saved();
   await shop.openJobs();
   await page.getByRole('searchbox', { name: 'Search jobs and cushions' }).fill('window seat of the journey');
-  await expect(page.locator('.jobs .name')).toHaveText(['New job']);
+  await expect(page.locator('.jobs .name')).toHaveText(['Bay of the journey']);
+  await expect(page.locator('.chip')).toHaveText(['cutting']);
 });
 
 test('the same in inches, with bad input that loses nothing', async ({ shop, page }) => {

@@ -19,12 +19,10 @@ function start(): void {
   const seeded = seedDemo(config.demoDir, new JobStore(db), new ShopStore(db));
   if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
   const solver = new Solver();
-  const server = createApp(config, db, solver, log).listen(config.port, config.host, () => {
+  const server = createApp(config, db, solver, log).listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
+    if (error) fail(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Set PORT to another.` : error.message);
     const { port } = server.address() as AddressInfo;
     process.stdout.write(`Yardland is open at http://${config.host}:${port}\n`);
-  });
-  server.on('error', (error: NodeJS.ErrnoException) => {
-    fail(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Set PORT to another.` : error.message);
   });
 
   const stop = (): void => {

@@ -14,8 +14,9 @@ async function fresh(job: Job = demoJob()): Promise<{ id: string; revision: numb
   return body;
 }
 
-describe('jobs', () => {
+describe('the demo jobs', () => {
   it('come with the demo shop: listed by due date, searched by cushion, filtered by state and lateness', async () => {
+    const app = await running();
     const { body } = await app.get('/api/jobs');
     expect(body.total).toBeGreaterThanOrEqual(4);
     const dates = body.jobs.filter((job: JobSummary) => job.state !== 'delivered' && job.dueDate).map((job: JobSummary) => job.dueDate);
@@ -24,8 +25,11 @@ describe('jobs', () => {
     expect((await app.get('/api/jobs?search=50%25')).body.total).toBe(0);
     expect((await app.get('/api/jobs?state=late')).body.jobs.map((job: JobSummary) => job.name)).toEqual(['Puppeteers’ kneelers']);
     expect((await app.get('/api/jobs?state=odd')).status).toBe(400);
+    await app.stop();
   });
+});
 
+describe('jobs', () => {
   it('are given back as they were written, whatever fields they use', async () => {
     for (const name of ['prompt-side-boxes', 'storage-chest', 'puppeteers-kneelers']) {
       const job = demoJob(name);

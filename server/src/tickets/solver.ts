@@ -21,7 +21,7 @@ export class Solver {
   async #answer(hash: string, request: LayRequest): Promise<LayAnswer> {
     const known = this.#answers.get(hash);
     if (known) return known;
-    const answer = await this.#workers().run(request, { name: 'solve' });
+    const answer = await this.#workers().run(request);
     if (this.#answers.size >= KEPT_ANSWERS) this.#answers.delete(this.#answers.keys().next().value ?? '');
     this.#answers.set(hash, answer);
     return answer;

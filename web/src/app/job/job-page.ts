@@ -11,6 +11,7 @@ import { KeysDialog } from '../shell/keys-dialog';
 import { Settings } from '../shell/settings';
 import { Tape } from '../shell/tape';
 import { ConflictDialog } from './conflict-dialog';
+import { JobSheetDialog } from './job-sheet-dialog';
 import { JobStore } from './job-store';
 import { QuickLine } from './quick-line';
 import type { SaveState } from './save-queue';
@@ -93,6 +94,10 @@ export class JobPage {
 
   protected showKeys(): void {
     this.#dialog.open(KeysDialog, { ariaLabelledBy: 'keys-title' });
+  }
+
+  protected showSheet(): void {
+    this.#dialog.open(JobSheetDialog, { data: this.store, ariaLabelledBy: 'sheet-title' });
   }
 
   protected copyCushion(): void {

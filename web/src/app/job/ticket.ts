@@ -81,6 +81,17 @@ export class Ticket {
     return { at: needleAt(decides), words: FIT_WORDS[fit.verdict], tension: formatNumber(decides), crown: fit.crownMm };
   });
 
+  /** What is measured off for one cushion besides its pieces. */
+  protected readonly notions = computed(() => {
+    const notions = this.store.cushionPlan()?.cover?.notions;
+    if (!notions) return [];
+    return [
+      { key: 'zip', name: 'zip tape', figure: notions.zip },
+      ...(notions.cord ? [{ key: 'cord', name: 'welt cord', figure: notions.cord }] : []),
+      { key: 'thread', name: 'thread', figure: notions.thread },
+    ].map((row) => ({ ...row, run: formatRun(row.figure.value, this.store.units()) }));
+  });
+
   protected remark(piece: Piece): string {
     const grade = piece.grade === null ? '' : (this.store.shop()?.grade(piece.grade)?.name ?? piece.grade);
     return grade || pieceRemark(piece);
@@ -91,7 +102,7 @@ export class Ticket {
   }
 
   protected amount(line: BuyLine): string {
-    if (!line.amount) return 'being worked out';
+    if (!line.amount) return '';
     if (line.sold === 'run') return formatRun(line.amount.value, this.store.units());
     return `${formatNumber(line.amount.value)}${line.sold === 'sheets' ? (line.amount.value === 1 ? ' sheet' : ' sheets') : ''}`;
   }

@@ -107,6 +107,10 @@ export class TemplateStation {
     if (name.trim()) this.store.editCushion('Name', (cushion) => ({ ...cushion, name: name.trim().slice(0, 120) }));
   }
 
+  protected remark(text: string): void {
+    this.store.editCushion('Remark', ({ note: _before, ...cushion }) => (text.trim() ? { ...cushion, note: text.trim().slice(0, 2000) } : cushion));
+  }
+
   protected count(text: string): void {
     const quantity = Math.round(Number(text));
     if (quantity >= 1 && quantity <= 500) this.store.editCushion('How many', (cushion) => ({ ...cushion, quantity }));
