@@ -1,7 +1,8 @@
 import { refusal, type Outcome, type Verb } from './verb';
+import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
 import { planVerb } from './verbs/plan';
 
-const VERBS: readonly Verb[] = [planVerb];
+const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 

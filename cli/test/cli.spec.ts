@@ -75,3 +75,57 @@ describe('yardland plan', () => {
     expect(refused(['plan', '-', '--colour', 'red'])[0]!.code).toBe('option-unknown');
   });
 });
+
+describe('yardland feel, press and choose', () => {
+  const answer = (verb: string, document: unknown) => {
+    const { code, out, error } = run([verb, '-'], JSON.stringify(document));
+    expect([code, error]).withContext(verb).toEqual([0, '']);
+    return JSON.parse(out);
+  };
+  const layer = { kind: 'foam', family: 'conventional', hardness25N: 155.69, supportFactor: 2.2, densityKgM3: 35, thicknessMm: 100 };
+
+  it('feel: sink, give, verdicts and a curve', () => {
+    const feel = answer('feel', {
+      format: 'yardland/feel@1',
+      layers: [layer],
+      wrapLoftMm: 50,
+      support: 'webbing',
+      deckHeightMm: 380,
+      sitter: { massKg: 75, posture: 'upright' },
+      settled: false,
+    });
+    expect(feel.meanPressurePa).toBeCloseTo(4598, 0);
+    expect(Math.abs(feel.layers[0].strain - 0.221)).toBeLessThan(0.002);
+    expect(feel.giveMm - feel.sinkMm).toBeCloseTo(36.8, 1);
+    expect([feel.feel, feel.verdicts, feel.curve.length]).toEqual(['medium', [], 100]);
+  });
+
+  it('press: a hardness with its range, or what is wrong with the reading', () => {
+    const result = answer('press', { format: 'yardland/press@1', plateAreaCm2: 323, thicknessMm: 100, readings: [{ massKg: 15.87, loadedThicknessMm: 75 }] });
+    expect(result.hardness25N).toBeCloseTo(155.7, 0);
+    expect(result.lowN).toBeLessThan(result.hardness25N);
+    expect(result.highN).toBeGreaterThan(result.hardness25N);
+    const refused = run(
+      ['press', '-'],
+      JSON.stringify({ format: 'yardland/press@1', plateAreaCm2: 323, thicknessMm: 100, readings: [{ massKg: 5, loadedThicknessMm: 101 }] }),
+    );
+    expect(refused.code).toBe(2);
+    expect(JSON.parse(refused.error).problems[0]).toEqual(jasmine.objectContaining({ code: 'press-not-pressed', path: 'readings.0.loadedThicknessMm' }));
+  });
+
+  it('choose: a ranked list with reasons, and what fell out', () => {
+    const choice = answer('choose', {
+      format: 'yardland/choose@1',
+      sitters: [{ massKg: 75, posture: 'upright', frail: false }],
+      feel: 'medium',
+      part: 'seat',
+      use: 'daily',
+      place: 'indoor',
+      support: 'webbing',
+      heightMm: 100,
+    });
+    expect(choice.ranked.length).toBeGreaterThan(3);
+    expect(choice.ranked[0].reasons.length).toBeGreaterThan(0);
+    expect(choice.excluded.find((one: { grade: string }) => one.grade === 'tern-30').reason).toContain('outdoors');
+  });
+});

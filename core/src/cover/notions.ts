@@ -1,6 +1,6 @@
 import { given, law, plus, sum, type Figure } from '../kernel/figure';
 import type { Piece, Seam } from '../piece/piece';
-import type { Assume } from './constructions/construction';
+import type { Constants } from '../shop/assumptions';
 import { cordLength } from './welt';
 
 /** What is bought by length or count besides cloth, foam and wadding; for one cushion. */
@@ -12,12 +12,12 @@ export interface Notions {
 }
 
 /** Thread per length of seam and row, from thin cloth (0.5 mm) to thick (2 mm), straight between. */
-function threadRatio(clothMm: number, assume: Assume): number {
+function threadRatio(clothMm: number, assume: Constants): number {
   const share = Math.min(1, Math.max(0, (clothMm - 0.5) / 1.5));
   return assume('threadThin') + share * (assume('threadThick') - assume('threadThin'));
 }
 
-export function makeNotions(seams: readonly Seam[], welt: Piece | null, opening: Figure, clothMm: number, assume: Assume): Notions {
+export function makeNotions(seams: readonly Seam[], welt: Piece | null, opening: Figure, clothMm: number, assume: Constants): Notions {
   const seamMm = seams.reduce((total, seam) => total + seam.count * seam.rows * seam.edges[0].lengthMm, 0);
   const tapeEnd = given('an end', assume('trimOffMm'), 'shop');
   return {

@@ -94,6 +94,14 @@ const SENTENCES: Record<string, Speak> = {
   'old-core-joints-open': () => ['Glued joints have opened.', 'Re-glue them, or splice in an offcut.'],
   'old-core-discoloured': () => ['The foam is discoloured; that alone takes nothing from it.', 'Air it and keep it.'],
   'old-core-smell': () => ['It smells.', 'Air it, powder and vacuum, steam the corners.'],
+  'press-not-pressed': (_, mm) => [
+    `The sample is ${mm('loadedMm')} under the load and ${mm('thicknessMm')} without: nothing was pressed.`,
+    'Read the thickness under the load again.',
+  ],
+  'press-on-the-ground': (_, mm) => [
+    `Only ${mm('loadedMm')} were left under the load: the foam lay on the ground.`,
+    'Take a lighter load or a thicker sample.',
+  ],
   'file-too-large': (n) => [`The file is longer than ${n('limit')} characters.`, 'A job file is far smaller: check that it is the right one.'],
   'file-unreadable': (n) => [`The file “${n('file')}” cannot be read.`, 'Check its name and place.'],
   'file-not-json': () => ['The file is not JSON text.', 'Choose a job file that was exported from here, or one written to its description.'],

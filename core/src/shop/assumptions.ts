@@ -1,16 +1,26 @@
 import { pair, pairMm, type Pair, type UnitSystem } from '../units/length';
 
+/** Units of constants that are the same in every shop. */
+type Plain = 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N';
+
 /** One constant that the trade assumes rather than derives. A shop may calibrate it; the shipped value stays visible beside it. */
 export interface Assumption {
-  /** Metric | inch for a length; a ratio is the same number twice. */
+  /** Metric | inch for a length; everything else is the same number twice. */
   readonly value: Pair;
-  readonly unit: 'length' | 'ratio';
+  readonly unit: 'length' | 'ratio' | Plain;
   readonly meaning: string;
   readonly source: string;
 }
 
 const length = (mm: number, inch: number, meaning: string, source: string): Assumption => ({ value: pair(mm, inch), unit: 'length', meaning, source });
 const ratio = (value: number, meaning: string, source: string): Assumption => ({ value: pair(value, value), unit: 'ratio', meaning, source });
+
+const plain = (value: number, unit: Plain, meaning: string, source: string): Assumption => ({
+  value: pair(value, value),
+  unit,
+  meaning,
+  source,
+});
 
 /** Every assumed constant in one table. */
 export const ASSUMPTIONS = {
@@ -37,6 +47,35 @@ export const ASSUMPTIONS = {
   threadThick: ratio(3.2, 'thread per length of seam and row, thick cloth (2 mm and over)', 'lockstitch, both threads'),
   sawKerfMm: length(3, 1 / 8, 'width of cut of the foam saw', 'bench practice'),
   sheetTrimMm: length(5, 1 / 4, 'edge of a foam sheet that is not square and clean', 'bench practice'),
+  uprightShare: ratio(0.75, 'share of the body’s weight on the seat, upright with the feet down', 'seating surveys'),
+  reclinedShare: ratio(0.65, 'the same, reclined', 'seating surveys'),
+  contactBase: plain(0.075, 'm²', 'contact area of a sitter, without the part that grows with weight', 'pressure mats'),
+  contactPerKg: plain(0.0006, 'm²/kg', 'contact area of a sitter for every kilogram', 'pressure mats'),
+  lyingArea: plain(0.55, 'm²', 'area that a lying body rests on', 'pressure mats'),
+  peakFactor: ratio(1.6, 'highest pressure under a sitter over the mean', 'pressure mats'),
+  boardGive: plain(0, 'mm/kPa', 'give of a bare board', 'stiff'),
+  foldingBedGive: plain(1.5, 'mm/kPa', 'give of a folding-bed platform', 'bench practice'),
+  webbingGive: plain(8, 'mm/kPa', 'give of webbing', 'bench practice'),
+  springsGive: plain(10, 'mm/kPa', 'give of springs under the deck', 'bench practice'),
+  settledConventional: ratio(0.85, 'hardness left after a few hundred sits, conventional foam', 'fatigue tests'),
+  settledResilient: ratio(0.9, 'hardness left after a few hundred sits, high-resilience foam', 'fatigue tests'),
+  springRate: plain(60, 'Pa/mm', 'stiffness of a spring unit', 'rule of thumb'),
+  springTravel: ratio(0.7, 'share of its height that a spring unit gives before it is stiff', 'rule of thumb'),
+  featherPressure: plain(400, 'Pa', 'pressure that halves the loft of feather and down', 'rule of thumb'),
+  softFrom: ratio(0.35, 'sink over foam height from which a cushion feels soft', 'the shop’s own words'),
+  mediumFrom: ratio(0.2, 'sink over foam height from which a cushion feels medium; below it feels firm', 'the shop’s own words'),
+  bottomsOut: ratio(0.7, 'strain of the worst layer at peak pressure from which a cushion bottoms out', 'load curves turn up here'),
+  nearBottom: ratio(0.62, 'strain of the worst layer at peak pressure from which a cushion is near its bottom', 'load curves turn up here'),
+  boardStrain: ratio(0.1, 'no layer strained more than this, and little give: sits like a board', 'bench practice'),
+  boardGiveMm: plain(12, 'mm', 'total give below which a cushion sits like a board', 'bench practice'),
+  lowSeatMm: plain(380, 'mm', 'seat height, sat on, below which it is hard to get up', 'ergonomics of rising'),
+  deepGiveMm: plain(75, 'mm', 'total give above which it is hard to get up', 'ergonomics of rising'),
+  dailyDensity: plain(35, 'kg/m³', 'least density of bearing layers, seats in daily use', 'life of foams'),
+  regularDensity: plain(30, 'kg/m³', 'least density of bearing layers, seats in regular use', 'between daily and occasional'),
+  occasionalDensity: plain(24, 'kg/m³', 'least density of bearing layers, seats used now and then', 'life of foams'),
+  backDensity: plain(18, 'kg/m³', 'least density of back cushions and of beds used now and then', 'little load'),
+  firmestClass: plain(200, 'N', 'hardness from which a foam is of the firmest class', '45 lbf'),
+  thinPadMm: plain(60, 'mm', 'pads up to this are thin and want firm foam', 'bench practice'),
 } as const satisfies Record<string, Assumption>;
 
 export type AssumptionKey = keyof typeof ASSUMPTIONS;
@@ -47,5 +86,13 @@ export type Calibration = Partial<Record<AssumptionKey, number>>;
 /** A constant for a job in `system`: the shop's calibrated value, else the shipped one of that system. Lengths in millimetres. */
 export function assumed(key: AssumptionKey, calibration: Calibration, system: UnitSystem): number {
   const { value, unit } = ASSUMPTIONS[key];
-  return calibration[key] ?? (unit === 'ratio' ? value.mm : pairMm(value, system));
+  return calibration[key] ?? (unit === 'length' ? pairMm(value, system) : value.mm);
 }
+
+/** The constants as shipped, for computing without a shop. */
+export function shipped(key: AssumptionKey): number {
+  return ASSUMPTIONS[key].value.mm;
+}
+
+/** A way to look constants up: a shop's, or `shipped`. */
+export type Constants = (key: AssumptionKey) => number;

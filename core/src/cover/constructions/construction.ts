@@ -4,11 +4,8 @@ import type { Outline } from '../../geometry/outline';
 import type { Figure } from '../../kernel/figure';
 import type { Issue } from '../../kernel/issue';
 import type { Piece, Seam } from '../../piece/piece';
-import type { AssumptionKey } from '../../shop/assumptions';
+import type { Constants } from '../../shop/assumptions';
 import type { Notions } from '../notions';
-
-/** The shop's constants in the job's units. */
-export type Assume = (key: AssumptionKey) => number;
 
 /** What a construction is given: the sizes by the school and the sewn outline, never the template. */
 export interface CoverRequest {
@@ -21,7 +18,8 @@ export interface CoverRequest {
   readonly clothThicknessMm: number;
   /** The cloth lies turned: the piece's width runs along the roll. */
   readonly railroaded: boolean;
-  readonly assume: Assume;
+  /** The shop's constants in the job's units. */
+  readonly assume: Constants;
 }
 
 export interface Cover {

@@ -1,0 +1,117 @@
+import * as z from 'zod';
+import { shipped, type Constants } from '../shop/assumptions';
+import { foamThickness, layerSchema, strainLaw, type FillingLayer } from './layer';
+import { waddingAt } from './load-curve';
+
+export const POSTURES = ['upright', 'reclined', 'lying'] as const;
+export const DECKS = ['board', 'folding-bed', 'webbing', 'springs'] as const;
+export type Deck = (typeof DECKS)[number];
+
+export const sitterSchema = z.strictObject({ massKg: z.number().min(3).max(400), posture: z.enum(POSTURES) });
+export type Sitter = z.infer<typeof sitterSchema>;
+
+export const feelRequestSchema = z.strictObject({
+  format: z.literal('yardland/feel@1'),
+  /** From the top down. */
+  layers: z.array(layerSchema).min(1).max(8),
+  /** Both faces together. */
+  wrapLoftMm: z.number().nonnegative().max(300).optional(),
+  support: z.enum(DECKS),
+  deckHeightMm: z.number().nonnegative().max(3000).optional(),
+  sitter: sitterSchema,
+  settled: z.boolean().optional(),
+});
+export type FeelRequest = z.infer<typeof feelRequestSchema>;
+
+export type FeelBand = 'soft' | 'medium' | 'firm';
+export type FeelVerdict = 'bottoms-out' | 'near-bottom' | 'board-like' | 'hard-to-rise';
+
+export interface Feel {
+  /** Filling only. */
+  readonly sinkMm: number;
+  /** Gone at the first touch; decides nothing. */
+  readonly wrapSinkMm: number;
+  /** Filling and support. */
+  readonly giveMm: number;
+  readonly meanPressurePa: number;
+  readonly layers: readonly { readonly strain: number; readonly sinkMm: number }[];
+  /** Worst layer at peak pressure. */
+  readonly peakStrain: number;
+  readonly feel: FeelBand;
+  /** Seat height with the sitter on it; null where the deck's height is not known. */
+  readonly satHeightMm: number | null;
+  readonly verdicts: readonly FeelVerdict[];
+  readonly curve: readonly { readonly pressurePa: number; readonly sinkMm: number }[];
+}
+
+const G = 9.81;
+const CURVE_POINTS = 100;
+/** The curve is drawn to this many times the peak pressure. */
+const CURVE_BEYOND = 1.5;
+
+/** Mean pressure under a sitter, Pa: weight × share over the contact area. */
+export function meanPressure({ massKg, posture }: Sitter, assume: Constants = shipped): number {
+  if (posture === 'lying') return (massKg * G) / assume('lyingArea');
+  const share = posture === 'upright' ? assume('uprightShare') : assume('reclinedShare');
+  return (massKg * G * share) / (assume('contactBase') + assume('contactPerKg') * massKg);
+}
+
+const GIVE = { board: 'boardGive', 'folding-bed': 'foldingBedGive', webbing: 'webbingGive', springs: 'springsGive' } as const;
+
+/** Sink of each layer of a stack as a function of pressure: the same pressure goes through every layer. */
+export function stackLaw(
+  layers: readonly FillingLayer[],
+  settled: boolean,
+  assume: Constants,
+): (pressurePa: number) => { readonly strain: number; readonly sinkMm: number }[] {
+  const foamMm = foamThickness(layers);
+  const laws = layers.map((layer) => ({ strainAt: strainLaw(layer, foamMm, settled, assume), thicknessMm: layer.thicknessMm }));
+  return (pressurePa) =>
+    laws.map(({ strainAt, thicknessMm }) => {
+      const strain = strainAt(pressurePa);
+      return { strain, sinkMm: strain * thicknessMm };
+    });
+}
+
+const totalSink = (layers: readonly { readonly sinkMm: number }[]): number => layers.reduce((sum, layer) => sum + layer.sinkMm, 0);
+
+function verdictsOf(feel: Omit<Feel, 'verdicts' | 'curve' | 'feel'>, assume: Constants): FeelVerdict[] {
+  const verdicts: FeelVerdict[] = [];
+  if (feel.peakStrain > assume('bottomsOut')) verdicts.push('bottoms-out');
+  else if (feel.peakStrain > assume('nearBottom')) verdicts.push('near-bottom');
+  if (feel.layers.every((layer) => layer.strain <= assume('boardStrain')) && feel.giveMm < assume('boardGiveMm')) verdicts.push('board-like');
+  if ((feel.satHeightMm !== null && feel.satHeightMm < assume('lowSeatMm')) || feel.giveMm > assume('deepGiveMm')) verdicts.push('hard-to-rise');
+  return verdicts;
+}
+
+/** How a stack of layers feels under one sitter. A model with assumed constants; see its limits in the docs. */
+export function feelOf(request: FeelRequest, assume: Constants = shipped, curvePoints = CURVE_POINTS): Feel {
+  const meanPressurePa = meanPressure(request.sitter, assume);
+  const peakPa = meanPressurePa * assume('peakFactor');
+  const law = stackLaw(request.layers, request.settled ?? false, assume);
+  const layers = law(meanPressurePa);
+  const sinkMm = totalSink(layers);
+  const heightMm = request.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const wrapMm = request.wrapLoftMm ?? 0;
+  const giveMm = sinkMm + (assume(GIVE[request.support]) * meanPressurePa) / 1000;
+  const wrapUnder = waddingAt(wrapMm, meanPressurePa);
+  const partial = {
+    sinkMm,
+    wrapSinkMm: wrapMm - wrapUnder,
+    giveMm,
+    meanPressurePa,
+    layers,
+    peakStrain: Math.max(...law(peakPa).map((layer) => layer.strain)),
+    satHeightMm: request.deckHeightMm === undefined ? null : request.deckHeightMm + heightMm + wrapUnder - giveMm,
+  };
+  const ratio = sinkMm / heightMm;
+  return {
+    ...partial,
+    feel: ratio > assume('softFrom') ? 'soft' : ratio >= assume('mediumFrom') ? 'medium' : 'firm',
+    verdicts: verdictsOf(partial, assume),
+    curve: Array.from({ length: curvePoints }, (_, i) => {
+      const pressurePa = (peakPa * CURVE_BEYOND * (i + 1)) / curvePoints;
+      return { pressurePa, sinkMm: totalSink(law(pressurePa)) };
+    }),
+  };
+}

@@ -1,0 +1,261 @@
+import fc from 'fast-check';
+import { demoShop } from '../testing/samples';
+import { choose, type ChooseRequest } from './choose';
+import { feelOf, meanPressure, stackLaw, type FeelRequest } from './feel';
+import { shipped } from '../shop/assumptions';
+import type { FillingLayer } from './layer';
+import { hardnessRatio } from './load-curve';
+import { checkPress, press } from './press';
+
+const LBF = 4.44822;
+const foam = (thicknessMm: number, lbf = 35, supportFactor = 2.2): FillingLayer => ({
+  kind: 'foam',
+  family: 'conventional',
+  hardness25N: lbf * LBF,
+  supportFactor,
+  densityKgM3: 35,
+  thicknessMm,
+});
+const feel = (layers: FillingLayer[], over: Partial<FeelRequest> = {}) =>
+  feelOf({ format: 'yardland/feel@1', layers, support: 'board', sitter: { massKg: 75, posture: 'upright' }, ...over });
+
+/** The plain solver: walks up the strain in small steps until the foam carries the pressure. */
+function slowStrain(pressurePa: number, lbf: number, supportFactor: number, foamMm: number): number {
+  let e = 0;
+  while (e < 0.97 && ((lbf * LBF) / 0.0323) * hardnessRatio(e, supportFactor) * (foamMm / 100) ** 0.3 < pressurePa) e += 1e-5;
+  return e;
+}
+
+describe('feel', () => {
+  it('has the check values of the trade', () => {
+    expect(meanPressure({ massKg: 75, posture: 'upright' })).toBeCloseTo(4598, 0);
+    for (const [mm, lbf, strain] of [
+      [100, 35, 0.221],
+      [178, 35, 0.148],
+      [100, 26, 0.437],
+      [50, 45, 0.198],
+    ] as const)
+      expect(Math.abs((feel([foam(mm, lbf)]).layers[0]?.strain ?? 0) - strain))
+        .withContext(`${mm} ${lbf}`)
+        .toBeLessThan(0.002);
+  });
+
+  it('agrees with a slow plain solver', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 70 }),
+        fc.double({ min: 1.6, max: 3.2, noNaN: true }),
+        fc.integer({ min: 30, max: 200 }),
+        fc.integer({ min: 300, max: 12000 }),
+        (lbf, s, mm, pa) => {
+          const [layer] = stackLaw([foam(mm, lbf, s)], false, shipped)(pa);
+          expect(Math.abs((layer?.strain ?? 0) - slowStrain(pa, lbf, s, mm))).toBeLessThan(5e-5);
+        },
+      ),
+      { seed: 101, numRuns: 40 },
+    );
+  });
+
+  it('a slab split into equal layers sinks exactly as the slab', () => {
+    for (const parts of [2, 3, 5]) expect(feel(Array.from({ length: parts }, () => foam(150 / parts))).sinkMm).toBeCloseTo(feel([foam(150)]).sinkMm, 6);
+  });
+
+  it('sinks more under more weight and on softer foam, and more when thicker', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 140 }),
+        fc.integer({ min: 18, max: 70 }),
+        fc.integer({ min: 30, max: 220 }),
+        fc.double({ min: 1.8, max: 3.2, noNaN: true }),
+        (massKg, lbf, mm, s) => {
+          const at = (m: number, h: number, t: number) => feel([foam(t, h, s)], { sitter: { massKg: m, posture: 'upright' } }).sinkMm;
+          expect(at(massKg + 5, lbf, mm)).toBeGreaterThan(at(massKg, lbf, mm));
+          expect(at(massKg, lbf + 2, mm)).toBeLessThan(at(massKg, lbf, mm));
+          expect(at(massKg, lbf, mm + 5)).toBeGreaterThan(at(massKg, lbf, mm) - 1e-9);
+        },
+      ),
+      { seed: 102, numRuns: 80 },
+    );
+  });
+
+  it('adds the support’s give, and the wrap’s sink apart', () => {
+    const board = feel([foam(100)], { wrapLoftMm: 50 });
+    const webbing = feel([foam(100)], { wrapLoftMm: 50, support: 'webbing' });
+    expect(board.giveMm).toBe(board.sinkMm);
+    expect(webbing.giveMm - board.giveMm).toBeCloseTo((8 * 4598) / 1000, 1);
+    expect(board.wrapSinkMm).toBeCloseTo(50 - 50 / Math.sqrt(1 + 4598 / 130), 1);
+    expect(feel([foam(100)], { deckHeightMm: 350 }).satHeightMm).toBeCloseTo(450 - board.sinkMm, 6);
+  });
+
+  it('gives the verdicts where they are due', () => {
+    expect(feel([foam(40, 20)]).verdicts).toContain('bottoms-out');
+    expect(feel([foam(50, 90)]).verdicts).toEqual(['board-like']);
+    expect(feel([foam(100)], { deckHeightMm: 300 }).verdicts).toEqual(['hard-to-rise']);
+    expect(feel([foam(100)], { deckHeightMm: 400 }).verdicts).toEqual([]);
+    expect(feel([foam(100)], { settled: true }).sinkMm).toBeGreaterThan(feel([foam(100)]).sinkMm);
+  });
+
+  it('has a curve that rises, and laws for fillings besides foam', () => {
+    const { curve } = feel([foam(60, 25), foam(60, 45)]);
+    expect(curve.length).toBe(100);
+    expect(curve.every((point, i) => i === 0 || point.sinkMm > (curve[i - 1]?.sinkMm ?? 0))).toBeTrue();
+    const strain = (kind: 'spring' | 'feather' | 'felt', pa: number) => stackLaw([{ kind, thicknessMm: 100 }], false, shipped)(pa)[0]?.strain ?? 0;
+    expect(strain('spring', 3000)).toBeCloseTo(0.5, 9);
+    expect(strain('spring', 6000)).toBeLessThan(0.75);
+    expect(strain('feather', 400)).toBeCloseTo(0.5, 9);
+    expect(strain('felt', 4000)).toBeCloseTo(0.04, 9);
+  });
+});
+
+describe('the press test', () => {
+  const reading = (hardness25N: number, s: number, mm: number, massKg: number) => {
+    const pa = (massKg * 9.81) / 0.0323;
+    const strain =
+      stackLaw([{ kind: 'foam', family: 'conventional', hardness25N, supportFactor: s, densityKgM3: 30, thicknessMm: mm }], false, shipped)(pa)[0]?.strain ?? 0;
+    return { massKg, loadedThicknessMm: mm * (1 - strain) };
+  };
+
+  it('gives back the hardness that made its reading, within its range', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 80, max: 300 }),
+        fc.integer({ min: 60, max: 150 }),
+        fc.double({ min: 0.6, max: 1.6, noNaN: true }),
+        (hardness, mm, share) => {
+          const result = press({
+            format: 'yardland/press@1',
+            plateAreaCm2: 323,
+            thicknessMm: mm,
+            readings: [reading(hardness, 2.2, mm, (hardness * share) / 9.81)],
+          });
+          expect(result.hardness25N / hardness).toBeCloseTo(1, 3);
+          expect(result.lowN).toBeLessThan(hardness);
+          expect(result.highN).toBeGreaterThan(hardness);
+        },
+      ),
+      { seed: 103, numRuns: 60 },
+    );
+  });
+
+  it('gives back the support factor too from several loads', () => {
+    for (const s of [1.9, 2.4, 2.9]) {
+      const result = press({
+        format: 'yardland/press@1',
+        plateAreaCm2: 323,
+        thicknessMm: 100,
+        readings: [8, 16, 26, 38].map((kg) => reading(160, s, 100, kg)),
+      });
+      expect(result.supportFactor).toBeCloseTo(s, 2);
+      expect(result.hardness25N / 160).toBeCloseTo(1, 2);
+    }
+  });
+
+  it('says when nothing was pressed', () => {
+    const request = {
+      format: 'yardland/press@1' as const,
+      plateAreaCm2: 323,
+      thicknessMm: 100,
+      readings: [
+        { massKg: 10, loadedThicknessMm: 100 },
+        { massKg: 20, loadedThicknessMm: 5 },
+      ],
+    };
+    expect(checkPress(request).map((problem) => problem.code)).toEqual(['press-not-pressed', 'press-on-the-ground']);
+  });
+});
+
+describe('choosing', () => {
+  const { grades } = demoShop().document;
+  const ask = (over: Partial<ChooseRequest> = {}) =>
+    choose(
+      {
+        format: 'yardland/choose@1',
+        sitters: [{ massKg: 75, posture: 'upright' }],
+        feel: 'medium',
+        part: 'seat',
+        use: 'regular',
+        place: 'indoor',
+        support: 'webbing',
+        heightMm: 100,
+        ...over,
+      },
+      grades,
+    );
+  const best = (over: Partial<ChooseRequest> = {}) => {
+    const [first] = ask(over).ranked;
+    if (!first) throw new Error('nothing was chosen');
+    return first;
+  };
+  /** Mean hardness of a stack by thickness. */
+  const hardness = (over: Partial<ChooseRequest>) => {
+    const { layers } = best(over);
+    return layers.reduce((sum, layer) => sum + layer.hardness25N * layer.thicknessMm, 0) / layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  };
+
+  it('thin pads want firm foam, deep cushions reach the same support one class softer', () => {
+    expect(hardness({ heightMm: 50, support: 'board' })).toBeGreaterThan(hardness({ heightMm: 100, support: 'board' }));
+    expect(hardness({ heightMm: 100 })).toBeGreaterThan(hardness({ heightMm: 180 }));
+  });
+
+  it('on a bare board or a folding bed not the firmest class, unless the pad is thin', () => {
+    for (const support of ['board', 'folding-bed'] as const)
+      expect(best({ support, feel: 'firm' }).layers.some((layer) => layer.hardness25N < 200))
+        .withContext(support)
+        .toBeTrue();
+    expect(best({ support: 'board', feel: 'firm', heightMm: 40 }).layers.every((layer) => layer.hardness25N >= 160)).toBeTrue();
+  });
+
+  it('low seats and frail sitters get firmer ones', () => {
+    expect(hardness({ sitters: [{ massKg: 75, posture: 'upright', frail: true }], deckHeightMm: 330 })).toBeGreaterThan(hardness({ deckHeightMm: 480 }));
+  });
+
+  it('backs may be light and soft; seats in daily use are dense in what bears', () => {
+    const back = best({ part: 'back', feel: 'soft', use: 'daily' });
+    expect(Math.max(...back.layers.map((layer) => layer.densityKgM3))).toBeLessThan(30);
+    for (const one of ask({ use: 'daily' }).ranked.slice(0, 5)) expect(one.layers[one.layers.length - 1]?.densityKgM3).toBeGreaterThanOrEqual(35);
+    expect(best({ use: 'occasional' }).layers.every((layer) => layer.densityKgM3 >= 24)).toBeTrue();
+  });
+
+  it('lying spreads the load: a foam that fails as a seat serves as a mattress', () => {
+    const soft = 'wren-22-soft';
+    const heavy = { massKg: 95 };
+    const has = (choice: ReturnType<typeof ask>) => choice.ranked.some((one) => one.layers.length === 1 && one.layers[0]?.grade === soft);
+    expect(has(ask({ use: 'occasional', sitters: [{ ...heavy, posture: 'upright' }] }))).toBeFalse();
+    expect(has(ask({ use: 'occasional', part: 'mattress', sitters: [{ ...heavy, posture: 'lying' }] }))).toBeTrue();
+  });
+
+  it('the soft layer alone bottoms out where a firm base under it does not', () => {
+    const asked = ask({ sitters: [{ massKg: 110, posture: 'upright' }], feel: 'soft', heightMm: 100, use: 'occasional' });
+    expect(asked.ranked.some((one) => one.layers.length === 1 && one.layers[0]?.grade === 'wren-22-soft')).toBeFalse();
+    expect(asked.ranked.some((one) => one.layers.length === 2)).toBeTrue();
+  });
+
+  it('outdoors only open-cell fast-drying foam; everything else is listed with why', () => {
+    const { ranked, excluded } = ask({ place: 'outdoor', use: 'occasional' });
+    expect(ranked.length).toBeGreaterThan(0);
+    expect(ranked.every((one) => one.layers.every((layer) => layer.family === 'fast-drying'))).toBeTrue();
+    expect(excluded.find((one) => one.grade === 'heron-40')?.reason).toContain('holds water');
+  });
+
+  it('adds up to the height from sheets, ranks by score, and gives every place a reason', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(50, 75, 100, 120, 180),
+        fc.constantFrom('soft' as const, 'medium' as const, 'firm' as const),
+        fc.integer({ min: 40, max: 130 }),
+        (heightMm, wanted, massKg) => {
+          const { ranked, excluded } = ask({ heightMm, feel: wanted, sitters: [{ massKg, posture: 'upright' }] });
+          for (const one of ranked) {
+            expect(one.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0)).toBeCloseTo(heightMm, 6);
+            expect(one.reasons.length).toBeGreaterThan(0);
+            expect(one.verdicts).not.toContain('bottoms-out');
+          }
+          expect(ranked.every((one, i) => i === 0 || one.score <= (ranked[i - 1]?.score ?? 0))).toBeTrue();
+          const named = new Set([...ranked.flatMap((one) => one.layers.map((layer) => layer.grade)), ...excluded.map((one) => one.grade)]);
+          if (ranked.length < 40) expect(named.size).toBe(grades.length);
+        },
+      ),
+      { seed: 104, numRuns: 40 },
+    );
+  });
+});
