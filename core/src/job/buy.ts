@@ -4,7 +4,7 @@ import { MM_PER_YARD, type UnitSystem } from '../units/length';
 import { roundUp } from '../units/round';
 import type { Job } from './document';
 import { clothFacts, type CushionPlan } from './plan-cushion';
-import type { PlannedLay } from './plan';
+import type { PlannedLay } from './lays';
 
 export type Ware = 'cloth' | 'foam' | 'wadding' | 'zip' | 'cord' | 'thread' | 'slider';
 

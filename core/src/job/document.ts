@@ -1,6 +1,8 @@
 import * as z from 'zod';
 import { constructionSchema } from '../cover/constructions/constructions';
+import { DECKS, POSTURES } from '../filling/feel';
 import { FINDINGS } from '../filling/old-core';
+import { BUILDS } from '../filling/sitters';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue, type Issue } from '../kernel/issue';
 
@@ -9,7 +11,9 @@ const thickness = z.number().positive().max(1000);
 const day = z.iso.date();
 
 export const JOB_STATES = ['new', 'waiting-for-foam', 'cutting', 'sewing', 'ready', 'delivered'] as const;
-export const SUPPORTS = ['board', 'folding-bed', 'webbing', 'springs'] as const;
+export const SUPPORTS = DECKS;
+export const PARTS = ['seat', 'back', 'mattress'] as const;
+export const FEELS = ['soft', 'medium', 'firm'] as const;
 export const USES = ['daily', 'regular', 'occasional'] as const;
 export const PLACES = ['indoor', 'outdoor', 'damp'] as const;
 
@@ -19,6 +23,12 @@ const seatSchema = z.strictObject({
   use: z.enum(USES).optional(),
   place: z.enum(PLACES).optional(),
   deckHeightMm: z.number().nonnegative().max(3000).optional(),
+  part: z.enum(PARTS).optional(),
+  feel: z.enum(FEELS).optional(),
+  sitters: z
+    .array(z.strictObject({ build: z.enum(BUILDS), posture: z.enum(POSTURES), frail: z.boolean().optional() }))
+    .max(12)
+    .optional(),
   old: z
     .strictObject({
       edgeMm: thickness.optional(),

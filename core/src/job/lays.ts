@@ -1,7 +1,8 @@
 import { biasBlocks, biasDepth } from '../cover/welt';
 import { flatten, rectangleOutline } from '../geometry/outline';
 import { hashText } from '../kernel/hash';
-import type { LayItem, LayMaterial, LayRequest, Turn } from '../lay/contract';
+import type { Issue } from '../kernel/issue';
+import type { LayAnswer, LayItem, LayMaterial, LayRequest, Turn } from '../lay/contract';
 import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
 import type { Job } from './document';
@@ -19,6 +20,12 @@ export interface Wanted {
   readonly key: string;
   readonly subject: LaySubject;
   readonly request: LayRequest;
+}
+
+/** A lay of the plan: its request, and the checked answer once there is one. */
+export interface PlannedLay extends Wanted {
+  readonly answer: LayAnswer | null;
+  readonly problems: readonly Issue[];
 }
 
 /** Orders tried for one lay. */

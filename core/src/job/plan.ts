@@ -4,17 +4,11 @@ import { validateLay } from '../lay/validate';
 import type { Shop } from '../shop/shop';
 import { buyList, type BuyLine } from './buy';
 import type { Job } from './document';
-import { laysOf, type Wanted } from './lays';
+import { laysOf, type PlannedLay, type Wanted } from './lays';
 import { planCushion, type CushionPlan } from './plan-cushion';
 
 /** Answers of the heavy computations, by the hash of their request. */
 export type Solved = Readonly<Record<string, LayAnswer>>;
-
-/** A lay of the plan: its request, and the checked answer once there is one. */
-export interface PlannedLay extends Wanted {
-  readonly answer: LayAnswer | null;
-  readonly problems: readonly Issue[];
-}
 
 export interface Plan {
   readonly job: Job;

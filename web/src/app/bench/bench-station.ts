@@ -81,10 +81,6 @@ export class BenchStation {
   protected point(step: Step): void {
     this.here.set(step.id);
   }
-
-  protected ticketLink(): string {
-    return `/api/jobs/${this.store.head()?.id ?? ''}/tickets/${this.store.cushionIndex() + 1}.pdf`;
-  }
 }
 
 /** One piece of a step, its seam line lit where the step sews it; long strips drawn with a break. */

@@ -1,20 +1,45 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LucideArrowDown, LucideArrowUp, LucidePlus, LucideTrash2 } from '@lucide/angular';
-import { formatLength, formatNumber } from '@yardland/core';
+import { Dialog } from '@angular/cdk/dialog';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { LucideArrowDown, LucideArrowUp, LucidePlus, LucideTrash2, LucideUsers, LucideWandSparkles } from '@lucide/angular';
+import {
+  BUILDS,
+  cushionFeel,
+  fillingLayers,
+  formatLengthUnit,
+  formatNumber,
+  massOf,
+  type Build,
+  type Feel,
+  type FeelVerdict,
+  type FillingLayer,
+  type Ranked,
+} from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
-import { boxArea } from '../shared/table/cushion-scene';
-import type { Scene, SceneItem } from '../shared/table/scene';
+import type { Scene } from '../shared/table/scene';
 import { Table, type Edit } from '../shared/table/table';
+import { ChooseDialog, type ChooseData, type ChooseResult } from './choose-dialog';
+import { fillingScene } from './filling-scene';
+import { LoadChart, type ChartLine } from './load-chart';
+import { SittersDialog } from './sitters-dialog';
 
 const N_PER_LBF = 4.44822;
 const KG_M3_PER_LB_FT3 = 16.0185;
 
+const BUILD_NAMES = ['nobody', 'a child', 'slight', 'middling', 'sturdy', 'heavy'];
+/** Each verdict, and what would mend it. */
+const VERDICTS: Record<FeelVerdict, string> = {
+  'bottoms-out': 'Bottoms out: a firmer base, or a thicker stack.',
+  'near-bottom': 'Near its bottom: a little firmer or thicker.',
+  'board-like': 'Sits like a board: a softer top, or more of it.',
+  'hard-to-rise': 'Hard to get up from: firmer, or a higher seat.',
+};
+
 /** The stack of layers in section, to scale; soft above, firm below. */
 @Component({
   selector: 'yl-filling-station',
-  imports: [Table, Choice, QuantityField, LucidePlus, LucideTrash2, LucideArrowUp, LucideArrowDown],
+  imports: [Table, Choice, QuantityField, LoadChart, LucideWandSparkles, LucideUsers, LucidePlus, LucideTrash2, LucideArrowUp, LucideArrowDown],
   templateUrl: './filling-station.html',
   host: { class: 'station' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -23,74 +48,109 @@ export class FillingStation {
   protected readonly store = inject(JobStore);
   protected readonly grades = computed(() => (this.store.shop()?.document.grades ?? []).map(({ id, name }) => ({ value: id, name })));
 
-  protected readonly scene = computed<Scene>(() => {
-    const one = this.store.cushionPlan();
-    const shop = this.store.shop();
-    const fit = `filling ${this.store.cushionIndex()}`;
-    if (!one?.sizes || !shop) return { title: 'Filling', fit, items: [] };
-    const { units, step } = this.store.inWords();
-    const { width, height } = one.sizes.core;
-    const { layers } = one.source.core;
-    const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
-    const items: SceneItem[] = [];
-    let top = total;
-    layers.forEach((layer, i) => {
-      const grade = shop.grade(layer.grade);
-      const y = top - layer.thicknessMm;
-      items.push(boxArea(`layer-${i}`, 0, y, width.value, layer.thicknessMm, i % 2 ? 'foam-alt' : 'foam'));
-      items.push({
-        kind: 'dim',
-        key: `layer-${i}`,
-        name: `layer ${i + 1} thickness`,
-        side: 'left',
-        away: 46,
-        from: { x: 0, y: top },
-        to: { x: 0, y },
-        mm: layer.thicknessMm,
-        edit: { minMm: 5, maxMm: 600 },
-      });
-      items.push({
-        kind: 'leader',
-        key: `words-${i}`,
-        at: { x: width.value * 0.98, y: y + layer.thicknessMm / 2 },
-        toX: width.value,
-        text: grade ? `${grade.name}` : layer.grade,
-      });
-      top = y;
-    });
-    // What the school asks for, as a line the layers should reach.
-    items.push({
-      kind: 'area',
-      key: 'wanted',
-      shape: [
-        { x: -width.value * 0.04, y: height.value },
-        { x: width.value * 1.04, y: height.value },
-      ],
-      open: true,
-      look: 'bound',
-    });
-    items.push({
-      kind: 'note',
-      key: 'wanted-words',
-      at: { x: width.value / 2, y: Math.max(height.value, total) },
-      dy: -14,
-      anchor: 'middle',
-      text: `the school asks for ${formatLength(height.value, units, step)} of core`,
-      look: 'small',
-    });
-    items.push(boxArea('ground', -width.value * 0.06, -width.value * 0.03, width.value * 1.12, width.value * 0.03, 'board'));
-    items.push({
-      kind: 'dim',
-      key: 'core-width',
-      name: 'core width',
-      side: 'below',
-      away: 34,
-      from: { x: 0, y: -width.value * 0.03 },
-      to: { x: width.value, y: -width.value * 0.03 },
-      mm: width.value,
-    });
-    return { title: `Filling of ${one.source.name}, in section`, fit, room: { left: 120, right: 190, top: 90, bottom: 80 }, items };
+  /** Which sitter is on the cushion: 0 nobody, then the builds from the lightest. */
+  protected readonly sitting = linkedSignal(() => {
+    const builds = (this.store.cushion()?.seat?.sitters ?? []).map((sitter) => BUILDS.indexOf(sitter.build) + 1);
+    return builds.length ? Math.max(...builds) : BUILDS.indexOf('middling') + 1;
   });
+  protected readonly most = BUILDS.length;
+  readonly #dialog = inject(Dialog);
+  protected readonly rivals = signal<readonly Ranked[]>([]);
+
+  readonly #layers = computed(() => {
+    const [cushion, shop] = [this.store.cushion(), this.store.shop()];
+    return cushion && shop ? fillingLayers(cushion, shop) : null;
+  });
+  /** How the stack feels under the sitter on it; null for nobody, or while a foam is not known. */
+  readonly #feel = computed(() => {
+    const build = BUILDS[this.sitting() - 1];
+    return build ? this.#feelUnder(this.#layers(), build) : null;
+  });
+
+  protected readonly scene = computed<Scene>(() => {
+    const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
+    const fit = `filling ${this.store.cushionIndex()} ${one?.source.core.layers.length ?? 0}`;
+    return one && shop ? fillingScene(one, shop, this.#feel(), fit, this.store.inWords()) : { title: 'Filling', fit, items: [] };
+  });
+
+  protected readonly readings = computed(() => {
+    const [feel, { units, step }] = [this.#feel(), this.store.inWords()];
+    if (!feel) return null;
+    const words = (mm: number): string => formatLengthUnit(mm, units, step);
+    return {
+      feel: feel.feel,
+      sink: words(feel.sinkMm),
+      give: words(feel.giveMm),
+      peak: `${formatNumber(feel.peakStrain * 100)} %`,
+      sat: feel.satHeightMm === null ? null : words(feel.satHeightMm),
+      verdicts: feel.verdicts.map((verdict) => VERDICTS[verdict]),
+      unsaid: this.store.cushion()?.seat?.support === undefined,
+    };
+  });
+  protected readonly sitterWords = computed(() => BUILD_NAMES[this.sitting()] ?? '');
+
+  protected readonly lines = computed<readonly ChartLine[]>(() => {
+    const own = this.#line('this stack', this.#layers());
+    const rivals = this.rivals().map((rival) =>
+      this.#line(
+        this.#rivalName(rival),
+        rival.layers.map(({ grade: _grade, ...layer }) => ({ kind: 'foam', supportFactor: this.store.shop()?.grade(_grade)?.supportFactor ?? 2.2, ...layer })),
+      ),
+    );
+    return [own, ...rivals].filter((line) => line !== null);
+  });
+  protected readonly chartWords = computed(() =>
+    this.lines()
+      .map((line) => `${line.name}: ${line.sitters.map((sitter) => `${sitter.name} sinks ${formatNumber(sitter.sink, 1)}`).join(', ')}`)
+      .join('. '),
+  );
+
+  protected sit(value: string): void {
+    this.sitting.set(Number(value));
+  }
+
+  protected askSitters(): void {
+    this.#dialog.open(SittersDialog, { data: this.store, ariaLabelledBy: 'sitters-title' });
+  }
+
+  protected chooseForMe(): void {
+    this.#dialog
+      .open<ChooseResult, ChooseData>(ChooseDialog, { data: { store: this.store, rivals: this.rivals() }, ariaLabelledBy: 'choose-title' })
+      .closed.subscribe((result) => {
+        if (!result) return;
+        this.rivals.set(result.rivals);
+        const take = result.take;
+        if (take) this.#change('Filling chosen', () => take.layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm })));
+      });
+  }
+
+  #feelUnder(layers: readonly FillingLayer[] | null, build: Build): Feel | null {
+    const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
+    if (!layers || !one || !shop) return null;
+    const units = this.store.units();
+    const posture =
+      this.store.cushion()?.seat?.sitters?.find((sitter) => sitter.build === build)?.posture ?? (one.source.seat?.part === 'mattress' ? 'lying' : 'upright');
+    return cushionFeel(one, layers, { massKg: massOf(build, (key) => shop.assume(key, units)), posture }, shop, units);
+  }
+
+  #line(name: string, layers: readonly FillingLayer[] | null): ChartLine | null {
+    const heaviest = this.#feelUnder(layers, 'heavy');
+    if (!heaviest) return null;
+    const per = this.store.units() === 'inch' ? 25.4 : 1;
+    const point = ({ pressurePa, sinkMm }: { pressurePa: number; sinkMm: number }) => ({ kPa: pressurePa / 1000, sink: sinkMm / per });
+    const sitters = BUILDS.flatMap((build, i) => {
+      const feel = this.#feelUnder(layers, build);
+      return feel ? [{ name: BUILD_NAMES[i + 1] ?? build, ...point({ pressurePa: feel.meanPressurePa, sinkMm: feel.sinkMm }) }] : [];
+    });
+    return { name, points: [{ kPa: 0, sink: 0 }, ...heaviest.curve.map(point)], sitters };
+  }
+
+  #rivalName(rival: Ranked): string {
+    const { units, step } = this.store.inWords();
+    return rival.layers
+      .map((layer) => `${formatLengthUnit(layer.thicknessMm, units, step)} ${this.store.shop()?.grade(layer.grade)?.name ?? layer.grade}`)
+      .join(' over ');
+  }
 
   protected readonly weight = computed(() => {
     const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
@@ -104,11 +164,11 @@ export class FillingStation {
   });
 
   protected setGrade(index: number, grade: string): void {
-    this.#layers('Foam', (layers) => layers.map((layer, i) => (i === index ? { ...layer, grade } : layer)));
+    this.#change('Foam', (layers) => layers.map((layer, i) => (i === index ? { ...layer, grade } : layer)));
   }
 
   protected setThickness(index: number, mm: number | null): void {
-    if (mm !== null) this.#layers('Layer thickness', (layers) => layers.map((layer, i) => (i === index ? { ...layer, thicknessMm: mm } : layer)));
+    if (mm !== null) this.#change('Layer thickness', (layers) => layers.map((layer, i) => (i === index ? { ...layer, thicknessMm: mm } : layer)));
   }
 
   protected edited({ key, mm }: Edit): void {
@@ -121,18 +181,18 @@ export class FillingStation {
     const [grade] = shop?.document.grades ?? [];
     if (!grade) return;
     const wanted = one?.sizes?.core.height.value ?? 50;
-    this.#layers('Layer added', (layers) => {
+    this.#change('Layer added', (layers) => {
       const missing = wanted - layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
       return [{ grade: layers[0]?.grade ?? grade.id, thicknessMm: missing > 5 ? missing : 25 }, ...layers];
     });
   }
 
   protected remove(index: number): void {
-    this.#layers('Layer removed', (layers) => layers.filter((_, i) => i !== index));
+    this.#change('Layer removed', (layers) => layers.filter((_, i) => i !== index));
   }
 
   protected move(index: number, by: number): void {
-    this.#layers('Layers in another order', (layers) => {
+    this.#change('Layers in another order', (layers) => {
       const next = [...layers];
       const [layer] = next.splice(index, 1);
       if (layer) next.splice(index + by, 0, layer);
@@ -140,7 +200,7 @@ export class FillingStation {
     });
   }
 
-  #layers(label: string, change: (layers: { grade: string; thicknessMm: number }[]) => { grade: string; thicknessMm: number }[]): void {
+  #change(label: string, change: (layers: { grade: string; thicknessMm: number }[]) => { grade: string; thicknessMm: number }[]): void {
     this.store.editCushion(label, (cushion) => ({ ...cushion, core: { ...cushion.core, layers: change(cushion.core.layers) } }));
   }
 

@@ -2,7 +2,7 @@ import { Dialog } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
-import { LucideCopyPlus, LucideDownload, LucideKeyboard, LucideRedo2, LucideSunMoon, LucideTrash2, LucideUndo2 } from '@lucide/angular';
+import { LucideCopyPlus, LucideDownload, LucideKeyboard, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
 import { STATIONS } from '@yardland/core';
 import { filter, map, startWith } from 'rxjs';
 import { LaySolver } from '../lay/lay-solver';
@@ -10,6 +10,7 @@ import { dueWords } from '../shared/days';
 import { KeysDialog } from '../shell/keys-dialog';
 import { Settings } from '../shell/settings';
 import { Tape } from '../shell/tape';
+import { ThemeButton } from '../shell/theme-button';
 import { ConflictDialog } from './conflict-dialog';
 import { JobSheetDialog } from './job-sheet-dialog';
 import { JobStore } from './job-store';
@@ -33,12 +34,12 @@ const SAVE_WORDS: Record<SaveState, string> = {
     RouterOutlet,
     RouterLink,
     Tape,
+    ThemeButton,
     Strip,
     QuickLine,
     Ticket,
     LucideUndo2,
     LucideRedo2,
-    LucideSunMoon,
     LucideKeyboard,
     LucideDownload,
     LucideCopyPlus,

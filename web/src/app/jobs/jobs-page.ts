@@ -2,15 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
-import { LucideArchive, LucideArchiveRestore, LucideCopyPlus, LucidePlus, LucideSunMoon, LucideUpload } from '@lucide/angular';
+import { LucideArchive, LucideArchiveRestore, LucideCopyPlus, LucidePlus, LucideUpload } from '@lucide/angular';
 import { JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type Job, type JobList, type JobSummary, type Shop } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
 import { Choice } from '../shared/choice';
 import { dayWords, daysUntil } from '../shared/days';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
-import { Settings } from '../shell/settings';
 import { Tape } from '../shell/tape';
+import { ThemeButton } from '../shell/theme-button';
 import { JobsApi } from './jobs-api';
 import { jobStateWords } from './state-words';
 
@@ -45,7 +45,7 @@ function newJob(shop: Shop): Job {
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
   selector: 'yl-jobs-page',
-  imports: [FormsModule, RouterLink, Tape, Choice, LucidePlus, LucideUpload, LucideArchive, LucideArchiveRestore, LucideCopyPlus, LucideSunMoon],
+  imports: [FormsModule, RouterLink, Tape, ThemeButton, Choice, LucidePlus, LucideUpload, LucideArchive, LucideArchiveRestore, LucideCopyPlus],
   templateUrl: './jobs-page.html',
   host: { class: 'room' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -53,7 +53,6 @@ function newJob(shop: Shop): Job {
 export class JobsPage {
   readonly #api = inject(JobsApi);
   readonly #router = inject(Router);
-  protected readonly settings = inject(Settings);
   private readonly file = viewChild.required<ElementRef<HTMLInputElement>>('file');
   readonly #shop = toSignal(inject(ShopService).shop$.pipe(catchError(() => of(null))));
   protected readonly shopName = computed(() => this.#shop()?.document.name ?? '');

@@ -1,7 +1,9 @@
+import { Dialog } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FINDINGS, judge, PLACES, say, SUPPORTS, USES, type Cushion, type Finding, type Verdict } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
+import { SittersDialog, sittersWords } from '../filling/sitters-dialog';
 import { QuantityField } from '../shared/quantity-field';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
@@ -123,6 +125,13 @@ export class LookOverStation {
       items,
     };
   });
+
+  readonly #dialog = inject(Dialog);
+  protected readonly who = computed(() => sittersWords(this.seat().sitters ?? []));
+
+  protected askSitters(): void {
+    this.#dialog.open(SittersDialog, { data: this.store, ariaLabelledBy: 'sitters-title' });
+  }
 
   protected setSeat(label: string, change: Partial<Record<keyof Seat, unknown>>): void {
     this.store.editCushion(label, (cushion) => ({ ...cushion, seat: tidy({ ...cushion.seat, ...change }) as Seat }));

@@ -1,0 +1,55 @@
+import type { ChooseRequest } from '../filling/choose';
+import { feelOf, type Deck, type Feel, type FeelRequest, type Sitter } from '../filling/feel';
+import type { FillingLayer } from '../filling/layer';
+import { massOf } from '../filling/sitters';
+import type { Shop } from '../shop/shop';
+import type { UnitSystem } from '../units/length';
+import type { Cushion } from './document';
+import type { CushionPlan } from './plan-cushion';
+
+/** A seat whose support was not said is worked out on this; the interface says so. */
+export const UNSAID_DECK: Deck = 'board';
+
+/** The layers of a cushion as the feel model takes them, top first; null while a grade is unknown or there is none. */
+export function fillingLayers(cushion: Cushion, shop: Shop): FillingLayer[] | null {
+  const layers = cushion.core.layers.flatMap(({ grade: id, thicknessMm }): FillingLayer[] => {
+    const grade = shop.grade(id);
+    if (!grade) return [];
+    const { family, hardness25N, supportFactor, densityKgM3 } = grade;
+    return [{ kind: 'foam', family, hardness25N, supportFactor, densityKgM3, thicknessMm }];
+  });
+  return layers.length > 0 && layers.length === cushion.core.layers.length ? layers : null;
+}
+
+/** How a cushion's filling feels under a sitter, on its own deck, settled as it will be. */
+export function cushionFeel(one: CushionPlan, layers: readonly FillingLayer[], sitter: Sitter, shop: Shop, units: UnitSystem): Feel {
+  const { seat } = one.source;
+  const request: FeelRequest = {
+    format: 'yardland/feel@1',
+    layers: [...layers],
+    wrapLoftMm: 2 * (one.wrap?.value ?? 0),
+    support: seat?.support ?? UNSAID_DECK,
+    sitter,
+    settled: true,
+    ...(seat?.deckHeightMm === undefined ? {} : { deckHeightMm: seat.deckHeightMm }),
+  };
+  return feelOf(request, (key) => shop.assume(key, units));
+}
+
+/** The question for `choose` that a cushion stands for; what was not said is asked for an ordinary seat. */
+export function chooseRequestOf(one: CushionPlan, shop: Shop, units: UnitSystem): ChooseRequest {
+  const { seat } = one.source;
+  const assume = (key: Parameters<Shop['assume']>[0]): number => shop.assume(key, units);
+  const sitters = (seat?.sitters ?? []).map(({ build, posture, frail }) => ({ massKg: massOf(build, assume), posture, frail: frail ?? false }));
+  return {
+    format: 'yardland/choose@1',
+    sitters: sitters.length ? sitters : [{ massKg: massOf('middling', assume), posture: 'upright', frail: false }],
+    feel: seat?.feel ?? 'medium',
+    part: seat?.part ?? 'seat',
+    use: seat?.use ?? 'regular',
+    place: seat?.place === 'outdoor' || seat?.place === 'damp' ? 'outdoor' : 'indoor',
+    support: seat?.support ?? UNSAID_DECK,
+    heightMm: Math.max(15, one.sizes?.core.height.value ?? one.source.heightMm),
+    ...(seat?.deckHeightMm === undefined ? {} : { deckHeightMm: seat.deckHeightMm }),
+  };
+}

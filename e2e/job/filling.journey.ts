@@ -1,0 +1,49 @@
+import { expect, test } from '../support/bench';
+
+test('a filling is felt before it is cut: sitters, verdicts, the curve, a choice with reasons', async ({ shop, page }) => {
+  await shop.openJob('Queue benches, courtyard');
+  await page.getByRole('button', { name: 'Corner bench, 2' }).click();
+  await shop.goTo('Filling');
+  const panel = page.getByRole('region', { name: 'How it feels' });
+
+  // Heavier sinks deeper, and the drawing is pressed with it.
+  const sitting = panel.getByRole('slider', { name: 'On it sits' });
+  const sinks = () => panel.locator('dd').nth(1).innerText();
+  await sitting.fill('1');
+  await expect(panel).toContainText('a child');
+  const child = await sinks();
+  await sitting.fill('5');
+  await expect(panel).toContainText('heavy');
+  expect(parseInt(await sinks(), 10)).toBeGreaterThan(parseInt(child, 10));
+  await expect(page.locator('.note').filter({ hasText: /−\d+ %/ })).toHaveCount(1);
+  await expect(panel.locator('.js-plotly-plot')).toBeVisible();
+  await shop.expectAccessible();
+
+  // Who sits is asked by build.
+  await page.getByRole('button', { name: 'Who sits' }).click();
+  const who = page.getByRole('dialog', { name: 'Who sits, and how should it feel?' });
+  await who.getByRole('button', { name: 'Another sitter' }).click();
+  await who.getByRole('combobox', { name: 'Sitter 3, build' }).selectOption('heavy');
+  await who.getByRole('checkbox', { name: 'finds it hard to get up' }).last().check();
+  await shop.expectAccessible();
+  await who.getByRole('button', { name: 'Done' }).click();
+
+  // Outdoors only fast-drying foam is ranked, and everything else says why not.
+  await page.getByRole('button', { name: 'Choose for me' }).click();
+  const choice = page.getByRole('dialog', { name: 'Choose for me' });
+  await expect(choice).toContainText('for 3 sitters, outdoors');
+  await expect(choice.getByRole('listitem').first()).toContainText('Tern');
+  await choice.getByText(/foams fell out/).click();
+  await expect(choice.getByText(/Heron 40: indoor foam: outdoors it holds water/)).toBeVisible();
+  await shop.expectAccessible();
+  await choice
+    .getByRole('checkbox', { name: /^compare/ })
+    .nth(1)
+    .check();
+  const chosen = (await choice.getByRole('listitem').nth(1).locator('strong').innerText()).trim();
+  await choice.getByRole('button', { name: `Take ${chosen}`, exact: true }).click();
+  await expect(page.locator('.layer-remark').first()).toBeVisible();
+  await expect(panel.locator('.legendtext')).toHaveCount(2);
+  await shop.saved();
+  await expect(page.getByRole('button', { name: /^Undo: Filling chosen/ })).toBeVisible();
+});

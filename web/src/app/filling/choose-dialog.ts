@@ -1,0 +1,129 @@
+import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { choose, chooseRequestOf, formatLengthUnit, type Choice as Chosen, type Ranked } from '@yardland/core';
+import type { JobStore } from '../job/job-store';
+
+export interface ChooseData {
+  readonly store: JobStore;
+  /** Stacks laid beside the one in hand, by their names; at most three. */
+  readonly rivals: readonly Ranked[];
+}
+
+export interface ChooseResult {
+  readonly take: Ranked | null;
+  readonly rivals: readonly Ranked[];
+}
+
+const VERDICT_WORDS: Record<Ranked['verdicts'][number], string> = {
+  'bottoms-out': 'bottoms out',
+  'near-bottom': 'near its bottom',
+  'board-like': 'sits like a board',
+  'hard-to-rise': 'hard to get up from',
+};
+const MOST_RIVALS = 3;
+const SHOWN = 12;
+
+export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${layer.grade} ${layer.thicknessMm}`).join(' / ');
+
+/** The ranked list: each stack with its reasons, to take or to lay beside the one in hand; and what fell out, with why. */
+@Component({
+  selector: 'yl-choose-dialog',
+  template: `
+    <div class="dialog wide">
+      <h2 id="choose-title">Choose for me</h2>
+      <p>{{ asked() }}</p>
+      <label class="tickbox"><input type="checkbox" [checked]="clean()" (change)="clean.set(!clean())" /> only what nothing speaks against</label>
+      <ol class="ranking">
+        @for (one of shown(); track key(one)) {
+          <li>
+            <b class="place">{{ one.score.toFixed(0) }}</b>
+            <div>
+              <strong>{{ words(one) }}</strong>
+              <p>{{ one.reasons.join('; ') }}.</p>
+              @if (one.verdicts.length) {
+                <p class="far">{{ verdicts(one) }}</p>
+              }
+            </div>
+            <div class="ranking-do">
+              <button type="button" class="button" [attr.aria-label]="'Take ' + words(one)" (click)="close(one)">Take</button>
+              <label class="tickbox"
+                ><input type="checkbox" [checked]="isRival(one)" [disabled]="!isRival(one) && rivals().length >= 3" (change)="toggle(one)" /> compare<span
+                  class="sr-only"
+                >
+                  {{ words(one) }}</span
+                ></label
+              >
+            </div>
+          </li>
+        } @empty {
+          <li><p>Nothing in the catalogue holds for this seat. What fell out, and why, stands below.</p></li>
+        }
+      </ol>
+      <details>
+        <summary>{{ choice().excluded.length }} foams fell out</summary>
+        <ul class="reasons">
+          @for (one of choice().excluded; track one.grade) {
+            <li>{{ name(one.grade) }}: {{ one.reason }}</li>
+          }
+        </ul>
+      </details>
+      <div class="dialog-foot"><button type="button" class="button strong" (click)="close(null)">Done</button></div>
+    </div>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ChooseDialog {
+  readonly #data = inject<ChooseData>(DIALOG_DATA);
+  readonly #dialog = inject<DialogRef<ChooseResult>>(DialogRef);
+  readonly #store = this.#data.store;
+  protected readonly rivals = signal(this.#data.rivals);
+  protected readonly clean = signal(false);
+  protected readonly key = stackKey;
+
+  readonly #request = computed(() => {
+    const [one, shop] = [this.#store.cushionPlan(), this.#store.shop()];
+    return one && shop ? chooseRequestOf(one, shop, this.#store.units()) : null;
+  });
+  protected readonly choice = computed<Chosen>(() => {
+    const [request, shop] = [this.#request(), this.#store.shop()];
+    return request && shop ? choose(request, shop.document.grades, (key) => shop.assume(key, this.#store.units())) : { ranked: [], excluded: [] };
+  });
+  protected readonly shown = computed(() =>
+    this.choice()
+      .ranked.filter((one) => !this.clean() || one.verdicts.length === 0)
+      .slice(0, SHOWN),
+  );
+
+  protected readonly asked = computed(() => {
+    const request = this.#request();
+    if (!request) return '';
+    const { units, step } = this.#store.inWords();
+    const many = request.sitters.length === 1 ? 'one sitter' : `${request.sitters.length} sitters`;
+    return `A ${request.feel} ${request.part} of ${formatLengthUnit(request.heightMm, units, step)} for ${many}, ${request.place}s, on ${request.support.replace('-', ' ')}. Scores are of 100; they rank and do not measure.`;
+  });
+
+  protected name(grade: string): string {
+    return this.#store.shop()?.grade(grade)?.name ?? grade;
+  }
+
+  protected words(one: Ranked): string {
+    const { units, step } = this.#store.inWords();
+    return one.layers.map((layer) => `${formatLengthUnit(layer.thicknessMm, units, step)} ${this.name(layer.grade)}`).join(' over ');
+  }
+
+  protected verdicts(one: Ranked): string {
+    return one.verdicts.map((verdict) => VERDICT_WORDS[verdict]).join(', ');
+  }
+
+  protected isRival(one: Ranked): boolean {
+    return this.rivals().some((rival) => stackKey(rival) === stackKey(one));
+  }
+
+  protected toggle(one: Ranked): void {
+    this.rivals.update((rivals) => (this.isRival(one) ? rivals.filter((rival) => stackKey(rival) !== stackKey(one)) : [...rivals, one].slice(0, MOST_RIVALS)));
+  }
+
+  protected close(take: Ranked | null): void {
+    this.#dialog.close({ take, rivals: this.rivals() });
+  }
+}

@@ -1,0 +1,90 @@
+import { formatLength, type CushionPlan, type Feel, type Point, type SayIn, type Shop } from '@yardland/core';
+import { boxArea } from '../shared/table/cushion-scene';
+import type { Scene, SceneItem } from '../shared/table/scene';
+
+/** Half the width of the patch a sitter rests on, mm: about the root of the contact area. */
+const HALF_SEATED_MM = 175;
+const POINTS = 64;
+
+/** How much of the full sink shows at a distance from the middle: flat under the sitter, run out soon beyond. */
+const share = (fromMiddle: number): number => Math.exp(-((Math.abs(fromMiddle) / (HALF_SEATED_MM * 1.15)) ** 4));
+
+/** A level line across the core, pressed down by `sinkMm` in the middle. */
+function level(width: number, y: number, sinkMm: number): Point[] {
+  return Array.from({ length: POINTS + 1 }, (_, i) => {
+    const x = (width * i) / POINTS;
+    return { x, y: y - sinkMm * share(x - width / 2) };
+  });
+}
+
+/** The stack in section, to scale; with a sitter on it, each layer pressed by its own sink and the deck by its give. */
+export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fit: string, inWords: SayIn): Scene {
+  if (!one.sizes) return { title: 'Filling', fit, items: [] };
+  const { width, height } = one.sizes.core;
+  const { layers } = one.source.core;
+  const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const ground = width.value * 0.03;
+  const deckGive = feel ? feel.giveMm - feel.sinkMm : 0;
+  const items: SceneItem[] = [];
+  let top = total;
+  layers.forEach((layer, i) => {
+    const bottom = top - layer.thicknessMm;
+    const below = deckGive + (feel?.layers.slice(i + 1).reduce((sum, each) => sum + each.sinkMm, 0) ?? 0);
+    const above = below + (feel?.layers[i]?.sinkMm ?? 0);
+    items.push({
+      kind: 'area',
+      key: `layer-${i}`,
+      shape: [...level(width.value, top, above), ...level(width.value, bottom, below).reverse()],
+      look: i % 2 ? 'foam-alt' : 'foam',
+    });
+    items.push({
+      kind: 'dim',
+      key: `layer-${i}`,
+      name: `layer ${i + 1} thickness`,
+      side: 'left',
+      away: 46,
+      from: { x: 0, y: top },
+      to: { x: 0, y: bottom },
+      mm: layer.thicknessMm,
+      edit: { minMm: 5, maxMm: 600 },
+    });
+    const strain = feel?.layers[i]?.strain;
+    const name = shop.grade(layer.grade)?.name ?? layer.grade;
+    items.push({
+      kind: 'leader',
+      key: `words-${i}`,
+      at: { x: width.value * 0.98, y: (top + bottom) / 2 },
+      toX: width.value,
+      text: strain === undefined ? name : `${name}, −${Math.round(strain * 100)} %`,
+    });
+    top = bottom;
+  });
+  const edge = [
+    { x: -width.value * 0.04, y: height.value },
+    { x: width.value * 1.04, y: height.value },
+  ];
+  const asked = `the school asks for ${formatLength(height.value, inWords.units, inWords.step)} of core`;
+  items.push(
+    { kind: 'area', key: 'wanted', shape: edge, open: true, look: 'bound' },
+    { kind: 'note', key: 'wanted-words', at: { x: width.value / 2, y: Math.max(height.value, total) }, dy: -14, anchor: 'middle', text: asked, look: 'small' },
+    deckGive > 0
+      ? { kind: 'area', key: 'deck', shape: level(width.value, 0, deckGive), open: true, look: 'cover' }
+      : boxArea('ground', -width.value * 0.06, -ground, width.value * 1.12, ground, 'board'),
+    {
+      kind: 'dim',
+      key: 'core-width',
+      name: 'core width',
+      side: 'below',
+      away: 30,
+      from: { x: 0, y: -Math.max(ground, deckGive) },
+      to: { x: width.value, y: -Math.max(ground, deckGive) },
+      mm: width.value,
+    },
+  );
+  return {
+    title: `Filling of ${one.source.name}, in section${feel ? ', under a sitter' : ''}`,
+    fit,
+    room: { left: 96, right: 170, top: 84, bottom: 66 },
+    items,
+  };
+}

@@ -1,0 +1,112 @@
+import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import type { Data, Layout } from 'plotly.js';
+import type * as Plotly from 'plotly.js-basic-dist-min';
+
+export interface ChartLine {
+  readonly name: string;
+  /** Sink in the shop's units, and pressure in kPa. */
+  readonly points: readonly { readonly sink: number; readonly kPa: number }[];
+  /** Sitters on the curve. */
+  readonly sitters: readonly { readonly name: string; readonly sink: number; readonly kPa: number }[];
+}
+
+const TOKENS = ['--chalk', '--madder', '--sage-line', '--straw-line'] as const;
+const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
+
+/** The load–sink curve of the stack in hand and its rivals, the sitters marked. Plotly is fetched when the first is shown. */
+@Component({
+  selector: 'yl-load-chart',
+  template: `
+    <figure class="chart">
+      <div #plot class="chart-plot" aria-hidden="true"></div>
+      <figcaption class="sr-only">{{ words() }}</figcaption>
+      @if (failed()) {
+        <p class="tray-words">The chart could not be fetched.</p>
+      }
+    </figure>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class LoadChart {
+  readonly lines = input.required<readonly ChartLine[]>();
+  readonly unit = input.required<'in' | 'mm'>();
+  /** What the chart shows, in words. */
+  readonly words = input.required<string>();
+  private readonly plot = viewChild.required<ElementRef<HTMLElement>>('plot');
+  readonly #plotly = signal<typeof Plotly | null>(null);
+  protected readonly failed = signal(false);
+
+  constructor() {
+    afterNextRender(() => {
+      import('plotly.js-basic-dist-min').then(
+        (module) => this.#plotly.set((module as unknown as { default?: typeof Plotly }).default ?? module),
+        () => this.failed.set(true),
+      );
+    });
+    effect(() => {
+      const plotly = this.#plotly();
+      if (plotly) void plotly.react(this.plot().nativeElement, this.#data(), this.#layout(), { displayModeBar: false, responsive: true, staticPlot: true });
+    });
+    inject(DestroyRef).onDestroy(() => this.#plotly()?.purge(this.plot().nativeElement));
+  }
+
+  #colour(token: string): string {
+    return getComputedStyle(this.plot().nativeElement).getPropertyValue(token);
+  }
+
+  /** A token as the colour it is now: Plotly does not read `light-dark()`. */
+  #resolved(token: string): string {
+    const probe = document.createElement('i');
+    probe.style.color = `var(${token})`;
+    this.plot().nativeElement.append(probe);
+    const { color } = getComputedStyle(probe);
+    probe.remove();
+    return color || this.#colour(token);
+  }
+
+  #data(): Data[] {
+    return this.lines().flatMap((line, i): Data[] => {
+      const color = this.#resolved(TOKENS[i % TOKENS.length] ?? '--chalk');
+      return [
+        {
+          type: 'scatter',
+          mode: 'lines',
+          name: line.name,
+          x: line.points.map((p) => p.sink),
+          y: line.points.map((p) => p.kPa),
+          line: { color, width: i === 0 ? 3 : 2, dash: DASHES[i % DASHES.length] ?? 'solid' },
+        },
+        // Named to both sides by turns, so that near sitters do not write over each other.
+        ...(['middle right', 'middle left'] as const).map((textposition, side): Data => {
+          const sitters = line.sitters.filter((_, n) => n % 2 === side);
+          return {
+            type: 'scatter',
+            mode: 'text+markers',
+            showlegend: false,
+            x: sitters.map((p) => p.sink),
+            y: sitters.map((p) => p.kPa),
+            text: sitters.map((p) => (i === 0 ? ` ${p.name} ` : '')),
+            textposition,
+            marker: { color, size: 8 },
+          };
+        }),
+      ];
+    });
+  }
+
+  #layout(): Partial<Layout> {
+    const [ink, line] = [this.#resolved('--ink'), this.#resolved('--line')];
+    const axis = { color: ink, gridcolor: line, zeroline: false, rangemode: 'tozero' as const, fixedrange: true };
+    return {
+      autosize: true,
+      margin: { l: 44, r: 14, t: 8, b: 40 },
+      paper_bgcolor: 'transparent',
+      plot_bgcolor: 'transparent',
+      font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 12.5, color: ink },
+      xaxis: { ...axis, title: { text: `sink, ${this.unit()}` } },
+      yaxis: { ...axis, title: { text: 'pressure, kPa' } },
+      legend: { orientation: 'h', y: 1.02, yanchor: 'bottom', x: 0 },
+      showlegend: this.lines().length > 1,
+    };
+  }
+}

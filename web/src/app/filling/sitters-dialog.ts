@@ -1,0 +1,99 @@
+import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { BUILDS, FEELS, PARTS, POSTURES, type Cushion } from '@yardland/core';
+import type { JobStore } from '../job/job-store';
+import { Choice, Switch } from '../shared/choice';
+
+type Seat = NonNullable<Cushion['seat']>;
+type SeatSitter = NonNullable<Seat['sitters']>[number];
+
+const BUILD_WORDS: Record<SeatSitter['build'], string> = { child: 'a child', slight: 'slight', middling: 'middling', sturdy: 'sturdy', heavy: 'heavy' };
+const POSTURE_WORDS: Record<SeatSitter['posture'], string> = { upright: 'sits upright', reclined: 'leans back', lying: 'lies' };
+const PART_WORDS: Record<(typeof PARTS)[number], string> = { seat: 'a seat', back: 'a back', mattress: 'a mattress' };
+
+/** Who sits, in a few words: `a child, middling, sturdy`. */
+export function sittersWords(sitters: readonly SeatSitter[]): string {
+  return sitters.length ? sitters.map(({ build, frail }) => `${BUILD_WORDS[build]}${frail ? ', frail' : ''}`).join(' · ') : 'not said';
+}
+
+/** Who sits and how it should feel: asked by build, never by weight, and printed on no ticket. */
+@Component({
+  selector: 'yl-sitters-dialog',
+  imports: [Choice, Switch, LucidePlus, LucideTrash2],
+  template: `
+    <div class="dialog">
+      <h2 id="sitters-title">Who sits, and how should it feel?</h2>
+      <p>By build, so that nobody is asked for a weight. None of this is printed on a ticket.</p>
+      @for (sitter of sitters(); track $index; let i = $index) {
+        <div class="layer-row" role="group" [attr.aria-label]="'Sitter ' + (i + 1)">
+          <yl-choice [bare]="true" [label]="'Sitter ' + (i + 1) + ', build'" [options]="builds" [value]="sitter.build" (changed)="change(i, 'build', $event)" />
+          <yl-choice
+            [bare]="true"
+            [label]="'Sitter ' + (i + 1) + ', posture'"
+            [options]="postures"
+            [value]="sitter.posture"
+            (changed)="change(i, 'posture', $event)"
+          />
+          <label class="tickbox"><input type="checkbox" [checked]="sitter.frail ?? false" (change)="toggleFrail(i)" /> finds it hard to get up</label>
+          <button type="button" class="tool quiet" [attr.aria-label]="'Remove sitter ' + (i + 1)" (click)="remove(i)">
+            <svg lucideTrash2 size="20"></svg>
+          </button>
+        </div>
+      }
+      <div>
+        <button type="button" class="button" [disabled]="sitters().length >= 12" (click)="add()"><svg lucidePlus size="20"></svg> Another sitter</button>
+      </div>
+      <div class="dialog-fields">
+        <yl-switch label="It is" [options]="parts" [value]="seat().part ?? 'seat'" (changed)="set('part', $event)" />
+        <yl-switch label="It should feel" [options]="feels" [value]="seat().feel ?? 'medium'" (changed)="set('feel', $event)" />
+      </div>
+      <div class="dialog-foot"><button type="button" class="button strong" (click)="close()">Done</button></div>
+    </div>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SittersDialog {
+  readonly #store = inject<JobStore>(DIALOG_DATA);
+  readonly #dialog = inject(DialogRef);
+  protected readonly builds = BUILDS.map((value) => ({ value, name: BUILD_WORDS[value] }));
+  protected readonly postures = POSTURES.map((value) => ({ value, name: POSTURE_WORDS[value] }));
+  protected readonly parts = PARTS.map((value) => ({ value, name: PART_WORDS[value] }));
+  protected readonly feels = FEELS.map((value) => ({ value, name: value }));
+  protected readonly seat = computed<Seat>(() => this.#store.cushion()?.seat ?? {});
+  protected readonly sitters = computed(() => this.seat().sitters ?? []);
+
+  protected add(): void {
+    this.#sitters('Another sitter', (sitters) => [...sitters, { build: 'middling', posture: this.seat().part === 'mattress' ? 'lying' : 'upright' }]);
+  }
+
+  protected remove(index: number): void {
+    this.#sitters('One sitter less', (sitters) => sitters.filter((_, i) => i !== index));
+  }
+
+  protected change(index: number, key: 'build' | 'posture', value: string): void {
+    this.#sitters('Sitter', (sitters) => sitters.map((sitter, i) => (i === index ? ({ ...sitter, [key]: value } as SeatSitter) : sitter)));
+  }
+
+  protected toggleFrail(index: number): void {
+    this.#sitters('Sitter', (sitters) =>
+      sitters.map(({ frail, ...sitter }, i) => (i !== index ? { ...sitter, ...(frail ? { frail } : {}) } : frail ? sitter : { ...sitter, frail: true })),
+    );
+  }
+
+  protected set(key: 'part' | 'feel', value: string): void {
+    this.#store.editCushion(key === 'part' ? 'What it is' : 'Feel wanted', (cushion) => ({ ...cushion, seat: { ...cushion.seat, [key]: value } as Seat }));
+  }
+
+  protected close(): void {
+    this.#dialog.close();
+  }
+
+  #sitters(label: string, change: (sitters: readonly SeatSitter[]) => SeatSitter[]): void {
+    this.#store.editCushion(label, (cushion) => {
+      const { sitters = [], ...seat } = cushion.seat ?? {};
+      const next = change(sitters);
+      return { ...cushion, seat: next.length ? { ...seat, sitters: next } : seat };
+    });
+  }
+}

@@ -1,0 +1,22 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { LucideSunMoon } from '@lucide/angular';
+import { Settings } from './settings';
+
+/** Goes through the themes: as the system has it, light, dark. */
+@Component({
+  selector: 'yl-theme-button',
+  imports: [LucideSunMoon],
+  template: `<button
+    type="button"
+    class="tool quiet"
+    [attr.aria-label]="'Theme: ' + settings.theme()"
+    [title]="'Theme: ' + settings.theme()"
+    (click)="settings.nextTheme()"
+  >
+    <svg lucideSunMoon size="20"></svg>
+  </button>`,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ThemeButton {
+  protected readonly settings = inject(Settings);
+}
