@@ -58,7 +58,10 @@ try {
     const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 }, colorScheme: theme ?? 'light', reducedMotion: 'reduce' });
     const id = jobs.find((one) => one.name === job)?.id;
     await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/jobs`);
-    await page.locator(id ? 'yl-ticket h2' : '.jobs').waitFor();
+    await page
+      .locator(id ? 'yl-ticket h2' : '.jobs .name')
+      .first()
+      .waitFor();
     // Until every lay is worked out and the fonts are there.
     await page.waitForFunction(() => document.fonts.status === 'loaded' && !document.querySelector('.buy .working, .tape .work'));
     await before?.(page);

@@ -115,13 +115,17 @@ export function densityFloor({ part, use }: Pick<ChooseRequest, 'part' | 'use'>,
 /** A top layer up to this share of the height may be lighter: it bears little. */
 const LIGHT_TOP = 0.34;
 
+/** Density above which a foam is paid for and not used, kg/m³. */
+const CEILING = { daily: Infinity, regular: 40, occasional: 29, back: 25 };
+
 function lifeMark(request: ChooseRequest, stack: Stack, floor: number): Mark {
   const bearing = stack.layers.filter((layer, i) => !(i === 0 && stack.layers.length > 1 && layer.thicknessMm <= request.heightMm * LIGHT_TOP));
   const least = Math.min(...bearing.map((layer) => layer.grade.densityKgM3));
   if (least < floor * 0.8) return { off: 100, why: `too light for this use: ${least} kg/m³ where ${floor} is the least`, out: true };
-  if (least < floor) return { off: 25, why: `light for this use: ${least} kg/m³ where ${floor} is wanted` };
-  // Density beyond what the use asks for is paid for and not used.
-  return { off: Math.min(6, (least - floor) / 5), why: 'dense enough for its use' };
+  if (least < floor) return { off: 45, why: `light for this use: ${least} kg/m³ where ${floor} is wanted` };
+  const over = Math.max(...bearing.map((layer) => layer.grade.densityKgM3)) - CEILING[request.part === 'back' ? 'back' : request.use];
+  if (over > 0) return { off: Math.min(20, 8 + over / 2), why: 'denser than this use will ever wear out' };
+  return { off: 0, why: 'dense enough for its use' };
 }
 
 function backMark(request: ChooseRequest, stack: Stack): Mark {

@@ -212,8 +212,16 @@ describe('choosing', () => {
   it('backs may be light and soft; seats in daily use are dense in what bears', () => {
     const back = best({ part: 'back', feel: 'soft', use: 'daily' });
     expect(Math.max(...back.layers.map((layer) => layer.densityKgM3))).toBeLessThan(30);
-    for (const one of ask({ use: 'daily' }).ranked.slice(0, 5)) expect(one.layers[one.layers.length - 1]?.densityKgM3).toBeGreaterThanOrEqual(35);
-    expect(best({ use: 'occasional' }).layers.every((layer) => layer.densityKgM3 >= 24)).toBeTrue();
+    for (const heightMm of [60, 80, 100, 120, 150])
+      for (const wanted of ['soft', 'medium', 'firm'] as const) {
+        const { layers } = best({ use: 'daily', heightMm, feel: wanted });
+        expect(layers[layers.length - 1]?.densityKgM3)
+          .withContext(`${wanted} ${heightMm}`)
+          .toBeGreaterThanOrEqual(35);
+      }
+    const occasional = best({ use: 'occasional' }).layers.map((layer) => layer.densityKgM3);
+    expect(Math.min(...occasional)).toBeGreaterThanOrEqual(24);
+    expect(Math.max(...occasional)).toBeLessThanOrEqual(29);
   });
 
   it('lying spreads the load: a foam that fails as a seat serves as a mattress', () => {

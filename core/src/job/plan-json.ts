@@ -1,13 +1,14 @@
 import { flatten } from '../geometry/outline';
 import type { Figure } from '../kernel/figure';
 import { whyLine } from '../kernel/why';
+import { formatLength } from '../units/format';
 import type { Piece } from '../piece/piece';
 import type { CushionPlan } from './plan-cushion';
 import type { Plan } from './plan';
 import { sayLine, type SayIn } from './say';
 import { pieceLabel } from './words';
 
-function pieceJson(piece: Piece, units: SayIn['units']) {
+function pieceJson(piece: Piece, inWords: SayIn) {
   return {
     label: pieceLabel(piece),
     role: piece.role,
@@ -16,11 +17,12 @@ function pieceJson(piece: Piece, units: SayIn['units']) {
     countPerCushion: piece.countPerCushion,
     widthMm: piece.width.value,
     heightMm: piece.height.value,
+    sizeLabel: `${formatLength(piece.width.value, inWords.units, inWords.step)} × ${formatLength(piece.height.value, inWords.units, inWords.step)}`,
     trimMm: piece.trimMm,
     joins: piece.joins,
     outline: flatten(piece.outline).map((p) => [p.x, p.y] as const),
     notches: piece.marks.map((mark) => ({ kind: mark.kind, at: [mark.at.x, mark.at.y] as const })),
-    why: [...new Set([whyLine(piece.width, units), whyLine(piece.height, units)])],
+    why: [...new Set([whyLine(piece.width, inWords.units), whyLine(piece.height, inWords.units)])],
   };
 }
 
@@ -42,7 +44,7 @@ function cushionJson(one: CushionPlan, index: number, inWords: SayIn) {
       core: plane(sizes.core),
       cut: plane(sizes.cut),
     },
-    pieces: one.pieces.map((piece) => pieceJson(piece, inWords.units)),
+    pieces: one.pieces.map((piece) => pieceJson(piece, inWords)),
     seams: one.cover?.seams ?? [],
     notions: one.cover && {
       zipMm: one.cover.notions.zip.value,

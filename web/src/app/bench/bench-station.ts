@@ -54,7 +54,11 @@ export class BenchStation {
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-    afterNextRender(() => host.querySelector('.step.here')?.scrollIntoView({ block: 'center' }));
+    afterNextRender(() => {
+      // Only the list itself is scrolled: scrolling into view would move the whole page with it.
+      const [list, step] = [host.querySelector<HTMLElement>('.sheet .sheet'), host.querySelector<HTMLElement>('.step.here')];
+      if (list && step) list.scrollTop += step.getBoundingClientRect().top - list.getBoundingClientRect().top - list.clientHeight / 3;
+    });
   }
 
   protected done(step: Step): number {
