@@ -12,6 +12,7 @@ const base = `http://127.0.0.1:${PORT}`;
 interface Picture {
   readonly file: string;
   readonly job?: string;
+  readonly room?: string;
   readonly place: string;
   readonly size?: { readonly width: number; readonly height: number };
   readonly theme?: 'light' | 'dark';
@@ -29,6 +30,7 @@ const PICTURES: readonly Picture[] = [
   { file: 'cover', job: 'Prompt-side boxes', place: '3/cover' },
   { file: 'lay', job: 'Stalls benches', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
+  { file: 'gauges', room: 'gauges', place: '' },
   { file: 'check', job: 'Storage chest top', place: '1/check' },
   { file: 'build-dark', job: 'Reading corner', place: '2/build', theme: 'dark' },
   { file: 'lay-tablet', job: 'Prompt-side boxes', place: '1/lay', size: { width: 1024, height: 768 } },
@@ -54,12 +56,12 @@ const stop = await served();
 const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: flags });
 try {
   const { jobs } = (await (await fetch(`${base}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
-  for (const { file, job, place, size, theme, before } of PICTURES) {
+  for (const { file, job, room, place, size, theme, before } of PICTURES) {
     const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 }, colorScheme: theme ?? 'light', reducedMotion: 'reduce' });
     const id = jobs.find((one) => one.name === job)?.id;
-    await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/jobs`);
+    await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/${room ?? 'jobs'}`);
     await page
-      .locator(id ? 'yl-ticket h2' : '.jobs .name')
+      .locator(id ? 'yl-ticket h2' : room ? '.sample h2' : '.jobs .name')
       .first()
       .waitFor();
     // Until every lay is worked out and the fonts are there.

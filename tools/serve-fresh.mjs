@@ -10,7 +10,15 @@ const data = fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-fresh-'));
 const server = spawn(process.execPath, ['dist/server/main.js'], {
   cwd: root,
   stdio: 'inherit',
-  env: { ...process.env, PORT: process.argv[2] ?? '0', HOST: '127.0.0.1', YARDLAND_DATA: data, YARDLAND_ROOT: root, LOG_LEVEL: 'warn' },
+  env: {
+    ...process.env,
+    PORT: process.argv[2] ?? '0',
+    HOST: '127.0.0.1',
+    YARDLAND_DATA: data,
+    YARDLAND_ROOT: root,
+    LOG_LEVEL: 'warn',
+    YARDLAND_SIM_SPEED: '40',
+  },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => {

@@ -8,6 +8,8 @@ export interface Config {
   /** Built web files, or null when another server gives them (development). */
   readonly webDir: string | null;
   readonly demoDir: string;
+  /** How much faster than the clock the simulated devices run. */
+  readonly simulationSpeed: number;
   /** Needed to listen anywhere but on this machine. */
   readonly passPhrase: string | null;
 }
@@ -30,6 +32,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     dataDir: path.resolve(env['YARDLAND_DATA'] ?? path.join(root, 'data')),
     webDir: env['YARDLAND_WEB'] === 'none' ? null : path.resolve(env['YARDLAND_WEB'] ?? path.join(root, 'dist/web/browser')),
     demoDir: path.join(root, 'demo'),
+    simulationSpeed: Math.min(1000, Math.max(0.1, Number(env['YARDLAND_SIM_SPEED'] ?? 1) || 1)),
     passPhrase,
   };
 }

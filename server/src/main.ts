@@ -16,7 +16,7 @@ function start(): void {
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
   const config = readConfig(process.env, process.env['YARDLAND_ROOT'] ?? process.cwd());
   const db = openDatabase(config.dataDir);
-  const seeded = seedDemo(config.demoDir, new JobStore(db), new ShopStore(db));
+  const seeded = seedDemo(config.demoDir, db, new JobStore(db), new ShopStore(db));
   if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
   const solver = new Solver();
   const server = createApp(config, db, solver, log).listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {

@@ -14,13 +14,25 @@ describe('the database', () => {
     const file = path.join(folder, 'yardland.db');
     const db = new Sqlite(file);
     expect(() => migrate(db, [])).toThrowError(DatabaseRefused, /newer/);
-    expect(() => migrate(db, [{ ...MIGRATIONS[0]!, sql: 'SELECT 1' }])).toThrowError(DatabaseRefused, /not the one that ships/);
+    expect(() => migrate(db, [{ ...MIGRATIONS[0]!, sql: 'SELECT 1' }, ...MIGRATIONS.slice(1)])).toThrowError(DatabaseRefused, /not the one that ships/);
     db.close();
     fs.writeFileSync(file, 'this is not a database at all, but a long enough letter about cushions'.repeat(40));
     const before = fs.readFileSync(file);
     expect(() => openDatabase(folder)).toThrowError(DatabaseRefused, /not a Yardland database/);
     expect(fs.readFileSync(file).equals(before)).toBeTrue();
     fs.rmSync(folder, { recursive: true });
+  });
+
+  it('of every older form is brought up to date, with what it holds', () => {
+    for (let form = 1; form < MIGRATIONS.length; form++) {
+      const db = new Sqlite(':memory:');
+      migrate(db, MIGRATIONS.slice(0, form));
+      db.prepare("INSERT INTO job VALUES ('j', 1, 1, 'Kept', '', 'new', NULL, 0, '', '')").run();
+      migrate(db);
+      expect(db.prepare('SELECT name FROM job').get()).toEqual({ name: 'Kept' });
+      expect(db.prepare('SELECT count(*) AS n FROM migration').get()).toEqual({ n: MIGRATIONS.length });
+      db.close();
+    }
   });
 
   it('takes a migration whole or not at all', () => {

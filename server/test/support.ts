@@ -44,9 +44,9 @@ export interface Running {
 export async function running(over: { passPhrase?: string; webDir?: string } = {}): Promise<Running> {
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
-  seedDemo(demoDir, new JobStore(db), new ShopStore(db));
+  seedDemo(demoDir, db, new JobStore(db), new ShopStore(db));
   const solver = new Solver();
-  const config = { host: '127.0.0.1', port: 0, dataDir, webDir: over.webDir ?? null, demoDir, passPhrase: over.passPhrase ?? null };
+  const config = { host: '127.0.0.1', port: 0, dataDir, webDir: over.webDir ?? null, demoDir, simulationSpeed: 400, passPhrase: over.passPhrase ?? null };
   const app = createApp(config, db, solver, pino({ level: 'silent' }));
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));

@@ -6,6 +6,8 @@ import { shipped } from '../shop/assumptions';
 import type { FillingLayer } from './layer';
 import { hardnessRatio } from './load-curve';
 import { checkPress, press } from './press';
+import { simulatedPress } from './press-gauge';
+import { sampleResults, type Sample } from './sample';
 
 const LBF = 4.44822;
 const foam = (thicknessMm: number, lbf = 35, supportFactor = 2.2): FillingLayer => ({
@@ -161,6 +163,58 @@ describe('the press test', () => {
       ],
     };
     expect(checkPress(request).map((problem) => problem.code)).toEqual(['press-not-pressed', 'press-on-the-ground']);
+  });
+});
+
+describe('a sample', () => {
+  const sample = (over: Partial<Sample>): Sample => ({ format: 'yardland/sample@1', name: 'Offcut', date: '2026-11-20', ...over });
+
+  it('gives what was measured and nothing else', () => {
+    // 400 × 400 × 100 mm of 480 g: 30 kg/m³. 2 litres on 16 litres of foam, 1.6 back after ten minutes: 0.025 a litre.
+    const results = sampleResults(
+      sample({
+        widthMm: 400,
+        depthMm: 400,
+        thicknessMm: 100,
+        massKg: 0.48,
+        drain: {
+          pouredL: 2,
+          collected: [
+            { minute: 30, litres: 1.84 },
+            { minute: 10, litres: 1.6 },
+          ],
+        },
+        edgeMm: 100,
+        middleMm: 88,
+      }),
+    );
+    expect(results.density?.value).toBeCloseTo(30, 9);
+    expect(results.retained.map((one) => [one.minute, Math.round(one.perLitre * 1e4) / 1e4])).toEqual([
+      [10, 0.025],
+      [30, 0.01],
+    ]);
+    expect(results.set).toBeCloseTo(0.12, 9);
+    expect([results.press, results.problems]).toEqual([null, []]);
+    expect(sampleResults(sample({ massKg: 1 })).density).toBeNull();
+    expect(sampleResults(sample({ drain: { pouredL: 1, collected: [{ minute: 1, litres: 2 }] } })).problems.map((one) => one.code)).toEqual([
+      'more-collected-than-poured',
+    ]);
+  });
+
+  it('pressed on the simulated gauge for a minute gives back the hidden foam, within its range', () => {
+    for (const hardness25N of [110, 160, 230]) {
+      const loads = [0.7, 1, 1.4].map((share) => (hardness25N * share) / 9.81);
+      const readings = loads.map((massKg, i) => ({
+        massKg,
+        loadedThicknessMm: simulatedPress({ hardness25N, supportFactor: 2.2, thicknessMm: 100 }, massKg, 323, i)(60),
+      }));
+      const result = sampleResults(sample({ thicknessMm: 100, press: { plateAreaCm2: 323, readings } })).press;
+      expect(result?.lowN).toBeLessThan(hardness25N);
+      expect(result?.highN).toBeGreaterThan(hardness25N);
+    }
+    // It creeps: thinner after a minute than after a second, beyond its trembling.
+    const gauge = simulatedPress({ hardness25N: 150, supportFactor: 2.2, thicknessMm: 100 }, 20, 323, 5);
+    expect(gauge(1) - gauge(60)).toBeGreaterThan(1);
   });
 });
 

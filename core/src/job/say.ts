@@ -94,6 +94,7 @@ const SENTENCES: Record<string, Speak> = {
   'old-core-joints-open': () => ['Glued joints have opened.', 'Re-glue them, or splice in an offcut.'],
   'old-core-discoloured': () => ['The foam is discoloured; that alone takes nothing from it.', 'Air it and keep it.'],
   'old-core-smell': () => ['It smells.', 'Air it, powder and vacuum, steam the corners.'],
+  'more-collected-than-poured': (n) => [`More water was collected than the ${n('pouredL')} litres poured on.`, 'Read the jug again.'],
   'press-not-pressed': (_, mm) => [
     `The sample is ${mm('loadedMm')} under the load and ${mm('thicknessMm')} without: nothing was pressed.`,
     'Read the thickness under the load again.',

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { shopAndJobs } from './migrations/0001-shop-and-jobs.sql';
+import { samples } from './migrations/0002-samples.sql';
 
 export interface Migration {
   readonly name: string;
@@ -8,7 +9,10 @@ export interface Migration {
 }
 
 /** In order, append-only: a migration that has shipped is never edited. */
-export const MIGRATIONS: readonly Migration[] = [{ name: 'shop-and-jobs', sql: shopAndJobs }];
+export const MIGRATIONS: readonly Migration[] = [
+  { name: 'shop-and-jobs', sql: shopAndJobs },
+  { name: 'samples', sql: samples },
+];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');
 

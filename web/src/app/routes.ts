@@ -4,6 +4,7 @@ import type { Routes } from '@angular/router';
 export const ROUTES: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'jobs' },
   { path: 'jobs', title: 'Jobs · Yardland', loadComponent: async () => (await import('./jobs/jobs-page')).JobsPage },
+  { path: 'gauges', title: 'Gauges · Yardland', loadComponent: async () => (await import('./gauges/gauges-page')).GaugesPage },
   {
     path: 'jobs/:id',
     loadComponent: async () => (await import('./job/job-page')).JobPage,

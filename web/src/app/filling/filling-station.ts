@@ -16,12 +16,13 @@ import {
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
+import { LineChart, type ChartLine } from '../shared/line-chart';
 import { QuantityField } from '../shared/quantity-field';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit } from '../shared/table/table';
 import { ChooseDialog, type ChooseData, type ChooseResult } from './choose-dialog';
 import { fillingScene } from './filling-scene';
-import { LoadChart, type ChartLine } from './load-chart';
+
 import { SittersDialog } from './sitters-dialog';
 
 const N_PER_LBF = 4.44822;
@@ -39,7 +40,7 @@ const VERDICTS: Record<FeelVerdict, string> = {
 /** The stack of layers in section, to scale; soft above, firm below. */
 @Component({
   selector: 'yl-filling-station',
-  imports: [Table, Choice, QuantityField, LoadChart, LucideWandSparkles, LucideUsers, LucidePlus, LucideTrash2, LucideArrowUp, LucideArrowDown],
+  imports: [Table, Choice, QuantityField, LineChart, LucideWandSparkles, LucideUsers, LucidePlus, LucideTrash2, LucideArrowUp, LucideArrowDown],
   templateUrl: './filling-station.html',
   host: { class: 'station' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -101,7 +102,7 @@ export class FillingStation {
   });
   protected readonly chartWords = computed(() =>
     this.lines()
-      .map((line) => `${line.name}: ${line.sitters.map((sitter) => `${sitter.name} sinks ${formatNumber(sitter.sink, 1)}`).join(', ')}`)
+      .map((line) => `${line.name}: ${line.marks.map((mark) => `${mark.name} sinks ${formatNumber(mark.x, 1)}`).join(', ')}`)
       .join('. '),
   );
 
@@ -137,12 +138,12 @@ export class FillingStation {
     const heaviest = this.#feelUnder(layers, 'heavy');
     if (!heaviest) return null;
     const per = this.store.units() === 'inch' ? 25.4 : 1;
-    const point = ({ pressurePa, sinkMm }: { pressurePa: number; sinkMm: number }) => ({ kPa: pressurePa / 1000, sink: sinkMm / per });
-    const sitters = BUILDS.flatMap((build, i) => {
+    const point = ({ pressurePa, sinkMm }: { pressurePa: number; sinkMm: number }) => ({ y: pressurePa / 1000, x: sinkMm / per });
+    const marks = BUILDS.flatMap((build, i) => {
       const feel = this.#feelUnder(layers, build);
       return feel ? [{ name: BUILD_NAMES[i + 1] ?? build, ...point({ pressurePa: feel.meanPressurePa, sinkMm: feel.sinkMm }) }] : [];
     });
-    return { name, points: [{ kPa: 0, sink: 0 }, ...heaviest.curve.map(point)], sitters };
+    return { name, points: [{ x: 0, y: 0 }, ...heaviest.curve.map(point)], marks };
   }
 
   #rivalName(rival: Ranked): string {

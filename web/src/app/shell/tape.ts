@@ -5,6 +5,12 @@ import { STATIONS, type StationId, type StationState } from '@yardland/core';
 
 const STATE_WORDS: Record<StationState, string> = { open: '', done: 'done', doubtful: 'doubtful', blocked: 'blocked', working: 'being worked out' };
 
+/** The shop's rooms, round the stations of a job. */
+const ROOMS = [
+  { path: '/jobs', name: 'Jobs' },
+  { path: '/gauges', name: 'Gauges' },
+];
+
 /** The measuring tape down the left edge: its marks are the stations. */
 @Component({
   selector: 'yl-tape',
@@ -43,7 +49,9 @@ const STATE_WORDS: Record<StationState, string> = { open: '', done: 'done', doub
       </ol>
     }
     <div class="tape-foot">
-      <a class="tape-room" routerLink="/jobs" [attr.aria-current]="job() ? null : 'page'">Jobs</a>
+      @for (room of rooms; track room.path) {
+        <a class="tape-room" [routerLink]="room.path" [attr.aria-current]="room.path === '/' + here() ? 'page' : null">{{ room.name }}</a>
+      }
       <ng-content />
     </div>
   `,
@@ -53,9 +61,11 @@ const STATE_WORDS: Record<StationState, string> = { open: '', done: 'done', doub
 export class Tape {
   /** The job whose stations are shown, and the cushion in hand; none in the shop's rooms. */
   readonly job = input<{ readonly id: string; readonly cushion: number } | null>(null);
+  /** The station or the room one is in. */
   readonly here = input<string>('');
   readonly states = input<Record<StationId, StationState> | null>(null);
   protected readonly stations = STATIONS;
+  protected readonly rooms = ROOMS;
 
   protected words(id: StationId): string {
     return STATE_WORDS[this.states()?.[id] ?? 'open'];

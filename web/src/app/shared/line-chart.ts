@@ -4,18 +4,17 @@ import type * as Plotly from 'plotly.js-basic-dist-min';
 
 export interface ChartLine {
   readonly name: string;
-  /** Sink in the shop's units, and pressure in kPa. */
-  readonly points: readonly { readonly sink: number; readonly kPa: number }[];
-  /** Sitters on the curve. */
-  readonly sitters: readonly { readonly name: string; readonly sink: number; readonly kPa: number }[];
+  readonly points: readonly { readonly x: number; readonly y: number }[];
+  /** Named places on the line. */
+  readonly marks: readonly { readonly name: string; readonly x: number; readonly y: number }[];
 }
 
 const TOKENS = ['--chalk', '--madder', '--sage-line', '--straw-line'] as const;
 const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
 
-/** The load–sink curve of the stack in hand and its rivals, the sitters marked. Plotly is fetched when the first is shown. */
+/** Lines over each other, told apart by colour and by dashes, with named places on them. Plotly is fetched when the first chart is shown. */
 @Component({
-  selector: 'yl-load-chart',
+  selector: 'yl-line-chart',
   template: `
     <figure class="chart">
       <div #plot class="chart-plot" aria-hidden="true"></div>
@@ -27,9 +26,10 @@ const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class LoadChart {
+export class LineChart {
   readonly lines = input.required<readonly ChartLine[]>();
-  readonly unit = input.required<'in' | 'mm'>();
+  readonly xTitle = input.required<string>();
+  readonly yTitle = input.required<string>();
   /** What the chart shows, in words. */
   readonly words = input.required<string>();
   private readonly plot = viewChild.required<ElementRef<HTMLElement>>('plot');
@@ -72,20 +72,20 @@ export class LoadChart {
           type: 'scatter',
           mode: 'lines',
           name: line.name,
-          x: line.points.map((p) => p.sink),
-          y: line.points.map((p) => p.kPa),
+          x: line.points.map((p) => p.x),
+          y: line.points.map((p) => p.y),
           line: { color, width: i === 0 ? 3 : 2, dash: DASHES[i % DASHES.length] ?? 'solid' },
         },
         // Named to both sides by turns, so that near sitters do not write over each other.
         ...(['middle right', 'middle left'] as const).map((textposition, side): Data => {
-          const sitters = line.sitters.filter((_, n) => n % 2 === side);
+          const marks = line.marks.filter((_, n) => n % 2 === side);
           return {
             type: 'scatter',
             mode: 'text+markers',
             showlegend: false,
-            x: sitters.map((p) => p.sink),
-            y: sitters.map((p) => p.kPa),
-            text: sitters.map((p) => (i === 0 ? ` ${p.name} ` : '')),
+            x: marks.map((p) => p.x),
+            y: marks.map((p) => p.y),
+            text: marks.map((p) => (i === 0 ? ` ${p.name} ` : '')),
             textposition,
             marker: { color, size: 8 },
           };
@@ -103,8 +103,8 @@ export class LoadChart {
       paper_bgcolor: 'transparent',
       plot_bgcolor: 'transparent',
       font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 12.5, color: ink },
-      xaxis: { ...axis, title: { text: `sink, ${this.unit()}` } },
-      yaxis: { ...axis, title: { text: 'pressure, kPa' } },
+      xaxis: { ...axis, title: { text: this.xTitle() } },
+      yaxis: { ...axis, title: { text: this.yTitle() } },
       legend: { orientation: 'h', y: 1.02, yanchor: 'bottom', x: 0 },
       showlegend: this.lines().length > 1,
     };

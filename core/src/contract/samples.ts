@@ -1,0 +1,34 @@
+import * as z from 'zod';
+import { sampleSchema } from '../filling/sample';
+
+export const storedSampleSchema = z.strictObject({ id: z.uuid(), sample: sampleSchema });
+export type StoredSample = z.infer<typeof storedSampleSchema>;
+
+export const sampleListSchema = z.strictObject({ samples: z.array(storedSampleSchema) });
+export const writeSampleSchema = z.strictObject({ sample: sampleSchema });
+
+export const DEVICES = ['press-gauge', 'scale'] as const;
+export type DeviceId = (typeof DEVICES)[number];
+
+/** A device of the shop; simulated ones say so wherever they are shown. */
+export const deviceListSchema = z.strictObject({
+  devices: z.array(z.strictObject({ id: z.enum(DEVICES), name: z.string(), simulated: z.boolean() })),
+});
+
+/** One reading of a stream: millimetres for the gauge, kilograms for the scale. `done` after the minute that a press test takes. */
+export const readingSchema = z.strictObject({ second: z.number(), value: z.number(), done: z.boolean() });
+export type Reading = z.infer<typeof readingSchema>;
+
+export const pressStreamQuerySchema = z.strictObject({
+  massKg: z.coerce.number().positive().max(500),
+  plateAreaCm2: z.coerce.number().positive().max(5000),
+  thicknessMm: z.coerce.number().positive().max(600),
+  /** Pull the plug half-way, to see what happens then. */
+  unplug: z.enum(['yes', 'no']).optional(),
+});
+
+export const scaleStreamQuerySchema = z.strictObject({
+  /** Size of what lies on it: the simulated scale makes its weight from it. */
+  litres: z.coerce.number().positive().max(2000),
+  unplug: z.enum(['yes', 'no']).optional(),
+});

@@ -1,0 +1,91 @@
+import * as z from 'zod';
+import { given, law, type Figure } from '../kernel/figure';
+import { issue, under, type Issue } from '../kernel/issue';
+import { setOf } from './old-core';
+import { checkPress, press, type PressRequest, type PressResult } from './press';
+
+const mm = z.number().positive().max(3000);
+
+/** What was measured on a piece of foam at the bench: a sample from the supplier, an offcut, or an old core. */
+export const sampleSchema = z.strictObject({
+  format: z.literal('yardland/sample@1'),
+  name: z.string().trim().min(1).max(120),
+  date: z.iso.date(),
+  lot: z.string().max(60).optional(),
+  note: z.string().max(2000).optional(),
+  thicknessMm: mm.optional(),
+  widthMm: mm.optional(),
+  depthMm: mm.optional(),
+  massKg: z.number().positive().max(200).optional(),
+  press: z
+    .strictObject({
+      plateAreaCm2: z.number().positive().max(5000),
+      readings: z.array(z.strictObject({ massKg: z.number().positive().max(500), loadedThicknessMm: z.number().positive().max(600) })).max(50),
+    })
+    .optional(),
+  /** Thickness at the edge and in the middle. */
+  edgeMm: mm.optional(),
+  middleMm: z.number().nonnegative().max(3000).optional(),
+  /** Seconds to come back after a squeeze. */
+  recoverySeconds: z.number().nonnegative().max(3600).optional(),
+  /** Litres poured on, and collected below after so many minutes. */
+  drain: z
+    .strictObject({
+      pouredL: z.number().positive().max(100),
+      collected: z.array(z.strictObject({ minute: z.number().nonnegative().max(100_000), litres: z.number().nonnegative().max(100) })).max(100),
+    })
+    .optional(),
+});
+export type Sample = z.infer<typeof sampleSchema>;
+
+export interface SampleResults {
+  /** kg/m³. */
+  readonly density: Figure | null;
+  readonly press: PressResult | null;
+  /** Share of the edge's thickness that the middle has lost. */
+  readonly set: number | null;
+  /** Litres held back for each litre of foam, at each time that was read. */
+  readonly retained: readonly { readonly minute: number; readonly perLitre: number }[];
+  readonly problems: readonly Issue[];
+}
+
+function volumeM3({ widthMm, depthMm, thicknessMm }: Sample): number | null {
+  return widthMm && depthMm && thicknessMm ? (widthMm * depthMm * thicknessMm) / 1e9 : null;
+}
+
+function densityOf(sample: Sample): Figure | null {
+  const { massKg, widthMm, depthMm, thicknessMm } = sample;
+  if (massKg === undefined || widthMm === undefined || depthMm === undefined || thicknessMm === undefined) return null;
+  const inputs = [
+    given('kg', massKg, 'entered', 'count'),
+    given('wide', widthMm, 'entered'),
+    given('deep', depthMm, 'entered'),
+    given('thick', thicknessMm, 'entered'),
+  ];
+  return law('kg/m³', '{0} ÷ ({1} × {2} × {3})', inputs, (kg = 0, w = 1, d = 1, t = 1) => kg / ((w * d * t) / 1e9), 'count');
+}
+
+/** Everything that a sample's readings say, each on its own; what was not measured is null. Readings that cannot be are problems. */
+export function sampleResults(sample: Sample): SampleResults {
+  const volume = volumeM3(sample);
+  const problems: Issue[] = [];
+  let pressed: PressResult | null = null;
+  if (sample.press && sample.press.readings.length > 0 && sample.thicknessMm !== undefined) {
+    const request: PressRequest = { format: 'yardland/press@1', thicknessMm: sample.thicknessMm, ...sample.press };
+    const wrong = checkPress(request);
+    problems.push(...under('press', wrong));
+    if (wrong.length === 0) pressed = press(request);
+  }
+  const poured = sample.drain?.pouredL ?? 0;
+  const retained =
+    volume === null ? [] : (sample.drain?.collected ?? []).map(({ minute, litres }) => ({ minute, perLitre: (poured - litres) / (volume * 1000) }));
+  if (sample.drain?.collected.some(({ litres }) => litres > poured))
+    problems.push(issue('error', 'more-collected-than-poured', 'drain.collected', { pouredL: poured }));
+  return {
+    density: densityOf(sample),
+    press: pressed,
+    set: setOf({ edgeMm: sample.edgeMm, middleMm: sample.middleMm, findings: [] }),
+    retained: [...retained].sort((a, b) => a.minute - b.minute),
+    problems,
+  };
+}

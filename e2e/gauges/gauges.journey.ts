@@ -1,0 +1,57 @@
+import { expect, test } from '../support/bench';
+
+test('a sample is weighed, pressed and drained, by hand and from the simulated devices', async ({ shop, page }) => {
+  await page.goto('/gauges');
+  await expect(page.getByRole('heading', { name: 'Gauges' })).toBeVisible();
+  await page.getByRole('button', { name: 'New sample' }).click();
+  await page.getByRole('textbox', { name: 'Called' }).fill('Offcut of the journey');
+  await page.getByRole('textbox', { name: 'Called' }).press('Enter');
+  for (const [field, length] of [
+    ['Wide', '400'],
+    ['Deep', '16 in'],
+    ['Thick', '100'],
+  ] as const) {
+    const box = page.getByRole('region', { name: 'Density' }).getByRole('textbox', { name: field });
+    await box.fill(length);
+    await box.press('Enter');
+  }
+  await page.getByRole('textbox', { name: 'Weight, kg' }).fill('0.5');
+  await page.getByRole('textbox', { name: 'Weight, kg' }).press('Enter');
+  // 0.5 kg of 400 × 406.4 × 100 mm.
+  await expect(page.getByRole('region', { name: 'Density' })).toContainText('30.8 kg/m³');
+
+  // The scale overwrites what was typed; the gauge adds a reading after its minute.
+  await page.getByRole('button', { name: 'Read from the scale' }).click();
+  await expect(page.getByRole('textbox', { name: 'Weight, kg' })).not.toHaveValue('0.5');
+  const press = page.getByRole('region', { name: 'Press test' });
+  await press.getByRole('button', { name: 'Read from the press gauge' }).click();
+  await expect(press.getByRole('listitem')).toHaveCount(1);
+  await expect(press).toContainText(/\d+ N at 25 % \(\d+ to \d+ N\), support factor 2.2/);
+  await press.getByRole('textbox', { name: 'Load on the plate, kg' }).fill('25');
+  await press.getByRole('textbox', { name: 'Load on the plate, kg' }).press('Enter');
+  await press.getByRole('button', { name: 'Read from the press gauge' }).click();
+  await expect(press.getByRole('listitem')).toHaveCount(2);
+
+  // Unplugged half-way: said, and nothing taken over.
+  await press.getByRole('button', { name: 'Read, and be unplugged half-way' }).click();
+  await expect(press.getByRole('alert')).toContainText('The device was unplugged.');
+  await expect(press.getByRole('listitem')).toHaveCount(2);
+  await shop.expectAccessible();
+
+  // A drain test beside another sample's.
+  const drain = page.getByRole('region', { name: 'Drain test' });
+  await drain.getByRole('textbox', { name: 'After, min' }).fill('10');
+  await drain.getByRole('textbox', { name: 'Collected, l' }).fill('1,8');
+  await drain.getByRole('button', { name: 'Add' }).click();
+  await expect(drain).toContainText('12.3 ml held back');
+  await expect(drain.locator('.legendtext')).toHaveCount(2);
+
+  await page.reload();
+  await page
+    .getByRole('list', { name: 'Samples' })
+    .getByRole('button', { name: /Offcut of the journey/ })
+    .click();
+  await expect(press.getByRole('listitem')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Remove Offcut of the journey' }).click();
+  await expect(page.getByRole('list', { name: 'Samples' }).getByRole('button', { name: /Offcut of the journey/ })).toBeHidden();
+});

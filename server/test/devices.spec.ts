@@ -1,0 +1,61 @@
+import type { Reading } from '@yardland/core';
+import { running, type Running } from './support';
+
+let app: Running;
+beforeAll(async () => {
+  app = await running();
+});
+afterAll(() => app.stop());
+
+/** The events of a stream, read to its end. */
+async function events(route: string): Promise<{ event: string; data: Reading & { code?: string } }[]> {
+  const text = await (await fetch(app.url + route)).text();
+  return text
+    .split('\n\n')
+    .filter(Boolean)
+    .map((block) => ({ event: /^event: (.*)$/m.exec(block)![1]!, data: JSON.parse(/^data: (.*)$/m.exec(block)![1]!) as Reading }));
+}
+
+describe('the simulated devices', () => {
+  it('say that they are simulated', async () => {
+    const { devices } = (await app.get('/api/devices')).body;
+    expect(devices.map((device: { id: string; simulated: boolean }) => [device.id, device.simulated])).toEqual([
+      ['press-gauge', true],
+      ['scale', true],
+    ]);
+  });
+
+  it('stream a minute of creep from the press gauge, trembling, and end with done', async () => {
+    const all = await events('/api/devices/press-gauge/stream?massKg=15&plateAreaCm2=323&thicknessMm=100');
+    expect(all.length).toBe(241);
+    expect(all.at(-1)!.event).toBe('done');
+    expect(all.at(-1)!.data.second).toBe(60);
+    const mean = (part: typeof all) => part.reduce((sum, { data }) => sum + data.value, 0) / part.length;
+    expect(mean(all.slice(0, 8)) - mean(all.slice(-40))).toBeGreaterThan(0.3);
+    expect(new Set(all.map(({ data }) => data.value)).size).toBeGreaterThan(200);
+    expect(await events('/api/devices/press-gauge/stream?massKg=15&plateAreaCm2=323&thicknessMm=100')).toEqual(all);
+  });
+
+  it('say so when unplugged half-way, and refuse a query they cannot follow', async () => {
+    const all = await events('/api/devices/scale/stream?litres=16&unplug=yes');
+    expect(all.at(-1)).toEqual({ event: 'unplugged', data: jasmine.objectContaining({ code: 'device-unplugged' }) as never });
+    expect(all.length).toBeLessThan(20);
+    expect((await app.get('/api/devices/press-gauge/stream?massKg=0&plateAreaCm2=323&thicknessMm=100')).body.path).toBe('massKg');
+    expect((await app.get('/api/devices/plotter/stream')).status).toBe(404);
+  });
+});
+
+describe('samples', () => {
+  it('are kept, renewed and dropped; bad ones are refused', async () => {
+    const before = (await app.get('/api/samples')).body.samples.length;
+    expect(before).toBe(4);
+    const sample = { format: 'yardland/sample@1', name: 'Offcut', date: '2026-11-20', thicknessMm: 100 };
+    const made = await app.send('POST', '/api/samples', { sample });
+    expect(made.status).toBe(201);
+    expect((await app.send('PUT', `/api/samples/${made.body.id}`, { sample: { ...sample, lot: 'A1' } })).body.sample.lot).toBe('A1');
+    expect((await app.get('/api/samples')).body.samples[0].sample.lot).toBe('A1');
+    expect((await app.send('POST', '/api/samples', { sample: { ...sample, massKg: -1 } })).body.path).toBe('sample.massKg');
+    expect((await app.send('DELETE', `/api/samples/${made.body.id}`)).status).toBe(204);
+    expect((await app.send('DELETE', `/api/samples/${made.body.id}`)).status).toBe(404);
+  });
+});

@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
+import { LucideSquare, LucideUnplug, LucideWaves } from '@lucide/angular';
+import { formatNumber, type DeviceId, type Reading } from '@yardland/core';
+import type { Subscription } from 'rxjs';
+import { SamplesApi } from './samples-api';
+
+const TRACE = { width: 260, height: 64 };
+
+/** Reads a device live: its trace, the value now, stop, and at the end the value to take over. */
+@Component({
+  selector: 'yl-device-reader',
+  imports: [LucideWaves, LucideSquare, LucideUnplug],
+  template: `
+    <div class="reader">
+      @if (running()) {
+        <button type="button" class="button" (click)="stop()"><svg lucideSquare size="18"></svg> Stop</button>
+      } @else {
+        <button type="button" class="button" [disabled]="!query()" (click)="start(false)"><svg lucideWaves size="20"></svg> Read from the {{ name() }}</button>
+        <button
+          type="button"
+          class="tool quiet"
+          [disabled]="!query()"
+          aria-label="Read, and be unplugged half-way"
+          title="Read, and be unplugged half-way"
+          (click)="start(true)"
+        >
+          <svg lucideUnplug size="18"></svg>
+        </button>
+      }
+      <span class="chip simulated">simulated</span>
+      @if (last(); as reading) {
+        <svg class="trace" [attr.width]="trace.width" [attr.height]="trace.height" aria-hidden="true"><path [attr.d]="path()" /></svg>
+        <output
+          >{{ shown() }} <small>{{ unit() }}, after {{ seconds() }} s</small></output
+        >
+      }
+    </div>
+    @if (message(); as text) {
+      <p class="tray-words bad" role="alert">{{ text }}</p>
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DeviceReader {
+  readonly device = input.required<DeviceId>();
+  readonly name = input.required<string>();
+  readonly unit = input.required<string>();
+  readonly decimals = input(1);
+  /** What the device needs to know; null while that is not there. */
+  readonly query = input.required<Record<string, string | number> | null>();
+  /** The last reading of a measurement that went to its end. */
+  readonly taken = output<number>();
+
+  readonly #api = inject(SamplesApi);
+  readonly #readings = signal<readonly Reading[]>([]);
+  #subscription: Subscription | null = null;
+  protected readonly trace = TRACE;
+  protected readonly running = signal(false);
+  protected readonly message = signal<string | null>(null);
+  protected readonly last = computed(() => this.#readings().at(-1) ?? null);
+  protected readonly shown = computed(() => formatNumber(this.last()?.value ?? 0, this.decimals()));
+  protected readonly seconds = computed(() => Math.round(this.last()?.second ?? 0));
+
+  protected readonly path = computed(() => {
+    const readings = this.#readings();
+    const values = readings.map((one) => one.value);
+    const [low, high] = [Math.min(...values), Math.max(...values)];
+    const end = Math.max(1, readings.at(-1)?.second ?? 1);
+    const at = ({ second, value }: Reading): string =>
+      `${((second / end) * TRACE.width).toFixed(1)} ${(TRACE.height - 4 - ((value - low) / (high - low || 1)) * (TRACE.height - 8)).toFixed(1)}`;
+    return readings.length ? `M${readings.map(at).join('L')}` : '';
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.#subscription?.unsubscribe());
+  }
+
+  protected start(unplug: boolean): void {
+    const query = this.query();
+    if (!query) return;
+    this.#readings.set([]);
+    this.message.set(null);
+    this.running.set(true);
+    this.#subscription = this.#api.readings(this.device(), { ...query, ...(unplug ? { unplug: 'yes' } : {}) }).subscribe({
+      next: (reading) => this.#readings.update((all) => [...all, reading]),
+      error: (error: unknown) => {
+        this.running.set(false);
+        this.message.set(error instanceof Error ? error.message : String(error));
+      },
+      complete: () => {
+        this.running.set(false);
+        const last = this.last();
+        if (last) this.taken.emit(last.value);
+      },
+    });
+  }
+
+  protected stop(): void {
+    this.#subscription?.unsubscribe();
+    this.running.set(false);
+  }
+}

@@ -1,0 +1,188 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { formatNumber, sampleResults, say, type Sample, type StoredSample } from '@yardland/core';
+import { concatMap, Subject } from 'rxjs';
+import { today } from '../shared/days';
+import { LineChart, type ChartLine } from '../shared/line-chart';
+import { problemOf } from '../shared/problem';
+import { QuantityField } from '../shared/quantity-field';
+import { ShopService } from '../shared/shop.service';
+import { Tape } from '../shell/tape';
+import { ThemeButton } from '../shell/theme-button';
+import { DeviceReader } from './device-reader';
+import { SamplesApi } from './samples-api';
+
+type Size = 'widthMm' | 'depthMm' | 'thicknessMm' | 'edgeMm' | 'middleMm';
+
+/** The press plate of the shop, cm²: a round foot of 203 mm. */
+const PLATE_CM2 = 323;
+
+/** Bench tests of foam: density, press test, set, recovery, drain; typed in or read from a device. */
+@Component({
+  selector: 'yl-gauges-page',
+  imports: [Tape, ThemeButton, QuantityField, DeviceReader, LineChart, LucidePlus, LucideTrash2],
+  templateUrl: './gauges-page.html',
+  host: { class: 'room' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class GaugesPage {
+  readonly #api = inject(SamplesApi);
+  readonly #shop = toSignal(inject(ShopService).shop$);
+  readonly #writes = new Subject<StoredSample>();
+  protected readonly units = computed(() => this.#shop()?.document.units ?? 'metric');
+  /** Thickness is read finer than foam is cut. */
+  protected readonly step = { mm: 0.5, inch: 1 / 32 };
+  protected readonly samples = signal<readonly StoredSample[]>([]);
+  readonly #chosen = signal<string | null>(null);
+  protected readonly compared = signal<string | null>(null);
+  protected readonly message = signal<string | null>(null);
+  protected readonly loadKg = signal(15);
+
+  protected readonly current = computed(() => this.samples().find(({ id }) => id === this.#chosen()) ?? this.samples()[0] ?? null);
+  protected readonly results = computed(() => {
+    const sample = this.current()?.sample;
+    if (!sample) return null;
+    const { density, press, set, retained, problems } = sampleResults(sample);
+    return {
+      density: density ? formatNumber(density.value, 1) : null,
+      press: press
+        ? {
+            hardness: formatNumber(press.hardness25N),
+            range: `${formatNumber(press.lowN)} to ${formatNumber(press.highN)} N`,
+            support: formatNumber(press.supportFactor, 2),
+          }
+        : null,
+      set: set === null ? null : formatNumber(set * 100),
+      retained: retained.at(-1) ?? null,
+      problems: problems.map((problem) => say(problem, { units: this.units(), step: this.step })),
+    };
+  });
+  protected readonly pressQuery = computed(() => {
+    const thicknessMm = this.current()?.sample.thicknessMm;
+    return thicknessMm && this.loadKg() > 0
+      ? { thicknessMm, massKg: this.loadKg(), plateAreaCm2: this.current()?.sample.press?.plateAreaCm2 ?? PLATE_CM2 }
+      : null;
+  });
+  protected readonly scaleQuery = computed(() => {
+    const { widthMm, depthMm, thicknessMm } = this.current()?.sample ?? {};
+    return widthMm && depthMm && thicknessMm ? { litres: (widthMm * depthMm * thicknessMm) / 1e6 } : null;
+  });
+
+  /** Samples that were drained, for laying beside the one in hand. */
+  protected readonly drained = computed(() =>
+    this.samples().filter(({ id, sample }) => id !== this.current()?.id && (sample.drain?.collected.length ?? 0) > 0),
+  );
+  protected readonly drainLines = computed<readonly ChartLine[]>(() =>
+    [this.current(), this.samples().find(({ id }) => id === this.compared()) ?? this.drained()[0]].flatMap((one) => {
+      const retained = one ? sampleResults(one.sample).retained : [];
+      return one && retained.length
+        ? [
+            {
+              name: one.sample.name,
+              points: retained.map(({ minute, perLitre }) => ({ x: minute, y: perLitre * 1000 })),
+              marks: retained.map(({ minute, perLitre }) => ({ name: '', x: minute, y: perLitre * 1000 })),
+            },
+          ]
+        : [];
+    }),
+  );
+  protected readonly drainWords = computed(() =>
+    this.drainLines()
+      .map(
+        (line) =>
+          `${line.name}: ${formatNumber(line.points.at(-1)?.y ?? 0, 1)} ml held back for each litre of foam after ${line.points.at(-1)?.x ?? 0} minutes`,
+      )
+      .join('. '),
+  );
+
+  constructor() {
+    this.#api.list().subscribe({ next: (samples) => this.samples.set(samples), error: (error: unknown) => this.message.set(problemOf(error).message) });
+    const writing = this.#writes
+      .pipe(concatMap((stored) => this.#api.write(stored)))
+      .subscribe({ error: (error: unknown) => this.message.set(problemOf(error).message) });
+    inject(DestroyRef).onDestroy(() => writing.unsubscribe());
+  }
+
+  protected choose(id: string): void {
+    this.#chosen.set(id);
+  }
+
+  protected add(): void {
+    this.#api.create({ format: 'yardland/sample@1', name: `Sample of ${today()}`, date: today() }).subscribe({
+      next: (stored) => {
+        this.samples.update((all) => [stored, ...all]);
+        this.#chosen.set(stored.id);
+      },
+      error: (error: unknown) => this.message.set(problemOf(error).message),
+    });
+  }
+
+  protected remove({ id }: StoredSample): void {
+    this.#api.drop(id).subscribe({
+      next: () => this.samples.update((all) => all.filter((one) => one.id !== id)),
+      error: (error: unknown) => this.message.set(problemOf(error).message),
+    });
+  }
+
+  protected setText(key: 'name' | 'lot' | 'note', value: string): void {
+    const text = value.trim();
+    if (key === 'name' && !text) return;
+    this.#edit(({ [key]: _before, ...sample }) => (text ? { ...sample, [key]: text } : sample) as Sample);
+  }
+
+  protected setSize(key: Size, mm: number | null): void {
+    this.#edit(({ [key]: _before, ...sample }) => (mm === null ? sample : { ...sample, [key]: mm }) as Sample);
+  }
+
+  protected setNumber(key: 'massKg' | 'recoverySeconds', text: string): void {
+    const value = Number(text.replace(',', '.'));
+    this.#edit(
+      ({ [key]: _before, ...sample }) =>
+        (text.trim() && Number.isFinite(value) && value >= 0 && (key !== 'massKg' || value > 0) ? { ...sample, [key]: value } : sample) as Sample,
+    );
+  }
+
+  protected setMass(kg: number): void {
+    this.#edit((sample) => ({ ...sample, massKg: Math.round(kg * 10_000) / 10_000 }));
+  }
+
+  protected setLoad(text: string): void {
+    const kg = Number(text.replace(',', '.'));
+    if (kg > 0 && kg <= 500) this.loadKg.set(kg);
+  }
+
+  protected addReading(mm: number): void {
+    const massKg = this.loadKg();
+    this.#edit((sample) => {
+      const before = sample.press ?? { plateAreaCm2: PLATE_CM2, readings: [] };
+      return { ...sample, press: { ...before, readings: [...before.readings, { massKg, loadedThicknessMm: Math.max(0.5, Math.round(mm * 10) / 10) }] } };
+    });
+  }
+
+  protected typeReading(mm: number | null): void {
+    if (mm !== null) this.addReading(mm);
+  }
+
+  protected dropReading(index: number): void {
+    this.#edit((sample) => (sample.press ? { ...sample, press: { ...sample.press, readings: sample.press.readings.filter((_, i) => i !== index) } } : sample));
+  }
+
+  protected addDrain(poured: string, minute: string, litres: string): void {
+    const [pouredL, at, collected] = [poured, minute, litres].map((text) => Number(text.replace(',', '.')));
+    if (!pouredL || at === undefined || collected === undefined || !Number.isFinite(at + collected) || at < 0 || collected < 0) {
+      this.message.set('A drain reading is litres poured, minutes, and litres collected until then.');
+      return;
+    }
+    this.message.set(null);
+    this.#edit((sample) => ({ ...sample, drain: { pouredL, collected: [...(sample.drain?.collected ?? []), { minute: at, litres: collected }] } }));
+  }
+
+  #edit(change: (sample: Sample) => Sample): void {
+    const current = this.current();
+    if (!current) return;
+    const next = { ...current, sample: change(current.sample) };
+    this.samples.update((all) => all.map((one) => (one.id === next.id ? next : one)));
+    this.#writes.next(next);
+  }
+}
