@@ -3,6 +3,7 @@ export * from './build/fit';
 export * from './build/sizes';
 export * from './contract/api';
 export * from './contract/samples';
+export * from './contract/shop';
 export * from './cover/constructions/constructions';
 export * from './cover/welt';
 export * from './filling/choose';

@@ -13,6 +13,7 @@ import { passPhraseGate, sameOrigin, securityHeaders, styleNonce } from './http/
 import { jobRoutes } from './jobs/jobs.routes';
 import { JobStore } from './jobs/jobs.store';
 import { sampleRoutes } from './samples/samples.routes';
+import { shopRoutes } from './shop/shop.routes';
 import { ShopStore } from './shop/shop.store';
 import type { Solver } from './tickets/solver';
 import { ticketRoutes } from './tickets/tickets.routes';
@@ -43,9 +44,7 @@ export function createApp(config: Config, db: Database, solver: Solver, log: Log
     db.prepare('SELECT 1').get();
     response.json({ ok: true, version: VERSION, migrations: MIGRATIONS.length });
   });
-  app.get('/api/shop', (_request, response) => {
-    response.json(shops.read().document);
-  });
+  app.use('/api/shop', shopRoutes(shops));
   app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, solver));
   app.use('/api/samples', sampleRoutes(db));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));

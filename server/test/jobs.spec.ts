@@ -116,3 +116,18 @@ describe('what is not as it should be', () => {
     );
   });
 });
+
+describe('the shop', () => {
+  it('is written whole with the revision that was seen; a stale write gets the current one', async () => {
+    const { body } = await app.get('/api/shop');
+    expect(body.revision).toBe(1);
+    const changed = { ...body.shop, calibration: { trimOffMm: 40 } };
+    const written = await app.send('PUT', '/api/shop', { revision: 1, shop: changed });
+    expect([written.status, written.body.revision]).toEqual([200, 2]);
+    expect((await app.get('/api/shop')).body).toEqual({ revision: 2, shop: changed });
+    const stale = await app.send('PUT', '/api/shop', { revision: 1, shop: body.shop });
+    expect([stale.status, stale.body.code, stale.body.currentShop.revision]).toEqual([409, 'stale-revision', 2]);
+    expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, grades: [{ id: 'x' }] } })).body.path).toBe('shop.grades.0.name');
+    expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, calibration: { noSuch: 1 } } })).status).toBe(400);
+  });
+});

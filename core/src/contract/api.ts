@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { JOB_STATES, jobSchema } from '../job/document';
+import { storedShopSchema } from './shop';
 
 /** What a list of jobs shows of each. */
 export const jobSummarySchema = z.strictObject({
@@ -49,13 +50,14 @@ export const writeJobSchema = z.strictObject({ revision, label, job: jobSchema }
 export const revisionSchema = z.strictObject({ revision });
 export const archiveJobSchema = z.strictObject({ revision, archived: z.boolean() });
 
-/** Every refusal of the server. `current` comes with a stale write. */
+/** Every refusal of the server. `current` or `currentShop` comes with a stale write. */
 export const problemSchema = z.strictObject({
   code: z.string(),
   path: z.string(),
   message: z.string(),
   problems: z.array(z.strictObject({ code: z.string(), path: z.string(), message: z.string() })).optional(),
   current: storedJobSchema.optional(),
+  currentShop: storedShopSchema.optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;
 

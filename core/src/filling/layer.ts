@@ -1,14 +1,14 @@
 import * as z from 'zod';
+import { FAMILIES } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import { loadCurve } from './load-curve';
 
 const thicknessMm = z.number().positive().max(600);
-const family = z.enum(['conventional', 'high-resilience', 'fast-drying', 'reconstituted', 'latex', 'slab']);
 
 /** Everything that follows the foam law: foams, latex (S 2.8 to 3.2) and compressed slab (S 2.0). */
 const foamSchema = z.strictObject({
   kind: z.literal('foam'),
-  family,
+  family: z.enum(FAMILIES),
   hardness25N: z.number().min(10).max(2000),
   supportFactor: z.number().min(1.5).max(3.5),
   densityKgM3: z.number().min(5).max(400),

@@ -5,11 +5,14 @@ const name = z.string().trim().min(1).max(80);
 const mm = z.number().positive().max(50_000);
 const tint = z.string().regex(/^#[0-9a-f]{6}$/);
 
+/** Families of foam; latex and compressed slab follow the foam law too. */
+export const FAMILIES = ['conventional', 'high-resilience', 'fast-drying', 'reconstituted', 'latex', 'slab'] as const;
+
 /** A foam as the supplier sells it. Hardness is the 25 % indentation hardness of page "filling" in the docs, N on the 323 cm² foot. */
 export const gradeSchema = z.strictObject({
   id,
   name,
-  family: z.enum(['conventional', 'high-resilience', 'fast-drying', 'reconstituted']),
+  family: z.enum(FAMILIES),
   densityKgM3: z.number().min(8).max(300),
   hardness25N: z.number().min(20).max(1500),
   supportFactor: z.number().min(1.5).max(3.5),

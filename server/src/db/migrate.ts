@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import type { Database } from 'better-sqlite3';
 import { shopAndJobs } from './migrations/0001-shop-and-jobs.sql';
 import { samples } from './migrations/0002-samples.sql';
+import { shopRevision } from './migrations/0003-shop-revision.sql';
 
 export interface Migration {
   readonly name: string;
@@ -12,6 +13,7 @@ export interface Migration {
 export const MIGRATIONS: readonly Migration[] = [
   { name: 'shop-and-jobs', sql: shopAndJobs },
   { name: 'samples', sql: samples },
+  { name: 'shop-revision', sql: shopRevision },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -1,5 +1,6 @@
-import { openShop, shopSchema, type Shop, type ShopDocument } from '@yardland/core';
+import { openShop, shopSchema, type Shop, type ShopDocument, type StoredShop } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
+import { Refusal } from '../http/refusal';
 
 type Kind = 'grade' | 'cloth' | 'wadding';
 
@@ -16,12 +17,36 @@ export class ShopStore {
     return this.#db.prepare('SELECT 1 FROM shop').get() === undefined;
   }
 
-  write(document: ShopDocument): void {
+  /** The shop's document with its revision. */
+  stored(): StoredShop {
+    const row = this.#db.prepare<[], { revision: number }>('SELECT revision FROM shop').get();
+    return { revision: row?.revision ?? 1, shop: this.read().document };
+  }
+
+  /** Takes a changed document that names the revision it saw; refuses a stale one with the current. */
+  change({ revision, shop }: StoredShop): StoredShop {
+    return this.#db
+      .transaction(() => {
+        const current = this.stored();
+        if (current.revision !== revision)
+          throw new Refusal(409, {
+            code: 'stale-revision',
+            path: 'revision',
+            message: 'The shop was changed in another window since this one read it.',
+            currentShop: current,
+          });
+        this.write(shop, revision + 1);
+        return this.stored();
+      })
+      .immediate();
+  }
+
+  write(document: ShopDocument, revision = 1): void {
     const insertMaterial = this.#db.prepare('INSERT INTO material (kind, id, position, name, document) VALUES (?, ?, ?, ?, ?)');
     this.#db.transaction(() => {
       this.#db
-        .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration) VALUES (1, ?, ?, ?, ?)')
-        .run(document.name, document.units, JSON.stringify(document.step), JSON.stringify(document.calibration));
+        .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration, revision) VALUES (1, ?, ?, ?, ?, ?)')
+        .run(document.name, document.units, JSON.stringify(document.step), JSON.stringify(document.calibration), revision);
       this.#db.prepare('DELETE FROM material').run();
       const rows: [Kind, readonly { id: string; name: string }[]][] = [
         ['grade', document.grades],

@@ -4,6 +4,7 @@ import type { Routes } from '@angular/router';
 export const ROUTES: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'jobs' },
   { path: 'jobs', title: 'Jobs · Yardland', loadComponent: async () => (await import('./jobs/jobs-page')).JobsPage },
+  { path: 'stockroom', title: 'Stockroom · Yardland', loadComponent: async () => (await import('./stockroom/stockroom-page')).StockroomPage },
   { path: 'gauges', title: 'Gauges · Yardland', loadComponent: async () => (await import('./gauges/gauges-page')).GaugesPage },
   {
     path: 'jobs/:id',

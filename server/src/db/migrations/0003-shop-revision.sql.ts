@@ -1,0 +1,3 @@
+export const shopRevision = `
+ALTER TABLE shop ADD COLUMN revision INTEGER NOT NULL DEFAULT 1;
+`;

@@ -1,0 +1,16 @@
+import { readWith, storedShopSchema } from '@yardland/core';
+import { Router } from 'express';
+import { check } from '../http/refusal';
+import type { ShopStore } from './shop.store';
+
+/** The shop's materials and constants: read whole, written whole with the revision that was seen. */
+export function shopRoutes(shops: ShopStore): Router {
+  const router = Router();
+  router.get('/', (_request, response) => {
+    response.json(shops.stored());
+  });
+  router.put('/', (request, response) => {
+    response.json(shops.change(check(storedShopSchema, request.body, readWith)));
+  });
+  return router;
+}
