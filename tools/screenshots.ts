@@ -31,6 +31,7 @@ const PICTURES: readonly Picture[] = [
   { file: 'lay', job: 'Stalls benches', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
   { file: 'gauges', room: 'gauges', place: '' },
+  { file: 'stockroom', room: 'stockroom', place: '' },
   { file: 'check', job: 'Storage chest top', place: '1/check' },
   { file: 'build-dark', job: 'Reading corner', place: '2/build', theme: 'dark' },
   { file: 'lay-tablet', job: 'Prompt-side boxes', place: '1/lay', size: { width: 1024, height: 768 } },
@@ -61,7 +62,7 @@ try {
     const id = jobs.find((one) => one.name === job)?.id;
     await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/${room ?? 'jobs'}`);
     await page
-      .locator(id ? 'yl-ticket h2' : room ? '.sample h2' : '.jobs .name')
+      .locator(id ? 'yl-ticket h2' : room ? '.check h2, .check h3' : '.jobs .name')
       .first()
       .waitFor();
     // Until every lay is worked out and the fonts are there.

@@ -41,6 +41,21 @@ test.describe('without the server', () => {
     await shop.expectSize('Finished', '1 910 millimetres', '810 millimetres', '120 millimetres');
   });
 
+  test('also when the job is left and opened again in the same window', async ({ shop, page, context }) => {
+    await shop.openJob('Reading corner');
+    await context.route('**/api/jobs/*', (route) => (route.request().method() === 'PUT' ? route.abort('failed') : route.continue()));
+    await shop.setLength('Deep', '820');
+    await expect(page.getByRole('alert')).toContainText('Your changes wait');
+    await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+    await page.getByRole('link', { name: 'Reading corner', exact: true }).click();
+    await shop.expectSize('Finished', '1 910 millimetres', '820 millimetres', '120 millimetres');
+    await context.unroute('**/api/jobs/*');
+    await shop.saved();
+    await expect(page.getByRole('dialog')).toBeHidden();
+    await page.reload();
+    await shop.expectSize('Finished', '1 910 millimetres', '820 millimetres', '120 millimetres');
+  });
+
   test('also after a reload', async ({ shop, page, context }) => {
     await shop.openJob('Storage chest top');
     // The pages still come; only the writes fail, as when the server restarts.

@@ -17,6 +17,7 @@ import { JobsApi } from '../jobs/jobs-api';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
 import { drained, pendingShelf, SaveQueue, type Change, type SaveState } from './save-queue';
+import { SaveQueues } from './save-queues';
 
 interface Head {
   readonly id: string;
@@ -44,7 +45,8 @@ interface Source {
 export class JobStore {
   readonly #api = inject(JobsApi);
   readonly #shops = inject(ShopService);
-  readonly #subscriptions = new Subscription();
+  readonly #queues = inject(SaveQueues);
+  #subscriptions = new Subscription();
   #queue: SaveQueue | null = null;
 
   readonly #head = signal<Head | null>(null);
@@ -93,29 +95,41 @@ export class JobStore {
 
   /** Opens a job; changes that an earlier window could not send go out first, if nobody else was at it since. */
   open(id: string): void {
+    this.#subscriptions.unsubscribe();
+    this.#subscriptions = new Subscription();
     this.#subscriptions.add(
       forkJoin([this.#api.read(id), this.#shops.shop$]).subscribe({
         next: ([stored, shop]) => {
           this.#shop.set(shop);
-          const pending = pendingShelf.read(id);
-          const mine = pending?.changes.at(-1)?.job;
-          const mayGoOn = pending !== null && pending.revision === stored.revision;
           this.#take(stored);
-          const queue = new SaveQueue(
-            { write: (revision, label, job) => this.#api.write(id, revision, label, job), keep: (waiting) => pendingShelf.keep(id, waiting) },
-            stored.revision,
-            mayGoOn ? pending.changes : [],
-          );
-          this.#listen(queue);
-          if (mine) this.#job.set(mine);
-          if (mine && !mayGoOn) {
-            queue.state$.next('conflict');
-            queue.conflict$.next(stored);
-          }
+          const busy = this.#queues.busy(id);
+          if (busy) {
+            this.#job.set(busy.latest ?? stored.job);
+            this.#listen(busy);
+          } else this.#listen(this.#queues.keep(id, this.#newQueue(stored)));
         },
         error: (error: unknown) => this.failure.set(problemOf(error).message),
       }),
     );
+  }
+
+  /** A queue for a job just read, with what an earlier window of this browser could not send, if nobody else was at it since. */
+  #newQueue(stored: StoredJob): SaveQueue {
+    const { id, revision } = stored;
+    const pending = pendingShelf.read(id);
+    const mine = pending?.changes.at(-1)?.job;
+    const mayGoOn = pending !== null && pending.revision === revision;
+    if (mine) this.#job.set(mine);
+    const queue = new SaveQueue(
+      { write: (seen, label, job) => this.#api.write(id, seen, label, job), keep: (waiting) => pendingShelf.keep(id, waiting) },
+      revision,
+      mayGoOn ? pending.changes : [],
+    );
+    if (mine && !mayGoOn) {
+      queue.state$.next('conflict');
+      queue.conflict$.next(stored);
+    }
+    return queue;
   }
 
   select(index: number): void {

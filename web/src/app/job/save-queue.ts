@@ -50,6 +50,11 @@ export class SaveQueue {
     return this.#revision;
   }
 
+  /** The job as it will be once everything is sent; null when nothing waits. */
+  get latest(): Job | null {
+    return this.#changes.at(-1)?.job ?? null;
+  }
+
   get waiting(): number {
     return this.#changes.length;
   }
