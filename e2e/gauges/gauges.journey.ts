@@ -38,6 +38,19 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
   await expect(press.getByRole('listitem')).toHaveCount(2);
   await shop.expectAccessible();
 
+  // It becomes a foam of the catalogue.
+  await page.getByRole('button', { name: 'Put it into the stockroom' }).click();
+  await expect(page.getByRole('alert').first()).toContainText('stands in the stockroom now');
+  await page.getByRole('link', { name: 'Stockroom' }).click();
+  await expect(page.getByRole('row', { name: /Offcut of the journey/ })).toContainText('conventional');
+  await page.getByRole('button', { name: 'Offcut of the journey', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove Offcut of the journey' }).click();
+  await page.getByRole('link', { name: 'Gauges' }).click();
+  await page
+    .getByRole('list', { name: 'Samples' })
+    .getByRole('button', { name: /Offcut of the journey/ })
+    .click();
+
   // A drain test beside another sample's.
   const drain = page.getByRole('region', { name: 'Drain test' });
   await drain.getByRole('textbox', { name: 'After, min' }).fill('10');

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { LucidePlus, LucideTrash2 } from '@lucide/angular';
-import { formatNumber, sampleResults, say, type Sample, type StoredSample } from '@yardland/core';
+import { formatNumber, sampleResults, say, type Grade, type Sample, type StoredSample } from '@yardland/core';
 import { concatMap, Subject } from 'rxjs';
 import { today } from '../shared/days';
 import { LineChart, type ChartLine } from '../shared/line-chart';
+import { newId } from '../shared/new-id';
 import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopService } from '../shared/shop.service';
@@ -28,7 +29,8 @@ const PLATE_CM2 = 323;
 })
 export class GaugesPage {
   readonly #api = inject(SamplesApi);
-  readonly #shop = toSignal(inject(ShopService).shop$);
+  readonly #shops = inject(ShopService);
+  readonly #shop = toSignal(this.#shops.shop$);
   readonly #writes = new Subject<StoredSample>();
   protected readonly units = computed(() => this.#shop()?.document.units ?? 'metric');
   /** Thickness is read finer than foam is cut. */
@@ -123,6 +125,36 @@ export class GaugesPage {
       next: () => this.samples.update((all) => all.filter((one) => one.id !== id)),
       error: (error: unknown) => this.message.set(problemOf(error).message),
     });
+  }
+
+  /** Puts the sample into the catalogue as a foam: its density and hardness as measured, the sheet as of the first foam there. */
+  protected makeGrade(): void {
+    const sample = this.current()?.sample;
+    if (!sample) return;
+    const { density, press } = sampleResults(sample);
+    if (!density || !press) return;
+    this.#shops
+      .change((shop) => {
+        const id = newId(sample.name, new Set(shop.grades.map((grade) => grade.id)));
+        const sheet = shop.grades[0]?.sheet ?? { widthMm: 1200, lengthMm: 2000 };
+        const whole = (value: number): number => Math.round(value * 10) / 10;
+        const grade: Grade = {
+          id,
+          name: sample.name.slice(0, 80),
+          family: press.supportFactor >= 2.4 ? 'high-resilience' : 'conventional',
+          densityKgM3: whole(density.value),
+          hardness25N: Math.round(press.hardness25N),
+          supportFactor: Math.round(press.supportFactor * 100) / 100,
+          sheet,
+          thicknessesMm: [sample.thicknessMm ?? 100],
+          pricePerM3: 0,
+        };
+        return { ...shop, grades: [...shop.grades, grade] };
+      })
+      .subscribe({
+        next: () => this.message.set(`${sample.name} stands in the stockroom now, as measured. Give it its sheets and its price there.`),
+        error: (error: unknown) => this.message.set(problemOf(error).message),
+      });
   }
 
   protected setText(key: 'name' | 'lot' | 'note', value: string): void {

@@ -15,6 +15,7 @@ import {
   type ShopDocument,
 } from '@yardland/core';
 import { Choice } from '../shared/choice';
+import { newId } from '../shared/new-id';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
 import { Tape } from '../shell/tape';
@@ -30,21 +31,6 @@ const FAMILY_WORDS: Record<Grade['family'], string> = {
   latex: 'latex',
   slab: 'compressed slab',
 };
-
-/** An id made by us from a name. */
-function idOf(name: string, taken: ReadonlySet<string>): string {
-  const plain =
-    name
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 50) || 'foam';
-  for (let n = 1; ; n++) {
-    const id = n === 1 ? plain : `${plain}-${n}`;
-    if (!taken.has(id)) return id;
-  }
-}
 
 /** The shop's foams, to edit, and the constants it assumes, each with its meaning, its source and the shop's own value. */
 @Component({
@@ -85,7 +71,7 @@ export class StockroomPage {
 
   protected add(): void {
     const taken = new Set(this.grades().map(({ id }) => id));
-    const id = idOf('new foam', taken);
+    const id = newId('new foam', taken);
     const like = this.current();
     const grade: Grade = like
       ? { ...like, id, name: 'New foam' }
