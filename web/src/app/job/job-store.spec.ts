@@ -1,0 +1,143 @@
+import { provideHttpClient } from '@angular/common/http';
+import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
+import { TestBed } from '@angular/core/testing';
+import { jobSchema, type Job, type StoredJob } from '@yardland/core';
+import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
+import shopJson from '../../../../demo/shop.json';
+import { JobStore } from './job-store';
+import { pendingShelf } from './save-queue';
+
+const ID = '00000000-0000-4000-8000-000000000001';
+const job: Job = jobSchema.parse(boxes);
+const stored = (revision: number, of: Job = job, over: Partial<StoredJob> = {}): StoredJob => ({
+  id: ID,
+  revision,
+  archived: false,
+  undo: null,
+  redo: null,
+  job: of,
+  ...over,
+});
+
+describe('JobStore', () => {
+  let store: JobStore;
+  let http: HttpTestingController;
+  const url = `/api/jobs/${ID}`;
+
+  const open = (revision = 1): void => {
+    store.open(ID);
+    http.expectOne(url).flush(stored(revision));
+    http.expectOne('/api/shop').flush({ revision: 1, shop: shopJson });
+  };
+  const height = (mm: number): void => store.editCushion('Height', (cushion) => ({ ...cushion, heightMm: mm }));
+
+  beforeEach(() => {
+    pendingShelf.keep(ID, null);
+    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), JobStore] });
+    store = TestBed.inject(JobStore);
+    http = TestBed.inject(HttpTestingController);
+  });
+  afterEach(() => {
+    http.verify();
+    pendingShelf.keep(ID, null);
+  });
+
+  it('shows every derived size at once when something is changed, and sends it with the revision it saw', () => {
+    open(7);
+    expect(store.cushionPlan()?.sizes?.finished.height.value).toBeCloseTo(88.9, 6);
+    height(100);
+    expect(store.cushionPlan()?.sizes?.finished.height.value).toBe(100);
+    const { request } = http.expectOne({ method: 'PUT', url });
+    expect([(request.body as StoredJob).revision, (request.body as { label: string }).label]).toEqual([7, 'Height']);
+    expect(store.saveState()).toBe('saving');
+  });
+
+  it('previews a drag without sending anything, keeps other cushions as they are, and takes it back', () => {
+    open();
+    const other = store.plan()?.cushions[1];
+    store.previewCushion((cushion) => ({ ...cushion, heightMm: 120 }));
+    expect(store.cushionPlan()?.sizes?.finished.height.value).toBe(120);
+    expect(store.plan()?.cushions[1]).toBe(other as NonNullable<typeof other>);
+    store.previewCushion(null);
+    expect(store.cushionPlan()?.sizes?.finished.height.value).toBeCloseTo(88.9, 6);
+    http.expectNone({ method: 'PUT', url });
+  });
+
+  it('does not send a change that changes nothing', () => {
+    open();
+    height(job.cushions[0]?.heightMm ?? 0);
+    http.expectNone({ method: 'PUT', url });
+    expect(store.saveState()).toBe('saved');
+  });
+
+  it('undoes on the server, with the revision that the last write made', () => {
+    open();
+    height(100);
+    http.expectOne({ method: 'PUT', url }).flush(stored(2, { ...job, name: 'x' }, { undo: 'Height' }));
+    expect(store.head()?.undo).toBe('Height');
+    store.goBackOrForth('undo');
+    const undo = http.expectOne(`${url}/undo`);
+    expect(undo.request.body).toEqual({ revision: 2 });
+    undo.flush(stored(3, job, { redo: 'Height' }));
+    expect(store.cushion()?.heightMm).toBeCloseTo(88.9, 6);
+    expect([store.head()?.undo, store.head()?.redo]).toEqual([null, 'Height']);
+  });
+
+  it('shows both sides of a conflict and overwrites only when told to', () => {
+    open();
+    height(100);
+    const theirs = stored(5, { ...job, name: 'Theirs' });
+    http
+      .expectOne({ method: 'PUT', url })
+      .flush({ code: 'stale-revision', path: 'revision', message: 'stale', current: theirs }, { status: 409, statusText: 'Conflict' });
+    expect(store.conflict()?.theirs.job.name).toBe('Theirs');
+    expect(store.conflict()?.mine.cushions[0]?.heightMm).toBe(100);
+    store.settle('mine');
+    const again = http.expectOne({ method: 'PUT', url });
+    expect((again.request.body as StoredJob).revision).toBe(5);
+    again.flush(stored(6, again.request.body.job as Job));
+    expect([store.saveState(), store.conflict()]).toEqual(['saved', null]);
+  });
+
+  it('takes the other window’s job when that is chosen', () => {
+    open();
+    height(100);
+    http
+      .expectOne({ method: 'PUT', url })
+      .flush({ code: 'stale-revision', path: '', message: 'stale', current: stored(5, { ...job, name: 'Theirs' }) }, { status: 409, statusText: 'Conflict' });
+    store.settle('theirs');
+    expect([store.job()?.name, store.cushion()?.heightMm]).toEqual(['Theirs', job.cushions[0]?.heightMm]);
+    http.expectNone({ method: 'PUT', url });
+  });
+
+  it('goes on with what an earlier window could not send, unless somebody else was at it since', () => {
+    const mine = { ...job, name: 'Mine, unsent' };
+    pendingShelf.keep(ID, { revision: 4, changes: [{ label: 'Name', job: mine }] });
+    open(4);
+    expect(store.job()?.name).toBe('Mine, unsent');
+    http.expectOne({ method: 'PUT', url }).flush(stored(5, mine));
+    expect(pendingShelf.read(ID)).toBeNull();
+  });
+
+  it('asks instead of sending when the job has moved on since', () => {
+    pendingShelf.keep(ID, { revision: 4, changes: [{ label: 'Name', job: { ...job, name: 'Mine, unsent' } }] });
+    open(9);
+    expect(store.saveState()).toBe('conflict');
+    expect([store.conflict()?.mine.name, store.conflict()?.theirs.revision]).toEqual(['Mine, unsent', 9]);
+    http.expectNone({ method: 'PUT', url });
+  });
+
+  it('says why a job cannot be opened', () => {
+    store.open(ID);
+    http.expectOne(url).flush({ code: 'not-found', path: '', message: 'There is no such job.' }, { status: 404, statusText: 'Not found' });
+    http.match('/api/shop');
+    expect(store.failure()).toBe('There is no such job.');
+  });
+
+  it('flips the display, not the document', () => {
+    open();
+    expect(store.units()).toBe('inch');
+    store.flipUnits();
+    expect([store.units(), store.job()?.units]).toEqual(['metric', 'inch']);
+  });
+});
