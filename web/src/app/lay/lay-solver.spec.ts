@@ -1,0 +1,79 @@
+import { TestBed } from '@angular/core/testing';
+import { solveLay, type LayRequest } from '@yardland/core';
+import { Subject } from 'rxjs';
+import type { JobStore } from '../job/job-store';
+import { openedStore } from '../testing/opened-job';
+import type { FromLayWorker } from './lay-messages';
+import { LayPool } from './lay-pool';
+import { LaySolver } from './lay-solver';
+
+/** A pool whose worker answers when it is told to. */
+class HandPool {
+  readonly asked = new Map<string, { request: LayRequest; answers: Subject<FromLayWorker> }>();
+  readonly stopped: string[] = [];
+
+  solve(hash: string, request: LayRequest): Subject<FromLayWorker> {
+    const answers = new Subject<FromLayWorker>();
+    this.asked.set(hash, { request, answers });
+    return answers;
+  }
+
+  stop(hash: string): void {
+    this.stopped.push(hash);
+  }
+}
+
+describe('LaySolver', () => {
+  let pool: HandPool;
+  let store: JobStore;
+  let solver: LaySolver;
+  const settle = async (): Promise<void> => {
+    TestBed.tick();
+    await new Promise((resolve) => setTimeout(resolve, 260));
+  };
+
+  beforeEach(async () => {
+    pool = new HandPool();
+    TestBed.configureTestingModule({ providers: [LaySolver, { provide: LayPool, useValue: pool }] });
+    ({ store } = openedStore());
+    solver = TestBed.inject(LaySolver);
+    await settle();
+  });
+
+  it('asks for every lay the plan wants, once the plan has been still', () => {
+    expect([...pool.asked.keys()].sort()).toEqual((store.plan()?.wanted ?? []).map((one) => one.hash).sort());
+  });
+
+  it('shows progress, and hands the answer to the plan', async () => {
+    const [wanted] = store.plan()?.wanted ?? [];
+    if (!wanted) throw new Error('nothing wanted');
+    const { request, answers } = pool.asked.get(wanted.hash) ?? {};
+    if (!request || !answers) throw new Error('not asked');
+    const answer = solveLay(request);
+    answers.next({ kind: 'progress', hash: wanted.hash, progress: { tried: 3, tries: 240, best: answer } });
+    expect(solver.progress()[wanted.hash]?.tried).toBe(3);
+    answers.next({ kind: 'done', hash: wanted.hash, answer });
+    await settle();
+    expect(solver.progress()[wanted.hash]).toBeUndefined();
+    expect(store.plan()?.wanted.map((one) => one.hash)).not.toContain(wanted.hash);
+    expect(store.plan()?.lays.find((lay) => lay.hash === wanted.hash)?.answer).toEqual(answer);
+  });
+
+  it('lets go of what is no longer wanted and asks for what is', async () => {
+    const before = new Set(pool.asked.keys());
+    store.editCushion('Height', (cushion) => ({ ...cushion, heightMm: 95 }));
+    await settle();
+    const gone = [...before].filter((hash) => !(store.plan()?.wanted ?? []).some((one) => one.hash === hash));
+    expect(gone.length).toBeGreaterThan(0);
+    for (const hash of gone) expect(pool.asked.get(hash)?.answers.observed).toBeFalse();
+    for (const { hash } of store.plan()?.wanted ?? []) expect(pool.asked.get(hash)?.answers.observed).toBeTrue();
+  });
+
+  it('says when a lay cannot be worked out, and stops when asked', () => {
+    const [hash = ''] = pool.asked.keys();
+    solver.stop(hash);
+    expect(pool.stopped).toEqual([hash]);
+    pool.asked.get(hash)?.answers.next({ kind: 'failed', hash, message: 'no memory' });
+    expect(solver.failure()).toBe('no memory');
+  });
+});
