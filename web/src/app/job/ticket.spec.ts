@@ -54,7 +54,7 @@ describe('the ticket', () => {
 
   it('says problems with what to do, linked to where they are mended', async () => {
     await show({ ...stallsJob, cloth: { ...stallsJob.cloth, railroaded: false } });
-    expect(text('.problem')[0]).toContain('Railroad the cloth');
+    expect(text('.problem').join(' ')).toContain('The plate is 1 706 mm across and the cloth gives 1 380 mm. Railroad the cloth, or take a wider one.');
     const links = Array.from(root().querySelectorAll<HTMLAnchorElement>('.problem'), (one) => one.getAttribute('href'));
     expect(links.every((href) => href?.endsWith('/1/cover'))).toBeTrue();
     store.edit('How the cloth lies', (job) => ({ ...job, cloth: { ...job.cloth, railroaded: true } }));
