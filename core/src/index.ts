@@ -45,6 +45,7 @@ export * from './shop/shop';
 export * from './stations/stations';
 export * from './template/shapes/shape';
 export * from './template/shapes/shapes';
+export * from './units/foam';
 export * from './units/format';
 export * from './units/length';
 export * from './units/parse';

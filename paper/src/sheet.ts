@@ -12,8 +12,6 @@ const FONTS = {
 };
 export type Face = keyof typeof FONTS;
 
-export const PT_PER_MM = 72 / 25.4;
-
 /** Signs that the shipped faces lack, said with what they have. */
 function printable(text: string): string {
   return text.replace(/\u202f/g, '\u00a0').replace(/π/g, 'pi');

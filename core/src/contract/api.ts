@@ -60,5 +60,3 @@ export const problemSchema = z.strictObject({
   currentShop: storedShopSchema.optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;
-
-export const healthSchema = z.strictObject({ ok: z.literal(true), version: z.string(), migrations: z.int() });

@@ -15,6 +15,8 @@ export const deviceListSchema = z.strictObject({
   devices: z.array(z.strictObject({ id: z.enum(DEVICES), name: z.string(), simulated: z.boolean() })),
 });
 
+export type DeviceList = z.infer<typeof deviceListSchema>['devices'];
+
 /** One reading of a stream: millimetres for the gauge, kilograms for the scale. `done` after the minute that a press test takes. */
 export const readingSchema = z.strictObject({ second: z.number(), value: z.number(), done: z.boolean() });
 export type Reading = z.infer<typeof readingSchema>;

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { shipped, type Constants } from '../shop/assumptions';
 import { foamThickness, layerSchema, strainLaw, type FillingLayer } from './layer';
-import { waddingAt } from './load-curve';
+import { GRAVITY, waddingAt } from './load-curve';
 
 export const POSTURES = ['upright', 'reclined', 'lying'] as const;
 export const DECKS = ['board', 'folding-bed', 'webbing', 'springs'] as const;
@@ -44,16 +44,15 @@ export interface Feel {
   readonly curve: readonly { readonly pressurePa: number; readonly sinkMm: number }[];
 }
 
-const G = 9.81;
 const CURVE_POINTS = 100;
 /** The curve is drawn to this many times the peak pressure. */
 const CURVE_BEYOND = 1.5;
 
 /** Mean pressure under a sitter, Pa: weight × share over the contact area. */
 export function meanPressure({ massKg, posture }: Sitter, assume: Constants = shipped): number {
-  if (posture === 'lying') return (massKg * G) / assume('lyingArea');
+  if (posture === 'lying') return (massKg * GRAVITY) / assume('lyingArea');
   const share = posture === 'upright' ? assume('uprightShare') : assume('reclinedShare');
-  return (massKg * G * share) / (assume('contactBase') + assume('contactPerKg') * massKg);
+  return (massKg * GRAVITY * share) / (assume('contactBase') + assume('contactPerKg') * massKg);
 }
 
 const GIVE = { board: 'boardGive', 'folding-bed': 'foldingBedGive', webbing: 'webbingGive', springs: 'springsGive' } as const;

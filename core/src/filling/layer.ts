@@ -25,9 +25,6 @@ export const layerSchema = z.discriminatedUnion('kind', [
 export type FillingLayer = z.infer<typeof layerSchema>;
 export type FoamLayer = z.infer<typeof foamSchema>;
 
-/** Whether the layer's law is a rule of thumb rather than the load–indentation model. */
-export const isRuleOfThumb = (layer: FillingLayer): boolean => layer.kind !== 'foam';
-
 /** Past the travel of a spring unit its wires lie on each other: this much stiffer. */
 const COIL_BOUND = 40;
 /** Felt gives next to nothing; this much of its thickness for each kPa, at most a fifth. */

@@ -9,7 +9,9 @@ export interface FoamFeel {
 }
 
 /** The indentation foot, m² (50 in²). */
-const FOOT_M2 = 0.0323;
+export const FOOT_M2 = 0.0323;
+/** m/s². */
+export const GRAVITY = 9.81;
 const KNEE = 0.1;
 /** How hardness grows with the total thickness of foam; an assumption, with 100 mm as the reference. */
 const THICKNESS_EXPONENT = 0.3;
@@ -33,6 +35,16 @@ export function hardnessRatio(strain: number, supportFactor: number): number {
   return a * early(e) + b * late(e);
 }
 
+/** How much harder a stack of this much foam reads than one of 100 mm. */
+export function thicknessFactor(foamThicknessMm: number): number {
+  return (foamThicknessMm / 100) ** THICKNESS_EXPONENT;
+}
+
+/** Pressure in Pa of a mass (kg) on an area (cm²). */
+export function pressureOf(massKg: number, areaCm2: number): number {
+  return (massKg * GRAVITY) / (areaCm2 / 1e4);
+}
+
 /** The load curve of one foam in a stack: the model's constants worked out once, for asking many times. */
 export interface LoadCurve {
   /** Pressure in Pa that holds the foam at a strain (0 to 1); 0 for no strain. */
@@ -44,7 +56,7 @@ export interface LoadCurve {
 /** The curve of a foam in a stack of `foamThicknessMm` of foam altogether. */
 export function loadCurve(foam: FoamFeel, foamThicknessMm: number): LoadCurve {
   const [a, b] = weights(foam.supportFactor);
-  const stiffness = (foam.hardness25N / FOOT_M2) * (foamThicknessMm / 100) ** THICKNESS_EXPONENT;
+  const stiffness = (foam.hardness25N / FOOT_M2) * thicknessFactor(foamThicknessMm);
   const pressureAt = (strain: number): number => {
     if (strain <= 0) return 0;
     const e = Math.min(strain, MOST_STRAIN);

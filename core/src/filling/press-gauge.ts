@@ -1,5 +1,6 @@
 import { seededRandom } from '../kernel/random';
 import { stackLaw } from './feel';
+import { pressureOf } from './load-curve';
 import { shipped } from '../shop/assumptions';
 
 /** What a simulated press gauge stands on: a foam nobody is told of. */
@@ -21,7 +22,7 @@ const NOISE_MM = 0.12;
  */
 export function simulatedPress(foam: HiddenFoam, massKg: number, plateAreaCm2: number, seed: number): (second: number) => number {
   const random = seededRandom(seed);
-  const pressurePa = (massKg * 9.81) / (plateAreaCm2 / 1e4);
+  const pressurePa = pressureOf(massKg, plateAreaCm2);
   const [layer] = stackLaw([{ kind: 'foam', family: 'conventional', densityKgM3: 30, ...foam }], false, shipped)(pressurePa);
   const sinkMm = layer?.sinkMm ?? 0;
   return (second) => {

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { issue, type Issue } from '../kernel/issue';
-import { hardnessRatio } from './load-curve';
+import { FOOT_M2, hardnessRatio, pressureOf, thicknessFactor } from './load-curve';
 
 export const pressRequestSchema = z.strictObject({
   format: z.literal('yardland/press@1'),
@@ -21,8 +21,6 @@ export interface PressResult {
   readonly supportFactor: number;
 }
 
-const G = 9.81;
-const FOOT_M2 = 0.0323;
 const USUAL_SUPPORT = 2.2;
 /** Support factors that a foam of unknown kind may have. */
 const SUPPORT_RANGE = [1.8, 3] as const;
@@ -39,10 +37,10 @@ interface Point {
 /** Readings as strain and the force they stand for on the standard foot at 100 mm. */
 function pointsOf(request: PressRequest, offMm: number): Point[] {
   const { thicknessMm, plateAreaCm2 } = request;
-  const factor = (thicknessMm / 100) ** 0.3;
+  const factor = thicknessFactor(thicknessMm);
   return request.readings.map(({ massKg, loadedThicknessMm }) => ({
     strain: (thicknessMm - loadedThicknessMm - offMm) / thicknessMm,
-    force: ((massKg * G) / (plateAreaCm2 / 1e4)) * (FOOT_M2 / factor),
+    force: pressureOf(massKg, plateAreaCm2) * (FOOT_M2 / factor),
   }));
 }
 

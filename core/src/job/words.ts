@@ -20,10 +20,6 @@ export const SEAM_WORDS: Record<SeamKind, string> = {
   'band-to-bottom': 'band to the bottom plate',
 };
 
-export function roleWord(role: PieceRole): string {
-  return ROLE_WORDS[role];
-}
-
 /** What is written on a piece: `boxing 2 of 3`, `foam, layer 1`. */
 export function pieceLabel(piece: Piece): string {
   const { index, of } = piece.part;

@@ -7,6 +7,8 @@ import {
   fillingLayers,
   formatLengthUnit,
   formatNumber,
+  KG_M3_PER_LB_FT3,
+  N_PER_LBF,
   massOf,
   type Build,
   type Feel,
@@ -24,9 +26,6 @@ import { ChooseDialog, type ChooseData, type ChooseResult } from './choose-dialo
 import { fillingScene } from './filling-scene';
 
 import { SittersDialog } from './sitters-dialog';
-
-const N_PER_LBF = 4.44822;
-const KG_M3_PER_LB_FT3 = 16.0185;
 
 const BUILD_NAMES = ['nobody', 'a child', 'slight', 'middling', 'sturdy', 'heavy'];
 /** Each verdict, and what would mend it. */

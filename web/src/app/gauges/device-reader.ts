@@ -27,7 +27,9 @@ const TRACE = { width: 260, height: 64 };
           <svg lucideUnplug size="18"></svg>
         </button>
       }
-      <span class="chip simulated">simulated</span>
+      @if (simulated()) {
+        <span class="chip simulated">simulated</span>
+      }
       @if (last(); as reading) {
         <svg class="trace" [attr.width]="trace.width" [attr.height]="trace.height" aria-hidden="true"><path [attr.d]="path()" /></svg>
         <output
@@ -46,6 +48,7 @@ export class DeviceReader {
   readonly name = input.required<string>();
   readonly unit = input.required<string>();
   readonly decimals = input(1);
+  readonly simulated = input.required<boolean>();
   /** What the device needs to know; null while that is not there. */
   readonly query = input.required<Record<string, string | number> | null>();
   /** The last reading of a measurement that went to its end. */

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { LucidePlus, LucideTrash2 } from '@lucide/angular';
-import { formatNumber, sampleResults, say, type Grade, type Sample, type StoredSample } from '@yardland/core';
-import { concatMap, Subject } from 'rxjs';
+import { formatNumber, sampleResults, say, type DeviceId, type Grade, type Sample, type StoredSample } from '@yardland/core';
+import { catchError, concatMap, of, Subject } from 'rxjs';
 import { today } from '../shared/days';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { newId } from '../shared/new-id';
@@ -31,6 +31,7 @@ export class GaugesPage {
   readonly #api = inject(SamplesApi);
   readonly #shops = inject(ShopService);
   readonly #shop = toSignal(this.#shops.shop$);
+  readonly #devices = toSignal(this.#api.devices().pipe(catchError(() => of([]))), { initialValue: [] });
   readonly #writes = new Subject<StoredSample>();
   protected readonly units = computed(() => this.#shop()?.document.units ?? 'metric');
   /** Thickness is read finer than foam is cut. */
@@ -104,6 +105,10 @@ export class GaugesPage {
       .pipe(concatMap((stored) => this.#api.write(stored)))
       .subscribe({ error: (error: unknown) => this.message.set(problemOf(error).message) });
     inject(DestroyRef).onDestroy(() => writing.unsubscribe());
+  }
+
+  protected simulated(device: DeviceId): boolean {
+    return this.#devices().find(({ id }) => id === device)?.simulated ?? false;
   }
 
   protected choose(id: string): void {

@@ -1,6 +1,16 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { readingSchema, sampleListSchema, storedSampleSchema, type DeviceId, type Reading, type Sample, type StoredSample } from '@yardland/core';
+import {
+  deviceListSchema,
+  readingSchema,
+  sampleListSchema,
+  storedSampleSchema,
+  type DeviceId,
+  type DeviceList,
+  type Reading,
+  type Sample,
+  type StoredSample,
+} from '@yardland/core';
 import { map, Observable } from 'rxjs';
 
 /** Thrown into a stream whose device went away. */
@@ -25,6 +35,11 @@ export class SamplesApi {
 
   drop(id: string): Observable<unknown> {
     return this.#http.delete(`/api/samples/${id}`);
+  }
+
+  /** The shop's devices; simulated ones say so. */
+  devices(): Observable<DeviceList> {
+    return this.#http.get('/api/devices').pipe(map((value) => deviceListSchema.parse(value).devices));
   }
 
   /** Readings of a device as they come; leaving stops it. Fails with `DeviceGone` when it is unplugged or the server is away. */

@@ -131,7 +131,7 @@ export class JobPage {
     else if (event.key === '[' || event.key === ']') this.#stepCushion(event.key === ']' ? 1 : -1);
     else if (event.key === '/') this.quick()?.focus();
     else if (event.key === 'u') this.store.flipUnits();
-    else if (event.key === 'p') window.open(`/api/jobs/${this.id()}/tickets/${this.store.cushionIndex() + 1}.pdf`, '_blank', 'noopener');
+    else if (event.key === 'p') window.open(this.store.ticketLink(), '_blank', 'noopener');
     else if (event.key === '?') this.showKeys();
     else return;
     event.preventDefault();

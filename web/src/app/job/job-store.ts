@@ -71,6 +71,9 @@ export class JobStore {
   readonly step = computed(() => this.#shop()?.document.step ?? { mm: 1, inch: 1 / 8 });
   readonly inWords = computed<SayIn>(() => ({ units: this.units(), step: this.step() }));
 
+  /** Where the ticket of the cushion in hand is printed. */
+  readonly ticketLink = computed(() => `/api/jobs/${this.#head()?.id ?? ''}/tickets/${this.cushionIndex() + 1}.pdf`);
+
   readonly #source = computed<Source | null>(() => {
     const [job, shop] = [this.job(), this.#shop()];
     return job && shop ? { job, shop, solved: this.solved() } : null;
@@ -174,21 +177,6 @@ export class JobStore {
             .step(head.id, direction, queue.revision)
             .subscribe({ next: (stored) => this.#renew(stored), error: (error: unknown) => this.#failed(error) }),
         );
-      }),
-    );
-  }
-
-  archive(archived: boolean): void {
-    const [queue, head] = [this.#queue, this.#head()];
-    if (!queue || !head) return;
-    this.#subscriptions.add(
-      drained(queue).subscribe((state) => {
-        if (state === 'saved')
-          this.#subscriptions.add(
-            this.#api
-              .archive(head.id, queue.revision, archived)
-              .subscribe({ next: (stored) => this.#renew(stored), error: (error: unknown) => this.#failed(error) }),
-          );
       }),
     );
   }

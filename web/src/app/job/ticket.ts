@@ -110,8 +110,4 @@ export class Ticket {
   protected why(figure: Figure): string {
     return whyLine(figure, this.store.units());
   }
-
-  protected ticketLink(): string {
-    return `/api/jobs/${this.store.head()?.id ?? ''}/tickets/${this.store.cushionIndex() + 1}.pdf`;
-  }
 }

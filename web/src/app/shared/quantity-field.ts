@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal, viewChild, type ElementRef } from '@angular/core';
-import { formatExact, formatLength, formatLengthUnit, MM_PER_INCH, parseLength, roundToStep, type Pair, type UnitSystem } from '@yardland/core';
+import { formatExact, formatLength, formatLengthUnit, pairMm, parseLength, roundToStep, type Pair, type UnitSystem } from '@yardland/core';
 
 let nextId = 0;
 
@@ -127,7 +127,7 @@ export class QuantityField {
   #nudge(steps: number): void {
     const read = this.#read();
     const from = read.ok ? read.mm : (this.mm() ?? 0);
-    const stepMm = this.units() === 'inch' ? this.step().inch * MM_PER_INCH : this.step().mm;
+    const stepMm = pairMm(this.step(), this.units());
     const next = Math.min(this.maxMm(), Math.max(this.minMm(), roundToStep(from + steps * stepMm, this.units(), this.step())));
     this.changed.emit(next);
   }

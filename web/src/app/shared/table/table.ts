@@ -16,7 +16,7 @@ import {
   viewChildren,
 } from '@angular/core';
 import { LucideMaximize, LucideZoomIn, LucideZoomOut } from '@lucide/angular';
-import { formatLengthUnit, MM_PER_INCH, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
+import { formatLengthUnit, pairMm, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
 import { Length } from '../length';
 import { QuantityField } from '../quantity-field';
 import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
@@ -185,7 +185,7 @@ export class Table {
     if (!sign) return;
     event.preventDefault();
     event.stopPropagation();
-    const stepMm = this.units() === 'inch' ? this.step().inch * MM_PER_INCH : this.step().mm;
+    const stepMm = pairMm(this.step(), this.units());
     this.dragged.emit({ key: handle.key, mm: this.#snapped(handle, handle.mm + sign * stepMm) });
   }
 
