@@ -28,6 +28,6 @@ export const chooseVerb = documentVerb(
   (request) => {
     const shop = readShop(undefined);
     if (!shop.ok) throw new Error('the demo shop cannot be read');
-    return choose(request, shop.value.document.grades, (key) => shop.value.assume(key, 'metric'));
+    return choose(request, shop.value.document, (key) => shop.value.assume(key, 'metric'));
   },
 );

@@ -1,3 +1,5 @@
+import type { RefreshItem } from '../filling/refresh';
+import { lookedOver } from '../job/look-over';
 import type { CushionPlan } from '../job/plan-cushion';
 import type { Figure } from '../kernel/figure';
 import type { PieceRole, SeamKind } from '../piece/piece';
@@ -57,15 +59,44 @@ function cutting(plan: CushionPlan): Draft[] {
       cautions: [CAUTION.saw],
       lit: ['foam'],
     })),
+    ...plan.pieces
+      .filter((piece) => piece.role === 'filling')
+      .map((piece): Draft => ({
+        phase: 'cut',
+        what: `Make or order layer ${piece.part.index} to size: {0} × {1}.`,
+        figures: [piece.width, piece.height],
+        cautions: ['Springs are under load: look the unit’s covering over for tears before it goes in.'],
+        lit: ['filling'],
+      })),
     ...(wraps.length ? [{ phase: 'cut' as const, what: 'Cut the wadding for the wrap.', lit: ['wrap-face', 'wrap-border'] as const }] : []),
   ];
 }
 
+const REFRESH_WORDS: Record<RefreshItem['kind'], string> = {
+  pad: 'Lay the crown pads in the hollow, the largest undermost, and tack them with glue at their edges only.',
+  wrap: 'Take off the old wrap.',
+  glue: 'Re-glue the open joints: both sides, tacky first, and weigh them down.',
+  splice: 'Splice in the missing strip from an offcut; joins where nobody sits.',
+  air: 'Powder and vacuum the old core, and hang it out to air.',
+  steam: 'Steam the corners until they stand again.',
+};
+
+/** The old core made ready to go back in. */
+function refreshing(plan: CushionPlan): Draft[] {
+  return (lookedOver(plan)?.refresh ?? []).map(({ kind }) => ({
+    phase: 'prepare',
+    what: REFRESH_WORDS[kind],
+    cautions: kind === 'glue' || kind === 'splice' || kind === 'pad' ? [CAUTION.glue] : kind === 'air' ? ['Old dust and mould: wear a mask.'] : [],
+    lit: ['foam'],
+  }));
+}
+
 function preparing(plan: CushionPlan): Draft[] {
-  const layers = plan.pieces.filter((piece) => piece.role === 'foam').length;
+  const layers = plan.source.core.kept ? 0 : plan.source.core.layers.length;
   const border = plan.pieces.some((piece) => piece.role === 'wrap-border');
   const wrapped = plan.pieces.some((piece) => piece.role === 'wrap-face');
   return [
+    ...(plan.source.core.kept ? refreshing(plan) : []),
     ...(layers > 1
       ? [
           {
@@ -146,11 +177,14 @@ function sewing(plan: CushionPlan): Draft[] {
 }
 
 function filling(plan: CushionPlan): Draft[] {
-  const layers = plan.pieces.filter((piece) => piece.role === 'foam').length;
+  const layers = plan.source.core.layers.length;
+  const { old, oldCover } = plan.source.seat ?? {};
+  const mark = plan.source.core.kept ? old?.mark : undefined;
+  const belongs = mark ? ` Core ${mark} goes in${oldCover?.offCore === mark ? ': its old cover is the pattern' : ''}.` : '';
   return [
     {
       phase: 'fill',
-      what: 'Turn the cover. Fold or compress the core in a thin bag, slide it in, let the air back.',
+      what: `Turn the cover. Fold or compress the core in a thin bag, slide it in, let the air back.${belongs}`,
       cautions: [CAUTION.bag, ...(layers > 1 ? ['Soft side up.'] : [])],
       lit: ['foam', 'wrap-face'],
     },

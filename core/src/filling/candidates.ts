@@ -1,7 +1,7 @@
-import type { Grade } from '../material/material';
+import { isFoam, type Filling, type FillingKind, type Grade, type Stock } from '../material/material';
 
 export interface StackLayer {
-  readonly grade: Grade;
+  readonly stock: Stock;
   readonly thicknessMm: number;
 }
 
@@ -10,38 +10,139 @@ export interface Stack {
   readonly layers: readonly StackLayer[];
 }
 
+/** What a shop can fill with. */
+export interface Catalogue {
+  readonly grades: readonly Grade[];
+  readonly fillings: readonly Filling[];
+}
+
 /** Sheets are nominal: a stack may miss the height by this much, mm (compressed or trued by the wrap). */
 const HEIGHT_MM = 2.5;
-/** A softer top is at least this much softer than its base, and takes between these shares of the height. */
+/** A softer layer is at least this much softer than the one below it. */
 const SOFTER = 0.85;
+/** A top layer takes between these shares of the height; with a middle layer under it, less. */
 const TOP_SHARE = [0.15, 0.5] as const;
+const TOP_OF_THREE = [0.12, 0.34] as const;
+const MIDDLE_SHARE = [0.2, 0.5] as const;
+/** Three layers are worth their glue from this height, mm. */
+const THREE_FROM_MM = 100;
+/** Foam over a spring unit, mm: less is felt through, more and the springs do nothing. */
+const OVER_SPRINGS_MM = [25, 60] as const;
+/** A feather envelope round a core, mm. */
+const ENVELOPE_MM = [30, 60] as const;
+
+const within = (mm: number, [least, most]: readonly [number, number]): boolean => mm >= least && mm <= most;
+const fits = (a: number, b: number): boolean => Math.abs(a - b) <= HEIGHT_MM;
 
 /** The fewest sheets of one grade that make a thickness: one, or two glued; null when none do. */
 export function sheetsFor(grade: Grade, thicknessMm: number): readonly number[] | null {
-  const fits = (mm: number): boolean => Math.abs(mm - thicknessMm) <= HEIGHT_MM;
-  const one = grade.thicknessesMm.find(fits);
+  const one = grade.thicknessesMm.find((mm) => fits(mm, thicknessMm));
   if (one !== undefined) return [one];
   const sorted = [...grade.thicknessesMm].sort((a, b) => b - a);
-  for (const first of sorted) for (const second of sorted) if (second <= first && fits(first + second)) return [first, second];
+  for (const first of sorted) for (const second of sorted) if (second <= first && fits(first + second, thicknessMm)) return [first, second];
   return null;
 }
 
-/** Every sensible stack of this height: one foam, or a firmer base under a softer top from the same family of use. */
-export function stacksOf(grades: readonly Grade[], heightMm: number): Stack[] {
-  const single = grades.filter((grade) => sheetsFor(grade, heightMm) !== null).map((grade): Stack => ({ layers: [{ grade, thicknessMm: heightMm }] }));
-  const double = grades.flatMap((base) =>
+const makes = (grade: Grade, thicknessMm: number): boolean => thicknessMm > 0 && sheetsFor(grade, thicknessMm) !== null;
+
+function singles(grades: readonly Grade[], heightMm: number): Stack[] {
+  return grades.filter((grade) => makes(grade, heightMm)).map((stock) => ({ layers: [{ stock, thicknessMm: heightMm }] }));
+}
+
+function doubles(grades: readonly Grade[], heightMm: number): Stack[] {
+  const share = [heightMm * TOP_SHARE[0], heightMm * TOP_SHARE[1]] as const;
+  return grades.flatMap((base) =>
     grades
       .filter((top) => top.hardness25N <= base.hardness25N * SOFTER)
       .flatMap((top) =>
         top.thicknessesMm
-          .filter((mm) => mm >= heightMm * TOP_SHARE[0] && mm <= heightMm * TOP_SHARE[1] && sheetsFor(base, heightMm - mm) !== null)
-          .map((mm): Stack => ({
+          .filter((mm) => within(mm, share) && makes(base, heightMm - mm))
+          .map((mm) => ({
             layers: [
-              { grade: top, thicknessMm: mm },
-              { grade: base, thicknessMm: heightMm - mm },
+              { stock: top, thicknessMm: mm },
+              { stock: base, thicknessMm: heightMm - mm },
             ],
           })),
       ),
   );
-  return [...single, ...double];
+}
+
+/** Three steps of one family, each firmer than the one above: a soft top, a middle, a base of one sheet. */
+function triples(grades: readonly Grade[], heightMm: number): Stack[] {
+  if (heightMm < THREE_FROM_MM) return [];
+  const share = (of: readonly [number, number]) => [heightMm * of[0], heightMm * of[1]] as const;
+  const stacks: Stack[] = [];
+  for (const base of grades)
+    for (const middle of grades.filter((one) => one.family === base.family && one.hardness25N <= base.hardness25N * SOFTER))
+      for (const top of grades.filter((one) => one.family === base.family && one.hardness25N <= middle.hardness25N * SOFTER))
+        for (const topMm of top.thicknessesMm.filter((mm) => within(mm, share(TOP_OF_THREE))))
+          for (const middleMm of middle.thicknessesMm.filter((mm) => within(mm, share(MIDDLE_SHARE)))) {
+            const rest = heightMm - topMm - middleMm;
+            if (rest >= topMm && base.thicknessesMm.some((mm) => fits(mm, rest)))
+              stacks.push({
+                layers: [
+                  { stock: top, thicknessMm: topMm },
+                  { stock: middle, thicknessMm: middleMm },
+                  { stock: base, thicknessMm: rest },
+                ],
+              });
+          }
+  return stacks;
+}
+
+/** Foam over a spring unit. */
+function sprung(grades: readonly Grade[], springs: readonly Filling[], heightMm: number): Stack[] {
+  return springs.flatMap((unit) =>
+    unit.thicknessesMm.flatMap((unitMm) =>
+      grades
+        .filter((grade) => within(heightMm - unitMm, OVER_SPRINGS_MM) && grade.thicknessesMm.some((mm) => fits(mm, heightMm - unitMm)))
+        .map((stock) => ({
+          layers: [
+            { stock, thicknessMm: heightMm - unitMm },
+            { stock: unit, thicknessMm: unitMm },
+          ],
+        })),
+    ),
+  );
+}
+
+/** Feather by itself, or as an envelope over foam or over a sprung core. */
+function feathered(catalogue: Catalogue, heightMm: number): Stack[] {
+  const of = (kind: FillingKind): Filling[] => catalogue.fillings.filter((one) => one.kind === kind);
+  return of('feather').flatMap((feather) => {
+    const alone = feather.thicknessesMm.some((mm) => fits(mm, heightMm)) ? [{ layers: [{ stock: feather, thicknessMm: heightMm }] }] : [];
+    const envelopes = feather.thicknessesMm
+      .filter((mm) => within(mm, ENVELOPE_MM) && mm < heightMm / 2)
+      .flatMap((mm) => {
+        const under = [...singles(catalogue.grades, heightMm - mm), ...sprung(catalogue.grades, of('spring'), heightMm - mm)];
+        return under.map((stack) => ({ layers: [{ stock: feather, thicknessMm: mm }, ...stack.layers] }));
+      });
+    return [...alone, ...envelopes];
+  });
+}
+
+/**
+ * Every sensible stack of this height: one foam, a firmer base under a softer top, three steps of one family, foam over springs, feather alone or
+ * as an envelope.
+ */
+export function stacksOf(catalogue: Catalogue, heightMm: number): Stack[] {
+  const { grades, fillings } = catalogue;
+  const springs = fillings.filter((one) => one.kind === 'spring');
+  return [
+    ...singles(grades, heightMm),
+    ...doubles(grades, heightMm),
+    ...triples(grades, heightMm),
+    ...sprung(grades, springs, heightMm),
+    ...feathered(catalogue, heightMm),
+  ];
+}
+
+/** The foam layers of a stack, top first. */
+export function foamsOf(stack: Stack): { readonly grade: Grade; readonly thicknessMm: number }[] {
+  return stack.layers.flatMap(({ stock, thicknessMm }) => (isFoam(stock) ? [{ grade: stock, thicknessMm }] : []));
+}
+
+/** Whether a stack has a layer of this kind. */
+export function has(stack: Stack, kind: FillingKind): boolean {
+  return stack.layers.some(({ stock }) => !isFoam(stock) && stock.kind === kind);
 }

@@ -35,8 +35,10 @@ export interface Feel {
   readonly giveMm: number;
   readonly meanPressurePa: number;
   readonly layers: readonly { readonly strain: number; readonly sinkMm: number }[];
-  /** Worst layer at peak pressure. */
+  /** Worst bearing layer at peak pressure. */
   readonly peakStrain: number;
+  /** Sink over height, of the foam where there is any: what the feel goes by. */
+  readonly ratio: number;
   readonly feel: FeelBand;
   /** Seat height with the sitter on it; null where the deck's height is not known. */
   readonly satHeightMm: number | null;
@@ -74,13 +76,38 @@ export function stackLaw(
 
 const totalSink = (layers: readonly { readonly sinkMm: number }[]): number => layers.reduce((sum, layer) => sum + layer.sinkMm, 0);
 
-function verdictsOf(feel: Omit<Feel, 'verdicts' | 'curve' | 'feel'>, assume: Constants): FeelVerdict[] {
+function verdictsOf(feel: Omit<Feel, 'verdicts' | 'curve' | 'feel'>, bears: boolean, sprungOut: boolean, assume: Constants): FeelVerdict[] {
   const verdicts: FeelVerdict[] = [];
-  if (feel.peakStrain > assume('bottomsOut')) verdicts.push('bottoms-out');
-  else if (feel.peakStrain > assume('nearBottom')) verdicts.push('near-bottom');
+  if (sprungOut || (bears && feel.peakStrain > assume('bottomsOut'))) verdicts.push('bottoms-out');
+  else if (bears && feel.peakStrain > assume('nearBottom')) verdicts.push('near-bottom');
   if (feel.layers.every((layer) => layer.strain <= assume('boardStrain')) && feel.giveMm < assume('boardGiveMm')) verdicts.push('board-like');
   if ((feel.satHeightMm !== null && feel.satHeightMm < assume('lowSeatMm')) || feel.giveMm > assume('deepGiveMm')) verdicts.push('hard-to-rise');
   return verdicts;
+}
+
+type Strained = readonly { readonly strain: number; readonly sinkMm: number }[];
+
+const followsLoad = ({ kind }: FillingLayer): boolean => kind === 'foam' || kind === 'felt';
+
+/**
+ * Which layers the peak pressure judges. Feather over something that bears is a wrap: it lies flat at once and decides nothing; alone it bears only
+ * where springs under it do. A spring unit ties its coils together, so the mean pressure is what may push it past its travel.
+ */
+function bearing({ layers, support }: FeelRequest, strained: Strained, assume: Constants) {
+  const some = layers.some(followsLoad);
+  const feather = layers.every((layer) => layer.kind === 'feather');
+  return {
+    judged: (i: number): boolean => !some || followsLoad(layers[i] as FillingLayer),
+    bears: some || (feather && support !== 'springs'),
+    sprungOut: layers.some((layer, i) => layer.kind === 'spring' && (strained[i]?.strain ?? 0) > assume('springTravel')),
+  };
+}
+
+/** Sink over height of the foam layers; of everything where there is no foam. */
+function feelRatio(layers: readonly FillingLayer[], strained: Strained, all: number): number {
+  const foam = layers.map((layer, i) => (layer.kind === 'foam' ? [strained[i]?.sinkMm ?? 0, layer.thicknessMm] : [0, 0]) as readonly [number, number]);
+  const heightMm = foam.reduce((sum, [, mm]) => sum + mm, 0);
+  return heightMm > 0 ? foam.reduce((sum, [mm]) => sum + mm, 0) / heightMm : all;
 }
 
 /** How a stack of layers feels under one sitter. A model with assumed constants; see its limits in the docs. */
@@ -94,20 +121,21 @@ export function feelOf(request: FeelRequest, assume: Constants = shipped, curveP
   const wrapMm = request.wrapLoftMm ?? 0;
   const giveMm = sinkMm + (assume(GIVE[request.support]) * meanPressurePa) / 1000;
   const wrapUnder = waddingAt(wrapMm, meanPressurePa);
+  const { judged, bears, sprungOut } = bearing(request, layers, assume);
   const partial = {
     sinkMm,
     wrapSinkMm: wrapMm - wrapUnder,
     giveMm,
     meanPressurePa,
     layers,
-    peakStrain: Math.max(...law(peakPa).map((layer) => layer.strain)),
+    peakStrain: Math.max(...law(peakPa).map((layer, i) => (judged(i) ? layer.strain : 0))),
+    ratio: feelRatio(request.layers, layers, sinkMm / heightMm),
     satHeightMm: request.deckHeightMm === undefined ? null : request.deckHeightMm + heightMm + wrapUnder - giveMm,
   };
-  const ratio = sinkMm / heightMm;
   return {
     ...partial,
-    feel: ratio > assume('softFrom') ? 'soft' : ratio >= assume('mediumFrom') ? 'medium' : 'firm',
-    verdicts: verdictsOf(partial, assume),
+    feel: partial.ratio > assume('softFrom') ? 'soft' : partial.ratio >= assume('mediumFrom') ? 'medium' : 'firm',
+    verdicts: verdictsOf(partial, bears, sprungOut, assume),
     curve: Array.from({ length: curvePoints }, (_, i) => {
       const pressurePa = (peakPa * CURVE_BEYOND * (i + 1)) / curvePoints;
       return { pressurePa, sinkMm: totalSink(law(pressurePa)) };

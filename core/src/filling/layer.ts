@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { FAMILIES } from '../material/material';
+import { FAMILIES, isFoam, type Stock } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import { loadCurve } from './load-curve';
 
@@ -24,6 +24,13 @@ export const layerSchema = z.discriminatedUnion('kind', [
 ]);
 export type FillingLayer = z.infer<typeof layerSchema>;
 export type FoamLayer = z.infer<typeof foamSchema>;
+
+/** A layer of the catalogue as the feel model takes it. */
+export function layerOf(stock: Stock, thicknessMm: number): FillingLayer {
+  if (!isFoam(stock)) return { kind: stock.kind, thicknessMm };
+  const { family, hardness25N, supportFactor, densityKgM3 } = stock;
+  return { kind: 'foam', family, hardness25N, supportFactor, densityKgM3, thicknessMm };
+}
 
 /** Past the travel of a spring unit its wires lie on each other: this much stiffer. */
 const COIL_BOUND = 40;

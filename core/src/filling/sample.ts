@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { given, law, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
+import { dryingCurves, dryingSchema, type DryingCurve } from './drying';
 import { setOf } from './old-core';
 import { checkPress, press, type PressRequest, type PressResult } from './press';
 
@@ -35,6 +36,7 @@ export const sampleSchema = z.strictObject({
       collected: z.array(z.strictObject({ minute: z.number().nonnegative().max(100_000), litres: z.number().nonnegative().max(100) })).max(100),
     })
     .optional(),
+  drying: dryingSchema.optional(),
 });
 export type Sample = z.infer<typeof sampleSchema>;
 
@@ -46,6 +48,7 @@ export interface SampleResults {
   readonly set: number | null;
   /** Litres held back for each litre of foam, at each time that was read. */
   readonly retained: readonly { readonly minute: number; readonly perLitre: number }[];
+  readonly drying: readonly DryingCurve[];
   readonly problems: readonly Issue[];
 }
 
@@ -84,7 +87,8 @@ export function sampleResults(sample: Sample): SampleResults {
   return {
     density: densityOf(sample),
     press: pressed,
-    set: setOf({ edgeMm: sample.edgeMm, middleMm: sample.middleMm, findings: [] }),
+    set: setOf(sample),
+    drying: sample.drying ? dryingCurves(sample.drying) : [],
     retained: [...retained].sort((a, b) => a.minute - b.minute),
     problems,
   };

@@ -5,8 +5,9 @@ import { roundUp } from '../units/round';
 import type { Job } from './document';
 import { clothFacts, type CushionPlan } from './plan-cushion';
 import type { PlannedLay } from './lays';
+import type { LotChoice } from './lots';
 
-export type Ware = 'cloth' | 'foam' | 'wadding' | 'zip' | 'cord' | 'thread' | 'slider';
+export type Ware = 'cloth' | 'foam' | 'filling' | 'wadding' | 'zip' | 'cord' | 'thread' | 'slider';
 
 /** One line of what to buy. `amount` is null while its lay is still being worked out. */
 export interface BuyLine {
@@ -18,6 +19,8 @@ export interface BuyLine {
   readonly amount: Figure | null;
   /** The part of the answer that came from a lay: its key, for going there. */
   readonly layKey: string | null;
+  /** Foam only: the lot on the shelf that all of it can be cut from. */
+  readonly lot: string | null;
   /** Pieces that fit on none of it. */
   readonly unplaced: number;
 }
@@ -33,13 +36,13 @@ function runToBuy(name: string, lengthMm: number, extra: Figure, system: UnitSys
   return law(name, `{0}, up to the next ${step.words}`, [length], (mm = 0) => roundUp(mm, step.mm));
 }
 
-function layLine(job: Job, lay: PlannedLay, shop: Shop): BuyLine {
+function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Shop): BuyLine {
   const { subject, answer } = lay;
   const unplaced = answer?.unplaced.length ?? 0;
   if (subject.kind === 'foam') {
     const name = shop.grade(subject.grade)?.name ?? subject.grade;
     const amount = answer ? given('sheets', answer.sheets, 'counted', 'count') : null;
-    return { ware: 'foam', name, thicknessMm: subject.thicknessMm, sold: 'sheets', amount, layKey: lay.key, unplaced };
+    return { ware: 'foam', name, thicknessMm: subject.thicknessMm, sold: 'sheets', amount, layKey: lay.key, lot: lots.find((one) => one.grade === subject.grade)?.lot ?? null, unplaced };
   }
   const ware = subject.kind;
   const name =
@@ -54,6 +57,7 @@ function layLine(job: Job, lay: PlannedLay, shop: Shop): BuyLine {
     sold: 'run',
     amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, squared, job.units) : null,
     layKey: lay.key,
+    lot: null,
     unplaced,
   };
 }
@@ -72,14 +76,38 @@ function total(name: string, plans: readonly CushionPlan[], of: (plan: CushionPl
   );
 }
 
+/** Spring units, feather cases and felt, made to the core's plan: so many of each height. */
+function fillingLines(plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
+  const counts = new Map<string, { readonly name: string; readonly thicknessMm: number; count: number }>();
+  for (const plan of plans)
+    for (const piece of plan.pieces) {
+      if (piece.material !== 'filling' || piece.grade === null || piece.thicknessMm === null) continue;
+      const key = `${piece.grade} ${piece.thicknessMm}`;
+      const line = counts.get(key) ?? { name: shop.stock(piece.grade)?.name ?? piece.grade, thicknessMm: piece.thicknessMm, count: 0 };
+      line.count += piece.countPerCushion * plan.source.quantity;
+      counts.set(key, line);
+    }
+  return [...counts.values()].map(({ name, thicknessMm, count }) => ({
+    ware: 'filling',
+    name,
+    thicknessMm,
+    sold: 'count',
+    amount: given('made to size', count, 'counted', 'count'),
+    layKey: null,
+    lot: null,
+    unplaced: 0,
+  }));
+}
+
 /** What the job needs, worked out from its lays and covers. */
-export function buyList(job: Job, plans: readonly CushionPlan[], lays: readonly PlannedLay[], shop: Shop): BuyLine[] {
+export function buyList(job: Job, plans: readonly CushionPlan[], lays: readonly PlannedLay[], lots: readonly LotChoice[], shop: Shop): BuyLine[] {
   const notion = (ware: Ware, name: string, sold: BuyLine['sold'], of: (plan: CushionPlan) => Figure | null): BuyLine[] => {
     const amount = total(name.toLowerCase(), plans, of);
-    return amount ? [{ ware, name, thicknessMm: null, sold, amount, layKey: null, unplaced: 0 }] : [];
+    return amount ? [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0 }] : [];
   };
   return [
-    ...lays.map((lay) => layLine(job, lay, shop)),
+    ...lays.map((lay) => layLine(job, lay, lots, shop)),
+    ...fillingLines(plans, shop),
     ...notion('zip', 'Zip tape', 'run', (plan) => plan.cover?.notions.zip ?? null),
     ...notion('slider', 'Sliders', 'count', (plan) => plan.cover?.notions.sliders ?? null),
     ...notion('cord', 'Welt cord', 'run', (plan) => plan.cover?.notions.cord ?? null),

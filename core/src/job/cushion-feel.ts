@@ -1,6 +1,6 @@
-import type { ChooseRequest } from '../filling/choose';
+import type { ChooseRequest } from '../filling/choose-request';
 import { feelOf, type Deck, type Feel, type FeelRequest, type Sitter } from '../filling/feel';
-import type { FillingLayer } from '../filling/layer';
+import { layerOf, type FillingLayer } from '../filling/layer';
 import { massOf } from '../filling/sitters';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
@@ -12,11 +12,9 @@ export const UNSAID_DECK: Deck = 'board';
 
 /** The layers of a cushion as the feel model takes them, top first; null while a grade is unknown or there is none. */
 export function fillingLayers(cushion: Cushion, shop: Shop): FillingLayer[] | null {
-  const layers = cushion.core.layers.flatMap(({ grade: id, thicknessMm }): FillingLayer[] => {
-    const grade = shop.grade(id);
-    if (!grade) return [];
-    const { family, hardness25N, supportFactor, densityKgM3 } = grade;
-    return [{ kind: 'foam', family, hardness25N, supportFactor, densityKgM3, thicknessMm }];
+  const layers = cushion.core.layers.flatMap(({ grade, thicknessMm }): FillingLayer[] => {
+    const stock = shop.stock(grade);
+    return stock ? [layerOf(stock, thicknessMm)] : [];
   });
   return layers.length > 0 && layers.length === cushion.core.layers.length ? layers : null;
 }

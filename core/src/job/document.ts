@@ -1,13 +1,14 @@
 import * as z from 'zod';
 import { constructionSchema } from '../cover/constructions/constructions';
 import { DECKS, POSTURES } from '../filling/feel';
-import { FINDINGS } from '../filling/old-core';
+import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { BUILDS } from '../filling/sitters';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue, type Issue } from '../kernel/issue';
 
 const text = (most: number) => z.string().max(most);
 const thickness = z.number().positive().max(1000);
+const length = z.number().positive().max(20_000);
 const day = z.iso.date();
 
 export const JOB_STATES = ['new', 'waiting-for-foam', 'cutting', 'sewing', 'ready', 'delivered'] as const;
@@ -16,6 +17,9 @@ export const PARTS = ['seat', 'back', 'mattress'] as const;
 export const FEELS = ['soft', 'medium', 'firm'] as const;
 export const USES = ['daily', 'regular', 'occasional'] as const;
 export const PLACES = ['indoor', 'outdoor', 'damp'] as const;
+
+/** Where a seat is used, as fire rules see it. */
+export const FIRE_SETTINGS = ['home', 'public', 'marine', 'rail', 'care'] as const;
 
 /** What was seen when the seat was looked over. */
 const seatSchema = z.strictObject({
@@ -33,9 +37,32 @@ const seatSchema = z.strictObject({
     .strictObject({
       edgeMm: thickness.optional(),
       middleMm: z.number().nonnegative().max(1000).optional(),
+      densityKgM3: z.number().positive().max(1000).optional(),
+      hardness25N: z.number().positive().max(5000).optional(),
+      /** The bench sample that these were taken from, by its name. */
+      sample: text(120).optional(),
+      rating: z.enum(RATINGS).optional(),
+      /** What is written on the core. */
+      mark: text(20).optional(),
       findings: z.array(z.enum(FINDINGS)).max(FINDINGS.length),
+      /** Pictures kept by the server, by id. */
+      pictures: z.array(z.uuid()).max(12).optional(),
     })
     .optional(),
+  oldCover: z
+    .strictObject({
+      /** The mark of the core it came off. */
+      offCore: text(20).optional(),
+      findings: z.array(z.enum(COVER_FINDINGS)).max(COVER_FINDINGS.length),
+    })
+    .optional(),
+  fire: z.strictObject({ setting: z.enum(FIRE_SETTINGS).optional(), rules: text(300).optional() }).optional(),
+  /** Old cores and offcuts that are to become one long core, and how many people sit on it side by side. */
+  oldCores: z
+    .array(z.strictObject({ name: z.string().trim().min(1).max(40), lengthMm: length, depthMm: length, heightMm: thickness }))
+    .max(12)
+    .optional(),
+  places: z.int().min(1).max(20).optional(),
   note: text(2000).optional(),
 });
 
@@ -59,7 +86,11 @@ export const cushionSchema = z.strictObject({
   heightMm: thickness,
   school: z.string().min(1).max(60),
   construction: constructionSchema,
-  core: z.strictObject({ layers: z.array(z.strictObject({ grade: z.string().min(1).max(60), thicknessMm: thickness })).max(8) }),
+  core: z.strictObject({
+    layers: z.array(z.strictObject({ grade: z.string().min(1).max(60), thicknessMm: thickness })).max(8),
+    /** The old core goes back in: nothing of it is cut or bought. */
+    kept: z.boolean().optional(),
+  }),
   /** One layer of wrap; absent: as the school usually takes. */
   wrapLoftMm: z.number().nonnegative().max(150).optional(),
   seat: seatSchema.optional(),
@@ -78,6 +109,8 @@ export const jobSchema = z.strictObject({
   state: z.enum(JOB_STATES).optional(),
   dueDate: day.optional(),
   note: text(5000).optional(),
+  /** Money there is for new cores now; the rest waits. */
+  budget: z.number().nonnegative().max(1e7).optional(),
   cushions: z.array(cushionSchema).min(1).max(100),
   cloth: z.strictObject({
     /** Over the selvedges. */

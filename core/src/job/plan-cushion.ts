@@ -1,18 +1,21 @@
-import { checkLayers, foamPieces } from '../build/foam';
+import { checkLayers, corePieces } from '../build/foam';
 import { fit, SIDE_WRAP_SQUEEZED, WOVEN_STIFFNESS, type Fit } from '../build/fit';
 import { evaluateSizes, type Sizes } from '../build/sizes';
 import { wrapPieces } from '../build/wrap';
+import type { Asked } from '../filling/old-core';
 import { constructionOf } from '../cover/constructions/constructions';
 import type { Cover } from '../cover/constructions/construction';
 import { flatten, rectangleOutline, type Outline, type Point } from '../geometry/outline';
 import { hashText } from '../kernel/hash';
 import { given, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
+import { isFoam } from '../material/material';
 import type { Piece } from '../piece/piece';
 import type { School } from '../shop/schools';
 import type { Shop } from '../shop/shop';
 import { shapeOf, type Template } from '../template/shapes/shapes';
 import { pairMm, type UnitSystem } from '../units/length';
+import { askedOf } from './asked';
 import type { Cushion, Job } from './document';
 
 /** Everything derived from one cushion. Paths of its problems start at the cushion, or with `cloth` at the job. */
@@ -28,6 +31,8 @@ export interface CushionPlan {
   readonly cuts: readonly Cut[];
   readonly cover: Cover | null;
   readonly fit: Fit | null;
+  /** What the seat asks of its core, for judging the old one. */
+  readonly asked: Asked;
   readonly problems: readonly Issue[];
 }
 
@@ -45,8 +50,8 @@ export interface CushionContext {
   readonly shop: Shop;
 }
 
-function blocked(source: Cushion, school: School | null, problems: readonly Issue[]): CushionPlan {
-  return { source, school, sizes: null, outlines: null, wrap: null, pieces: [], cuts: [], cover: null, fit: null, problems };
+function blocked(source: Cushion, asked: Asked, school: School | null, problems: readonly Issue[]): CushionPlan {
+  return { source, asked, school, sizes: null, outlines: null, wrap: null, pieces: [], cuts: [], cover: null, fit: null, problems };
 }
 
 /** The cloth's facts where a material is chosen, else the shop's assumptions. */
@@ -91,6 +96,12 @@ function predictFit(cushion: Cushion, sizes: Sizes, loftMm: number, school: Scho
   });
 }
 
+/** The fit model knows foam only: with another filling in the core it says so and predicts nothing. */
+function fillingNote(cushion: Cushion, shop: Shop): Issue[] {
+  const other = cushion.core.layers.map((layer) => shop.stock(layer.grade)).find((stock) => stock !== undefined && !isFoam(stock));
+  return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
+}
+
 function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School): Issue[] {
   const problems: Issue[] = [];
   const oversizeMm = Math.max(sizes.core.width.value - sizes.sewn.width.value, sizes.core.depth.value - sizes.sewn.depth.value);
@@ -104,13 +115,17 @@ function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: Scho
   return problems;
 }
 
+/** Problems of foam that is still to be cut: a kept core has none of them. */
+const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'sheet-thickness-not-stocked', 'filling-not-made-so-high']);
+
 /** Derives one cushion: total, pure, and independent of the others. */
 export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionContext): CushionPlan {
+  const asked = askedOf(cushion, shop, units);
   const school = shop.school(cushion.school) ?? null;
-  if (!school) return blocked(cushion, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
+  if (!school) return blocked(cushion, asked, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
   const shape = shapeOf(cushion.template);
   const shapeProblems = under('template', shape.check(cushion.template));
-  if (shapeProblems.length) return blocked(cushion, school, shapeProblems);
+  if (shapeProblems.length) return blocked(cushion, asked, school, shapeProblems);
 
   const { acrossMm, deepMm } = shape.span(cushion.template);
   const loftMm = cushion.wrapLoftMm ?? pairMm(school.wrap.loft, units);
@@ -122,7 +137,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
     return [name, shape.resized(cushion.template, size.width.value - acrossMm, size.depth.value - deepMm)];
   });
   if (templates.some(([, t]) => Math.min(shape.span(t).acrossMm, shape.span(t).deepMm) <= 0 || shape.check(t).length > 0))
-    return blocked(cushion, school, [
+    return blocked(cushion, asked, school, [
       issue('error', 'allowances-leave-nothing', 'template', { widthMm: sizes.finished.width.value, depthMm: sizes.finished.depth.value }),
     ]);
   const outlines = Object.fromEntries(templates.map(([name, t]) => [name, shape.outline(t)])) as NonNullable<CushionPlan['outlines']>;
@@ -140,13 +155,14 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   });
   const prediction = predictFit(cushion, sizes, loftMm, school, shop);
   const problems = [
-    ...checkLayers(cushion.core.layers, sizes.core, shop, units),
+    ...checkLayers(cushion.core.layers, sizes.core, shop, units).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
+    ...fillingNote(cushion, shop),
     ...cover.problems,
     ...(prediction ? fitProblems(prediction, sizes, loftMm, school) : []),
   ];
   const pieces = [
     ...cover.pieces,
-    ...foamPieces(cushion.core.layers, sizes.core, outlines.core),
+    ...(cushion.core.kept ? [] : corePieces(cushion.core.layers, sizes.core, outlines.core, shop)),
     ...wrapPieces(school, loftMm, sizes.core, outlines.core, units),
   ];
   return {
@@ -159,6 +175,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
     cuts: pieces.map((piece) => cutOf(piece, cushion.quantity)),
     cover,
     fit: prediction,
+    asked,
     problems,
   };
 }

@@ -77,6 +77,7 @@ export function planJson(plan: Plan) {
       name: line.name,
       thicknessMm: line.thicknessMm,
       sold: line.sold,
+      lot: line.lot,
       amount: line.amount?.value ?? null,
       why: line.amount ? whyLine(line.amount, inWords.units) : null,
     })),

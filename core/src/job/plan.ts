@@ -1,9 +1,10 @@
-import { under, type Issue } from '../kernel/issue';
+import { issue, under, type Issue } from '../kernel/issue';
 import type { LayAnswer } from '../lay/contract';
 import { validateLay } from '../lay/validate';
 import type { Shop } from '../shop/shop';
 import { buyList, type BuyLine } from './buy';
 import type { Job } from './document';
+import { chooseLots, lotProblems, type LotChoice } from './lots';
 import { laysOf, type PlannedLay, type Wanted } from './lays';
 import { planCushion, type CushionPlan } from './plan-cushion';
 
@@ -17,6 +18,8 @@ export interface Plan {
   readonly lays: readonly PlannedLay[];
   /** The lays still without an answer. */
   readonly wanted: readonly Wanted[];
+  /** Which lot each foam of the job is cut from. */
+  readonly lots: readonly LotChoice[];
   readonly buy: readonly BuyLine[];
   /** Everything wrong, paths from the document's root. */
   readonly problems: readonly Issue[];
@@ -34,6 +37,20 @@ function planLay(one: Wanted, solved: Solved, previous: Plan | undefined): Plann
   return problems.length ? { ...one, answer: null, problems } : { ...one, answer, problems };
 }
 
+/** A core's mark written twice: nobody could tell which cover belongs on which. */
+function markProblems(cushions: readonly CushionPlan[]): Issue[] {
+  const seen = new Map<string, number>();
+  return cushions.flatMap(({ source }, index) => {
+    const mark = source.seat?.old?.mark?.trim();
+    if (!mark) return [];
+    const before = seen.get(mark);
+    seen.set(mark, index);
+    return before === undefined
+      ? []
+      : [issue('warning', 'core-mark-twice', `cushions.${index}.seat.old.mark`, { mark, other: cushions[before]?.source.name ?? '' })];
+  });
+}
+
 /**
  * The one road from a job to everything derived. Pure and total: problems come back as data. Heavy parts are listed in `wanted` until their
  * answers come back in `solved`. Cushions of `previous` whose source and surroundings are the same objects are taken over as they are.
@@ -48,13 +65,15 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan)
   const cushionProblems = cushions.flatMap((one, i) =>
     one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
+  const lots = chooseLots(lays, shop);
   return {
     job,
     shop,
     cushions,
     lays,
     wanted: lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(({ hash, key, subject, request }) => ({ hash, key, subject, request })),
-    buy: buyList(job, cushions, lays, shop),
-    problems: [...cushionProblems, ...lays.flatMap((lay) => lay.problems)],
+    lots,
+    buy: buyList(job, cushions, lays, lots, shop),
+    problems: [...cushionProblems, ...markProblems(cushions), ...lotProblems(lots, shop), ...lays.flatMap((lay) => lay.problems)],
   };
 }

@@ -6,6 +6,7 @@ const ROLE_WORDS: Record<PieceRole, string> = {
   plaque: 'zip plaque',
   welt: 'welt strip',
   foam: 'foam',
+  filling: 'filling',
   'wrap-face': 'wrap, face',
   'wrap-border': 'wrap, border',
 };
@@ -23,7 +24,7 @@ export const SEAM_WORDS: Record<SeamKind, string> = {
 /** What is written on a piece: `boxing 2 of 3`, `foam, layer 1`. */
 export function pieceLabel(piece: Piece): string {
   const { index, of } = piece.part;
-  if (piece.role === 'foam') return of > 1 ? `foam, layer ${index}` : 'foam';
+  if (piece.role === 'foam' || piece.role === 'filling') return of > 1 ? `${piece.role}, layer ${index}` : piece.role;
   return of > 1 ? `${ROLE_WORDS[piece.role]} ${index} of ${of}` : ROLE_WORDS[piece.role];
 }
 

@@ -8,6 +8,22 @@ const tint = z.string().regex(/^#[0-9a-f]{6}$/);
 /** Families of foam; latex and compressed slab follow the foam law too. */
 export const FAMILIES = ['conventional', 'high-resilience', 'fast-drying', 'reconstituted', 'latex', 'slab'] as const;
 
+/** Sheets of one lot on the shelf. Foam of two lots feels different: a set of cushions is cut from one. */
+export const lotSchema = z.strictObject({
+  lot: z.string().trim().min(1).max(60),
+  thicknessMm: mm,
+  sheets: z.int().nonnegative().max(10_000),
+});
+export type Lot = z.infer<typeof lotSchema>;
+
+/** A hardness as a supplier quotes it: so many newtons at this per cent on a block this thick. */
+export const quotedSchema = z.strictObject({
+  hardnessN: z.number().positive().max(3000),
+  percent: z.number().min(5).max(75),
+  thicknessMm: z.number().min(10).max(300),
+});
+export type Quoted = z.infer<typeof quotedSchema>;
+
 /** A foam as the supplier sells it. Hardness is the 25 % indentation hardness of page "filling" in the docs, N on the 323 cm² foot. */
 export const gradeSchema = z.strictObject({
   id,
@@ -19,8 +35,32 @@ export const gradeSchema = z.strictObject({
   sheet: z.strictObject({ widthMm: mm, lengthMm: mm }),
   thicknessesMm: z.array(mm).min(1).max(40),
   pricePerM3: z.number().nonnegative().max(1e6),
+  lots: z.array(lotSchema).max(200).optional(),
+  /** Where `hardness25N` was converted from another per cent or thickness: the figure as given. */
+  quoted: quotedSchema.optional(),
 });
 export type Grade = z.infer<typeof gradeSchema>;
+
+/** Fillings that follow a rule of thumb instead of the foam law. */
+export const FILLING_KINDS = ['spring', 'feather', 'felt'] as const;
+export type FillingKind = (typeof FILLING_KINDS)[number];
+
+/** A spring unit, a feather or down mix, or felt: made to the core's plan, in these heights. */
+export const fillingSchema = z.strictObject({
+  id,
+  name,
+  kind: z.enum(FILLING_KINDS),
+  /** Weight over volume at full height. */
+  densityKgM3: z.number().min(1).max(400),
+  thicknessesMm: z.array(mm).min(1).max(40),
+  pricePerM3: z.number().nonnegative().max(1e6),
+});
+export type Filling = z.infer<typeof fillingSchema>;
+
+/** Whatever a layer of a core may be of. */
+export type Stock = Grade | Filling;
+
+export const isFoam = (stock: Stock): stock is Grade => !('kind' in stock);
 
 /** A cover cloth on the roll. */
 export const clothSchema = z.strictObject({

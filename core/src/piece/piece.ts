@@ -1,8 +1,8 @@
 import type { Outline, Point } from '../geometry/outline';
 import type { Figure } from '../kernel/figure';
 
-export type PieceRole = 'plate' | 'boxing' | 'plaque' | 'welt' | 'foam' | 'wrap-face' | 'wrap-border';
-export type PieceMaterial = 'cover' | 'foam' | 'wadding';
+export type PieceRole = 'plate' | 'boxing' | 'plaque' | 'welt' | 'foam' | 'filling' | 'wrap-face' | 'wrap-border';
+export type PieceMaterial = 'cover' | 'foam' | 'filling' | 'wadding';
 export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'zip-end' | 'fold';
 
 /** A notch: a place on the seam line and the way out of the piece. It is cut from the cut edge towards that place. */
@@ -19,9 +19,9 @@ export interface Piece {
   /** Which of several of a role: strip 2 of 3, layer 1 of 2. */
   readonly part: { readonly index: number; readonly of: number };
   readonly material: PieceMaterial;
-  /** Foam only: the grade by id. */
+  /** Foam and other fillings: what it is of, by id. */
   readonly grade: string | null;
-  /** Foam only: the sheet's thickness, mm. */
+  /** The same: its thickness, mm. */
   readonly thicknessMm: number | null;
   readonly countPerCushion: number;
   readonly width: Figure;

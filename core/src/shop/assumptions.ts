@@ -1,7 +1,7 @@
 import { pair, pairMm, type Pair, type UnitSystem } from '../units/length';
 
 /** Units of constants that are the same in every shop. */
-type Plain = 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N';
+type Plain = 'min' | 's' | 'money/h' | 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N';
 
 /** One constant that the trade assumes rather than derives. A shop may calibrate it; the shipped value stays visible beside it. */
 export interface Assumption {
@@ -80,6 +80,19 @@ export const ASSUMPTIONS = {
   occasionalDensity: plain(24, 'kg/m³', 'least density of bearing layers, seats used now and then', 'life of foams'),
   backDensity: plain(18, 'kg/m³', 'least density of back cushions and of beds used now and then', 'little load'),
   firmestClass: plain(200, 'N', 'hardness from which a foam is of the firmest class', '45 lbf'),
+  featherLightKg: plain(55, 'kg', 'sitters up to this may have feather and down alone', 'bench practice'),
+  heavySitterKg: plain(105, 'kg', 'sitters from this want a sprung core with foam over it', 'bench practice'),
+  hardnessClass: plain(45, 'N', 'one class of hardness', '10 lbf: suppliers’ steps'),
+  slowReturn: plain(60, 's', 'a core that takes longer to come back after a squeeze does not come back', 'bench practice'),
+  hourRate: plain(45, 'money/h', 'what an hour at the bench costs', 'the shop’s own'),
+  padMinutes: plain(25, 'min', 'to cut and set a crown pad', 'bench practice'),
+  wrapMinutes: plain(20, 'min', 'to wrap a core anew', 'bench practice'),
+  glueMinutes: plain(20, 'min', 'to open, glue and weigh down a joint', 'bench practice'),
+  spliceMinutes: plain(35, 'min', 'to splice in a strip from an offcut', 'bench practice'),
+  airMinutes: plain(15, 'min', 'to powder, vacuum and hang a core out', 'bench practice'),
+  steamMinutes: plain(10, 'min', 'to steam the corners', 'bench practice'),
+  newCoreMinutes: plain(30, 'min', 'to mark and cut a new core', 'bench practice'),
+  dryShare: ratio(0.05, 'a sample counts as dry when this share of the water is left', 'weighing cannot tell less'),
   thinPadMm: plain(60, 'mm', 'pads up to this are thin and want firm foam', 'bench practice'),
 } as const satisfies Record<string, Assumption>;
 

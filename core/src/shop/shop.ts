@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { clothSchema, gradeSchema, waddingSchema, type Cloth, type Grade, type Wadding } from '../material/material';
+import { clothSchema, fillingSchema, gradeSchema, waddingSchema, type Cloth, type Grade, type Stock, type Wadding } from '../material/material';
 import { ASSUMPTIONS, assumed, type AssumptionKey, type Calibration } from './assumptions';
 import type { UnitSystem } from '../units/length';
 import { SHIPPED_SCHOOLS, type School } from './schools';
@@ -13,6 +13,7 @@ export const shopSchema = z.strictObject({
   units: z.enum(['inch', 'metric']),
   step: z.strictObject({ mm: z.number().positive().max(25), inch: z.number().positive().max(1) }),
   grades: z.array(gradeSchema).max(500),
+  fillings: z.array(fillingSchema).max(200).default([]),
   cloths: z.array(clothSchema).max(500),
   waddings: z.array(waddingSchema).max(100),
   calibration: z.partialRecord(z.enum(assumptionKeys), z.number().finite()),
@@ -25,6 +26,8 @@ export interface Shop {
   readonly schools: readonly School[];
   readonly school: (id: string) => School | undefined;
   readonly grade: (id: string) => Grade | undefined;
+  /** A foam or another filling: whatever a layer names. */
+  readonly stock: (id: string) => Stock | undefined;
   readonly cloth: (id: string) => Cloth | undefined;
   /** The wadding whose loft is nearest to `loftMm`, or undefined when there is none. */
   readonly waddingNear: (loftMm: number) => Wadding | undefined;
@@ -42,6 +45,7 @@ export function openShop(document: ShopDocument): Shop {
     schools: SHIPPED_SCHOOLS,
     school: find(SHIPPED_SCHOOLS),
     grade: find(document.grades),
+    stock: find<Stock>([...document.grades, ...document.fillings]),
     cloth: find(document.cloths),
     waddingNear: (loftMm) => [...document.waddings].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0],
     assume: (key, system) => assumed(key, calibration, system),

@@ -20,7 +20,8 @@ export type StationState = 'open' | 'done' | 'doubtful' | 'blocked' | 'working';
 
 /** Beginnings of the problem paths that belong to a station. */
 const PATHS: Partial<Record<StationId, readonly string[]>> = {
-  filling: ['core'],
+  'look-over': ['seat'],
+  filling: ['core', 'lots'],
   template: ['template', 'heightMm'],
   build: ['school', 'wrapLoftMm'],
   cover: ['construction', 'cloth'],

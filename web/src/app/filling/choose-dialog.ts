@@ -86,7 +86,7 @@ export class ChooseDialog {
   });
   protected readonly choice = computed<Chosen>(() => {
     const [request, shop] = [this.#request(), this.#store.shop()];
-    return request && shop ? choose(request, shop.document.grades, (key) => shop.assume(key, this.#store.units())) : { ranked: [], excluded: [] };
+    return request && shop ? choose(request, shop.document, (key) => shop.assume(key, this.#store.units())) : { ranked: [], excluded: [] };
   });
   protected readonly shown = computed(() =>
     this.choice()

@@ -1,0 +1,18 @@
+import * as z from 'zod';
+import { DECKS, POSTURES } from './feel';
+
+export const chooseRequestSchema = z.strictObject({
+  format: z.literal('yardland/choose@1'),
+  sitters: z
+    .array(z.strictObject({ massKg: z.number().min(3).max(400), posture: z.enum(POSTURES), frail: z.boolean().optional() }))
+    .min(1)
+    .max(20),
+  feel: z.enum(['soft', 'medium', 'firm']),
+  part: z.enum(['seat', 'back', 'mattress']),
+  use: z.enum(['daily', 'regular', 'occasional']),
+  place: z.enum(['indoor', 'outdoor']),
+  support: z.enum(DECKS),
+  heightMm: z.number().min(15).max(600),
+  deckHeightMm: z.number().nonnegative().max(3000).optional(),
+});
+export type ChooseRequest = z.infer<typeof chooseRequestSchema>;

@@ -1,0 +1,140 @@
+import fc from 'fast-check';
+import { demoShop } from '../testing/samples';
+import { foamsOf, stacksOf } from './candidates';
+import { choose } from './choose';
+import type { ChooseRequest } from './choose-request';
+
+describe('choosing', () => {
+  const catalogue = demoShop().document;
+  const ask = (over: Partial<ChooseRequest> = {}) =>
+    choose(
+      {
+        format: 'yardland/choose@1',
+        sitters: [{ massKg: 75, posture: 'upright' }],
+        feel: 'medium',
+        part: 'seat',
+        use: 'regular',
+        place: 'indoor',
+        support: 'webbing',
+        heightMm: 100,
+        ...over,
+      },
+      catalogue,
+    );
+  const best = (over: Partial<ChooseRequest> = {}) => {
+    const [first] = ask(over).ranked;
+    if (!first) throw new Error('nothing was chosen');
+    return first;
+  };
+  /** Mean hardness of a stack by thickness. */
+  const hardness = (over: Partial<ChooseRequest>) => {
+    const { layers } = best(over);
+    return layers.reduce((sum, layer) => sum + (layer.hardness25N ?? 0) * layer.thicknessMm, 0) / layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  };
+
+  it('thin pads want firm foam, deep cushions reach the same support one class softer', () => {
+    expect(hardness({ heightMm: 50, support: 'board' })).toBeGreaterThan(hardness({ heightMm: 100, support: 'board' }));
+    expect(hardness({ heightMm: 100 })).toBeGreaterThan(hardness({ heightMm: 180 }));
+  });
+
+  it('on a bare board or a folding bed not the firmest class, unless the pad is thin', () => {
+    for (const support of ['board', 'folding-bed'] as const)
+      expect(best({ support, feel: 'firm' }).layers.some((layer) => (layer.hardness25N ?? 0) < 200))
+        .withContext(support)
+        .toBeTrue();
+    expect(best({ support: 'board', feel: 'firm', heightMm: 40 }).layers.every((layer) => (layer.hardness25N ?? 0) >= 160)).toBeTrue();
+  });
+
+  it('low seats and frail sitters get firmer ones', () => {
+    expect(hardness({ sitters: [{ massKg: 75, posture: 'upright', frail: true }], deckHeightMm: 330 })).toBeGreaterThan(hardness({ deckHeightMm: 480 }));
+  });
+
+  it('backs may be light and soft; seats in daily use are dense in what bears', () => {
+    const back = best({ part: 'back', feel: 'soft', use: 'daily' });
+    expect(Math.max(...back.layers.map((layer) => layer.densityKgM3))).toBeLessThan(30);
+    for (const heightMm of [60, 80, 100, 120, 150])
+      for (const wanted of ['soft', 'medium', 'firm'] as const) {
+        const { layers } = best({ use: 'daily', heightMm, feel: wanted });
+        expect(layers[layers.length - 1]?.densityKgM3)
+          .withContext(`${wanted} ${heightMm}`)
+          .toBeGreaterThanOrEqual(35);
+      }
+    const occasional = best({ use: 'occasional' }).layers.map((layer) => layer.densityKgM3);
+    expect(Math.min(...occasional)).toBeGreaterThanOrEqual(24);
+    expect(Math.max(...occasional)).toBeLessThanOrEqual(29);
+  });
+
+  it('lying spreads the load: a foam that fails as a seat serves as a mattress', () => {
+    const soft = 'wren-22-soft';
+    const heavy = { massKg: 95 };
+    const has = (choice: ReturnType<typeof ask>) => choice.ranked.some((one) => one.layers.length === 1 && one.layers[0]?.grade === soft);
+    expect(has(ask({ use: 'occasional', sitters: [{ ...heavy, posture: 'upright' }] }))).toBeFalse();
+    expect(has(ask({ use: 'occasional', part: 'mattress', sitters: [{ ...heavy, posture: 'lying' }] }))).toBeTrue();
+  });
+
+  it('the soft layer alone bottoms out where a firm base under it does not', () => {
+    const asked = ask({ sitters: [{ massKg: 110, posture: 'upright' }], feel: 'soft', heightMm: 100, use: 'occasional' });
+    expect(asked.ranked.some((one) => one.layers.length === 1 && one.layers[0]?.grade === 'wren-22-soft')).toBeFalse();
+    expect(asked.ranked.some((one) => one.layers.length === 2)).toBeTrue();
+  });
+
+  it('outdoors only open-cell fast-drying foam; everything else is listed with why', () => {
+    const { ranked, excluded } = ask({ place: 'outdoor', use: 'occasional' });
+    expect(ranked.length).toBeGreaterThan(0);
+    expect(ranked.every((one) => one.layers.every((layer) => layer.family === 'fast-drying'))).toBeTrue();
+    expect(excluded.find((one) => one.grade === 'heron-40')?.reason).toContain('holds water');
+  });
+
+  it('adds up to the height from sheets, ranks by score, and gives every place a reason', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(50, 75, 100, 120, 180),
+        fc.constantFrom('soft' as const, 'medium' as const, 'firm' as const),
+        fc.integer({ min: 40, max: 130 }),
+        (heightMm, wanted, massKg) => {
+          const { ranked, excluded } = ask({ heightMm, feel: wanted, sitters: [{ massKg, posture: 'upright' }] });
+          for (const one of ranked) {
+            expect(one.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0)).toBeCloseTo(heightMm, 6);
+            expect(one.reasons.length).toBeGreaterThan(0);
+            expect(one.verdicts).not.toContain('bottoms-out');
+          }
+          expect(ranked.every((one, i) => i === 0 || one.score <= (ranked[i - 1]?.score ?? 0))).toBeTrue();
+          const named = new Set([...ranked.flatMap((one) => one.layers.map((layer) => layer.grade)), ...excluded.map((one) => one.grade)]);
+          if (ranked.length < 40) expect(named.size).toBe(catalogue.grades.length + catalogue.fillings.length - 1);
+        },
+      ),
+      { seed: 104, numRuns: 40 },
+    );
+  });
+
+  const heavy = { massKg: 120, posture: 'upright' as const };
+  const kinds = (one: { readonly layers: readonly { readonly family: string }[] }) => one.layers.map((layer) => layer.family);
+
+  it('heavy sitters get a sprung core with foam over it, with a feather envelope where it is to feel soft', () => {
+    expect(kinds(best({ sitters: [heavy], support: 'board', heightMm: 200 }))).toEqual([jasmine.any(String), 'spring']);
+    const soft = ask({ sitters: [heavy], support: 'board', heightMm: 240, feel: 'soft' }).ranked.filter((one) => kinds(one).includes('feather'));
+    expect(soft.length).toBeGreaterThan(0);
+    expect(soft.every((one) => kinds(one).includes('spring'))).toBeTrue();
+    // And nobody else is told to buy springs.
+    expect(kinds(best({ support: 'board', heightMm: 200 }))).not.toContain('spring');
+  });
+
+  it('feather alone only for light sitters on a sprung base; on a board it bottoms out', () => {
+    const child = { massKg: 25, posture: 'upright' as const };
+    const alone = (over: Partial<ChooseRequest>) => ask(over).ranked.some((one) => one.layers.length === 1 && kinds(one)[0] === 'feather');
+    expect(alone({ sitters: [child], support: 'springs', feel: 'soft' })).toBeTrue();
+    expect(alone({ sitters: [child], support: 'board', feel: 'soft' })).toBeFalse();
+    expect(alone({ sitters: [{ massKg: 75, posture: 'upright' }], support: 'springs', feel: 'soft' })).toBeFalse();
+    expect(ask({ feel: 'firm', support: 'board' }).excluded.find((one) => one.grade === 'eider-feather')?.reason).toMatch(/bottoms out|soft feel/);
+  });
+
+  it('has stacks of three, each layer firmer than the one above', () => {
+    const threes = stacksOf(catalogue, 150).filter((stack) => foamsOf(stack).length === 3);
+    expect(threes.length).toBeGreaterThan(10);
+    for (const stack of threes) {
+      const hard = foamsOf(stack).map(({ grade }) => grade.hardness25N);
+      expect(hard.every((n, i) => i === 0 || n > (hard[i - 1] ?? 0))).toBeTrue();
+      expect(stack.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0)).toBeCloseTo(150, 9);
+    }
+  });
+});
