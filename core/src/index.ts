@@ -2,6 +2,7 @@ export * from './bench/steps';
 export * from './build/fit';
 export * from './build/sizes';
 export * from './contract/api';
+export * from './contract/pictures';
 export * from './contract/samples';
 export * from './contract/shop';
 export * from './cover/constructions/constructions';

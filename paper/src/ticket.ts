@@ -71,13 +71,13 @@ function sizesTable(sheet: Sheet, one: CushionPlan, x: number, y: number, width:
   return at;
 }
 
-const MATERIAL_WORDS: Record<Piece['material'], string> = { cover: 'Cover', foam: 'Foam', wadding: 'Wadding' };
+const MATERIAL_WORDS: Record<Piece['material'], string> = { cover: 'Cover', foam: 'Foam', filling: 'Filling, made to size', wadding: 'Wadding' };
 
 function pieceRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, bottom: number, length: (figure: Figure | undefined) => string): number {
   const width = sheet.width - 2 * MARGIN;
   let at = y;
   const facts = clothFacts(plan.job, plan.shop);
-  for (const material of ['cover', 'foam', 'wadding'] as const) {
+  for (const material of ['cover', 'foam', 'filling', 'wadding'] as const) {
     const pieces = one.pieces.filter((piece) => piece.material === material);
     if (pieces.length === 0 || at > bottom - 40) continue;
     const from = material === 'cover' ? (facts.name ?? '') : '';
@@ -88,7 +88,7 @@ function pieceRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, bottom
       const grade =
         piece.grade === null
           ? ''
-          : ` · ${plan.shop.grade(piece.grade)?.name ?? piece.grade}, ${formatLength(piece.thicknessMm ?? 0, plan.job.units, plan.shop.document.step)} thick`;
+          : ` · ${plan.shop.stock(piece.grade)?.name ?? piece.grade}, ${formatLength(piece.thicknessMm ?? 0, plan.job.units, plan.shop.document.step)} thick`;
       sheet.line(String(piece.countPerCushion), MARGIN + 14, at, { size: 11, face: 'bold', align: 'right' });
       sheet.line(`${pieceLabel(piece)}${grade}`, MARGIN + 24, at, { size: 11, most: 250 });
       sheet.line(pieceRemark(piece), MARGIN + 282, at + 1.5, { size: 9, grey: 90, most: 80 });

@@ -12,6 +12,7 @@ import { sendRefusals, unknownRoute } from './http/refusal';
 import { passPhraseGate, sameOrigin, securityHeaders, styleNonce } from './http/security';
 import { jobRoutes } from './jobs/jobs.routes';
 import { JobStore } from './jobs/jobs.store';
+import { pictureRoutes } from './pictures/pictures.routes';
 import { sampleRoutes } from './samples/samples.routes';
 import { shopRoutes } from './shop/shop.routes';
 import { ShopStore } from './shop/shop.store';
@@ -46,6 +47,7 @@ export function createApp(config: Config, db: Database, solver: Solver, log: Log
   });
   app.use('/api/shop', shopRoutes(shops));
   app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, solver));
+  app.use('/api', pictureRoutes(db, jobs));
   app.use('/api/samples', sampleRoutes(db));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));
   app.use('/api', unknownRoute);

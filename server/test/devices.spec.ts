@@ -48,7 +48,7 @@ describe('the simulated devices', () => {
 describe('samples', () => {
   it('are kept, renewed and dropped; bad ones are refused', async () => {
     const before = (await app.get('/api/samples')).body.samples.length;
-    expect(before).toBe(4);
+    expect(before).toBe(5);
     const sample = { format: 'yardland/sample@1', name: 'Offcut', date: '2026-11-20', thicknessMm: 100 };
     const made = await app.send('POST', '/api/samples', { sample });
     expect(made.status).toBe(201);

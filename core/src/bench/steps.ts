@@ -73,7 +73,7 @@ function cutting(plan: CushionPlan): Draft[] {
 }
 
 const REFRESH_WORDS: Record<RefreshItem['kind'], string> = {
-  pad: 'Lay the crown pads in the hollow, the largest undermost, and tack them with glue at their edges only.',
+  pad: 'Lay the crown pads in the hollow, the smallest first and the largest on top, and tack them with glue at their edges only.',
   wrap: 'Take off the old wrap.',
   glue: 'Re-glue the open joints: both sides, tacky first, and weigh them down.',
   splice: 'Splice in the missing strip from an offcut; joins where nobody sits.',

@@ -89,7 +89,11 @@ export const COVER_VERDICTS = ['wash', 'restitch', 'renew'] as const;
 export type CoverVerdict = (typeof COVER_VERDICTS)[number];
 
 /** The old cover's own verdict: wash and reuse, re-stitch, or renew; a good zip is saved. */
-export function judgeCover(findings: readonly CoverFinding[]): { readonly verdict: CoverVerdict; readonly saveZip: boolean; readonly reasons: readonly Issue[] } {
+export function judgeCover(findings: readonly CoverFinding[]): {
+  readonly verdict: CoverVerdict;
+  readonly saveZip: boolean;
+  readonly reasons: readonly Issue[];
+} {
   const found = new Set(findings);
   const renew = found.has('worn') || found.has('torn') || found.has('shrunk');
   const verdict: CoverVerdict = renew ? 'renew' : found.has('seams-pull') ? 'restitch' : 'wash';

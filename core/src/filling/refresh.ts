@@ -32,7 +32,13 @@ export function hollowOutline(widthMm: number, depthMm: number, level: number): 
     const x = reach * Math.cos((Math.PI / 2) * (i / QUARTER));
     return { x: a * x, y: b * Math.sqrt(Math.max(0, 1 - level / (1 - x * x))) };
   });
-  const upper = [...quarter, ...quarter.slice(0, -1).reverse().map(({ x, y }) => ({ x: -x, y }))];
+  const upper = [
+    ...quarter,
+    ...quarter
+      .slice(0, -1)
+      .reverse()
+      .map(({ x, y }) => ({ x: -x, y })),
+  ];
   return [
     ...upper,
     ...upper

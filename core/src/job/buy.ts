@@ -42,7 +42,16 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
   if (subject.kind === 'foam') {
     const name = shop.grade(subject.grade)?.name ?? subject.grade;
     const amount = answer ? given('sheets', answer.sheets, 'counted', 'count') : null;
-    return { ware: 'foam', name, thicknessMm: subject.thicknessMm, sold: 'sheets', amount, layKey: lay.key, lot: lots.find((one) => one.grade === subject.grade)?.lot ?? null, unplaced };
+    return {
+      ware: 'foam',
+      name,
+      thicknessMm: subject.thicknessMm,
+      sold: 'sheets',
+      amount,
+      layKey: lay.key,
+      lot: lots.find((one) => one.grade === subject.grade)?.lot ?? null,
+      unplaced,
+    };
   }
   const ware = subject.kind;
   const name =

@@ -41,8 +41,7 @@ export function oldCoreCosts(one: CushionPlan, shop: Shop, units: UnitSystem): {
   const core = { widthMm: one.sizes.core.width.value, depthMm: one.sizes.core.depth.value };
   const wrapMm = one.wrap?.value ?? 0;
   return {
-    refresh:
-      looked.judged.verdict === 'replace' ? null : refreshCost(looked.refresh, core, one.sizes.core.height.value, wrapMm, PAD_LOFT_MM, shop, units),
+    refresh: looked.judged.verdict === 'replace' ? null : refreshCost(looked.refresh, core, one.sizes.core.height.value, wrapMm, PAD_LOFT_MM, shop, units),
     replace: replaceCost(one.source.core.layers, core, wrapMm, shop, units),
   };
 }

@@ -116,7 +116,10 @@ const SENTENCES: Record<string, Speak> = {
     `${n('sheets')} sheets of ${n('grade')}, ${mm('thicknessMm')}, are needed; no lot on the shelf holds more than ${n('most')} of the ${n('together')} there.`,
     'Order all of it from one lot: cushions of two lots feel different.',
   ],
-  'fit-not-known-for-filling': (n) => [`How the cover will fit round ${n('filling')} is not predicted: the model knows foam only.`, 'Try it in the sewn cover.'],
+  'fit-not-known-for-filling': (n) => [
+    `How the cover will fit round ${n('filling')} is not predicted: the model knows foam only.`,
+    'Try it in the sewn cover.',
+  ],
   'old-core-joints-open': () => ['Glued joints have opened.', 'Re-glue them, or splice in an offcut.'],
   'old-core-discoloured': () => ['The foam is discoloured; that alone takes nothing from it.', 'Air it and keep it.'],
   'old-core-smell': () => ['It smells.', 'Air it, powder and vacuum, steam the corners.'],

@@ -84,3 +84,8 @@ export function formatRun(mm: number, system: UnitSystem): string {
   const yards = mm >= YARDS_FROM_MM;
   return `${partsText(inchParts(roundHalfUp(mm / (yards ? MM_PER_YARD : MM_PER_INCH), 1 / 8)))} ${yards ? 'yd' : 'in'}`;
 }
+
+/** An amount of money, always with two decimals. */
+export function formatMoney(value: number): string {
+  return value.toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f');
+}

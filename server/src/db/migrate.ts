@@ -3,6 +3,7 @@ import type { Database } from 'better-sqlite3';
 import { shopAndJobs } from './migrations/0001-shop-and-jobs.sql';
 import { samples } from './migrations/0002-samples.sql';
 import { shopRevision } from './migrations/0003-shop-revision.sql';
+import { fillingsAndPictures } from './migrations/0004-fillings-and-pictures.sql';
 
 export interface Migration {
   readonly name: string;
@@ -14,6 +15,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'shop-and-jobs', sql: shopAndJobs },
   { name: 'samples', sql: samples },
   { name: 'shop-revision', sql: shopRevision },
+  { name: 'fillings-and-pictures', sql: fillingsAndPictures },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -2,7 +2,7 @@ import { openShop, shopSchema, type Shop, type ShopDocument, type StoredShop } f
 import type { Database } from 'better-sqlite3';
 import { Refusal } from '../http/refusal';
 
-type Kind = 'grade' | 'cloth' | 'wadding';
+type Kind = 'grade' | 'filling' | 'cloth' | 'wadding';
 
 /** The shop's document, kept in rows. */
 export class ShopStore {
@@ -50,6 +50,7 @@ export class ShopStore {
       this.#db.prepare('DELETE FROM material').run();
       const rows: [Kind, readonly { id: string; name: string }[]][] = [
         ['grade', document.grades],
+        ['filling', document.fillings],
         ['cloth', document.cloths],
         ['wadding', document.waddings],
       ];
@@ -76,6 +77,7 @@ export class ShopStore {
       step: JSON.parse(row?.step ?? 'null') as unknown,
       calibration: JSON.parse(row?.calibration ?? 'null') as unknown,
       grades: materials('grade'),
+      fillings: materials('filling'),
       cloths: materials('cloth'),
       waddings: materials('wadding'),
     });

@@ -41,7 +41,7 @@ export class BuildStation {
       ...outlineItems(one, ['core']),
       { kind: 'area', key: 'sewn-over', shape: plate.sewn ?? plate.outline, look: 'sew' },
       ...planDimensions(one, 'finished', one.source.given === 'finished'),
-      ...sectionItems(one, { x: 0, y: sectionY }, this.store.inWords(), (id) => shop.grade(id)?.name ?? id),
+      ...sectionItems(one, { x: 0, y: sectionY }, this.store.inWords(), shop),
       {
         kind: 'dim',
         key: 'heightMm',

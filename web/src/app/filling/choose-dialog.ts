@@ -20,6 +20,13 @@ const VERDICT_WORDS: Record<Ranked['verdicts'][number], string> = {
   'board-like': 'sits like a board',
   'hard-to-rise': 'hard to get up from',
 };
+/** What a person may insist on; everything else ranks. */
+const MUSTS: readonly { readonly key: string; readonly name: string; readonly holds: (one: Ranked, wanted: Ranked['feel'] | null) => boolean }[] = [
+  { key: 'clean', name: 'nothing speaks against it', holds: (one) => one.verdicts.length === 0 },
+  { key: 'feel', name: 'feels as wanted', holds: (one, wanted) => one.feel === wanted },
+  { key: 'single', name: 'one layer, no glue', holds: (one) => one.layers.length === 1 },
+  { key: 'foam', name: 'foam only', holds: (one) => one.layers.every((layer) => layer.hardness25N !== null) },
+];
 const MOST_RIVALS = 3;
 const SHOWN = 12;
 
@@ -32,7 +39,12 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
     <div class="dialog wide">
       <h2 id="choose-title">Choose for me</h2>
       <p>{{ asked() }}</p>
-      <label class="tickbox"><input type="checkbox" [checked]="clean()" (change)="clean.set(!clean())" /> only what nothing speaks against</label>
+      <fieldset class="ticks">
+        <legend class="field-label">What must hold</legend>
+        @for (must of musts; track must.key) {
+          <label class="tickbox"><input type="checkbox" [checked]="held().includes(must.key)" (change)="hold(must.key)" /> {{ must.name }}</label>
+        }
+      </fieldset>
       <ol class="ranking">
         @for (one of shown(); track key(one)) {
           <li>
@@ -60,7 +72,7 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
         }
       </ol>
       <details>
-        <summary>{{ choice().excluded.length }} foams fell out</summary>
+        <summary>{{ choice().excluded.length }} fillings fell out</summary>
         <ul class="reasons">
           @for (one of choice().excluded; track one.grade) {
             <li>{{ name(one.grade) }}: {{ one.reason }}</li>
@@ -77,7 +89,8 @@ export class ChooseDialog {
   readonly #dialog = inject<DialogRef<ChooseResult>>(DialogRef);
   readonly #store = this.#data.store;
   protected readonly rivals = signal(this.#data.rivals);
-  protected readonly clean = signal(false);
+  protected readonly musts = MUSTS;
+  protected readonly held = signal<readonly string[]>([]);
   protected readonly key = stackKey;
 
   readonly #request = computed(() => {
@@ -90,9 +103,15 @@ export class ChooseDialog {
   });
   protected readonly shown = computed(() =>
     this.choice()
-      .ranked.filter((one) => !this.clean() || one.verdicts.length === 0)
+      .ranked.filter((one) => MUSTS.every((must) => !this.held().includes(must.key) || must.holds(one, this.#wanted())))
       .slice(0, SHOWN),
   );
+
+  readonly #wanted = computed(() => this.#request()?.feel ?? null);
+
+  protected hold(key: string): void {
+    this.held.update((held) => (held.includes(key) ? held.filter((one) => one !== key) : [...held, key]));
+  }
 
   protected readonly asked = computed(() => {
     const request = this.#request();
@@ -103,7 +122,7 @@ export class ChooseDialog {
   });
 
   protected name(grade: string): string {
-    return this.#store.shop()?.grade(grade)?.name ?? grade;
+    return this.#store.shop()?.stock(grade)?.name ?? grade;
   }
 
   protected words(one: Ranked): string {

@@ -1,5 +1,5 @@
 import { formatLength, type CushionPlan, type Feel, type Point, type SayIn, type Shop } from '@yardland/core';
-import { boxArea } from '../shared/table/cushion-scene';
+import { boxArea, layerLook } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
 /** Half the width of the patch a sitter rests on, mm: about the root of the contact area. */
@@ -15,6 +15,18 @@ function level(width: number, y: number, sinkMm: number): Point[] {
     const x = (width * i) / POINTS;
     return { x, y: y - sinkMm * share(x - width / 2) };
   });
+}
+
+/** Where a layer dragged to a height belongs: as many layers stay above it as have their middle higher. */
+export function dropIndex(layers: readonly { readonly thicknessMm: number }[], from: number, y: number): number {
+  let top = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  let above = 0;
+  layers.forEach((layer, i) => {
+    const middle = top - layer.thicknessMm / 2;
+    top -= layer.thicknessMm;
+    if (i !== from && middle > y) above += 1;
+  });
+  return above;
 }
 
 /** The stack in section, to scale; with a sitter on it, each layer pressed by its own sink and the deck by its give. */
@@ -35,7 +47,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       kind: 'area',
       key: `layer-${i}`,
       shape: [...level(width.value, top, above), ...level(width.value, bottom, below).reverse()],
-      look: i % 2 ? 'foam-alt' : 'foam',
+      look: layerLook(shop.stock(layer.grade), i),
     });
     items.push({
       kind: 'dim',
@@ -48,8 +60,17 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       mm: layer.thicknessMm,
       edit: { minMm: 5, maxMm: 600 },
     });
+    if (layers.length > 1)
+      items.push({
+        kind: 'knob',
+        key: `layer-${i}`,
+        at: { x: width.value * 0.04, y: (top + bottom) / 2 },
+        name: `Layer ${i + 1}, drag up or down`,
+        look: 'layer',
+        stepMm: layer.thicknessMm,
+      });
     const strain = feel?.layers[i]?.strain;
-    const name = shop.grade(layer.grade)?.name ?? layer.grade;
+    const name = shop.stock(layer.grade)?.name ?? layer.grade;
     items.push({
       kind: 'leader',
       key: `words-${i}`,

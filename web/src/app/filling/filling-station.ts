@@ -5,12 +5,16 @@ import {
   BUILDS,
   cushionFeel,
   fillingLayers,
+  formatLength,
   formatLengthUnit,
   formatNumber,
+  isFoam,
   KG_M3_PER_LB_FT3,
-  N_PER_LBF,
+  layerOf,
   massOf,
+  N_PER_LBF,
   type Build,
+  type Cushion,
   type Feel,
   type FeelVerdict,
   type FillingLayer,
@@ -21,10 +25,9 @@ import { Choice } from '../shared/choice';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { QuantityField } from '../shared/quantity-field';
 import type { Scene } from '../shared/table/scene';
-import { Table, type Edit } from '../shared/table/table';
+import { Table, type Edit, type Move } from '../shared/table/table';
 import { ChooseDialog, type ChooseData, type ChooseResult } from './choose-dialog';
-import { fillingScene } from './filling-scene';
-
+import { dropIndex, fillingScene } from './filling-scene';
 import { SittersDialog } from './sitters-dialog';
 
 const BUILD_NAMES = ['nobody', 'a child', 'slight', 'middling', 'sturdy', 'heavy'];
@@ -46,7 +49,10 @@ const VERDICTS: Record<FeelVerdict, string> = {
 })
 export class FillingStation {
   protected readonly store = inject(JobStore);
-  protected readonly grades = computed(() => (this.store.shop()?.document.grades ?? []).map(({ id, name }) => ({ value: id, name })));
+  protected readonly grades = computed(() => {
+    const shop = this.store.shop()?.document;
+    return [...(shop?.grades ?? []), ...(shop?.fillings ?? [])].map(({ id, name }) => ({ value: id, name }));
+  });
 
   /** Which sitter is on the cushion: 0 nobody, then the builds from the lightest. */
   protected readonly sitting = linkedSignal(() => {
@@ -94,7 +100,10 @@ export class FillingStation {
     const rivals = this.rivals().map((rival) =>
       this.#line(
         this.#rivalName(rival),
-        rival.layers.map(({ grade: _grade, ...layer }) => ({ kind: 'foam', supportFactor: this.store.shop()?.grade(_grade)?.supportFactor ?? 2.2, ...layer })),
+        rival.layers.flatMap(({ grade, thicknessMm }) => {
+          const stock = this.store.shop()?.stock(grade);
+          return stock ? [layerOf(stock, thicknessMm)] : [];
+        }),
       ),
     );
     return [own, ...rivals].filter((line) => line !== null);
@@ -148,7 +157,7 @@ export class FillingStation {
   #rivalName(rival: Ranked): string {
     const { units, step } = this.store.inWords();
     return rival.layers
-      .map((layer) => `${formatLengthUnit(layer.thicknessMm, units, step)} ${this.store.shop()?.grade(layer.grade)?.name ?? layer.grade}`)
+      .map((layer) => `${formatLengthUnit(layer.thicknessMm, units, step)} ${this.store.shop()?.stock(layer.grade)?.name ?? layer.grade}`)
       .join(' over ');
   }
 
@@ -157,10 +166,10 @@ export class FillingStation {
     if (!one?.sizes || !shop) return null;
     const { width, depth } = one.sizes.core;
     const kg = one.source.core.layers.reduce(
-      (sum, layer) => sum + ((shop.grade(layer.grade)?.densityKgM3 ?? 0) * width.value * depth.value * layer.thicknessMm) / 1e9,
+      (sum, layer) => sum + ((shop.stock(layer.grade)?.densityKgM3 ?? 0) * width.value * depth.value * layer.thicknessMm) / 1e9,
       0,
     );
-    return `${formatNumber(kg, 1)} kg of foam in each`;
+    return `${formatNumber(kg, 1)} kg of filling in each`;
   });
 
   protected setGrade(index: number, grade: string): void {
@@ -200,17 +209,56 @@ export class FillingStation {
     });
   }
 
+  /** Sheets in stock for a layer's foam, or the heights its filling is made in. */
+  protected sheets(id: string): { value: string; name: string }[] {
+    const { units, step } = this.store.inWords();
+    return (this.store.shop()?.stock(id)?.thicknessesMm ?? []).map((mm) => ({ value: String(mm), name: formatLength(mm, units, step) }));
+  }
+
+  /** The stocked sheet that a thickness is; empty where it has to be split or glued. */
+  protected sheetOf(id: string, thicknessMm: number): string {
+    return String(
+      this.store
+        .shop()
+        ?.stock(id)
+        ?.thicknessesMm.find((mm) => Math.abs(mm - thicknessMm) < 0.5) ?? '',
+    );
+  }
+
+  protected setSheet(index: number, value: string): void {
+    if (value) this.setThickness(index, Number(value));
+  }
+
+  /** A layer dragged over the table: the others make room while it is on its way. */
+  protected carried(move: Move | null): void {
+    this.store.previewCushion(move && ((cushion) => this.#withMoved(cushion, move)));
+  }
+
+  protected dropped(move: Move): void {
+    this.store.editCushion('Layers in another order', (cushion) => this.#withMoved(cushion, move));
+  }
+
+  #withMoved(cushion: Cushion, { key, to }: Move): Cushion {
+    const from = Number(key.replace('layer-', ''));
+    const layers = [...cushion.core.layers];
+    const index = dropIndex(layers, from, to.y);
+    const [layer] = layers.splice(from, 1);
+    if (layer) layers.splice(index, 0, layer);
+    return { ...cushion, core: { ...cushion.core, layers } };
+  }
+
   #change(label: string, change: (layers: { grade: string; thicknessMm: number }[]) => { grade: string; thicknessMm: number }[]): void {
     this.store.editCushion(label, (cushion) => ({ ...cushion, core: { ...cushion.core, layers: change(cushion.core.layers) } }));
   }
 
   /** Density and hardness, always both: quality is not feel. */
   protected remark(id: string): string {
-    const grade = this.store.shop()?.grade(id);
-    if (!grade) return '';
+    const stock = this.store.shop()?.stock(id);
+    if (!stock) return '';
     const inch = this.store.units() === 'inch';
-    const density = inch ? `${formatNumber(grade.densityKgM3 / KG_M3_PER_LB_FT3, 1)} lb/ft³` : `${formatNumber(grade.densityKgM3)} kg/m³`;
-    const hardness = inch ? `${formatNumber(grade.hardness25N / N_PER_LBF)} lbf` : `${formatNumber(grade.hardness25N)} N`;
-    return `${density}, ${hardness} at 25 %`;
+    const density = inch ? `${formatNumber(stock.densityKgM3 / KG_M3_PER_LB_FT3, 1)} lb/ft³` : `${formatNumber(stock.densityKgM3)} kg/m³`;
+    if (!isFoam(stock)) return `${density}, by a rule of thumb`;
+    const hardness = inch ? `${formatNumber(stock.hardness25N / N_PER_LBF)} lbf` : `${formatNumber(stock.hardness25N)} N`;
+    return `${density}, ${hardness} at 25 %${stock.quoted ? ', converted' : ''}`;
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { LucidePlus, LucideTrash2 } from '@lucide/angular';
-import { formatNumber, sampleResults, say, type DeviceId, type Grade, type Sample, type StoredSample } from '@yardland/core';
+import { formatNumber, sampleResults, say, type DeviceId, type Drying, type Grade, type Sample, type StoredSample } from '@yardland/core';
 import { catchError, concatMap, of, Subject } from 'rxjs';
 import { today } from '../shared/days';
 import { LineChart, type ChartLine } from '../shared/line-chart';
@@ -12,6 +12,7 @@ import { ShopService } from '../shared/shop.service';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { DeviceReader } from './device-reader';
+import { DryingPanel } from './drying-panel';
 import { SamplesApi } from './samples-api';
 
 type Size = 'widthMm' | 'depthMm' | 'thicknessMm' | 'edgeMm' | 'middleMm';
@@ -22,7 +23,7 @@ const PLATE_CM2 = 323;
 /** Bench tests of foam: density, press test, set, recovery, drain; typed in or read from a device. */
 @Component({
   selector: 'yl-gauges-page',
-  imports: [Tape, ThemeButton, QuantityField, DeviceReader, LineChart, LucidePlus, LucideTrash2],
+  imports: [Tape, ThemeButton, QuantityField, DeviceReader, DryingPanel, LineChart, LucidePlus, LucideTrash2],
   templateUrl: './gauges-page.html',
   host: { class: 'room' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -213,6 +214,10 @@ export class GaugesPage {
     }
     this.message.set(null);
     this.#edit((sample) => ({ ...sample, drain: { pouredL, collected: [...(sample.drain?.collected ?? []), { minute: at, litres: collected }] } }));
+  }
+
+  protected setDrying(drying: Drying): void {
+    this.#edit((sample) => ({ ...sample, drying }));
   }
 
   #edit(change: (sample: Sample) => Sample): void {

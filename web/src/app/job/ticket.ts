@@ -62,13 +62,16 @@ export class Ticket {
   protected readonly sub = computed(() => {
     const [plan, cushion] = [this.store.plan(), this.store.cushion()];
     if (!plan || !cushion) return '';
-    const grade = cushion.core.layers.map((layer) => plan.shop.grade(layer.grade)?.name ?? layer.grade).join(' over ');
+    const grade = cushion.core.layers.map((layer) => plan.shop.stock(layer.grade)?.name ?? layer.grade).join(' over ');
     return [cushion.quantity > 1 ? `${cushion.quantity} alike` : 'one', grade, clothFacts(plan.job, plan.shop).name].filter(Boolean).join(' · ');
   });
 
   protected readonly problems = computed(() => {
-    const [one, inWords] = [this.store.cushionPlan(), this.store.inWords()];
-    return (one?.problems ?? [])
+    const [one, plan, inWords] = [this.store.cushionPlan(), this.store.plan(), this.store.inWords()];
+    // What concerns the whole job and this cushion: a split lot of its foam, a mark that stands twice.
+    const own = new Set(one?.source.core.layers.map((layer) => `lots.${layer.grade}`));
+    const shared = (plan?.problems ?? []).filter(({ path }) => own.has(path) || path.startsWith(`cushions.${this.store.cushionIndex()}.seat`));
+    return [...(one?.problems ?? []), ...shared]
       .filter((problem) => problem.severity !== 'note')
       .map((problem) => ({ ...say(problem, inWords), severity: problem.severity, station: stationOf(problem.path) }));
   });
@@ -93,7 +96,7 @@ export class Ticket {
   });
 
   protected remark(piece: Piece): string {
-    const grade = piece.grade === null ? '' : (this.store.shop()?.grade(piece.grade)?.name ?? piece.grade);
+    const grade = piece.grade === null ? '' : (this.store.shop()?.stock(piece.grade)?.name ?? piece.grade);
     return grade || pieceRemark(piece);
   }
 

@@ -1,41 +1,51 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { LucidePlus } from '@lucide/angular';
 import {
   ASSUMPTIONS,
-  FAMILIES,
+  fillingSchema,
   formatExact,
   formatNumber,
   gradeSchema,
   pairMm,
+  parseGradeCode,
   readWith,
   sayLine,
   type AssumptionKey,
+  type Filling,
   type Grade,
   type ShopDocument,
 } from '@yardland/core';
-import { Choice } from '../shared/choice';
 import { newId } from '../shared/new-id';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
+import { TextField } from '../shared/text-field';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
+import type * as z from 'zod';
+import { FillingEditor } from './filling-editor';
+import { GradeEditor } from './grade-editor';
+import { FAMILY_WORDS, KIND_WORDS } from './stock-words';
 
-type NumberKey = 'densityKgM3' | 'hardness25N' | 'supportFactor' | 'pricePerM3';
-
-const FAMILY_WORDS: Record<Grade['family'], string> = {
-  conventional: 'conventional',
-  'high-resilience': 'high-resilience',
-  'fast-drying': 'fast-drying, open-cell',
-  reconstituted: 'reconstituted',
-  latex: 'latex',
-  slab: 'compressed slab',
+/** What a first foam starts as. */
+const NEW_FOAM: Grade = {
+  id: 'new-foam',
+  name: 'New foam',
+  family: 'conventional',
+  densityKgM3: 28,
+  hardness25N: 150,
+  supportFactor: 2,
+  sheet: { widthMm: 1200, lengthMm: 2000 },
+  thicknessesMm: [50, 75, 100],
+  pricePerM3: 0,
 };
 
-/** The shop's foams, to edit, and the constants it assumes, each with its meaning, its source and the shop's own value. */
+const round1 = (value: number): number => Math.round(value * 10) / 10;
+
+/** The shop's fillings with their lots, to edit, and the constants it assumes, each with its meaning, its source and the shop's own value. */
 @Component({
   selector: 'yl-stockroom-page',
-  imports: [Tape, ThemeButton, Choice, LucidePlus, LucideTrash2],
+  imports: [Tape, ThemeButton, TextField, GradeEditor, FillingEditor, LucidePlus],
   templateUrl: './stockroom-page.html',
   host: { class: 'room' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -45,12 +55,17 @@ export class StockroomPage {
   readonly #stored = toSignal(this.#shops.stored$);
   readonly #chosen = signal<string | null>(null);
   protected readonly message = signal<string | null>(null);
-  protected readonly families = FAMILIES.map((value) => ({ value, name: FAMILY_WORDS[value] }));
   protected readonly familyWords = FAMILY_WORDS;
+  protected readonly kindWords = KIND_WORDS;
 
   protected readonly grades = computed(() => this.#stored()?.shop.grades ?? []);
-  protected readonly current = computed(() => this.grades().find(({ id }) => id === this.#chosen()) ?? this.grades()[0] ?? null);
-  protected readonly thicknesses = computed(() => (this.current()?.thicknessesMm ?? []).join(', '));
+  protected readonly fillings = computed(() => this.#stored()?.shop.fillings ?? []);
+  protected readonly filling = computed(() => this.fillings().find(({ id }) => id === this.#chosen()) ?? null);
+  protected readonly grade = computed(() => (this.filling() ? null : (this.grades().find(({ id }) => id === this.#chosen()) ?? this.grades()[0] ?? null)));
+
+  protected readonly here = computed(() => this.filling()?.id ?? this.grade()?.id ?? null);
+  /** A grade code being written for a new foam. */
+  protected readonly written = signal('');
 
   protected readonly constants = computed(() => {
     const shop = this.#stored()?.shop;
@@ -65,61 +80,54 @@ export class StockroomPage {
     });
   });
 
+  /** What is on the shelf: `7, 2 lots`. */
+  protected shelf({ lots = [] }: Grade): string {
+    const sheets = lots.reduce((sum, lot) => sum + lot.sheets, 0);
+    const names = new Set(lots.map((lot) => lot.lot)).size;
+    return names ? `${sheets}, ${names === 1 ? '1 lot' : `${names} lots`}` : '—';
+  }
+
   protected choose(id: string): void {
     this.#chosen.set(id);
   }
 
-  protected add(): void {
-    const taken = new Set(this.grades().map(({ id }) => id));
-    const id = newId('new foam', taken);
-    const like = this.current();
-    const grade: Grade = like
-      ? { ...like, id, name: 'New foam' }
-      : {
-          id,
-          name: 'New foam',
-          family: 'conventional',
-          densityKgM3: 28,
-          hardness25N: 150,
-          supportFactor: 2,
-          sheet: { widthMm: 1200, lengthMm: 2000 },
-          thicknessesMm: [50, 75, 100],
-          pricePerM3: 0,
-        };
+  /** A new foam like the one in hand; a grade code gives its density and hardness. */
+  protected add(code: string): void {
+    const parsed = code.trim() ? parseGradeCode(code, this.#stored()?.shop.units ?? 'metric') : null;
+    if (code.trim() && !parsed) {
+      this.message.set(`“${code}” is no grade code that is read here: write density and hardness, as 35-140, or leave it empty.`);
+      return;
+    }
+    const name = parsed ? `Foam ${code.trim()}` : 'New foam';
+    const id = this.#newId(name);
+    const { lots: _lots, quoted: _quoted, ...like } = this.grade() ?? NEW_FOAM;
+    const grade: Grade = { ...like, id, name, ...(parsed ? { densityKgM3: round1(parsed.densityKgM3), hardness25N: round1(parsed.hardnessN) } : {}) };
     this.#change(
       (shop) => ({ ...shop, grades: [...shop.grades, grade] }),
       () => this.#chosen.set(id),
     );
   }
 
+  protected addFilling(): void {
+    const id = this.#newId('new filling');
+    const filling: Filling = { id, name: 'New filling', kind: 'feather', densityKgM3: 20, thicknessesMm: [50, 100], pricePerM3: 0 };
+    this.#change(
+      (shop) => ({ ...shop, fillings: [...shop.fillings, filling] }),
+      () => this.#chosen.set(id),
+    );
+  }
+
   protected remove(id: string): void {
-    this.#change((shop) => ({ ...shop, grades: shop.grades.filter((grade) => grade.id !== id) }));
+    const without = <T extends { readonly id: string }>(rows: readonly T[]): T[] => rows.filter((one) => one.id !== id);
+    this.#change((shop) => ({ ...shop, grades: without(shop.grades), fillings: without(shop.fillings) }));
   }
 
-  protected setName(name: string): void {
-    if (name.trim()) this.#edit((grade) => ({ ...grade, name: name.trim().slice(0, 80) }));
+  protected setGrade(grade: Grade): void {
+    this.#keep(gradeSchema, grade, (shop, kept) => ({ ...shop, grades: shop.grades.map((one) => (one.id === kept.id ? kept : one)) }));
   }
 
-  protected setFamily(family: string): void {
-    this.#edit((grade) => ({ ...grade, family: family as Grade['family'] }));
-  }
-
-  protected setNumber(key: NumberKey, text: string): void {
-    this.#edit((grade) => ({ ...grade, [key]: Number(text.replace(',', '.')) }));
-  }
-
-  protected setSheet(key: 'widthMm' | 'lengthMm', text: string): void {
-    this.#edit((grade) => ({ ...grade, sheet: { ...grade.sheet, [key]: Number(text.replace(',', '.')) } }));
-  }
-
-  protected setThicknesses(text: string): void {
-    this.#edit((grade) => ({
-      ...grade,
-      thicknessesMm: text
-        .split(/[\s,;]+/)
-        .filter(Boolean)
-        .map(Number),
-    }));
+  protected setFilling(filling: Filling): void {
+    this.#keep(fillingSchema, filling, (shop, kept) => ({ ...shop, fillings: shop.fillings.map((one) => (one.id === kept.id ? kept : one)) }));
   }
 
   /** Sets the shop's own value of a constant; empty goes back to the shipped one. */
@@ -135,16 +143,19 @@ export class StockroomPage {
     });
   }
 
-  #edit(change: (grade: Grade) => Grade): void {
-    const current = this.current();
-    if (!current) return;
-    const read = readWith(gradeSchema, change(current));
-    if (!read.ok) {
-      const [first] = read.problems;
-      this.message.set(first ? `${first.path}: ${sayLine(first, { units: 'metric', step: { mm: 1, inch: 1 / 8 } })}` : 'This cannot be.');
+  #newId(name: string): string {
+    return newId(name, new Set([...this.grades(), ...this.fillings()].map(({ id }) => id)));
+  }
+
+  /** Takes a changed material over, or says at once what is wrong with it. */
+  #keep<T>(schema: z.ZodType<T>, value: T, edit: (shop: ShopDocument, kept: T) => ShopDocument): void {
+    const read = readWith(schema, value);
+    if (read.ok) {
+      this.#change((shop) => edit(shop, read.value));
       return;
     }
-    this.#change((shop) => ({ ...shop, grades: shop.grades.map((grade) => (grade.id === current.id ? read.value : grade)) }));
+    const [first] = read.problems;
+    this.message.set(first ? `${first.path}: ${sayLine(first, { units: 'metric', step: { mm: 1, inch: 1 / 8 } })}` : 'This cannot be.');
   }
 
   #change(edit: (shop: ShopDocument) => ShopDocument, then?: () => void): void {

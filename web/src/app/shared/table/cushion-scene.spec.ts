@@ -39,7 +39,7 @@ describe('a cushion drawn', () => {
 
   it('has a section as wide as sewn, its crown on both faces, the layers filling it and nothing outside', () => {
     for (const one of cushions) {
-      const items = sectionItems(one, { x: 0, y: 0 }, inWords, (id) => id);
+      const items = sectionItems(one, { x: 0, y: 0 }, inWords, demoShop);
       const cover = area(items, 'section-cover');
       const [width = 0, height = 0] = sizeOf(cover);
       expect(width).toBeCloseTo(one.sizes?.sewn.width.value ?? 0, 0);

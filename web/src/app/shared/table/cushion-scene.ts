@@ -1,4 +1,4 @@
-import { bounds, flatten, formatLength, type CushionPlan, type Piece, type Point, type SayIn } from '@yardland/core';
+import { bounds, flatten, formatLength, isFoam, type CushionPlan, type Piece, type Point, type SayIn, type Shop, type Stock } from '@yardland/core';
 import { shifted, type Area, type Look, type SceneItem } from './scene';
 
 /** The four outlines of a cushion lying centred over each other, the finished one with its front left at the origin. */
@@ -51,6 +51,12 @@ function dome(width: number, edge: number, crown: number): Point[] {
   });
 }
 
+/** How a layer is drawn: foams by turns, so that two that meet can be told apart; other fillings by their kind. */
+export function layerLook(stock: Stock | undefined, index: number): Look {
+  if (stock && !isFoam(stock)) return stock.kind;
+  return index % 2 ? 'foam-alt' : 'foam';
+}
+
 export interface SectionPlace {
   readonly x: number;
   /** Level of the lower seam. */
@@ -61,7 +67,7 @@ export interface SectionPlace {
  * A cut through the middle, left to right: cover, wrap and layers to scale, both faces crowned as predicted, no load. Wrap is drawn as thick as it
  * lies; foam that is thicker than the cover fills it to the face.
  */
-export function sectionItems(one: CushionPlan, place: SectionPlace, inWords: SayIn, gradeName: (id: string) => string): SceneItem[] {
+export function sectionItems(one: CushionPlan, place: SectionPlace, inWords: SayIn, shop: Shop): SceneItem[] {
   const { sizes, source, fit } = one;
   if (!sizes) return [];
   const width = sizes.sewn.width.value;
@@ -82,13 +88,18 @@ export function sectionItems(one: CushionPlan, place: SectionPlace, inWords: Say
   let above = 1;
   source.core.layers.forEach((layer, i) => {
     const below = above - layer.thicknessMm / total;
-    items.push({ kind: 'area', key: `section-layer-${i}`, shape: move([...level(above), ...level(below).reverse()]), look: i % 2 ? 'foam-alt' : 'foam' });
+    items.push({
+      kind: 'area',
+      key: `section-layer-${i}`,
+      shape: move([...level(above), ...level(below).reverse()]),
+      look: layerLook(shop.stock(layer.grade), i),
+    });
     items.push({
       kind: 'leader',
       key: `section-words-${i}`,
       at: { x: place.x + width * 0.96, y: place.y + height * ((above + below) / 2) },
       toX: place.x + width,
-      text: `${gradeName(layer.grade)}, ${words(layer.thicknessMm)}`,
+      text: `${shop.stock(layer.grade)?.name ?? layer.grade}, ${words(layer.thicknessMm)}`,
     });
     above = below;
   });

@@ -1,5 +1,5 @@
 import type { Bounds, Point } from '@yardland/core';
-import { pointsOf, type Area, type Arrow, type Dimension, type Handle, type Leader, type Note, type Scene, type Tick } from './scene';
+import { pointsOf, type Area, type Arrow, type Dimension, type Handle, type Knob, type Leader, type Note, type Scene, type Tick } from './scene';
 
 /** Pixels per millimetre, and where the origin lies on the screen. */
 export interface View {
@@ -91,6 +91,7 @@ export interface Drawing {
   readonly notes: readonly { readonly item: Note; readonly text: string; readonly x: number; readonly y: number }[];
   readonly leaders: readonly { readonly item: Leader; readonly path: string; readonly x: number; readonly y: number }[];
   readonly handles: readonly { readonly item: Handle; readonly x: number; readonly y: number }[];
+  readonly knobs: readonly { readonly item: Knob; readonly x: number; readonly y: number }[];
 }
 
 function arrowPath(item: Arrow, view: View): string {
@@ -143,5 +144,6 @@ export function drawScene(scene: Scene, view: View): Drawing {
     }),
     leaders,
     handles: of('handle').map((item) => ({ item, ...onScreen(item.at, view) })),
+    knobs: of('knob').map((item) => ({ item, ...onScreen(item.at, view) })),
   };
 }

@@ -9,6 +9,9 @@ export type Look =
   | 'core'
   | 'foam'
   | 'foam-alt'
+  | 'spring'
+  | 'feather'
+  | 'felt'
   | 'wrap'
   | 'cover'
   | 'piece'
@@ -99,7 +102,18 @@ export interface Handle extends Item {
   readonly name: string;
 }
 
-export type SceneItem = Area | Dimension | Note | Tick | Arrow | Leader | Handle;
+/** A knob that is dragged freely over the table: a layer of a stack, a point of an outline. */
+export interface Knob extends Item {
+  readonly kind: 'knob';
+  readonly at: Point;
+  readonly name: string;
+  readonly look: 'layer' | 'corner' | 'smooth' | 'control' | 'mark';
+  /** How far an arrow key moves it, mm; the shop's step where it is not said. */
+  readonly stepMm?: number;
+  readonly picked?: boolean;
+}
+
+export type SceneItem = Area | Dimension | Note | Tick | Arrow | Leader | Handle | Knob;
 
 export interface Scene {
   /** What the picture shows, in words. */
@@ -125,7 +139,7 @@ export function sceneBounds(scene: Scene): Bounds {
   const points = scene.items.flatMap((item): readonly Point[] => {
     if (item.kind === 'area') return pointsOf(item.shape);
     if (item.kind === 'dim' || item.kind === 'tick' || item.kind === 'arrow') return [item.from, item.to];
-    return item.kind === 'note' || item.kind === 'handle' ? [item.at] : [];
+    return item.kind === 'note' || item.kind === 'handle' || item.kind === 'knob' ? [item.at] : [];
   });
   return points.length ? bounds(points) : { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 }

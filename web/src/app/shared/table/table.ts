@@ -20,15 +20,22 @@ import { formatLengthUnit, pairMm, roundToStep, type Pair, type Point, type Unit
 import { Length } from '../length';
 import { QuantityField } from '../quantity-field';
 import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
-import { sceneBounds, type Handle, type Scene } from './scene';
+import { sceneBounds, type Handle, type Knob, type Scene } from './scene';
 
 export interface Edit {
   readonly key: string;
   readonly mm: number;
 }
 
+export interface Move {
+  readonly key: string;
+  readonly to: Point;
+}
+
 const KEY_PAN_PX = 40;
 const KEY_ZOOM = 1.2;
+/** A pointer that went less than this has not moved, pixels. */
+const STILL_PX = 3;
 /** One wheel notch. */
 const WHEEL_ZOOM = 1.0015;
 
@@ -54,6 +61,11 @@ export class Table {
   /** A grip on its way, and where it was let go; null when the drag was given up. */
   readonly dragging = output<Edit | null>();
   readonly dragged = output<Edit>();
+  /** A knob on its way, and where it was let go; null when the drag was given up. */
+  readonly moving = output<Move | null>();
+  readonly moved = output<Move>();
+  /** A knob was taken hold of or reached by keyboard. */
+  readonly held = output<string>();
 
   protected readonly paper = viewChild.required<ElementRef<SVGSVGElement>>('paper');
   private readonly fields = viewChildren(QuantityField);
@@ -64,6 +76,7 @@ export class Table {
   protected readonly panning = signal(false);
   readonly #pointers = new Map<number, Point>();
   #drag: { readonly handle: Handle; readonly start: Point; readonly scale: number; mm: number } | null = null;
+  #carry: { readonly knob: Knob; readonly start: Point; readonly scale: number; to: Point | null } | null = null;
   readonly #injector = inject(Injector);
 
   readonly #view = computed<View>(() => this.#own() ?? fittedView(sceneBounds(this.scene()), this.#size(), this.scene().room));
@@ -140,7 +153,7 @@ export class Table {
 
   protected startPan(event: PointerEvent): void {
     this.#pointers.set(event.pointerId, this.#local(event));
-    if (event.button !== 0 || this.#drag) return;
+    if (event.button !== 0 || this.#drag || this.#carry) return;
     this.panning.set(true);
   }
 
@@ -152,8 +165,21 @@ export class Table {
     this.#own.set(this.#view());
   }
 
+  protected startCarry(event: PointerEvent, knob: Knob): void {
+    event.stopPropagation();
+    if (event.button !== 0) return;
+    this.held.emit(knob.key);
+    this.paper().nativeElement.setPointerCapture(event.pointerId);
+    this.#carry = { knob, start: this.#local(event), scale: this.#view().scale, to: null };
+    this.#own.set(this.#view());
+  }
+
   protected move(event: PointerEvent): void {
     const here = this.#local(event);
+    if (this.#carry) {
+      this.#carryTo(here);
+      return;
+    }
     if (this.#drag) {
       this.#dragTo(here);
       return;
@@ -172,6 +198,13 @@ export class Table {
   protected end(event: PointerEvent): void {
     this.#pointers.delete(event.pointerId);
     this.panning.set(false);
+    const carry = this.#carry;
+    if (carry) {
+      this.#carry = null;
+      if (event.type === 'pointercancel' || !carry.to) this.moving.emit(null);
+      else this.moved.emit({ key: carry.knob.key, to: carry.to });
+      return;
+    }
     const drag = this.#drag;
     if (!drag) return;
     this.#drag = null;
@@ -187,6 +220,26 @@ export class Table {
     event.stopPropagation();
     const stepMm = pairMm(this.step(), this.units());
     this.dragged.emit({ key: handle.key, mm: this.#snapped(handle, handle.mm + sign * stepMm) });
+  }
+
+  /** Arrow keys move a knob; with Shift ten times as far. */
+  protected push(event: KeyboardEvent, knob: Knob): void {
+    const by = { ArrowUp: [0, 1], ArrowRight: [1, 0], ArrowDown: [0, -1], ArrowLeft: [-1, 0] }[event.key];
+    if (!by) return;
+    event.preventDefault();
+    event.stopPropagation();
+    const mm = (knob.stepMm ?? pairMm(this.step(), this.units())) * (event.shiftKey ? 10 : 1);
+    this.moved.emit({ key: knob.key, to: { x: knob.at.x + (by[0] ?? 0) * mm, y: knob.at.y + (by[1] ?? 0) * mm } });
+  }
+
+  #carryTo(here: Point): void {
+    const carry = this.#carry;
+    if (!carry) return;
+    const [dx, dy] = [here.x - carry.start.x, carry.start.y - here.y];
+    // A click with a trembling hand is not a move.
+    if (!carry.to && Math.hypot(dx, dy) < STILL_PX) return;
+    carry.to = { x: carry.knob.at.x + dx / carry.scale, y: carry.knob.at.y + dy / carry.scale };
+    this.moving.emit({ key: carry.knob.key, to: carry.to });
   }
 
   #dragTo(here: Point): void {

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { formatMoney, formatNumber, stagedJob } from '@yardland/core';
+import { NumberField } from '../shared/number-field';
+import { VERDICT_WORDS } from './look-over-words';
+import { SeatEditor } from './seat-editor';
+
+/** All old cores of the job: verdicts, costs, and which replacements the budget pays now, worst first. */
+@Component({
+  selector: 'yl-all-cores-tray',
+  imports: [NumberField],
+  template: `
+    <yl-number
+      label="Budget for new cores"
+      class="few"
+      hint="empty: all now"
+      [optional]="true"
+      [value]="edit.store.job()?.budget ?? null"
+      (changed)="setBudget($event)"
+    />
+    <div class="tray-table">
+      <table class="grades" aria-label="All old cores of the job">
+        <thead>
+          <tr>
+            <th scope="col">cushion</th>
+            <th scope="col">verdict</th>
+            <th scope="col" class="right">refresh, each</th>
+            <th scope="col" class="right">replace, each</th>
+            <th scope="col" class="right">now</th>
+            <th scope="col" class="right">later</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (row of rows(); track row.key) {
+            <tr>
+              <td>{{ row.name }}</td>
+              <td>{{ row.verdict }}</td>
+              <td class="right">{{ row.refresh }}</td>
+              <td class="right">{{ row.replace }}</td>
+              <td class="right">{{ row.now }}</td>
+              <td class="right">{{ row.later }}</td>
+            </tr>
+          } @empty {
+            <tr>
+              <td colspan="6">No old core of this job was looked over yet.</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+    <p class="tray-words">{{ words() }}</p>
+  `,
+  host: { class: 'tray-part' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class AllCoresTray {
+  protected readonly edit = inject(SeatEditor);
+  readonly #staged = computed(() => {
+    const plan = this.edit.store.plan();
+    return plan ? stagedJob(plan) : null;
+  });
+  protected readonly rows = computed(() => {
+    const [plan, all] = [this.edit.store.plan(), this.#staged()];
+    if (!plan || !all) return [];
+    const order = all.staged.map((one) => one.row);
+    const rest = all.rows.map((_, i) => i).filter((i) => !order.includes(i));
+    return [...order, ...rest].flatMap((index) => {
+      const row = all.rows[index];
+      const source = row && plan.cushions[row.cushion]?.source;
+      if (!row || !source) return [];
+      const stage = all.staged.find((one) => one.row === index);
+      return [
+        {
+          key: row.cushion,
+          name: source.quantity > 1 ? `${source.name}, ${source.quantity}` : source.name,
+          verdict: VERDICT_WORDS[row.verdict].replace(' the old core', '').toLowerCase(),
+          refresh: row.refresh ? formatMoney(row.refresh.value) : '—',
+          replace: formatMoney(row.replace.value),
+          now: stage ? formatNumber(stage.now) : '—',
+          later: stage ? formatNumber(stage.later) : '—',
+        },
+      ];
+    });
+  });
+  protected readonly words = computed(() => {
+    const all = this.#staged();
+    if (!all?.rows.length) return '';
+    const later = all.staged.reduce((sum, one) => sum + one.later, 0);
+    const spent = `New cores now: ${formatMoney(all.spent)}.`;
+    return later
+      ? `${spent} ${later} wait; the worst go first.`
+      : all.staged.length
+        ? `${spent} All that want replacing are paid for.`
+        : 'None wants replacing.';
+  });
+
+  protected setBudget(budget: number | null): void {
+    this.edit.store.edit('Budget', ({ budget: _before, ...job }) => (budget === null ? job : { ...job, budget }));
+  }
+}

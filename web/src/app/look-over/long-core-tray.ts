@@ -1,0 +1,105 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { NumberField } from '../shared/number-field';
+import { QuantityField } from '../shared/quantity-field';
+import { TextField } from '../shared/text-field';
+import { longCoreOf, longCoreWords } from './long-core-scene';
+import { SeatEditor, type Seat } from './seat-editor';
+
+type OldCoreRow = NonNullable<Seat['oldCores']>[number];
+type RowSize = 'lengthMm' | 'depthMm' | 'heightMm';
+
+const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
+  { key: 'lengthMm', name: 'long' },
+  { key: 'depthMm', name: 'deep' },
+  { key: 'heightMm', name: 'high' },
+];
+
+/** Old cores and offcuts that are to become one long core. */
+@Component({
+  selector: 'yl-long-core-tray',
+  imports: [NumberField, QuantityField, TextField, LucidePlus, LucideTrash2],
+  template: `
+    @for (row of rows(); track $index; let i = $index) {
+      <div class="layer-row" role="group" [attr.aria-label]="'Old core ' + (i + 1)">
+        <yl-text [bare]="true" [label]="'Old core ' + (i + 1) + ', called'" [most]="40" [value]="row.name" (changed)="rename(i, $event)" />
+        @for (size of sizes; track size.key) {
+          <yl-quantity
+            [bare]="true"
+            [label]="'Old core ' + (i + 1) + ', ' + size.name"
+            [mm]="row[size.key]"
+            [minMm]="10"
+            [units]="edit.store.units()"
+            [step]="edit.store.step()"
+            (changed)="setSize(i, size.key, $event)"
+          />
+          <span class="between">{{ size.name }}</span>
+        }
+        <button type="button" class="tool quiet" [attr.aria-label]="'Take ' + row.name + ' out'" (click)="remove(i)"><svg lucideTrash2 size="20"></svg></button>
+      </div>
+    }
+    <div class="layer-row">
+      <button type="button" class="button" [disabled]="rows().length >= 12" (click)="add()"><svg lucidePlus size="20"></svg> Old core or offcut</button>
+      <yl-number
+        label="People side by side"
+        class="few"
+        [whole]="true"
+        [least]="1"
+        [most]="20"
+        [value]="edit.seat().places ?? 1"
+        (changed)="setPlaces($event)"
+      />
+      <p class="tray-words" role="status">{{ words() }}</p>
+    </div>
+  `,
+  host: { class: 'tray-part' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class LongCoreTray {
+  protected readonly edit = inject(SeatEditor);
+  protected readonly sizes = SIZES;
+  protected readonly rows = computed(() => this.edit.seat().oldCores ?? []);
+  protected readonly words = computed(() => {
+    const one = this.edit.store.cushionPlan();
+    const answer = one ? longCoreOf(one) : null;
+    return answer
+      ? longCoreWords(answer, this.edit.store.inWords())
+      : 'Put in what there is: old cores of this height, and offcuts. The best way to join them is drawn above.';
+  });
+
+  protected add(): void {
+    const core = this.edit.store.cushionPlan()?.sizes?.core;
+    const row: OldCoreRow = { name: `core ${this.rows().length + 1}`, lengthMm: 600, depthMm: core?.depth.value ?? 450, heightMm: core?.height.value ?? 80 };
+    this.#set('Old core for a long one', [...this.rows(), row]);
+  }
+
+  protected remove(index: number): void {
+    this.#set(
+      'Old core taken out',
+      this.rows().filter((_, i) => i !== index),
+    );
+  }
+
+  protected rename(index: number, name: string): void {
+    if (name) this.#change(index, { name });
+  }
+
+  protected setSize(index: number, key: RowSize, mm: number | null): void {
+    if (mm !== null) this.#change(index, { [key]: mm });
+  }
+
+  protected setPlaces(places: number | null): void {
+    this.edit.setSeat('Places', { places });
+  }
+
+  #change(index: number, change: Partial<OldCoreRow>): void {
+    this.#set(
+      'Old core for a long one',
+      this.rows().map((row, i) => (i === index ? { ...row, ...change } : row)),
+    );
+  }
+
+  #set(label: string, rows: OldCoreRow[]): void {
+    this.edit.setSeat(label, { oldCores: rows.length ? rows : null });
+  }
+}

@@ -1,0 +1,54 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { formatLength, formatMoney, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
+import { Why } from '../shared/why';
+import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';
+import { SeatEditor } from './seat-editor';
+
+/** The verdict on the old core: its reasons, what would bring it back, and what that costs against a new one. */
+@Component({
+  selector: 'yl-old-core-verdict',
+  imports: [Why],
+  templateUrl: './old-core-verdict.html',
+  host: { class: 'verdict-panel', role: 'region', 'aria-label': 'Verdict on the old core' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class OldCoreVerdict {
+  protected readonly edit = inject(SeatEditor);
+  /** Which cost's why is open. */
+  protected readonly open = signal<'refresh' | 'replace' | null>(null);
+  protected readonly looked = computed(() => {
+    const one = this.edit.store.cushionPlan();
+    return one ? lookedOver(one) : null;
+  });
+  protected readonly title = computed(() => VERDICT_WORDS[this.looked()?.judged.verdict ?? 'keep']);
+  protected readonly reasons = computed(() => (this.looked()?.judged.reasons ?? []).map((reason) => say(reason, this.edit.store.inWords())));
+  protected readonly refresh = computed(() => (this.looked()?.refresh ?? []).map((item) => this.#itemWords(item)));
+  protected readonly costs = computed(() => {
+    const [one, shop] = [this.edit.store.cushionPlan(), this.edit.store.shop()];
+    return one && shop ? oldCoreCosts(one, shop, this.edit.store.units()) : null;
+  });
+  protected readonly shown = computed(() => {
+    const which = this.open();
+    return which && (this.costs()?.[which] ?? null);
+  });
+  protected readonly kept = computed(() => this.edit.store.cushion()?.core.kept === true);
+  protected readonly money = (value: number): string => formatMoney(value);
+
+  protected keep(): void {
+    this.edit.store.editCushion(this.kept() ? 'New core' : 'Old core goes back in', (cushion) => {
+      const { kept, ...core } = cushion.core;
+      return { ...cushion, core: kept ? core : { ...core, kept: true } };
+    });
+  }
+
+  protected why(which: 'refresh' | 'replace'): void {
+    this.open.update((open) => (open === which ? null : which));
+  }
+
+  #itemWords(item: RefreshItem): string {
+    if (item.kind !== 'pad') return REFRESH_WORDS[item.kind];
+    const { units, step } = this.edit.store.inWords();
+    const sizes = item.pads.map((pad) => `${formatLength(pad.widthMm, units, step)} × ${formatLength(pad.depthMm, units, step)}`);
+    return `${REFRESH_WORDS.pad} of ${item.pads.length === 1 ? 'one layer' : `${item.pads.length} layers`}, ${sizes.join(' and ')}, rounded as drawn`;
+  }
+}

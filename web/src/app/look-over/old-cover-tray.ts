@@ -1,0 +1,58 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { COVER_FINDINGS, lookedOverCover, say, type CoverFinding } from '@yardland/core';
+import { TextField } from '../shared/text-field';
+import { COVER_FINDING_WORDS, COVER_VERDICT_WORDS } from './look-over-words';
+import { SeatEditor, toggled } from './seat-editor';
+
+/** The old cover: which core it came off, and what becomes of it. */
+@Component({
+  selector: 'yl-old-cover-tray',
+  imports: [TextField],
+  template: `
+    <yl-text
+      class="few"
+      label="Came off core"
+      [most]="20"
+      placeholder="its mark"
+      [value]="edit.cover().offCore ?? ''"
+      (changed)="edit.setCover('Which core it came off', { offCore: $event })"
+    />
+    <fieldset class="ticks">
+      <legend class="field-label">The old cover</legend>
+      @for (finding of findings; track finding.value) {
+        <label class="tickbox"
+          ><input type="checkbox" [checked]="edit.cover().findings.includes(finding.value)" (change)="toggle(finding.value)" />{{ finding.name }}</label
+        >
+      }
+    </fieldset>
+    @if (verdict(); as verdict) {
+      <div class="verdict-columns">
+        <section aria-label="Verdict on the old cover">
+          <h3>{{ verdict.title }}</h3>
+          <ul>
+            @for (reason of verdict.reasons; track reason.what) {
+              <li>{{ reason.what }} {{ reason.mend }}</li>
+            } @empty {
+              <li>Nothing speaks against it.</li>
+            }
+          </ul>
+        </section>
+      </div>
+    }
+  `,
+  host: { class: 'tray-part' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class OldCoverTray {
+  protected readonly edit = inject(SeatEditor);
+  protected readonly findings = COVER_FINDINGS.map((value) => ({ value, name: COVER_FINDING_WORDS[value] }));
+  protected readonly verdict = computed(() => {
+    const cushion = this.edit.store.cushion();
+    const judged = cushion ? lookedOverCover(cushion) : null;
+    return judged && { title: COVER_VERDICT_WORDS[judged.verdict], reasons: judged.reasons.map((reason) => say(reason, this.edit.store.inWords())) };
+  });
+
+  protected toggle(finding: CoverFinding): void {
+    this.edit.setCover('Old cover', { findings: toggled(this.edit.cover().findings, finding) });
+  }
+}

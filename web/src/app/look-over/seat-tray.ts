@@ -1,0 +1,70 @@
+import { Dialog } from '@angular/cdk/dialog';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FIRE_SETTINGS, PLACES, SUPPORTS, USES } from '@yardland/core';
+import { SittersDialog, sittersWords } from '../filling/sitters-dialog';
+import { Choice } from '../shared/choice';
+import { QuantityField } from '../shared/quantity-field';
+import { TextField } from '../shared/text-field';
+import { optionsOf } from './look-over-words';
+import { SeatEditor } from './seat-editor';
+
+/** The seat itself: what is under it, who uses it how, and which fire rules may apply. */
+@Component({
+  selector: 'yl-seat-tray',
+  imports: [Choice, QuantityField, TextField],
+  template: `
+    <yl-choice label="Underneath is" [options]="supports" [value]="edit.seat().support ?? ''" (changed)="edit.setSeat('Support', { support: $event })" />
+    <yl-choice label="Sat on" [options]="uses" [value]="edit.seat().use ?? ''" (changed)="edit.setSeat('Use', { use: $event })" />
+    <yl-choice label="Stands" [options]="places" [value]="edit.seat().place ?? ''" (changed)="edit.setSeat('Place', { place: $event })" />
+    <yl-quantity
+      label="Deck height"
+      [mm]="edit.seat().deckHeightMm ?? null"
+      [optional]="true"
+      [maxMm]="3000"
+      hint="floor to deck"
+      [units]="edit.store.units()"
+      [step]="edit.store.step()"
+      (changed)="edit.setSeat('Deck height', { deckHeightMm: $event })"
+    />
+    <div class="field wide">
+      <span class="field-label" id="who-sits">Who sits</span>
+      <button type="button" class="button wide" aria-describedby="who-sits" (click)="askSitters()">{{ who() }}</button>
+    </div>
+    <span class="gap"></span>
+    <yl-choice class="wide" label="Used in" [options]="settings" [value]="edit.seat().fire?.setting ?? ''" (changed)="edit.setFire({ setting: $event })" />
+    <yl-text
+      class="long"
+      label="Fire rules that may apply"
+      placeholder="which code, which certificate, who asks for it"
+      [most]="300"
+      [value]="edit.seat().fire?.rules ?? ''"
+      (changed)="edit.setFire({ rules: $event })"
+    />
+    @if (caution(); as words) {
+      <p class="caution">{{ words }}</p>
+    }
+  `,
+  host: { class: 'tray-part' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SeatTray {
+  protected readonly edit = inject(SeatEditor);
+  readonly #dialog = inject(Dialog);
+  protected readonly supports = optionsOf(SUPPORTS);
+  protected readonly uses = optionsOf(USES);
+  protected readonly places = optionsOf(PLACES);
+  protected readonly settings = optionsOf(FIRE_SETTINGS);
+  protected readonly who = computed(() => sittersWords(this.edit.seat().sitters ?? []));
+
+  protected readonly caution = computed(() => {
+    const setting = this.edit.seat().fire?.setting;
+    if (!setting) return null;
+    return setting === 'home'
+      ? 'Upholstered furniture falls under flammability rules in many places: follow the code where it will be used.'
+      : 'Public, marine, rail and care settings need certified materials and licensed advice. Whoever runs the place and its fire adviser decide; keep the certificate with the job.';
+  });
+
+  protected askSitters(): void {
+    this.#dialog.open(SittersDialog, { data: this.edit.store, ariaLabelledBy: 'sitters-title' });
+  }
+}

@@ -1,0 +1,50 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { LucideTrash2 } from '@lucide/angular';
+import { FILLING_KINDS, type Filling } from '@yardland/core';
+import { Choice } from '../shared/choice';
+import { NumberField } from '../shared/number-field';
+import { TextField } from '../shared/text-field';
+import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
+
+/** One filling besides foam: springs, feather and down, felt. */
+@Component({
+  selector: 'yl-filling-editor',
+  imports: [Choice, NumberField, TextField, LucideTrash2],
+  template: `
+    <div class="check-head">
+      <h3 id="stock-title">{{ filling().name }}</h3>
+      <button type="button" class="tool quiet" [attr.aria-label]="'Remove ' + filling().name" (click)="removed.emit()">
+        <svg lucideTrash2 size="20"></svg>
+      </button>
+    </div>
+    <div class="dialog-fields">
+      <yl-text label="Called" [most]="80" [value]="filling().name" (changed)="set({ name: $event })" />
+      <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (changed)="setKind($event)" />
+      <yl-number label="Density" unit="kg/m³" [least]="1" [most]="400" [value]="filling().densityKgM3" (changed)="set({ densityKgM3: $event! })" />
+      <yl-number label="Price a m³" [most]="1000000" [value]="filling().pricePerM3" (changed)="set({ pricePerM3: $event! })" />
+      <yl-text class="whole" label="Made this high, mm" [most]="300" [value]="heights()" (changed)="setHeights($event)" />
+    </div>
+    <p class="tray-words">{{ rule() }}</p>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FillingEditor {
+  readonly filling = input.required<Filling>();
+  readonly changed = output<Filling>();
+  readonly removed = output();
+  protected readonly kinds = FILLING_KINDS.map((value) => ({ value, name: KIND_WORDS[value] }));
+  protected readonly heights = computed(() => this.filling().thicknessesMm.join(', '));
+  protected readonly rule = computed(() => KIND_RULES[this.filling().kind]);
+
+  protected set(change: Partial<Filling>): void {
+    this.changed.emit({ ...this.filling(), ...change });
+  }
+
+  protected setKind(kind: string): void {
+    this.set({ kind: kind as Filling['kind'] });
+  }
+
+  protected setHeights(text: string): void {
+    this.set({ thicknessesMm: numbersIn(text) });
+  }
+}
