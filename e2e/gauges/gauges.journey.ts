@@ -70,3 +70,21 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
   await page.getByRole('button', { name: 'Remove Offcut of the journey' }).click();
   await expect(page.getByRole('list', { name: 'Samples' }).getByRole('button', { name: /Offcut of the journey/ })).toBeHidden();
 });
+
+test('a core that was wetted is weighed until it is dry, bare and in its cover', async ({ shop, page }) => {
+  await page.goto('/gauges');
+  await page.getByRole('button', { name: /Tern 30 open, drained/ }).click();
+  const panel = page.getByRole('region', { name: 'Drying' });
+  await expect(panel).toContainText(/bare: dry after [\d.]+ h; in its cover: dry after about [\d.]+ h, as it goes on/);
+  await expect(panel.locator('.js-plotly-plot')).toBeVisible();
+  await panel.getByRole('textbox', { name: 'After' }).fill('600');
+  await panel.getByRole('textbox', { name: 'After' }).press('Enter');
+  await panel.getByRole('textbox', { name: 'Weighs' }).fill('0.365');
+  await panel.getByRole('textbox', { name: 'Weighs' }).press('Enter');
+  await panel.getByRole('checkbox', { name: 'in its cover' }).check();
+  await panel.getByRole('checkbox', { name: 'knocked on a grate first' }).check();
+  await panel.getByRole('button', { name: 'Add weighing' }).click();
+  await expect(panel.getByText('600 min: 0.365 kg, in its cover, knocked first')).toBeVisible();
+  await expect(panel).toContainText(/in its cover: dry after [\d.]+ h$/m);
+  await shop.expectAccessible();
+});

@@ -5,11 +5,13 @@ test('a foam is added and used, a constant is the shop’s own, and goes back', 
   await page.getByRole('button', { name: 'New foam' }).click();
   const form = page.getByRole('region', { name: 'New foam' });
   await expect(form).toBeVisible();
-  await form.getByRole('textbox', { name: 'Density, kg/m³' }).fill('thick');
-  await form.getByRole('textbox', { name: 'Density, kg/m³' }).press('Enter');
-  await expect(page.getByRole('alert')).toContainText('densityKgM3');
-  await form.getByRole('textbox', { name: 'Density, kg/m³' }).fill('41');
-  await form.getByRole('textbox', { name: 'Density, kg/m³' }).press('Enter');
+  const density = form.getByRole('textbox', { name: 'Density', exact: true });
+  await density.fill('thick');
+  await density.press('Enter');
+  await expect(form).toContainText('“thick” is not a number.');
+  await expect(density).toHaveValue('thick');
+  await density.fill('41');
+  await density.press('Enter');
   await form.getByRole('textbox', { name: 'Called' }).fill('Plover 41');
   await form.getByRole('textbox', { name: 'Called' }).press('Enter');
   await expect(page.getByRole('row', { name: /Plover 41/ })).toContainText('41');
@@ -34,4 +36,45 @@ test('a foam is added and used, a constant is the shop’s own, and goes back', 
   await page.getByRole('button', { name: 'Plover 41', exact: true }).click();
   await page.getByRole('button', { name: 'Remove Plover 41' }).click();
   await expect(page.getByRole('row', { name: /Plover 41/ })).toBeHidden();
+});
+
+test('a grade code, a hardness quoted otherwise, lots, and a filling that is no foam', async ({ shop, page }) => {
+  await page.goto('/stockroom');
+  const code = page.getByRole('textbox', { name: 'Grade code' });
+  await code.fill('firm');
+  await code.press('Enter');
+  await page.getByRole('button', { name: 'New foam' }).click();
+  await expect(page.getByRole('alert')).toContainText('no grade code');
+  await code.fill('33-160');
+  await code.press('Enter');
+  await page.getByRole('button', { name: 'New foam' }).click();
+  const form = page.getByRole('region', { name: 'Foam 33-160' });
+  await expect(form.getByRole('textbox', { name: 'Density', exact: true })).toHaveValue('33');
+  const hardness = form.getByRole('textbox', { name: 'Hardness at 25 % on 100 mm' });
+  await expect(hardness).toHaveValue('160');
+  // 170 N at 40 % on 50 mm: kept as given, converted by the curve.
+  await form.getByRole('textbox', { name: 'Support factor' }).fill('2.2');
+  await form.getByRole('textbox', { name: 'Support factor' }).press('Enter');
+  await form.getByRole('textbox', { name: 'Or as quoted' }).fill('170');
+  await form.getByRole('textbox', { name: 'Or as quoted' }).press('Enter');
+  await expect(hardness).toHaveValue('172.1');
+  await expect(form).toContainText('170 N at 40 % on 50 mm');
+  await form.getByRole('button', { name: 'A lot' }).click();
+  await form.getByRole('textbox', { name: 'Lot' }).fill('F33-1');
+  await form.getByRole('textbox', { name: 'Lot' }).press('Enter');
+  await expect(page.getByRole('row', { name: /Foam 33-160/ })).toContainText('1, 1 lot');
+  await shop.expectAccessible();
+  await page.getByRole('button', { name: 'Remove Foam 33-160' }).click();
+
+  await page.getByRole('button', { name: 'Mole felt' }).click();
+  await expect(page.getByRole('region', { name: 'Mole felt' })).toContainText('A rule of thumb');
+});
+
+test('a set whose foam lies on the shelf in two lots is warned of, and one lot that holds enough is named', async ({ shop, page }) => {
+  await shop.openJob('Queue benches, courtyard');
+  const lots = shop.ticket().getByRole('link', { name: /no lot on the shelf holds more than 2/ });
+  await expect(lots).toContainText('Order all of it from one lot');
+  await shop.openJob('Puppeteers’ kneelers');
+  await expect(shop.ticket().getByRole('row', { name: /Badger 90 40/ })).toContainText('lot B90-0031');
+  await expect(page.getByText('no lot on the shelf')).toBeHidden();
 });

@@ -33,7 +33,7 @@ test('a filling is felt before it is cut: sitters, verdicts, the curve, a choice
   const choice = page.getByRole('dialog', { name: 'Choose for me' });
   await expect(choice).toContainText('for 3 sitters, outdoors');
   await expect(choice.getByRole('listitem').first()).toContainText('Tern');
-  await choice.getByText(/foams fell out/).click();
+  await choice.getByText(/fillings fell out/).click();
   await expect(choice.getByText(/Heron 40: indoor foam: outdoors it holds water/)).toBeVisible();
   await shop.expectAccessible();
   await choice
@@ -46,4 +46,47 @@ test('a filling is felt before it is cut: sitters, verdicts, the curve, a choice
   await expect(panel.locator('.legendtext')).toHaveCount(2);
   await shop.saved();
   await expect(page.getByRole('button', { name: /^Undo: Filling chosen/ })).toBeVisible();
+});
+
+test('layers are dragged in order, come in stocked sheets, and need not be foam', async ({ shop, page }) => {
+  await shop.openJob('Conductor’s chair');
+  await page.getByRole('button', { name: 'Back cushion' }).click();
+  await shop.goTo('Filling');
+  const layers = () =>
+    shop
+      .tray()
+      .locator('.layer-row yl-choice:not(.stock-sheet) select')
+      .evaluateAll((all) => all.map((one) => (one as HTMLSelectElement).value));
+  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+  await expect(shop.tray()).toContainText('by a rule of thumb');
+  await expect(shop.ticket()).toContainText('made to size');
+
+  // By the pointer: the top layer under the other, and nothing kept until it is let go.
+  const knob = page.getByRole('button', { name: 'Layer 1, drag up or down' });
+  const from = (await knob.boundingBox())!;
+  await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(from.x + from.width / 2, from.y + 60, { steps: 4 });
+  await page.mouse.move(from.x + from.width / 2, from.y + 160, { steps: 4 });
+  await expect.poll(layers).toEqual(['wren-22-soft', 'eider-feather']);
+  await page.mouse.up();
+  await shop.saved();
+  await expect(page.getByRole('button', { name: 'Undo: Layers in another order' })).toBeVisible();
+  // And back by a key.
+  await page.getByRole('button', { name: 'Layer 2, drag up or down' }).press('ArrowUp');
+  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+
+  await shop.tray().getByRole('combobox', { name: 'Layer 2, sheet in stock' }).selectOption('75');
+  await expect(shop.tray().getByRole('textbox', { name: 'Layer 2, thickness' })).toHaveValue('75');
+  await expect(shop.ticket()).toContainText('The layers make 115 mm');
+  await shop.expectAccessible();
+
+  // What must hold filters the ranking.
+  await page.getByRole('button', { name: 'Choose for me' }).click();
+  const choice = page.getByRole('dialog', { name: 'Choose for me' });
+  await choice.getByRole('checkbox', { name: 'one layer, no glue' }).check();
+  await expect(choice.locator('.ranking strong').filter({ hasText: ' over ' })).toHaveCount(0);
+  await choice.getByRole('checkbox', { name: 'one layer, no glue' }).uncheck();
+  await choice.getByRole('checkbox', { name: 'feels as wanted' }).check();
+  await expect(choice.locator('.ranking').getByText(/feels (medium|firm)/)).toHaveCount(0);
 });

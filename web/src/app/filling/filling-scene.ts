@@ -54,7 +54,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       key: `layer-${i}`,
       name: `layer ${i + 1} thickness`,
       side: 'left',
-      away: 46,
+      away: 74,
       from: { x: 0, y: top },
       to: { x: 0, y: bottom },
       mm: layer.thicknessMm,
@@ -64,10 +64,11 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       items.push({
         kind: 'knob',
         key: `layer-${i}`,
-        at: { x: width.value * 0.04, y: (top + bottom) / 2 },
+        at: { x: -width.value * 0.04, y: (top + bottom) / 2 },
         name: `Layer ${i + 1}, drag up or down`,
         look: 'layer',
-        stepMm: layer.thicknessMm,
+        // Far enough to pass a neighbour's middle.
+        stepMm: (layer.thicknessMm + Math.max(layers[i - 1]?.thicknessMm ?? 0, layers[i + 1]?.thicknessMm ?? 0)) / 2 + 1,
       });
     const strain = feel?.layers[i]?.strain;
     const name = shop.stock(layer.grade)?.name ?? layer.grade;
@@ -105,7 +106,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
   return {
     title: `Filling of ${one.source.name}, in section${feel ? ', under a sitter' : ''}`,
     fit,
-    room: { left: 96, right: 170, top: 84, bottom: 66 },
+    room: { left: 124, right: 170, top: 84, bottom: 66 },
     items,
   };
 }

@@ -107,6 +107,7 @@ export class Ticket {
   protected amount(line: BuyLine): string {
     if (!line.amount) return '';
     if (line.sold === 'run') return formatRun(line.amount.value, this.store.units());
+    if (line.ware === 'filling') return `${formatNumber(line.amount.value)} made to size`;
     return `${formatNumber(line.amount.value)}${line.sold === 'sheets' ? (line.amount.value === 1 ? ' sheet' : ' sheets') : ''}`;
   }
 

@@ -82,6 +82,8 @@ export class LineChart {
           return {
             type: 'scatter',
             mode: 'text+markers',
+            // The last sitter's name may stand out over the frame.
+            cliponaxis: false,
             showlegend: false,
             x: marks.map((p) => p.x),
             y: marks.map((p) => p.y),
@@ -99,7 +101,7 @@ export class LineChart {
     const axis = { color: ink, gridcolor: line, zeroline: false, rangemode: 'tozero' as const, fixedrange: true };
     return {
       autosize: true,
-      margin: { l: 44, r: 14, t: 8, b: 40 },
+      margin: { l: 44, r: 34, t: 8, b: 40 },
       paper_bgcolor: 'transparent',
       plot_bgcolor: 'transparent',
       font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 12.5, color: ink },
