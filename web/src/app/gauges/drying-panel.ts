@@ -13,8 +13,10 @@ const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ?
   template: `
     <div class="check-head">
       <h3 id="drying-title">Drying</h3>
-      <p class="result">{{ verdict() }}</p>
     </div>
+    @if (verdict()) {
+      <p class="dry-words">{{ verdict() }}</p>
+    }
     <div class="gauge-fields">
       <yl-number
         label="Dry, before wetting"
