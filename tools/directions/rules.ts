@@ -32,8 +32,8 @@ const WORKSPACES: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Packages that the core may use; everything that touches a screen, a disk or a clock stays outside. */
-const CORE_PACKAGES = new Set(['zod']);
-const CORE_SPEC_PACKAGES = new Set(['zod', 'fast-check']);
+const CORE_PACKAGES = new Set(['zod', 'clipper2-ts']);
+const CORE_SPEC_PACKAGES = new Set(['zod', 'clipper2-ts', 'fast-check']);
 
 export interface Import {
   /** The importing file from the root, with slashes. */

@@ -1,7 +1,7 @@
 import type { RefreshItem } from '../filling/refresh';
 import { lookedOver } from '../job/look-over';
 import type { CushionPlan } from '../job/plan-cushion';
-import type { Figure } from '../kernel/figure';
+import { given, type Figure } from '../kernel/figure';
 import type { PieceRole, SeamKind } from '../piece/piece';
 
 /** A part of the work order. */
@@ -152,6 +152,16 @@ function sewing(plan: CushionPlan): Draft[] {
           },
         ]
       : []),
+    ...(cover.innerCorners
+      ? [
+          {
+            phase: 'sew' as const,
+            what: `Stay-stitch the ${cover.innerCorners === 1 ? 'inner corner' : `${cover.innerCorners} inner corners`} of both plates, and clip into ${cover.innerCorners === 1 ? 'it' : 'them'} to the stitch.`,
+            cautions: ['To the stitch, never through it.'],
+            lit: ['plate'] as const,
+          },
+        ]
+      : []),
     {
       phase: 'sew',
       what: 'Sew the plaque to the boxing at both ends, the boxing folded back over the zip’s ends.',
@@ -161,7 +171,8 @@ function sewing(plan: CushionPlan): Draft[] {
     },
     {
       phase: 'sew',
-      what: `Sew the band to the top plate, notch to notch; clip the boxing ${cover.clipsPerCorner === 1 ? 'once' : `${cover.clipsPerCorner} times`} at each corner.`,
+      what: `Sew the band to the top plate, notch to notch; clip the boxing ${cover.clipsPerCorner === 1 ? 'once' : `${cover.clipsPerCorner} times`} at each corner${cover.clipEveryMm === null ? '.' : ', and every {0} along the curves.'}`,
+      figures: cover.clipEveryMm === null ? [] : [given('between clips', cover.clipEveryMm, 'shop')],
       cautions: ['Clip the allowance, not the stitch.'],
       lit: ['plate', 'boxing', 'plaque'],
       seam: 'band-to-top',

@@ -1,9 +1,10 @@
 import { grow } from '../geometry/offset';
-import { perimeter, rectangleOutline, type Outline } from '../geometry/outline';
+import { outlineBounds, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
 import { given, law, plus, sum } from '../kernel/figure';
 import type { Piece } from '../piece/piece';
 import type { School } from '../shop/schools';
 import { pair, pairMm, type UnitSystem } from '../units/length';
+import { reaching } from './outlines';
 import type { Sizes } from './sizes';
 
 /** Faces reach over the core's edge by this on every side; the border laps half of its extra over each face and once over itself. */
@@ -26,15 +27,17 @@ export function wrapPieces(school: School, loftMm: number, core: Sizes['core'], 
   if (loftMm <= 0) return [];
   const over = given('over the edge', pairMm(FACE_OVER, system), 'shop');
   const grown = grow(outline, over.value);
+  const faceOutline = grown.ok ? grown.outline : outline;
+  const box = outlineBounds(faceOutline);
   const face: Piece = {
     ...WRAP,
     id: 'wrap-face',
     role: 'wrap-face',
     part: { index: 1, of: 1 },
     countPerCushion: 2,
-    width: sum('wrap face', core.width, plus(over, 2)),
-    height: sum('wrap face', core.depth, plus(over, 2)),
-    outline: grown.ok ? grown.outline : outline,
+    width: reaching(sum('wrap face', core.width, plus(over, 2)), box.maxX - box.minX),
+    height: reaching(sum('wrap face', core.depth, plus(over, 2)), box.maxY - box.minY),
+    outline: faceOutline,
   };
   if (school.wrap.where === 'faces') return [face];
   const lap = given('lap', pairMm(BORDER_OVER, system), 'shop');

@@ -2,6 +2,7 @@ import { edgeSpans, perimeter, rectangleOutline, type EdgeSpan, type Outline } f
 import { given, law, minus, plus, sum, type Figure } from '../kernel/figure';
 import { issue, type Issue } from '../kernel/issue';
 import type { Mark, Piece } from '../piece/piece';
+import { cornersOf } from './corners';
 import { placeJoins, stripLengths, type BandToJoin } from './joins';
 
 export interface BoxingRequest {
@@ -85,6 +86,7 @@ function pairOfMarks(kind: Mark['kind'], x: number, cutHeightMm: number, seamMm:
 export function makeBand(request: BoxingRequest): Band {
   const { seam, round, zipPocket: pocket } = request;
   const layout = backOf(request.sewn);
+  const corners = cornersOf(request.sewn);
   const problems: Issue[] = [];
   const back = law('back edge with its corners', 'back of {0}', [request.sewnWidth], () => layout.backMm);
   const opening = sum('zip opening', layout.backMm === request.sewnWidth.value ? request.sewnWidth : back, plus(request.zipReturn, 2));
@@ -96,7 +98,7 @@ export function makeBand(request: BoxingRequest): Band {
 
   const onBand = (along: number): number => (((along - bandStart) % layout.totalMm) + layout.totalMm) % layout.totalMm;
   const front = layout.spans.find((span) => span.edge === 'front');
-  const cornerZones = cornersOf(layout.spans).map(({ start, end }) => ({
+  const cornerZones = corners.map(({ start, end }) => ({
     from: onBand(start) - request.jointClearMm,
     to: onBand(start) + (end - start) + request.jointClearMm,
   }));
@@ -127,7 +129,7 @@ export function makeBand(request: BoxingRequest): Band {
     const start = seam.value + (i === 0 ? 2 * pocket.value : 0);
     const places: [Mark['kind'], number][] = [
       ...(front ? [['centre-front', onBand((front.start + front.end) / 2)] as [Mark['kind'], number]] : []),
-      ...cornersOf(layout.spans).map(({ start: s, end }): [Mark['kind'], number] => ['corner', onBand(s) + (end - s) / 2]),
+      ...corners.map(({ start: s, end }): [Mark['kind'], number] => ['corner', onBand(s) + (end - s) / 2]),
       ...(pocket.value > 0
         ? ([
             ['fold', -pocket.value],
@@ -164,13 +166,4 @@ export function makeBand(request: BoxingRequest): Band {
 /** Strips are cut longer at both ends, as far as the cloth allows. */
 function trimFor(cutMm: number, request: BoxingRequest): number {
   return Math.max(0, Math.min(2 * request.trimOffMm, request.stripMm - cutMm));
-}
-
-/** The corners of an outline: arcs marked as such, and the points where two edges meet squarely (start = end). */
-export function cornersOf(spans: readonly EdgeSpan[]): { readonly start: number; readonly end: number }[] {
-  return spans.flatMap((span, i) => {
-    if (span.edge === 'corner') return [{ start: span.start, end: span.end }];
-    const next = spans[(i + 1) % spans.length];
-    return next && next.edge !== 'corner' ? [{ start: span.end, end: span.end }] : [];
-  });
 }

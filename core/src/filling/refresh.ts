@@ -1,4 +1,4 @@
-import type { Point } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 import { SAT_OUT, setOf, type Judged, type OldCore } from './old-core';
 
 /** One thing to do to an old core that goes back in. */

@@ -1,77 +1,44 @@
+import { distance, type Point } from './point';
+import { arcAbout, directionOn, extremesOf, flattenSegment, line, pointOn, segmentArea, segmentLength, type EdgeName, type Segment } from './segment';
 import { FLATTEN_MM, SAME_POINT_MM } from './tolerance';
-
-/** Millimetres; x to the right, y from the front to the back, seen from above. */
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
-/** Which side of the seat a piece of the outline belongs to. */
-export type EdgeName = 'front' | 'right' | 'back' | 'left' | 'corner';
-
-export interface Line {
-  readonly kind: 'line';
-  readonly edge: EdgeName;
-  readonly from: Point;
-  readonly to: Point;
-}
-
-/** Part of a circle; `sweep` in radians, positive counter-clockwise. */
-export interface Arc {
-  readonly kind: 'arc';
-  readonly edge: EdgeName;
-  readonly from: Point;
-  readonly to: Point;
-  readonly centre: Point;
-  readonly radius: number;
-  readonly sweep: number;
-}
-
-export type Segment = Line | Arc;
 
 /** A closed, simple, counter-clockwise curve: each segment starts where the one before ended. */
 export interface Outline {
   readonly segments: readonly Segment[];
 }
 
-export const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y);
+/** Radii of the four corners, mm: front left, front right, back right, back left. */
+export type CornerRadii = readonly [number, number, number, number];
 
-/** A rectangle from the origin, its corners rounded by `radius` (0 or more, at most half the shorter side). */
-export function rectangleOutline(width: number, depth: number, radius = 0): Outline {
-  const r = radius;
-  const line = (edge: EdgeName, x1: number, y1: number, x2: number, y2: number): Line => ({ kind: 'line', edge, from: { x: x1, y: y1 }, to: { x: x2, y: y2 } });
-  const corner = (cx: number, cy: number, start: number): Arc => {
-    const at = (angle: number): Point => ({ x: cx + r * Math.cos(angle), y: cy + r * Math.sin(angle) });
-    return { kind: 'arc', edge: 'corner', from: at(start), to: at(start + Math.PI / 2), centre: { x: cx, y: cy }, radius: r, sweep: Math.PI / 2 };
-  };
+/** A rectangle from the origin, its corners rounded by one radius or four (0 or more, neighbours together no longer than their side). */
+export function rectangleOutline(width: number, depth: number, radius: number | CornerRadii = 0): Outline {
+  const [fl, fr, br, bl] = typeof radius === 'number' ? [radius, radius, radius, radius] : radius;
+  const corner = (cx: number, cy: number, r: number, start: number): Segment =>
+    arcAbout('corner', { x: cx, y: cy }, { x: cx + r * Math.cos(start), y: cy + r * Math.sin(start) }, Math.PI / 2);
+  const side = (edge: EdgeName, x1: number, y1: number, x2: number, y2: number): Segment => line(edge, { x: x1, y: y1 }, { x: x2, y: y2 });
   const sides: Segment[] = [
-    line('front', r, 0, width - r, 0),
-    corner(width - r, r, -Math.PI / 2),
-    line('right', width, r, width, depth - r),
-    corner(width - r, depth - r, 0),
-    line('back', width - r, depth, r, depth),
-    corner(r, depth - r, Math.PI / 2),
-    line('left', 0, depth - r, 0, r),
-    corner(r, r, Math.PI),
+    side('front', fl, 0, width - fr, 0),
+    corner(width - fr, fr, fr, -Math.PI / 2),
+    side('right', width, fr, width, depth - br),
+    corner(width - br, depth - br, br, 0),
+    side('back', width - br, depth, bl, depth),
+    corner(bl, depth - bl, bl, Math.PI / 2),
+    side('left', 0, depth - bl, 0, fl),
+    corner(fl, fl, fl, Math.PI),
   ];
-  return { segments: sides.filter((segment) => segmentLength(segment) > SAME_POINT_MM) };
+  return { segments: closed(sides.filter((segment) => segmentLength(segment) > SAME_POINT_MM)) };
 }
 
-/** Length of one segment, mm. */
-export function segmentLength(segment: Segment): number {
-  return segment.kind === 'line' ? distance(segment.from, segment.to) : segment.radius * Math.abs(segment.sweep);
+/** An outline of straight sides through points, counter-clockwise, each side with its edge's name. */
+export function polygonOutline(corners: readonly (readonly [x: number, y: number, edge: EdgeName])[]): Outline {
+  const points = corners.map(([x, y]) => ({ x, y }));
+  const sides = corners.map(([, , edge], i) => line(edge, points[i] as Point, points[(i + 1) % points.length] as Point));
+  return { segments: sides.filter((side) => segmentLength(side) > SAME_POINT_MM) };
 }
 
-/** Point on a segment, `along` mm from its start. */
-export function pointOn(segment: Segment, along: number): Point {
-  const length = segmentLength(segment);
-  const t = length === 0 ? 0 : along / length;
-  if (segment.kind === 'line') {
-    return { x: segment.from.x + (segment.to.x - segment.from.x) * t, y: segment.from.y + (segment.to.y - segment.from.y) * t };
-  }
-  const start = Math.atan2(segment.from.y - segment.centre.y, segment.from.x - segment.centre.x);
-  const angle = start + segment.sweep * t;
-  return { x: segment.centre.x + segment.radius * Math.cos(angle), y: segment.centre.y + segment.radius * Math.sin(angle) };
+/** The segments with each start put exactly on the end before it. */
+export function closed(segments: readonly Segment[]): Segment[] {
+  return segments.map((segment, i) => ({ ...segment, from: (segments[(i + segments.length - 1) % segments.length] as Segment).to }));
 }
 
 /** Length all round, mm. */
@@ -79,24 +46,14 @@ export function perimeter(outline: Outline): number {
   return outline.segments.reduce((total, segment) => total + segmentLength(segment), 0);
 }
 
-/** Enclosed area, mm², by Green's theorem: the polygon of the segment ends plus each arc's circular segment. Positive counter-clockwise. */
+/** Enclosed area, mm², by Green's theorem, exact for lines, arcs and cubics. Positive counter-clockwise. */
 export function area(outline: Outline): number {
-  return outline.segments.reduce((total, s) => {
-    const cross = (s.from.x * s.to.y - s.to.x * s.from.y) / 2;
-    const bulge = s.kind === 'arc' ? (s.radius * s.radius * (s.sweep - Math.sin(s.sweep))) / 2 : 0;
-    return total + cross + bulge;
-  }, 0);
+  return outline.segments.reduce((total, segment) => total + segmentArea(segment), 0);
 }
 
 /** The outline as points, each curve replaced by chords that stay within `tolerance` mm; the first point is not repeated. */
 export function flatten(outline: Outline, tolerance = FLATTEN_MM): Point[] {
-  return outline.segments.flatMap((segment) => {
-    if (segment.kind === 'line') return [segment.from];
-    const most = 2 * Math.acos(Math.max(0, 1 - tolerance / segment.radius));
-    const count = Math.max(1, Math.ceil(Math.abs(segment.sweep) / most));
-    const length = segmentLength(segment);
-    return Array.from({ length: count }, (_, i) => pointOn(segment, (length * i) / count));
-  });
+  return outline.segments.flatMap((segment) => flattenSegment(segment, tolerance));
 }
 
 export interface Bounds {
@@ -108,9 +65,19 @@ export interface Bounds {
 
 /** The smallest upright rectangle round the points (at least one). */
 export function bounds(points: readonly Point[]): Bounds {
-  const xs = points.map((p) => p.x);
-  const ys = points.map((p) => p.y);
-  return { minX: Math.min(...xs), minY: Math.min(...ys), maxX: Math.max(...xs), maxY: Math.max(...ys) };
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const { x, y } of points) {
+    minX = Math.min(minX, x);
+    minY = Math.min(minY, y);
+    maxX = Math.max(maxX, x);
+    maxY = Math.max(maxY, y);
+  }
+  return { minX, minY, maxX, maxY };
+}
+
+/** The smallest upright rectangle round an outline, exact for its curves. */
+export function outlineBounds(outline: Outline): Bounds {
+  return bounds(outline.segments.flatMap(extremesOf));
 }
 
 export interface Station {
@@ -134,13 +101,8 @@ export function stationAt(outline: Outline, along: number): Station {
 }
 
 function outwardOn(segment: Segment, along: number): Point {
-  if (segment.kind === 'line') {
-    const length = segmentLength(segment) || 1;
-    return { x: (segment.to.y - segment.from.y) / length, y: -(segment.to.x - segment.from.x) / length };
-  }
-  const at = pointOn(segment, along);
-  const sign = Math.sign(segment.sweep) / segment.radius;
-  return { x: (at.x - segment.centre.x) * sign, y: (at.y - segment.centre.y) * sign };
+  const way = directionOn(segment, along);
+  return { x: way.y, y: -way.x };
 }
 
 export interface EdgeSpan {
@@ -162,4 +124,13 @@ export function edgeSpans(outline: Outline): EdgeSpan[] {
     along = end;
   }
   return spans;
+}
+
+/** Whether each segment starts where the one before ended. */
+export function isClosed(outline: Outline, tolerance = SAME_POINT_MM): boolean {
+  const { segments } = outline;
+  return (
+    segments.length > 1 &&
+    segments.every((segment, i) => distance((segments[(i + segments.length - 1) % segments.length] as Segment).to, segment.from) <= tolerance)
+  );
 }

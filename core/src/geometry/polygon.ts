@@ -1,4 +1,5 @@
-import { bounds, type Point } from './outline';
+import { bounds } from './outline';
+import type { Point } from './point';
 
 /** Enclosed area of a polygon by the shoelace sum, mm²; positive counter-clockwise. */
 export function polygonArea(points: readonly Point[]): number {

@@ -1,19 +1,21 @@
 import { checkLayers, corePieces } from '../build/foam';
 import { fit, SIDE_WRAP_SQUEEZED, WOVEN_STIFFNESS, type Fit } from '../build/fit';
+import { outlinesOf, reachedSizes, type Outlines } from '../build/outlines';
 import { evaluateSizes, type Sizes } from '../build/sizes';
 import { wrapPieces } from '../build/wrap';
 import type { Asked } from '../filling/old-core';
 import { constructionOf } from '../cover/constructions/constructions';
 import type { Cover } from '../cover/constructions/construction';
-import { flatten, rectangleOutline, type Outline, type Point } from '../geometry/outline';
+import { flatten, perimeter, rectangleOutline } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 import { hashText } from '../kernel/hash';
-import { given, type Figure } from '../kernel/figure';
+import { given, law, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
 import { isFoam } from '../material/material';
 import type { Piece } from '../piece/piece';
 import type { School } from '../shop/schools';
 import type { Shop } from '../shop/shop';
-import { shapeOf, type Template } from '../template/shapes/shapes';
+import { outlineOf, shapeOf } from '../template/shapes/shapes';
 import { pairMm, type UnitSystem } from '../units/length';
 import { askedOf } from './asked';
 import type { Cushion, Job } from './document';
@@ -24,7 +26,8 @@ export interface CushionPlan {
   readonly source: Cushion;
   readonly school: School | null;
   readonly sizes: Sizes | null;
-  readonly outlines: { readonly seat: Outline; readonly finished: Outline; readonly sewn: Outline; readonly core: Outline } | null;
+  /** In one frame: the finished one's box lies at the origin. */
+  readonly outlines: Outlines | null;
   readonly wrap: Figure | null;
   readonly pieces: readonly Piece[];
   /** The pieces as they are laid, in the order of `pieces`. */
@@ -127,27 +130,23 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   const shapeProblems = under('template', shape.check(cushion.template));
   if (shapeProblems.length) return blocked(cushion, asked, school, shapeProblems);
 
-  const { acrossMm, deepMm } = shape.span(cushion.template);
+  const { outline: base, acrossMm, deepMm } = outlineOf(cushion.template);
   const loftMm = cushion.wrapLoftMm ?? pairMm(school.wrap.loft, units);
   const seamMm = cushion.construction.seamMm ?? null;
-  const sizes = evaluateSizes(school, { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm, wrapLoftMm: loftMm, seamMm }, units);
-
-  const templates = (['seat', 'finished', 'sewn', 'core'] as const).map((name): [typeof name, Template] => {
-    const size = sizes[name];
-    return [name, shape.resized(cushion.template, size.width.value - acrossMm, size.depth.value - deepMm)];
-  });
-  if (templates.some(([, t]) => Math.min(shape.span(t).acrossMm, shape.span(t).deepMm) <= 0 || shape.check(t).length > 0))
+  const bySchool = evaluateSizes(school, { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm, wrapLoftMm: loftMm, seamMm }, units);
+  const outlines = outlinesOf(base, bySchool, acrossMm, deepMm);
+  if (!outlines)
     return blocked(cushion, asked, school, [
-      issue('error', 'allowances-leave-nothing', 'template', { widthMm: sizes.finished.width.value, depthMm: sizes.finished.depth.value }),
+      issue('error', 'allowances-leave-nothing', 'template', { widthMm: bySchool.finished.width.value, depthMm: bySchool.finished.depth.value }),
     ]);
-  const outlines = Object.fromEntries(templates.map(([name, t]) => [name, shape.outline(t)])) as NonNullable<CushionPlan['outlines']>;
-  const sewnTemplate = templates[2]?.[1] ?? cushion.template;
+  const sizes = reachedSizes(bySchool, outlines);
+  const round = shape.round?.(cushion.template, sizes.sewn.width, sizes.sewn.depth);
 
   const facts = clothFacts({ cloth, units }, shop);
   const cover = constructionOf(cushion.construction).make(cushion.construction, {
     sizes,
     sewn: outlines.sewn,
-    round: shape.perimeter(sewnTemplate, sizes.sewn.width, sizes.sewn.depth),
+    round: round ?? law('seam line round', 'edge of the sewn outline, {0} × {1}', [sizes.sewn.width, sizes.sewn.depth], () => perimeter(outlines.sewn)),
     usableMm: facts.usableMm,
     clothThicknessMm: facts.thicknessMm,
     railroaded: cloth.railroaded ?? false,
@@ -155,6 +154,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   });
   const prediction = predictFit(cushion, sizes, loftMm, school, shop);
   const problems = [
+    ...under('template', shape.remarks?.(cushion.template) ?? []),
     ...checkLayers(cushion.core.layers, sizes.core, shop, units).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
     ...fillingNote(cushion, shop),
     ...cover.problems,

@@ -22,6 +22,20 @@ const document =
 /** One sentence pair for each code there is. `mm` prints a length in the job's units, `n` a number or word. */
 const SENTENCES: Record<string, Speak> = {
   'corner-radius-too-large': (_, mm) => [`A corner radius of ${mm('radiusMm')} is more than half the shorter side.`, `Make it ${mm('mostMm')} or less.`],
+  'corner-radii-too-large': (_, mm) => [`Two corner radii make ${mm('togetherMm')} on a side of ${mm('sideMm')}.`, 'Make them smaller.'],
+  'measure-too-large': (n, mm) => [`The ${n('what')} is ${mm('mm')}, and ${n('under')} only ${mm('mostMm')}.`, `Make it ${mm('mostMm')} or less.`],
+  'stations-not-in-order': (_, mm) => [`A depth at ${mm('atMm')} comes after one at ${mm('beforeMm')}.`, 'Measure them in order along the front.'],
+  'diagonal-does-not-reach': (_, mm) => [
+    `A diagonal of ${mm('diagonalMm')} does not fit these sides.`,
+    'Measure it again, from the front left corner to the back right one.',
+  ],
+  'diagonals-disagree': (_, mm) => [`The sides and diagonals disagree by ${mm('leftMm')}.`, 'Measure again; until then the shape that fits best is used.'],
+  'outline-empty': () => ['There is no outline yet.', 'Draw at least three sides.'],
+  'outline-open': (_, mm) => [`The outline is open: its ends are ${mm('gapMm')} apart.`, 'Close it, or draw it again.'],
+  'outline-crosses-itself': (_, mm) => [
+    `The outline crosses itself, ${mm('xMm')} from the left and ${mm('yMm')} from the front.`,
+    'Pull the points there apart.',
+  ],
   'allowances-leave-nothing': () => ['The allowances leave nothing of the cushion.', 'Check the measures and which size was given.'],
   'school-unknown': (n) => [`No allowance school is called “${n('school')}”.`, 'Choose one of the shop’s schools.'],
   'core-has-no-layers': (_, mm) => ['The core has no foam yet.', `Add layers that make ${mm('wantedMm')}.`],

@@ -1,4 +1,4 @@
-import type { Point } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 
 export type Turn = 0 | 90 | 180 | 270;
 

@@ -1,4 +1,5 @@
-import { bounds, type Point } from '../geometry/outline';
+import { bounds } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 import { boxGap, polygonGap } from '../geometry/polygon';
 import { issue, type Issue } from '../kernel/issue';
 import { placed, type LayAnswer, type LayRequest } from './contract';

@@ -1,4 +1,5 @@
-import type { Outline, Point } from '../geometry/outline';
+import type { Outline } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 import type { Figure } from '../kernel/figure';
 
 export type PieceRole = 'plate' | 'boxing' | 'plaque' | 'welt' | 'foam' | 'filling' | 'wrap-face' | 'wrap-border';

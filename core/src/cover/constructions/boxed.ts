@@ -1,11 +1,14 @@
 import * as z from 'zod';
 import { grow } from '../../geometry/offset';
-import { edgeSpans, perimeter, segmentLength, stationAt } from '../../geometry/outline';
+import { isCorner } from '../../geometry/measure';
+import { edgeSpans, perimeter, stationAt, type Outline } from '../../geometry/outline';
+import { segmentLength, type Segment } from '../../geometry/segment';
 import { given, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import { unequalSeams, type Mark, type Piece, type Seam } from '../../piece/piece';
 import type { AssumptionKey } from '../../shop/assumptions';
-import { cornersOf, makeBand, type Band } from '../boxing';
+import { makeBand, type Band } from '../boxing';
+import { clipEvery, cornersOf } from '../corners';
 import { makeNotions } from '../notions';
 import { biasDepth, weltPiece } from '../welt';
 import type { ConstructionModule, CoverRequest } from './construction';
@@ -23,6 +26,10 @@ const schema = z.strictObject({
 });
 export type Boxed = z.infer<typeof schema>;
 
+/** Whether a seam line has no corner at all: its quarters are notched instead. */
+const smooth = ({ segments }: Outline): boolean =>
+  segments.every((segment, i) => segment.edge !== 'corner' && !isCorner(segment, segments[(i + 1) % segments.length] as Segment));
+
 function plateMarks(request: CoverRequest, band: Band): Mark[] {
   const spans = edgeSpans(request.sewn);
   const middle = (edge: 'front' | 'back'): number[] => spans.filter((s) => s.edge === edge).map((s) => (s.start + s.end) / 2);
@@ -35,8 +42,9 @@ function plateMarks(request: CoverRequest, band: Band): Mark[] {
   return [
     ...middle('front').map(mark('centre-front')),
     ...middle('back').map(mark('centre-back')),
-    ...cornersOf(spans)
-      .filter((c) => c.end > c.start)
+    // A square corner marks itself; one that turns in is clipped to the stitch.
+    ...cornersOf(request.sewn)
+      .filter((c) => c.end > c.start || smooth(request.sewn))
       .map((c) => mark('corner')((c.start + c.end) / 2)),
     ...[band.zip.startMm, band.zip.endMm].map(mark('zip-end')),
   ];
@@ -144,6 +152,8 @@ export const boxed: ConstructionModule<Boxed> = {
       seams,
       notions: makeNotions(seams, welt, band.opening, request.clothThicknessMm, assume),
       opening: band.opening,
+      clipEveryMm: clipEvery(sewn, sizes.seam.value, assume('clipOpenMm')),
+      innerCorners: cornersOf(sewn).filter((corner) => corner.inner).length,
       clipsPerCorner: arc && segmentLength(arc) > 0 ? Math.ceil(cutEdgeSpread / assume('clipOpenMm')) : 1,
       problems,
     };

@@ -29,6 +29,10 @@ export interface Cover {
   readonly opening: Figure;
   /** Clips in the boxing's allowance so that it follows the curves: in each rounded corner, on each edge. */
   readonly clipsPerCorner: number;
+  /** Clips along the other curves are this far apart; null where there are none. */
+  readonly clipEveryMm: number | null;
+  /** Corners that turn into the cushion. */
+  readonly innerCorners: number;
   readonly problems: readonly Issue[];
 }
 

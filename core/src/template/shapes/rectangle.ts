@@ -1,44 +1,74 @@
 import * as z from 'zod';
-import { perimeter, rectangleOutline } from '../../geometry/outline';
+import { perimeter, rectangleOutline, type CornerRadii } from '../../geometry/outline';
 import { given, law } from '../../kernel/figure';
 import { issue } from '../../kernel/issue';
-import type { ShapeModule } from './shape';
+import { length, lengthOrNone } from './fields';
+import { mmMeasure, type ShapeModule } from './shape';
 
 const schema = z.strictObject({
   shape: z.literal('rectangle'),
-  widthMm: z.number().positive().max(20_000),
-  depthMm: z.number().positive().max(20_000),
+  widthMm: length,
+  depthMm: length,
   cornerRadiusMm: z.number().nonnegative().max(10_000).optional(),
+  /** A corner of its own roundness; the others are as `cornerRadiusMm` says. */
+  frontLeftRadiusMm: lengthOrNone.optional(),
+  frontRightRadiusMm: lengthOrNone.optional(),
+  backRightRadiusMm: lengthOrNone.optional(),
+  backLeftRadiusMm: lengthOrNone.optional(),
 });
 export type Rectangle = z.infer<typeof schema>;
 
-const radiusOf = (m: Rectangle): number => m.cornerRadiusMm ?? 0;
+const CORNERS = ['frontLeftRadiusMm', 'frontRightRadiusMm', 'backRightRadiusMm', 'backLeftRadiusMm'] as const;
 
-/** A plain rectangle, its four corners square or rounded alike. */
+const radiiOf = (m: Rectangle): CornerRadii => CORNERS.map((key) => m[key] ?? m.cornerRadiusMm ?? 0) as unknown as CornerRadii;
+const alike = (m: Rectangle): boolean => new Set(radiiOf(m)).size === 1;
+
+/** A plain rectangle, its corners square or rounded, alike or each by itself. */
 export const rectangle: ShapeModule<Rectangle> = {
   shape: 'rectangle',
+  name: 'rectangle',
   words: ['rectangle', 'rect', 'oblong', 'square'],
   schema,
   measures: [
-    { key: 'widthMm', word: 'wide', place: 'across', optional: false },
-    { key: 'depthMm', word: 'deep', place: 'deep', optional: false },
-    { key: 'cornerRadiusMm', word: 'corner radius', place: 'corner', optional: true },
+    mmMeasure('widthMm', 'wide'),
+    mmMeasure('depthMm', 'deep'),
+    mmMeasure('cornerRadiusMm', 'corner radius', true),
+    mmMeasure('frontLeftRadiusMm', 'front left radius', true),
+    mmMeasure('frontRightRadiusMm', 'front right radius', true),
+    mmMeasure('backRightRadiusMm', 'back right radius', true),
+    mmMeasure('backLeftRadiusMm', 'back left radius', true),
   ],
+  like: (widthMm, depthMm) => ({ shape: 'rectangle', widthMm, depthMm }),
   check(m) {
+    const radii = radiiOf(m);
+    const sides = [
+      [radii[0] + radii[1], m.widthMm],
+      [radii[2] + radii[3], m.widthMm],
+      [radii[1] + radii[2], m.depthMm],
+      [radii[0] + radii[3], m.depthMm],
+    ] as const;
     const most = Math.min(m.widthMm, m.depthMm) / 2;
-    return radiusOf(m) > most ? [issue('error', 'corner-radius-too-large', 'cornerRadiusMm', { radiusMm: radiusOf(m), mostMm: most })] : [];
+    if (alike(m)) return radii[0] > most ? [issue('error', 'corner-radius-too-large', 'cornerRadiusMm', { radiusMm: radii[0], mostMm: most })] : [];
+    const over = sides.find(([both, side]) => both > side + 1e-9);
+    const key = CORNERS.find((one) => m[one] !== undefined) ?? 'cornerRadiusMm';
+    return over ? [issue('error', 'corner-radii-too-large', key, { togetherMm: over[0], sideMm: over[1] })] : [];
   },
-  outline: (m) => rectangleOutline(m.widthMm, m.depthMm, radiusOf(m)),
-  span: (m) => ({ acrossMm: m.widthMm, deepMm: m.depthMm }),
-  resized(m, acrossMm, deepMm) {
-    const r = radiusOf(m);
-    const resized = { ...m, widthMm: m.widthMm + acrossMm, depthMm: m.depthMm + deepMm };
-    return r === 0 ? resized : { ...resized, cornerRadiusMm: Math.max(0, r + Math.min(acrossMm, deepMm) / 2) };
-  },
-  perimeter(m, width, depth) {
-    const round = (w = 0, d = 0, r = 0): number => perimeter(rectangleOutline(w, d, r));
-    return radiusOf(m) === 0
-      ? law('seam line round', '2 × ({0} + {1})', [width, depth], round)
-      : law('seam line round', '2 × ({0} + {1}) − (8 − 2π) × {2}', [width, depth, given('corner radius', radiusOf(m), 'entered')], round);
+  outline: (m) => rectangleOutline(m.widthMm, m.depthMm, radiiOf(m)),
+  dimensions: (m) => [
+    { key: 'widthMm', from: { x: 0, y: 0 }, to: { x: m.widthMm, y: 0 }, side: 'below' },
+    { key: 'depthMm', from: { x: m.widthMm, y: m.depthMm }, to: { x: m.widthMm, y: 0 }, side: 'right' },
+  ],
+  round(m, width, depth) {
+    // Corners stay concentric: they grow and shrink with the sides, and are used up at nothing.
+    const more = Math.min(width.value - m.widthMm, depth.value - m.depthMm) / 2;
+    const radii = radiiOf(m).map((radius) => (radius === 0 ? 0 : Math.max(0, radius + more))) as unknown as CornerRadii;
+    if (!alike(m))
+      return law('seam line round', 'edge of {0} × {1}, corners rounded each by itself', [width, depth], (w = 0, d = 0) =>
+        perimeter(rectangleOutline(w, d, radii)),
+      );
+    const along = (w = 0, d = 0, r = 0): number => perimeter(rectangleOutline(w, d, r));
+    return radii[0] === 0
+      ? law('seam line round', '2 × ({0} + {1})', [width, depth], along)
+      : law('seam line round', '2 × ({0} + {1}) − (8 − 2π) × {2}', [width, depth, given('corner radius', radii[0], 'entered')], along);
   },
 };

@@ -1,0 +1,90 @@
+import { area, flatten, outlineBounds, perimeter, stationAt, type Outline } from './outline';
+import { distance, type Point } from './point';
+import { directionOn, segmentLength, smallestRadiusOf, type Segment } from './segment';
+import { mirrored } from './transform';
+
+export interface Asymmetry {
+  /** How far the outline and its fold over the centre line lie apart at the worst place, mm. */
+  readonly worstMm: number;
+  readonly at: Point;
+}
+
+/** Places looked at round the outline when its halves are compared. */
+const ASYMMETRY_PLACES = 240;
+
+/** Distance of a point from a polygon's sides, mm. */
+export function distanceTo(points: readonly Point[], p: Point): number {
+  let least = Infinity;
+  points.forEach((a, i) => {
+    const b = points[(i + 1) % points.length] as Point;
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)));
+    least = Math.min(least, Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy));
+  });
+  return least;
+}
+
+/** The upright line in the middle of an outline's box: what it is folded on. */
+export function centreLine(outline: Outline): number {
+  const { minX, maxX } = outlineBounds(outline);
+  return (minX + maxX) / 2;
+}
+
+/** Folds the outline on an upright line (its middle unless told) and finds where the halves differ most. */
+export function asymmetry(outline: Outline, x = centreLine(outline)): Asymmetry {
+  const other = flatten(mirrored(outline, x), 0.02);
+  const total = perimeter(outline);
+  let worst: Asymmetry = { worstMm: 0, at: { x, y: 0 } };
+  const places = [
+    ...Array.from({ length: ASYMMETRY_PLACES }, (_, i) => stationAt(outline, (total * i) / ASYMMETRY_PLACES).at),
+    ...outline.segments.map((s) => s.from),
+  ];
+  for (const at of places) {
+    const mm = distanceTo(other, at);
+    if (mm > worst.worstMm) worst = { worstMm: mm, at };
+  }
+  return worst;
+}
+
+/** Smallest radius of curvature of its curves, mm; 0 where two segments meet at a corner, Infinity for a curve without either. */
+export function smallestRadius(outline: Outline): number {
+  const { segments } = outline;
+  const curves = Math.min(Infinity, ...segments.map(smallestRadiusOf));
+  return segments.some((segment, i) => isCorner(segment, segments[(i + 1) % segments.length] as Segment)) ? 0 : curves;
+}
+
+/** Turned by more than this where two segments meet, radians: a corner, not a smooth joint. */
+const CORNER_ANGLE = 0.02;
+
+/** Whether the way turns sharply from one segment to the next. */
+export function isCorner(a: Segment, b: Segment): boolean {
+  const [p, q] = [directionOn(a, segmentLength(a)), directionOn(b, 0)];
+  return Math.abs(Math.atan2(p.x * q.y - p.y * q.x, p.x * q.x + p.y * q.y)) > CORNER_ANGLE;
+}
+
+export interface OutlineMeasures {
+  readonly perimeterMm: number;
+  readonly areaMm2: number;
+  readonly widthMm: number;
+  readonly depthMm: number;
+  readonly smallestRadiusMm: number;
+  readonly asymmetryMm: number;
+  /** Between opposite corners of its box's nearest points: front left to back right, and the other. */
+  readonly diagonalsMm: readonly [number, number];
+}
+
+/** Everything that is measured on an outline. */
+export function measured(outline: Outline): OutlineMeasures {
+  const box = outlineBounds(outline);
+  const points = flatten(outline, 0.05);
+  const nearest = (x: number, y: number): Point => points.reduce((best, p) => (distance(p, { x, y }) < distance(best, { x, y }) ? p : best));
+  return {
+    perimeterMm: perimeter(outline),
+    areaMm2: area(outline),
+    widthMm: box.maxX - box.minX,
+    depthMm: box.maxY - box.minY,
+    smallestRadiusMm: smallestRadius(outline),
+    asymmetryMm: asymmetry(outline).worstMm,
+    diagonalsMm: [distance(nearest(box.minX, box.minY), nearest(box.maxX, box.maxY)), distance(nearest(box.maxX, box.minY), nearest(box.minX, box.maxY))],
+  };
+}
