@@ -28,7 +28,7 @@ function splitMeasures(text: string): { readonly measures: string; readonly word
 
 /**
  * Reads a cushion as it would be scribbled on card: `6 x 19 3/4 x 17 x 3 boxed welt` (how many, wide, deep, high), `19 3/4 x 17 x 3`, `2 x 500 mm x 450 mm x 75 mm`.
- * Four measures start with the number of pieces, three are for one piece. Numbers without a mark are in `units`.
+ * Four measures start with the number of pieces, three are for one piece; `2 x round 460 x 90`: a shape's word may stand before, and a round one has one measure less. Numbers without a mark are in `units`.
  */
 export function readQuickLine(text: string, units: UnitSystem): QuickReading {
   const { measures, words } = splitMeasures(text);
@@ -36,16 +36,20 @@ export function readQuickLine(text: string, units: UnitSystem): QuickReading {
   const parts = measures
     .toLowerCase()
     .split(/\s*[x×*]\s*/)
-    .map((part) => part.replace(/[a-z]{3,}/g, (word) => (shapeWords.has(word) ? ' ' : word)).trim())
+    .map((part) => part.replace(/[a-z-]{3,}/g, (word) => (shapeWords.has(word) ? ' ' : word)).trim())
     .filter(Boolean);
-  if (parts.length < 3) return no('no-measures', text.trim());
-  if (parts.length > 4) return no('measure-unreadable', parts.slice(4).join(' × '));
+  const spoken = new Set(text.toLowerCase().split(/[^a-z-]+/));
+  const shape = SHAPES.find((one) => one.words.some((word) => word.length > 2 && spoken.has(word))) ?? SHAPES[0];
+  // A round one has one measure across, and its height; every other its width, its depth and its height.
+  const wanted = shape?.measures.filter((measure) => !measure.optional).length === 1 ? 2 : 3;
+  if (parts.length < wanted) return no('no-measures', text.trim());
+  if (parts.length > wanted + 1) return no('measure-unreadable', parts.slice(wanted + 1).join(' × '));
 
-  const count = parts.length === 4 ? (parts[0] ?? '') : '1';
+  const count = parts.length === wanted + 1 ? (parts[0] ?? '') : '1';
   const quantity = Number(count);
   if (!/^\d+$/.test(count) || quantity < 1 || quantity > MOST_PIECES) return no('quantity-unclear', count);
   const lengths: number[] = [];
-  for (const part of parts.slice(-3)) {
+  for (const part of parts.slice(-wanted)) {
     const reading = parseLength(part, units);
     if (!reading.ok || reading.mm <= 0) return no('measure-unreadable', part);
     lengths.push(reading.mm);
@@ -59,8 +63,9 @@ export function readQuickLine(text: string, units: UnitSystem): QuickReading {
     else if (made) construction = { ...construction, kind: made.kind };
     else if (!GLUE_WORDS.has(word) && !shapeWords.has(word)) return no('words-unknown', word);
   }
-  const [widthMm = 0, depthMm = 0, heightMm = 0] = lengths;
-  return { ok: true, quantity, template: { shape: 'rectangle', widthMm, depthMm }, heightMm, construction };
+  const [acrossMm = 0, deepMm = acrossMm] = lengths.slice(0, -1);
+  const template: Template = shape?.like(acrossMm, deepMm) ?? { shape: 'rectangle', widthMm: acrossMm, depthMm: deepMm };
+  return { ok: true, quantity, template, heightMm: lengths.at(-1) ?? 0, construction };
 }
 
 /** What to say when a line could not be read. */

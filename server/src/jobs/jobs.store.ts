@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
+import { outlineOf, shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
 import { jobStatements, type JobRow, type ListQuery } from './jobs.sql';
@@ -133,7 +133,9 @@ export class JobStore {
   #writeCushions(jobId: string, job: Job): void {
     this.#sql.dropCushions.run(jobId);
     job.cushions.forEach((cushion, position) => {
-      const { acrossMm, deepMm } = shapeOf(cushion.template).span(cushion.template);
+      // A template that cannot be is kept as it was written, and listed without a size.
+      const cannotBe = shapeOf(cushion.template).check(cushion.template).length > 0;
+      const { acrossMm, deepMm } = cannotBe ? { acrossMm: 0, deepMm: 0 } : outlineOf(cushion.template);
       const { name, quantity, heightMm, school } = cushion;
       this.#sql.insertCushion.run({ jobId, position, name, quantity, shape: cushion.template.shape, widthMm: acrossMm, depthMm: deepMm, heightMm, school });
     });

@@ -3,9 +3,10 @@ import { formatLengthUnit, pairMm } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
-import { outlineItems, planDimensions, plateItems, sectionItems } from '../shared/table/cushion-scene';
+import { outlineItems, planDimensions, plateItems, sectionItems, shapeDimensions } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 import { Table, type Edit } from '../shared/table/table';
+import { measureWord, withMeasure } from '../template/measures';
 
 /** From the finished size to core and wrap by an allowance school, in plan and section, with the fit predicted. */
 @Component({
@@ -40,7 +41,7 @@ export class BuildStation {
       ...plateItems(plate, one.sizes.seam.value),
       ...outlineItems(one, ['core']),
       { kind: 'area', key: 'sewn-over', shape: plate.sewn ?? plate.outline, look: 'sew' },
-      ...planDimensions(one, 'finished', one.source.given === 'finished'),
+      ...(one.source.given === 'finished' ? shapeDimensions(one) : planDimensions(one, 'finished')),
       ...sectionItems(one, { x: 0, y: sectionY }, this.store.inWords(), shop),
       {
         kind: 'dim',
@@ -77,6 +78,6 @@ export class BuildStation {
 
   protected edited({ key, mm }: Edit): void {
     if (key === 'heightMm') this.setHeight(mm);
-    else this.store.editCushion(key === 'widthMm' ? 'Width' : 'Depth', (cushion) => ({ ...cushion, template: { ...cushion.template, [key]: mm } }));
+    else this.store.editCushion(measureWord(this.store.cushion(), key), (cushion) => withMeasure(cushion, key, mm));
   }
 }

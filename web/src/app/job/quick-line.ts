@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal, viewChild, type ElementRef } from '@angular/core';
-import { formatLength, pairMm, readQuickLine, sayQuickProblem, type Cushion } from '@yardland/core';
+import { formatLength, outlineOf, pairMm, readQuickLine, sayQuickProblem, shapeOf, type Cushion } from '@yardland/core';
 import { JobStore } from './job-store';
 
 /** A whole cushion in one line, as it would be scribbled on card; shows what it understood before Enter commits it. */
@@ -43,9 +43,10 @@ export class QuickLine {
     const reading = this.reading();
     if (!reading.ok) return sayQuickProblem(reading.code, reading.about);
     const [units, step] = [this.#store.units(), this.#store.step()];
-    const { widthMm, depthMm } = reading.template;
-    const size = [widthMm, depthMm, reading.heightMm].map((mm) => formatLength(mm, units, step)).join(' × ');
-    return `${reading.quantity} rectangle${reading.quantity > 1 ? 's' : ''}, seat ${size} high, ${reading.construction.kind}, ${reading.construction.edge === 'welt' ? 'welted' : 'plain'} edge. Enter adds ${reading.quantity > 1 ? 'them' : 'it'}.`;
+    const { acrossMm, deepMm } = outlineOf(reading.template);
+    const size = [acrossMm, deepMm, reading.heightMm].map((mm) => formatLength(mm, units, step)).join(' × ');
+    const many = reading.quantity > 1;
+    return `${reading.quantity} × ${shapeOf(reading.template).name}, seat ${size} high, ${reading.construction.kind}, ${reading.construction.edge === 'welt' ? 'welted' : 'plain'} edge. Enter adds ${many ? 'them' : 'it'}.`;
   });
 
   focus(): void {

@@ -178,8 +178,9 @@ export class JobsPage {
 
 /** Small outlines of a job's cushions, to one scale. */
 function shapesOf(job: JobSummary): { path: string; width: number; height: number; quantity: number }[] {
-  const scale = Math.min(0.05, ...job.outlines.map(({ widthMm, depthMm }) => Math.min(72 / widthMm, 34 / depthMm)));
-  return job.outlines.slice(0, 5).map(({ widthMm, depthMm, quantity }) => {
+  const drawn = job.outlines.filter(({ widthMm, depthMm }) => widthMm > 0 && depthMm > 0);
+  const scale = Math.min(0.05, ...drawn.map(({ widthMm, depthMm }) => Math.min(72 / widthMm, 34 / depthMm)));
+  return drawn.slice(0, 5).map(({ widthMm, depthMm, quantity }) => {
     const [width, height] = [widthMm * scale, depthMm * scale];
     return { width: width + 3, height: height + 3, quantity, path: `M1.5 1.5h${width.toFixed(1)}v${height.toFixed(1)}h${(-width).toFixed(1)}z` };
   });

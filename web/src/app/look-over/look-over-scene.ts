@@ -1,4 +1,4 @@
-import { lookedOver, type CushionPlan, type Point } from '@yardland/core';
+import { lookedOver, outlineBounds, type CushionPlan, type Point } from '@yardland/core';
 import { boxArea } from '../shared/table/cushion-scene';
 import { shifted, type Scene, type SceneItem } from '../shared/table/scene';
 import { SEAT_WORDS } from './look-over-words';
@@ -73,10 +73,11 @@ export function oldCoreScene(one: CushionPlan, fit: string): Scene {
   const { edgeMm, middleMm } = source.seat?.old ?? {};
   if (!sizes || !outlines || edgeMm === undefined || middleMm === undefined) return seatScene(one, fit);
   const [width, depth] = [sizes.core.width.value, sizes.core.depth.value];
+  const { minX, minY } = outlineBounds(outlines.core);
   const pads = lookedOver(one)?.refresh.flatMap((item) => (item.kind === 'pad' ? item.pads : [])) ?? [];
   const under = -Math.max(70, width * SECTION_GAP) - edgeMm;
   const items: SceneItem[] = [
-    { kind: 'area', key: 'plan', shape: outlines.core, look: 'foam' },
+    { kind: 'area', key: 'plan', shape: shifted(outlines.core, -minX, -minY), look: 'foam' },
     ...pads.map((pad, i): SceneItem => ({ kind: 'area', key: `pad-${i}`, shape: shifted(pad.outline, width / 2, depth / 2), look: i % 2 ? 'crown' : 'wrap' })),
     { kind: 'area', key: 'section', shape: sag(width, under, edgeMm, middleMm), look: 'foam' },
     ...padSections(pads, width, under, edgeMm, middleMm),

@@ -1,22 +1,49 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { shapeOf, type Cushion } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  mirrored,
+  moveHandle,
+  movePoint,
+  movePointMirrored,
+  centreLine,
+  formatLengthUnit,
+  outlineOf,
+  outlineToJson,
+  roundToStep,
+  shapeOf,
+  type Cushion,
+  type Outline,
+  type Point,
+} from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Switch } from '../shared/choice';
+import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
-import { outlineItems, planDimensions } from '../shared/table/cushion-scene';
-import type { Scene, SceneItem } from '../shared/table/scene';
-import { Table, type Edit } from '../shared/table/table';
+import { templateOrigin } from '../shared/table/cushion-scene';
+import type { Scene } from '../shared/table/scene';
+import { Table, type Edit, type Move } from '../shared/table/table';
+import { TextField } from '../shared/text-field';
+import { EvenTray } from './even-tray';
+import { measureWord, withMeasure } from './measures';
+import { PointsTray } from './points-tray';
+import { ShapeTray } from './shape-tray';
+import { evenScene, measuresScene, pointsScene } from './template-scene';
 
 const GIVEN = [
   { value: 'seat', name: 'the seat' },
   { value: 'finished', name: 'the cushion' },
   { value: 'core', name: 'a kept core' },
 ];
+const PARTS = [
+  { value: 'measures', name: 'Measures' },
+  { value: 'points', name: 'Points' },
+  { value: 'even', name: 'Even out' },
+] as const;
+type Part = (typeof PARTS)[number]['value'];
 
-/** The outline by its measures: typed, dragged, and shown with the other sizes over it. */
+/** The outline: by its measures, by its points, evened out; typed, dragged, and shown with the other sizes over it. */
 @Component({
   selector: 'yl-template-station',
-  imports: [Table, QuantityField, Switch],
+  imports: [Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray],
   templateUrl: './template-station.html',
   host: { class: 'station' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -24,74 +51,79 @@ const GIVEN = [
 export class TemplateStation {
   protected readonly store = inject(JobStore);
   protected readonly given = GIVEN;
-  protected readonly legend = ['seat', 'finished', 'core'] as const;
+  protected readonly parts = PARTS;
+  protected readonly part = signal<Part>('measures');
+  protected readonly mirror = signal(false);
+  protected readonly snap = signal(true);
+  /** The side in hand, by its place round the outline. */
+  protected readonly picked = linkedSignal({ source: this.store.cushionIndex, computation: () => 0 });
+  /** Where the outline lay when a drag began: the table's frame must not follow what is dragged. */
+  #origin: Point | null = null;
 
   protected readonly scene = computed<Scene>(() => {
     const one = this.store.cushionPlan();
-    const fit = `template ${this.store.cushionIndex()}`;
-    if (!one?.sizes) return { title: 'Template', fit, items: [] };
-    const { given, template } = one.source;
-    const { acrossMm, deepMm } = shapeOf(template).span(template);
-    const { width, depth } = one.sizes.finished;
-    const [dx, dy] = [(width.value - acrossMm) / 2, (depth.value - deepMm) / 2];
-    const handles: SceneItem[] = [
-      {
-        kind: 'handle',
-        key: 'widthMm',
-        axis: 'x',
-        at: { x: width.value - dx, y: depth.value / 2 },
-        mm: acrossMm,
-        perMm: 2,
-        minMm: 20,
-        maxMm: 20_000,
-        name: 'Drag the width',
-      },
-      {
-        kind: 'handle',
-        key: 'depthMm',
-        axis: 'y',
-        at: { x: width.value / 2, y: depth.value - dy },
-        mm: deepMm,
-        perMm: 2,
-        minMm: 20,
-        maxMm: 20_000,
-        name: 'Drag the depth',
-      },
-    ];
-    return {
-      title: `Template of ${one.source.name}, seen from above`,
-      fit,
-      room: { top: 84, bottom: 92, right: 150, left: 90 },
-      items: [
-        ...outlineItems(one, ['core', 'finished', 'seat']),
-        {
-          kind: 'area',
-          key: 'centre',
-          shape: [
-            { x: width.value / 2, y: -12 },
-            { x: width.value / 2, y: depth.value + 12 },
-          ],
-          open: true,
-          look: 'fold',
-        },
-        ...planDimensions(one, given, true),
-        ...handles,
-        { kind: 'note', key: 'front', at: { x: width.value * 0.25, y: dy }, dy: 22, text: 'front', anchor: 'middle', look: 'small' },
-        { kind: 'note', key: 'centre-words', at: { x: width.value / 2, y: depth.value * 0.25 }, dx: 8, text: 'centre', look: 'small' },
-      ],
-    };
+    const fit = `template ${this.store.cushionIndex()} ${this.part()}`;
+    if (!one?.outlines) return { title: 'Template', fit, items: [] };
+    if (this.part() === 'points') return pointsScene(one, fit, this.picked());
+    if (this.part() === 'even') {
+      const given = one.outlines[one.source.given];
+      const { units, step } = this.store.inWords();
+      return evenScene(one, fit, mirrored(given, centreLine(given)), (mm) => formatLengthUnit(mm, units, step));
+    }
+    return measuresScene(one, fit);
   });
 
   protected edited({ key, mm }: Edit): void {
-    this.store.editCushion(key === 'widthMm' ? 'Width' : 'Depth', (cushion) => measured(cushion, key, mm));
+    if (key.startsWith('stations.')) return;
+    this.store.editCushion(measureWord(this.store.cushion(), key), (cushion) => withMeasure(cushion, key, mm));
   }
 
   protected dragging(edit: Edit | null): void {
-    this.store.previewCushion(edit && ((cushion) => measured(cushion, edit.key, edit.mm)));
+    this.store.previewCushion(edit && ((cushion) => withMeasure(cushion, edit.key, edit.mm)));
   }
 
-  protected measure(label: string, key: string, mm: number | null): void {
-    this.store.editCushion(label, (cushion) => measured(cushion, key, mm ?? 0));
+  protected hold(key: string): void {
+    const index = Number(key.split('-')[1]);
+    if (Number.isInteger(index)) this.picked.set(index);
+  }
+
+  protected moving(move: Move | null): void {
+    if (!move) {
+      this.#origin = null;
+      this.store.previewCushion(null);
+      return;
+    }
+    this.#origin ??= this.#originNow();
+    const change = this.#moved(move);
+    this.store.previewCushion((cushion) => drawn(cushion, change));
+  }
+
+  protected moved(move: Move): void {
+    this.#origin ??= this.#originNow();
+    this.draw('Point moved', this.#moved(move));
+    this.#origin = null;
+  }
+
+  /** Changes the outline by hand; what was measured becomes what was drawn. A change that would cross itself is shown as a problem, and undo takes it back. */
+  protected draw(label: string, change: (outline: Outline) => Outline): void {
+    this.store.editCushion(label, (cushion) => drawn(cushion, change));
+  }
+
+  #originNow(): Point {
+    const one = this.store.cushionPlan();
+    return one ? templateOrigin(one) : { x: 0, y: 0 };
+  }
+
+  #moved({ key, to }: Move): (outline: Outline) => Outline {
+    const [what = '', number = ''] = key.split('-');
+    const index = Number(number);
+    const origin = this.#origin ?? { x: 0, y: 0 };
+    const snapped = (mm: number): number => (this.snap() ? roundToStep(mm, this.store.units(), this.store.step()) : mm);
+    const at = { x: snapped(to.x - origin.x), y: snapped(to.y - origin.y) };
+    return (outline) => {
+      if (what === 'point') return this.mirror() ? movePointMirrored(outline, index, at) : movePoint(outline, index, at);
+      return what === 'c1' || what === 'c2' || what === 'middle' ? moveHandle(outline, index, what, at) : outline;
+    };
   }
 
   protected height(mm: number | null): void {
@@ -104,22 +136,21 @@ export class TemplateStation {
   }
 
   protected rename(name: string): void {
-    if (name.trim()) this.store.editCushion('Name', (cushion) => ({ ...cushion, name: name.trim().slice(0, 120) }));
+    if (name) this.store.editCushion('Name', (cushion) => ({ ...cushion, name: name.slice(0, 120) }));
   }
 
   protected remark(text: string): void {
-    this.store.editCushion('Remark', ({ note: _before, ...cushion }) => (text.trim() ? { ...cushion, note: text.trim().slice(0, 2000) } : cushion));
+    this.store.editCushion('Remark', ({ note: _before, ...cushion }) => (text ? { ...cushion, note: text.slice(0, 2000) } : cushion));
   }
 
-  protected count(text: string): void {
-    const quantity = Math.round(Number(text));
-    if (quantity >= 1 && quantity <= 500) this.store.editCushion('How many', (cushion) => ({ ...cushion, quantity }));
+  protected count(quantity: number): void {
+    this.store.editCushion('How many', (cushion) => ({ ...cushion, quantity }));
   }
 }
 
-/** The cushion with one measure of its template set; nothing for the corner radius leaves it out. */
-function measured(cushion: Cushion, key: string, mm: number): Cushion {
-  if (key !== 'cornerRadiusMm' || mm > 0) return { ...cushion, template: { ...cushion.template, [key]: mm } };
-  const { cornerRadiusMm: _none, ...template } = cushion.template;
-  return { ...cushion, template };
+/** The cushion with its outline drawn otherwise; nothing where its template cannot be read. */
+function drawn(cushion: Cushion, change: (outline: Outline) => Outline): Cushion {
+  if (shapeOf(cushion.template).check(cushion.template).length) return cushion;
+  const outline = change(outlineOf(cushion.template).outline);
+  return outline.segments.length ? { ...cushion, template: { shape: 'free', outline: outlineToJson(outline) } } : cushion;
 }

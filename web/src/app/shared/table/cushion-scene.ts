@@ -1,20 +1,24 @@
-import { bounds, flatten, formatLength, isFoam, type CushionPlan, type Piece, type Point, type SayIn, type Shop, type Stock } from '@yardland/core';
-import { shifted, type Area, type Look, type SceneItem } from './scene';
+import {
+  bounds,
+  flatten,
+  formatLength,
+  isFoam,
+  outlineBounds,
+  shapeOf,
+  type CushionPlan,
+  type Piece,
+  type Point,
+  type SayIn,
+  type Shop,
+  type Stock,
+  type Template,
+} from '@yardland/core';
+import type { Area, Look, SceneItem } from './scene';
 
-/** The four outlines of a cushion lying centred over each other, the finished one with its front left at the origin. */
+/** Outlines of a cushion over each other, the finished one with its front left at the origin. */
 export function outlineItems(one: CushionPlan, which: readonly ('seat' | 'finished' | 'core')[]): Area[] {
-  const { outlines, sizes } = one;
-  if (!outlines || !sizes) return [];
-  const { width, depth } = sizes.finished;
-  return which.map((name) => {
-    const size = sizes[name];
-    return {
-      kind: 'area',
-      key: `outline-${name}`,
-      shape: shifted(outlines[name], (width.value - size.width.value) / 2, (depth.value - size.depth.value) / 2),
-      look: name,
-    };
-  });
+  const { outlines } = one;
+  return outlines ? which.map((name) => ({ kind: 'area', key: `outline-${name}`, shape: outlines[name], look: name })) : [];
 }
 
 /** A plate: its cut line, its sewing line, its notches and its grain; sewn outline at the origin. */
@@ -134,40 +138,49 @@ function circle(centre: Point, radius: number): Point[] {
   return Array.from({ length: 16 }, (_, i) => ({ x: centre.x + radius * Math.cos((i * Math.PI) / 8), y: centre.y + radius * Math.sin((i * Math.PI) / 8) }));
 }
 
-/** Width and depth of an outline written on it: typed over, when it is the given one. */
-export function planDimensions(one: CushionPlan, which: 'seat' | 'finished' | 'core', typed: boolean): SceneItem[] {
+/** How far an outline reaches, written on it. */
+export function planDimensions(one: CushionPlan, which: 'seat' | 'finished' | 'core'): SceneItem[] {
   const { sizes, outlines } = one;
   if (!sizes || !outlines) return [];
+  const { minX, minY, maxX, maxY } = outlineBounds(outlines[which]);
   const { width, depth } = sizes[which];
-  const dx = (sizes.finished.width.value - width.value) / 2;
-  const dy = (sizes.finished.depth.value - depth.value) / 2;
-  const edit = typed ? { edit: { minMm: 20, maxMm: 20_000 } } : {};
   return [
-    {
-      kind: 'dim',
-      key: 'widthMm',
-      name: `${which} width`,
-      side: 'below',
-      away: 40,
-      from: { x: dx, y: dy },
-      to: { x: dx + width.value, y: dy },
-      mm: width.value,
-      ...edit,
-    },
-    {
-      kind: 'dim',
-      key: 'depthMm',
-      name: `${which} depth`,
-      side: 'right',
-      away: 52,
-      from: { x: dx + width.value, y: dy + depth.value },
-      to: { x: dx + width.value, y: dy },
-      mm: depth.value,
-      ...edit,
-    },
+    { kind: 'dim', key: 'reach-x', name: `${which} width`, side: 'below', away: 40, from: { x: minX, y: minY }, to: { x: maxX, y: minY }, mm: width.value },
+    { kind: 'dim', key: 'reach-y', name: `${which} depth`, side: 'right', away: 52, from: { x: maxX, y: maxY }, to: { x: maxX, y: minY }, mm: depth.value },
   ];
 }
 
+/** Where the template's own drawing lies in the frame of the plan's outlines. */
+export function templateOrigin(one: CushionPlan): Point {
+  const given = one.outlines?.[one.source.given];
+  if (!given) return { x: 0, y: 0 };
+  const { minX, minY } = outlineBounds(given);
+  return { x: minX, y: minY };
+}
+
+/** The measures of the template's shape, written on it to be typed over; `key` is the measure's own. */
+export function shapeDimensions(one: CushionPlan): SceneItem[] {
+  const { template } = one.source;
+  const shape = shapeOf(template);
+  if (!one.outlines || shape.check(template).length) return [];
+  const origin = templateOrigin(one);
+  const at = (p: Point): Point => ({ x: p.x + origin.x, y: p.y + origin.y });
+  return shape.dimensions(template).map(({ key, from, to, side }): SceneItem => {
+    const measure = shape.measures.find((one) => one.key === key);
+    const away = { below: 40, above: 34, left: 40, right: 52 }[side];
+    const mm = measure ? measureOf(template, key) : Math.hypot(to.x - from.x, to.y - from.y);
+    const edit = measure ? { edit: { minMm: measure.least, maxMm: measure.most } } : {};
+    return { kind: 'dim', key, name: measure?.word ?? key, side, away, from: at(from), to: at(to), mm, ...edit };
+  });
+}
+
+/** One measure of a template as it stands; what is left out reads as nothing. */
+export function measureOf(template: Template, key: string): number {
+  const value = (template as unknown as Record<string, unknown>)[key];
+  return typeof value === 'number' ? value : 0;
+}
+
+/** The corners of an upright rectangle, from its lower left. */
 export const rectanglePoints = (x: number, y: number, width: number, height: number): Point[] => [
   { x, y },
   { x: x + width, y },

@@ -1,0 +1,140 @@
+import { cubicAt } from '../geometry/cubic';
+import { distance, dot, minusPoint, unit, type Point } from '../geometry/point';
+import { line, type Cubic, type EdgeName, type Segment } from '../geometry/segment';
+
+/** A place that a curve should pass near, and the edge it belongs to. */
+export interface Place {
+  readonly point: Point;
+  readonly edge: EdgeName;
+}
+
+const CORNER_ANGLE = 0.6;
+/** A corner is looked for over this much of the way on both sides, mm. */
+const CORNER_REACH_MM = 14;
+
+/** Where the way turns sharply: indices of corners, both ends counted in. */
+export function cornersAlong(points: readonly Point[], reachMm = CORNER_REACH_MM): number[] {
+  const turns = points.map((p, i) => {
+    if (i === 0 || i === points.length - 1) return Math.PI;
+    let [a, b] = [i, i];
+    while (a > 0 && distance(points[a] as Point, p) < reachMm) a--;
+    while (b < points.length - 1 && distance(points[b] as Point, p) < reachMm) b++;
+    const [u, v] = [unit(minusPoint(p, points[a] as Point)), unit(minusPoint(points[b] as Point, p))];
+    return Math.acos(Math.max(-1, Math.min(1, dot(u, v))));
+  });
+  return turns.flatMap((turn, i) => {
+    if (i === 0 || i === points.length - 1) return [i];
+    const near = turns.filter((_, j) => j !== 0 && j !== points.length - 1 && j !== i && distance(points[j] as Point, points[i] as Point) < reachMm);
+    return turn > CORNER_ANGLE && near.every((other) => other <= turn) ? [i] : [];
+  });
+}
+
+const middleEdge = (places: readonly Place[]): EdgeName => places[Math.floor(places.length / 2)]?.edge ?? 'front';
+
+/** The cubic with given tangents at its ends that lies nearest to the places, by least squares on chord length. */
+function nearest(places: readonly Place[], leaves: Point, arrives: Point): { readonly curve: Cubic; readonly worst: number; readonly at: number } {
+  const points = places.map((one) => one.point);
+  const [from, to] = [points[0] as Point, points.at(-1) as Point];
+  const along = points.reduce<number[]>((sums, p, i) => [...sums, i === 0 ? 0 : (sums[i - 1] ?? 0) + distance(p, points[i - 1] as Point)], []);
+  const total = along.at(-1) ?? 1;
+  let parameters = along.map((mm) => mm / total);
+  let curve: Cubic = { kind: 'cubic', edge: middleEdge(places), from, c1: from, c2: to, to };
+  for (let round = 0; round < 5; round++) {
+    let [aa, ab, bb, ra, rb] = [0, 0, 0, 0, 0];
+    points.forEach((p, i) => {
+      const t = parameters[i] ?? 0;
+      const u = 1 - t;
+      const [b0, b1, b2, b3] = [u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t];
+      const [va, vb] = [
+        { x: leaves.x * b1, y: leaves.y * b1 },
+        { x: -arrives.x * b2, y: -arrives.y * b2 },
+      ];
+      const rest = { x: p.x - from.x * (b0 + b1) - to.x * (b2 + b3), y: p.y - from.y * (b0 + b1) - to.y * (b2 + b3) };
+      aa += dot(va, va);
+      ab += dot(va, vb);
+      bb += dot(vb, vb);
+      ra += dot(va, rest);
+      rb += dot(vb, rest);
+    });
+    const determinant = aa * bb - ab * ab;
+    const third = distance(from, to) / 3;
+    let [alpha, beta] = Math.abs(determinant) < 1e-12 ? [third, third] : [(ra * bb - rb * ab) / determinant, (rb * aa - ra * ab) / determinant];
+    if (!(alpha > third * 0.05) || !(beta > third * 0.05)) [alpha, beta] = [third, third];
+    curve = {
+      ...curve,
+      c1: { x: from.x + leaves.x * alpha, y: from.y + leaves.y * alpha },
+      c2: { x: to.x - arrives.x * beta, y: to.y - arrives.y * beta },
+    };
+    parameters = points.map((p, i) => footOf(curve, p, parameters[i] ?? 0));
+  }
+  let [worst, at] = [0, 0];
+  points.forEach((p, i) => {
+    const off = distance(p, cubicAt(curve, parameters[i] ?? 0));
+    if (off > worst) [worst, at] = [off, i];
+  });
+  return { curve, worst, at };
+}
+
+/** The parameter of the curve's place nearest to p, from a first guess, by a few steps along the tangent. */
+function footOf(curve: Cubic, p: Point, guess: number): number {
+  let t = guess;
+  for (let i = 0; i < 4; i++) {
+    const here = cubicAt(curve, t);
+    const ahead = cubicAt(curve, Math.min(1, t + 1e-4));
+    const back = cubicAt(curve, Math.max(0, t - 1e-4));
+    const way = {
+      x: (ahead.x - back.x) / (Math.min(1, t + 1e-4) - Math.max(0, t - 1e-4)),
+      y: (ahead.y - back.y) / (Math.min(1, t + 1e-4) - Math.max(0, t - 1e-4)),
+    };
+    const step = dot(minusPoint(p, here), way) / (dot(way, way) || 1);
+    t = Math.max(0, Math.min(1, t + step));
+  }
+  return t;
+}
+
+/** How far a run of places stands off the straight line between its ends. */
+function straightness(points: readonly Point[]): number {
+  const [from, to] = [points[0] as Point, points.at(-1) as Point];
+  const way = unit(minusPoint(to, from));
+  return Math.max(...points.map((p) => Math.abs((p.x - from.x) * way.y - (p.y - from.y) * way.x)));
+}
+
+/** The way the places run about one of them, over some millimetres, so that noise does not turn it. */
+function wayAt(points: readonly Point[], i: number, side: -1 | 0 | 1): Point {
+  const reach = 10;
+  let [a, b] = [i, i];
+  if (side <= 0) while (a > 0 && distance(points[a] as Point, points[i] as Point) < reach) a--;
+  if (side >= 0) while (b < points.length - 1 && distance(points[b] as Point, points[i] as Point) < reach) b++;
+  return unit(minusPoint(points[b] as Point, points[a] as Point));
+}
+
+function fitRun(places: readonly Place[], leaves: Point, arrives: Point, tolerance: number): Segment[] {
+  const points = places.map((one) => one.point);
+  const [from, to] = [points[0] as Point, points.at(-1) as Point];
+  if (places.length < 3 || straightness(points) <= tolerance) return [line(middleEdge(places), from, to)];
+  const { curve, worst, at } = nearest(places, leaves, arrives);
+  if (worst <= tolerance || places.length < 6) return [curve];
+  const split = Math.max(2, Math.min(places.length - 3, at));
+  const way = wayAt(points, split, 0);
+  return [...fitRun(places.slice(0, split + 1), leaves, way, tolerance), ...fitRun(places.slice(split), way, arrives, tolerance)];
+}
+
+/**
+ * Lines and curves through places that lie in order along a way, within `tolerance` mm: cut at corners and where the edge changes, each run one line or
+ * as few smoothly joined cubics as it takes (after Schneider, “An algorithm for automatically fitting digitized curves”, 1990).
+ */
+export function fitCurve(places: readonly Place[], tolerance: number): Segment[] {
+  const points = places.map((one) => one.point);
+  const stops = [
+    ...new Set([
+      ...cornersAlong(points),
+      ...places.flatMap((one, i) => (i > 0 && one.edge !== places[i - 1]?.edge && places[i - 1]?.edge !== 'corner' && one.edge !== 'corner' ? [i] : [])),
+    ]),
+  ].sort((a, b) => a - b);
+  return stops.slice(1).flatMap((to, i) => {
+    const from = stops[i] as number;
+    const run = places.slice(from, to + 1);
+    const own = run.map((one) => one.point);
+    return fitRun(run, wayAt(own, 0, 1), wayAt(own, own.length - 1, -1), tolerance);
+  });
+}

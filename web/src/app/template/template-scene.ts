@@ -1,0 +1,147 @@
+import {
+  asymmetry,
+  inArcs,
+  outlineBounds,
+  outlineOf,
+  pointOn,
+  segmentLength,
+  shapeOf,
+  type CushionPlan,
+  type Outline,
+  type Point,
+  type Segment,
+} from '@yardland/core';
+import { outlineItems, shapeDimensions, templateOrigin } from '../shared/table/cushion-scene';
+import { shifted, type Scene, type SceneItem } from '../shared/table/scene';
+
+/** A fold line, and the words front and centre, for an outline. */
+function guides(outline: Outline): SceneItem[] {
+  const { minX, minY, maxX, maxY } = outlineBounds(outline);
+  const x = (minX + maxX) / 2;
+  return [
+    {
+      kind: 'area',
+      key: 'centre',
+      shape: [
+        { x, y: minY - 12 },
+        { x, y: maxY + 12 },
+      ],
+      open: true,
+      look: 'fold',
+    },
+    { kind: 'note', key: 'front', at: { x: minX + (maxX - minX) * 0.25, y: minY }, dy: 22, text: 'front', anchor: 'middle', look: 'small' },
+    { kind: 'note', key: 'centre-words', at: { x, y: minY + (maxY - minY) * 0.25 }, dx: 8, text: 'centre', look: 'small' },
+  ];
+}
+
+/** Grips for the width and depth of shapes that are measured so. */
+function grips(one: CushionPlan, outline: Outline): SceneItem[] {
+  const { template } = one.source;
+  const { minX, minY, maxX, maxY } = outlineBounds(outline);
+  const has = (key: string): boolean => shapeOf(template).measures.some((measure) => measure.key === key);
+  const grip = (key: string, axis: 'x' | 'y', at: Point, mm: number, name: string): SceneItem => ({
+    kind: 'handle',
+    key,
+    axis,
+    at,
+    mm,
+    perMm: 2,
+    minMm: 20,
+    maxMm: 20_000,
+    name,
+  });
+  return [
+    ...(has('widthMm') ? [grip('widthMm', 'x', { x: maxX, y: (minY + maxY) / 2 }, maxX - minX, 'Drag the width')] : []),
+    ...(has('diameterMm') ? [grip('diameterMm', 'x', { x: maxX, y: (minY + maxY) / 2 }, maxX - minX, 'Drag the width')] : []),
+    ...(has('depthMm') && template.shape !== 'half-round' && template.shape !== 'ring-sector'
+      ? [grip('depthMm', 'y', { x: (minX + maxX) / 2, y: maxY }, maxY - minY, 'Drag the depth')]
+      : []),
+  ];
+}
+
+const ROOM = { top: 84, bottom: 92, right: 150, left: 110 };
+
+/** The template with the other sizes over it, its measures to type over and its grips. */
+export function measuresScene(one: CushionPlan, fit: string): Scene {
+  const given = one.outlines?.[one.source.given];
+  if (!given) return { title: 'Template', fit, items: [] };
+  return {
+    title: `Template of ${one.source.name}, seen from above`,
+    fit,
+    room: ROOM,
+    items: [...outlineItems(one, ['core', 'finished', 'seat']), ...guides(given), ...shapeDimensions(one), ...grips(one, given)],
+  };
+}
+
+/** The template's own outline with every point, handle and bulge to take hold of. Keys: `point-3`, `c1-3`, `c2-3`, `middle-3`, by segment. */
+export function pointsScene(one: CushionPlan, fit: string, picked: number): Scene {
+  const given = one.outlines?.[one.source.given];
+  if (!given) return { title: 'Template', fit, items: [] };
+  const { outline } = outlineOf(one.source.template);
+  const origin = templateOrigin(one);
+  const at = (p: Point): Point => ({ x: p.x + origin.x, y: p.y + origin.y });
+  const { segments } = outline;
+  const knobs = segments.flatMap((segment, i): SceneItem[] => {
+    const middle = pointOn(segment, segmentLength(segment) / 2);
+    const handles: SceneItem[] =
+      segment.kind === 'cubic'
+        ? (['c1', 'c2'] as const).flatMap((key, k): SceneItem[] => [
+            { kind: 'area', key: `${key}-line-${i}`, shape: [at(k ? segment.to : segment.from), at(segment[key])], open: true, look: 'bound' },
+            { kind: 'knob', key: `${key}-${i}`, at: at(segment[key]), name: `Handle ${k + 1} of side ${i + 1}`, look: 'control' },
+          ])
+        : [{ kind: 'knob', key: `middle-${i}`, at: at(middle), name: `Bulge of side ${i + 1}, ${sideWords(segment)}`, look: 'smooth', picked: i === picked }];
+    return [...handles, { kind: 'knob', key: `point-${i}`, at: at(segment.from), name: `Point ${i + 1}`, look: 'corner', picked: i === picked }];
+  });
+  const chosen = segments[picked];
+  return {
+    title: `The outline of ${one.source.name} by its points`,
+    fit,
+    room: ROOM,
+    items: [
+      ...outlineItems(one, ['core', 'finished', 'seat']),
+      ...guides(given),
+      ...(chosen
+        ? [
+            {
+              kind: 'area' as const,
+              key: 'picked',
+              shape: [...shifted({ segments: inArcs({ segments: [chosen] }).segments }, origin.x, origin.y), at(chosen.to)],
+              open: true,
+              look: 'lit' as const,
+            },
+          ]
+        : []),
+      ...knobs,
+    ],
+  };
+}
+
+export function sideWords(segment: Segment): string {
+  return { line: 'straight', arc: 'an arc', cubic: 'a curve' }[segment.kind];
+}
+
+/** Both halves over each other, and the place where they differ most. */
+export function evenScene(one: CushionPlan, fit: string, folded: Outline | null, words: (mm: number) => string): Scene {
+  const given = one.outlines?.[one.source.given];
+  if (!given) return { title: 'Template', fit, items: [] };
+  const { worstMm, at } = asymmetry(given);
+  return {
+    title: `The two halves of ${one.source.name} over each other`,
+    fit,
+    room: ROOM,
+    items: [
+      { kind: 'area', key: 'outline', shape: given, look: one.source.given },
+      ...(folded ? [{ kind: 'area' as const, key: 'folded', shape: folded, look: 'sew' as const }] : []),
+      ...guides(given),
+      ...(worstMm > 0.05
+        ? [
+            { kind: 'area' as const, key: 'worst', shape: ring(at, 14), look: 'cut' as const },
+            { kind: 'note' as const, key: 'worst-words', at, dx: 18, dy: -16, text: `${words(worstMm)} apart here`, look: 'head' as const },
+          ]
+        : []),
+    ],
+  };
+}
+
+const ring = (at: Point, radius: number): Point[] =>
+  Array.from({ length: 32 }, (_, i) => ({ x: at.x + radius * Math.cos((i * Math.PI) / 16), y: at.y + radius * Math.sin((i * Math.PI) / 16) }));
