@@ -1,12 +1,13 @@
 import { refusal, type Outcome, type Verb } from './verb';
 import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
+import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
 
-const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb];
+const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 
-function dispatch(args: readonly string[]): Outcome {
+function dispatch(args: readonly string[]): Outcome | Promise<Outcome> {
   const [name, ...rest] = args;
   if (name === undefined || name === 'help' || name === '--help') return { code: 0, out: HELP };
   const verb = VERBS.find((one) => one.name === name);
@@ -27,7 +28,7 @@ function dispatch(args: readonly string[]): Outcome {
   return verb.run(files, options);
 }
 
-const { code, out, error } = dispatch(process.argv.slice(2));
+const { code, out, error } = await dispatch(process.argv.slice(2));
 if (error) process.stderr.write(error);
 // A pipe may take a large plan in parts: the code is set, and Node leaves once all is written.
 if (out) process.stdout.write(out);

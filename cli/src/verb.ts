@@ -12,7 +12,7 @@ export interface Verb {
   readonly does: string;
   /** Names of options that take a value. */
   readonly options: readonly string[];
-  readonly run: (files: readonly string[], options: Readonly<Record<string, string>>) => Outcome;
+  readonly run: (files: readonly string[], options: Readonly<Record<string, string>>) => Outcome | Promise<Outcome>;
 }
 
 export const refusal = (problems: readonly { code: string; path: string; message: string }[]): Outcome => ({

@@ -49,6 +49,7 @@ export * from './kernel/figure';
 export * from './kernel/hash';
 export * from './kernel/issue';
 export * from './kernel/random';
+export * from './kernel/read';
 export * from './kernel/why';
 export * from './lay/contract';
 export * from './lay/engine';

@@ -29,7 +29,8 @@ export class Sheet {
   readonly width: number;
   readonly height: number;
 
-  constructor(size: 'A4' | 'LETTER', title: string) {
+  /** `size`: a name of the paper, or width and height in points. */
+  constructor(size: 'A4' | 'A3' | 'LETTER' | 'LEGAL' | [number, number], title: string) {
     this.doc = new PDFDocument({ size, margin: 0, autoFirstPage: true, info: { Title: title, Creator: 'Yardland' } });
     for (const [face, file] of Object.entries(FONTS)) this.doc.registerFont(face, file());
     this.width = this.doc.page.width;
@@ -85,6 +86,11 @@ export class Sheet {
 
   stroke(from: Point, to: Point, width = 0.6): void {
     this.doc.moveTo(from.x, from.y).lineTo(to.x, to.y).lineWidth(width).strokeColor('black').undash().stroke();
+  }
+
+  /** Begins another page of the same size. */
+  nextPage(): void {
+    this.doc.addPage({ size: [this.width, this.height], margin: 0 });
   }
 
   /** Ends the page; resolves with the file. */

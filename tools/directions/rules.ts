@@ -17,6 +17,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   bench: ['job'],
   record: ['job'],
   stations: ['bench', 'record'],
+  format: ['template'],
   contract: ['job'],
   testing: ['job'],
 };
@@ -27,13 +28,13 @@ const WORKSPACES: Readonly<Record<string, readonly string[]>> = {
   paper: ['core'],
   server: ['core', 'paper'],
   web: ['core'],
-  cli: ['core'],
+  cli: ['core', 'paper'],
   e2e: ['core'],
 };
 
 /** Packages that the core may use; everything that touches a screen, a disk or a clock stays outside. */
-const CORE_PACKAGES = new Set(['zod', 'clipper2-ts']);
-const CORE_SPEC_PACKAGES = new Set(['zod', 'clipper2-ts', 'fast-check']);
+const CORE_PACKAGES = new Set(['zod', 'clipper2-ts', 'papaparse', 'saxes', 'svgpath']);
+const CORE_SPEC_PACKAGES = new Set([...CORE_PACKAGES, 'fast-check']);
 
 export interface Import {
   /** The importing file from the root, with slashes. */

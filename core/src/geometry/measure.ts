@@ -32,7 +32,7 @@ export function centreLine(outline: Outline): number {
 
 /** Folds the outline on an upright line (its middle unless told) and finds where the halves differ most. */
 export function asymmetry(outline: Outline, x = centreLine(outline)): Asymmetry {
-  const other = flatten(mirrored(outline, x), 0.02);
+  const other = flatten(mirrored(outline, x), 0.002);
   const total = perimeter(outline);
   let worst: Asymmetry = { worstMm: 0, at: { x, y: 0 } };
   const places = [
@@ -46,11 +46,9 @@ export function asymmetry(outline: Outline, x = centreLine(outline)): Asymmetry 
   return worst;
 }
 
-/** Smallest radius of curvature of its curves, mm; 0 where two segments meet at a corner, Infinity for a curve without either. */
+/** Smallest radius of curvature of an outline's curves, mm; Infinity where it has none. Sharp corners are not curves: `isCorner` tells them. */
 export function smallestRadius(outline: Outline): number {
-  const { segments } = outline;
-  const curves = Math.min(Infinity, ...segments.map(smallestRadiusOf));
-  return segments.some((segment, i) => isCorner(segment, segments[(i + 1) % segments.length] as Segment)) ? 0 : curves;
+  return Math.min(Infinity, ...outline.segments.map(smallestRadiusOf));
 }
 
 /** Turned by more than this where two segments meet, radians: a corner, not a smooth joint. */

@@ -4,7 +4,8 @@ import { DECKS, POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { BUILDS } from '../filling/sitters';
 import { templateSchema } from '../template/shapes/shapes';
-import { issue, type Issue } from '../kernel/issue';
+import { issue } from '../kernel/issue';
+import { readWith, type Read } from '../kernel/read';
 
 const text = (most: number) => z.string().max(most);
 const thickness = z.number().positive().max(1000);
@@ -124,27 +125,6 @@ export type Job = z.infer<typeof jobSchema>;
 
 /** Largest job file that is read, characters. */
 export const JOB_TEXT_LIMIT = 2_000_000;
-
-export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Issue[] };
-
-/** The problems of a Zod refusal as issues with dotted paths. */
-export function schemaIssues(error: z.ZodError): Issue[] {
-  return error.issues.flatMap((one) => {
-    const path = one.path.join('.');
-    const keys = one.code === 'unrecognized_keys' ? one.keys : [''];
-    return keys.map((key) =>
-      issue('error', `document-${one.code.replaceAll('_', '-')}`, [path, key].filter(Boolean).join('.'), {
-        detail: key ? `“${key}” is not a field of this document` : one.message,
-      }),
-    );
-  });
-}
-
-/** Checks an unknown value against a schema; never throws. */
-export function readWith<T>(schema: z.ZodType<T>, value: unknown): Read<T> {
-  const parsed = schema.safeParse(value);
-  return parsed.success ? { ok: true, value: parsed.data } : { ok: false, problems: schemaIssues(parsed.error) };
-}
 
 /** Reads a job document from any value: the document, or every problem with its path. */
 export function readJob(value: unknown): Read<Job> {

@@ -148,6 +148,19 @@ const SENTENCES: Record<string, Speak> = {
   ],
   'file-too-large': (n) => [`The file is longer than ${n('limit')} characters.`, 'A job file is far smaller: check that it is the right one.'],
   'file-unreadable': (n) => [`The file “${n('file')}” cannot be read.`, 'Check its name and place.'],
+  'file-kind-unknown': (n) => [`Outlines are not read from “${n('file')}”.`, `Take one of ${n('kinds')}.`],
+  'file-not-of-its-kind': (n) => [
+    `The file is not ${n('kind')} as it should be${n('detail') ? `: ${n('detail')}` : ''}.`,
+    'Export it again, or take another format.',
+  ],
+  'file-without-outline': () => ['The file holds no closed outline.', 'Close it in the program that drew it, and export it again.'],
+  'outline-too-fine': (n) => [`The outline has more than ${n('most')} parts.`, 'Simplify it before it is exported.'],
+  'row-not-a-point': (n) => [`Row ${n('row')} is not two numbers.`, 'Write x and y, one point a row.'],
+  'more-outlines': (n) => [`${n('others')} more lines were in the file; the largest closed one was taken.`, ''],
+  'units-not-said': () => ['The file does not say its units; millimetres were taken.', 'Say mm or inch if its size is wrong.'],
+  'offset-trimmed': () => ['A corner closed up; what was left was trimmed.', 'Look whether the shape is still the one that is wanted.'],
+  'nothing-left': () => ['Nothing is left of the outline.', 'Take off less.'],
+  'file-unwritable': (n) => [`The file “${n('file')}” cannot be written.`, 'Check its folder.'],
   'file-not-json': () => ['The file is not JSON text.', 'Choose a job file that was exported from here, or one written to its description.'],
 };
 

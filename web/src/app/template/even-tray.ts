@@ -54,7 +54,7 @@ export class EvenTray {
       { word: 'diagonals', value: all.diagonalsMm.map((mm) => this.#mm(mm)).join(' and ') },
       {
         word: 'smallest radius',
-        value: all.smallestRadiusMm === 0 ? 'a corner' : Number.isFinite(all.smallestRadiusMm) ? this.#mm(all.smallestRadiusMm) : '—',
+        value: Number.isFinite(all.smallestRadiusMm) ? this.#mm(all.smallestRadiusMm) : 'no curve',
       },
     ];
   });
