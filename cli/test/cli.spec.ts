@@ -129,3 +129,53 @@ describe('yardland feel, press and choose', () => {
     expect(choice.excluded.find((one: { grade: string }) => one.grade === 'tern-30').reason).toContain('outdoors');
   });
 });
+
+describe('yardland outline', () => {
+  const file = (name: string) => path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-outline-')), name);
+  const json = (args: string[]) => {
+    const { code, out, error } = run(['outline', ...args]);
+    expect(error).toBe('');
+    expect(code).toBe(0);
+    return JSON.parse(out) as Record<string, number | boolean | { code: string }[]>;
+  };
+
+  it('measures a shape, grows it, writes every format and reads them back', () => {
+    const shape = ['--shape', '{"shape":"ring-sector","innerRadiusMm":1200,"depthMm":450,"angleDeg":50}'];
+    const angle = (50 * Math.PI) / 180;
+    const plain = json(shape);
+    expect(plain['perimeterMm']).toBeCloseTo((1650 + 1200) * angle + 900, 3);
+    expect(plain['areaMm2']).toBeCloseTo(((1650 ** 2 - 1200 ** 2) * angle) / 2, 0);
+    expect(plain['smallestRadiusMm']).toBeCloseTo(1200, 6);
+    expect(plain['asymmetryMm'] as number).toBeLessThan(0.01);
+    expect([plain['closed'], plain['problems']]).toEqual([true, []]);
+    for (const ending of ['dxf', 'svg', 'json']) {
+      const out = file(`bench.${ending}`);
+      json([...shape, '--out', out]);
+      expect(json([out])['perimeterMm']).toBeCloseTo(plain['perimeterMm'] as number, 2);
+    }
+    // Steiner on a disc: area and perimeter by the larger radius.
+    const disc = json(['--shape', '{"shape":"round","diameterMm":460}', '--grow', '13', '--join', 'round']);
+    expect(disc['perimeterMm']).toBeCloseTo(Math.PI * 486, 6);
+    const pdf = file('bench.pdf');
+    json([...shape, '--out', pdf]);
+    expect(fs.readFileSync(pdf).subarray(0, 5).toString()).toBe('%PDF-');
+    const plt = file('bench.plt');
+    json([...shape, '--out', plt]);
+    expect(fs.readFileSync(plt, 'utf8')).toMatch(/^IN;SP1;PU/);
+  });
+
+  it('takes units, warns of trimmed corners, and refuses what it cannot read', () => {
+    const points = file('square.csv');
+    fs.writeFileSync(points, '0,0\n10,0\n10,10\n0,10\n');
+    expect((json([points])['problems'] as { code: string }[]).map((problem) => problem.code)).toEqual(['units-not-said']);
+    expect(json([points, '--units', 'inch'])['widthMm']).toBeCloseTo(254, 6);
+    const refused = (args: string[]) => (JSON.parse(run(['outline', ...args]).error) as { problems: { code: string }[] }).problems[0]?.code;
+    expect(refused([])).toBe('file-missing');
+    expect(refused([points, '--join', 'bevel'])).toBe('option-wrong');
+    expect(refused([points, '--grow', '-200'])).toBe('nothing-left');
+    expect(refused([points, '--out', 'x.step'])).toBe('file-kind-unknown');
+    expect(refused(['--shape', '{"shape":"t","widthMm":500,"depthMm":400,"backWidthMm":600,"earDepthMm":100}'])).toBe('measure-too-large');
+    expect(refused(['--shape', '{"shape":"star"}'])).toMatch(/^document-/);
+    expect(refused([file('none.dxf')])).toBe('file-unreadable');
+  });
+});

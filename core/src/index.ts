@@ -6,6 +6,7 @@ export * from './contract/api';
 export * from './contract/pictures';
 export * from './contract/samples';
 export * from './contract/shop';
+export * from './contract/templates';
 export * from './cover/constructions/constructions';
 export * from './cover/welt';
 export * from './cost/old-core-cost';

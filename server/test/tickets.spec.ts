@@ -20,6 +20,25 @@ describe('a ticket', () => {
     await app.stop();
   }, 60_000);
 
+  it('has its template full size: tiles with a map, or one sheet off a roll', async () => {
+    const app = await running();
+    const [job] = (await app.get('/api/jobs?search=Gallery')).body.jobs;
+    const pages = async (query: string) => {
+      const { status, body } = await app.get(`/api/jobs/${job.id}/templates/1.pdf${query}`);
+      expect(status).toBe(200);
+      const text = (body as Buffer).toString('latin1');
+      return { many: text.match(/\/Type \/Page\b/g)?.length ?? 0, box: /\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec(text)?.slice(1).map(Number) ?? [] };
+    };
+    // A bench of 1172 × 473 on A4 with 186 × 273 mm a tile, 10 mm lapped: 7 × 2 tiles, and the map.
+    expect((await pages('?paper=a4')).many).toBe(15);
+    expect((await pages('?paper=a3&size=core')).many).toBe(11);
+    const roll = await pages('?rollWidthMm=1300');
+    expect([roll.many, Math.round((roll.box[0] ?? 0) / (72 / 25.4))]).toEqual([1, 1300]);
+    expect((await app.get(`/api/jobs/${job.id}/templates/1.pdf?paper=b5`)).body.path).toBe('paper');
+    expect((await app.get(`/api/jobs/${job.id}/templates/99.pdf`)).status).toBe(404);
+    await app.stop();
+  }, 60_000);
+
   it('rests on the same plan that the server gives as JSON, its lays worked out', async () => {
     const app = await running();
     const [job] = (await app.get('/api/jobs?search=Storage')).body.jobs;

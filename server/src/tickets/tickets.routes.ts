@@ -1,7 +1,7 @@
-import { planJson } from '@yardland/core';
-import { ticketPdf } from '@yardland/paper';
+import { plan as planned, planJson, readWith, templatePrintQuerySchema } from '@yardland/core';
+import { templatePdf, ticketPdf } from '@yardland/paper';
 import { Router } from 'express';
-import { notFound } from '../http/refusal';
+import { check, notFound, Refusal } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
@@ -18,6 +18,20 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, solver: Solver): 
     const plan = await solver.plan(job, shops.read());
     const pdf = await ticketPdf(plan, index, { revision, printedAt: new Date() });
     response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${job.cushions[index].name}`, 'pdf')}"`);
+    response.type('pdf').send(Buffer.from(pdf));
+  });
+
+  router.get('/:id/templates/:cushion.pdf', async (request, response) => {
+    const { paper = 'a4', size = 'given', rollWidthMm } = check(templatePrintQuerySchema, request.query, readWith);
+    const { job } = jobs.read(request.params.id);
+    const one = planned(job, shops.read()).cushions[Number(request.params.cushion) - 1];
+    if (!one) throw notFound('cushion');
+    const cut = one.pieces.find((piece) => piece.role === 'plate')?.outline;
+    const outline = size === 'cut' ? cut : one.outlines?.[size === 'given' ? one.source.given : size];
+    if (!outline) throw new Refusal(409, { code: 'no-outline', path: 'template', message: 'The template has to be mended before it can be printed.' });
+    const name = `${job.name}: ${one.source.name}, ${size === 'given' ? one.source.given : size}`;
+    const pdf = await templatePdf(outline, { name, units: job.units, paper: rollWidthMm === undefined ? paper : { rollWidthMm } });
+    response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${one.source.name} template`, 'pdf')}"`);
     response.type('pdf').send(Buffer.from(pdf));
   });
 

@@ -23,6 +23,7 @@ import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
 import { TextField } from '../shared/text-field';
 import { EvenTray } from './even-tray';
+import { FilesTray } from './files-tray';
 import { measureWord, withMeasure } from './measures';
 import { PointsTray } from './points-tray';
 import { ShapeTray } from './shape-tray';
@@ -37,13 +38,14 @@ const PARTS = [
   { value: 'measures', name: 'Measures' },
   { value: 'points', name: 'Points' },
   { value: 'even', name: 'Even out' },
+  { value: 'files', name: 'Files and print' },
 ] as const;
 type Part = (typeof PARTS)[number]['value'];
 
 /** The outline: by its measures, by its points, evened out; typed, dragged, and shown with the other sizes over it. */
 @Component({
   selector: 'yl-template-station',
-  imports: [Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray],
+  imports: [Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray],
   templateUrl: './template-station.html',
   host: { class: 'station' },
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,0 +1,12 @@
+import * as z from 'zod';
+
+/** Which outline is printed full size: the one that was given, another size, or the plate as cut. */
+export const TEMPLATE_SIZES = ['given', 'seat', 'finished', 'core', 'cut'] as const;
+export const TEMPLATE_PAPERS = ['a4', 'letter', 'a3', 'legal'] as const;
+
+/** Query of a template's print: tiles on a paper, or one sheet off a roll. */
+export const templatePrintQuerySchema = z.strictObject({
+  paper: z.enum(TEMPLATE_PAPERS).optional(),
+  size: z.enum(TEMPLATE_SIZES).optional(),
+  rollWidthMm: z.coerce.number().min(200).max(3000).optional(),
+});

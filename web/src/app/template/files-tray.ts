@@ -1,0 +1,136 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { LucideDownload, LucideFolderOpen, LucidePrinter } from '@lucide/angular';
+import { outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type Issue, type Outline } from '@yardland/core';
+import { JobStore } from '../job/job-store';
+import { Choice } from '../shared/choice';
+import { QuantityField } from '../shared/quantity-field';
+
+const SIZE_WORDS: Record<(typeof TEMPLATE_SIZES)[number], string> = {
+  given: 'as measured',
+  seat: 'the seat',
+  finished: 'finished',
+  core: 'the core',
+  cut: 'the plate as cut',
+};
+const PAPER_WORDS: Record<(typeof TEMPLATE_PAPERS)[number] | 'roll', string> = {
+  a4: 'A4 tiles',
+  letter: 'Letter tiles',
+  a3: 'A3 tiles',
+  legal: 'Legal tiles',
+  roll: 'one sheet off a roll',
+};
+const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
+
+/** Outlines in from files, and out: full size on paper, or as a file for a saw, a plotter or another program. */
+@Component({
+  selector: 'yl-files-tray',
+  imports: [Choice, QuantityField, LucideDownload, LucideFolderOpen, LucidePrinter],
+  template: `
+    <div class="points-tools">
+      <label class="button file">
+        <svg lucideFolderOpen size="20"></svg> Outline from a file
+        <input #file type="file" class="sr-only" accept=".dxf,.svg,.csv,.json" (change)="open(file.files); file.value = ''" />
+      </label>
+      <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (changed)="fileUnits.set($any($event))" />
+      <p class="tray-words" role="status">{{ message() }}</p>
+    </div>
+    <div class="points-tools">
+      <yl-choice class="few" label="Which outline" [options]="sizes" [value]="size()" (changed)="size.set($any($event))" />
+      <yl-choice class="few" label="On" [options]="papers" [value]="paper()" (changed)="paper.set($any($event))" />
+      @if (paper() === 'roll') {
+        <yl-quantity
+          label="Roll, wide"
+          [mm]="roll()"
+          [minMm]="200"
+          [maxMm]="3000"
+          [units]="store.units()"
+          [step]="store.step()"
+          (changed)="roll.set($event ?? roll())"
+        />
+      }
+      <a class="button strong" target="_blank" rel="noopener" [href]="print()"><svg lucidePrinter size="20"></svg> Print full size</a>
+      @for (ending of endings; track ending) {
+        <button type="button" class="button" [attr.aria-label]="'Save as ' + ending.toUpperCase()" (click)="save(ending)">
+          <svg lucideDownload size="20"></svg> {{ ending.toUpperCase() }}
+        </button>
+      }
+    </div>
+  `,
+  host: { class: 'tray-part' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FilesTray {
+  protected readonly store = inject(JobStore);
+  protected readonly endings = ENDINGS;
+  protected readonly units = [
+    { value: 'mm', name: 'millimetres' },
+    { value: 'inch', name: 'inches' },
+  ];
+  protected readonly sizes = TEMPLATE_SIZES.map((value) => ({ value, name: SIZE_WORDS[value] }));
+  protected readonly papers = [...TEMPLATE_PAPERS, 'roll' as const].map((value) => ({ value, name: PAPER_WORDS[value] }));
+  protected readonly fileUnits = signal<'mm' | 'inch'>('mm');
+  protected readonly size = signal<(typeof TEMPLATE_SIZES)[number]>('given');
+  protected readonly paper = signal<(typeof TEMPLATE_PAPERS)[number] | 'roll'>('a4');
+  protected readonly roll = signal(1500);
+  protected readonly message = signal('');
+
+  protected readonly print = computed(() => {
+    const query = this.paper() === 'roll' ? `rollWidthMm=${this.roll()}` : `paper=${this.paper()}`;
+    return `/api/jobs/${this.store.head()?.id ?? ''}/templates/${this.store.cushionIndex() + 1}.pdf?size=${this.size()}&${query}`;
+  });
+
+  /** Reads an outline and makes it the template; what was there comes back with undo. The reader is loaded when it is wanted. */
+  protected async open(files: FileList | null): Promise<void> {
+    const file = files?.[0];
+    if (!file) return;
+    const { readOutlineFile } = await import('@yardland/core/format/formats');
+    const text = await file.text();
+    const first = readOutlineFile(file.name, text, null);
+    // What a person said counts only where the file says nothing.
+    const unsaid = first.ok && first.notes.some((note) => note.code === 'units-not-said');
+    const read = unsaid ? readOutlineFile(file.name, text, this.fileUnits()) : first;
+    if (!read.ok) {
+      this.message.set(this.#words(read.problems));
+      return;
+    }
+    this.store.editCushion('Outline from a file', (cushion) => ({ ...cushion, template: { shape: 'free', outline: outlineToJson(read.outline) } }));
+    this.message.set(
+      [
+        `${file.name} is the template now.`,
+        unsaid ? `Its units were not said: ${this.fileUnits() === 'mm' ? 'millimetres' : 'inches'} were taken.` : '',
+        this.#words(read.notes),
+      ]
+        .filter(Boolean)
+        .join(' '),
+    );
+  }
+
+  protected async save(ending: (typeof ENDINGS)[number]): Promise<void> {
+    const outline = this.#outline();
+    const { formatOf } = await import('@yardland/core/format/formats');
+    const name = this.store.cushion()?.name ?? 'outline';
+    const text = outline && formatOf(`x.${ending}`)?.write?.(outline, name);
+    if (!text) return;
+    const address = URL.createObjectURL(new Blob([text], { type: 'application/octet-stream' }));
+    const link = document.createElement('a');
+    link.href = address;
+    link.download = `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'outline'}.${ending}`;
+    link.click();
+    URL.revokeObjectURL(address);
+  }
+
+  #outline(): Outline | null {
+    const one = this.store.cushionPlan();
+    const size = this.size();
+    if (!one?.outlines) return null;
+    if (size === 'cut') return one.pieces.find((piece) => piece.role === 'plate')?.outline ?? null;
+    return one.outlines[size === 'given' ? one.source.given : size];
+  }
+
+  #words(problems: readonly Issue[]): string {
+    return problems
+      .map((problem) => say(problem, this.store.inWords()))
+      .map(({ what, mend }) => `${what} ${mend}`.trim())
+      .join(' ');
+  }
+}
