@@ -71,6 +71,8 @@ export * from './template/shapes/shape';
 export * from './template/shapes/shapes';
 export type { SeatStation } from './template/shapes/stations';
 export * from './template/sized';
+export * from './template/trace/homography';
+export type { Corners, PenEdge, Traced, TraceAnswer, TraceRequest } from './template/trace/trace';
 export * from './units/foam';
 export * from './units/format';
 export * from './units/length';

@@ -5,6 +5,7 @@ import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Config } from './config';
+import { cameraRoutes } from './devices/camera.routes';
 import { deviceRoutes } from './devices/devices.routes';
 import { simulatedDevices } from './devices/simulated';
 import { pages } from './http/page';
@@ -49,6 +50,7 @@ export function createApp(config: Config, db: Database, solver: Solver, log: Log
   app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, solver));
   app.use('/api', pictureRoutes(db, jobs));
   app.use('/api/samples', sampleRoutes(db));
+  app.use('/api/devices/camera', cameraRoutes());
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));
   app.use('/api', unknownRoute);
   if (config.webDir !== null) app.use(pages(config.webDir));

@@ -59,3 +59,16 @@ describe('samples', () => {
     expect((await app.send('DELETE', `/api/samples/${made.body.id}`)).status).toBe(404);
   });
 });
+
+describe('the simulated camera', () => {
+  it('takes another made picture each time, says that it is simulated, and refuses a shot that is none', async () => {
+    const shots = await Promise.all([0, 1, 3].map((shot) => app.get(`/api/devices/camera/picture?shot=${shot}`)));
+    expect(shots.map((shot) => [shot.status, shot.headers.get('content-type'), shot.headers.get('x-simulated')])).toEqual(
+      [0, 1, 3].map(() => [200, 'image/jpeg', 'yes']),
+    );
+    const [first, second, fourth] = shots.map((shot) => shot.body as Buffer);
+    expect(first!.equals(second!)).toBeFalse();
+    expect(first!.equals(fourth!)).toBeTrue();
+    expect((await app.get('/api/devices/camera/picture?shot=-1')).body.path).toBe('shot');
+  }, 30_000);
+});

@@ -21,6 +21,9 @@ export type DeviceList = z.infer<typeof deviceListSchema>['devices'];
 export const readingSchema = z.strictObject({ second: z.number(), value: z.number(), done: z.boolean() });
 export type Reading = z.infer<typeof readingSchema>;
 
+/** Which of the simulated camera's pictures is taken. */
+export const pictureQuerySchema = z.strictObject({ shot: z.coerce.number().int().min(0).max(1000).optional() });
+
 export const pressStreamQuerySchema = z.strictObject({
   massKg: z.coerce.number().positive().max(500),
   plateAreaCm2: z.coerce.number().positive().max(5000),

@@ -1,8 +1,9 @@
 import { area, outlineBounds, type Outline } from '../geometry/outline';
 import { distance } from '../geometry/point';
-import { directionOn, reversed, segmentLength, type EdgeName, type Segment } from '../geometry/segment';
-import { counterClockwise, moved, startingAt } from '../geometry/transform';
+import { reversed, segmentLength, type Segment } from '../geometry/segment';
+import { counterClockwise, moved } from '../geometry/transform';
 import { issue, type Issue } from '../kernel/issue';
+import { withEdges } from '../template/edges';
 import { mended, MOST_SEGMENTS, outlineProblems } from '../template/outline-json';
 import type { ReadOutline } from './outline-file';
 
@@ -48,17 +49,6 @@ export function chained(segments: readonly Segment[]): Segment[][] {
     chains.push(chain);
   }
   return chains;
-}
-
-/** Each segment of a foreign outline given the side of the seat that it faces; a counter-clockwise curve with a front and a back. */
-export function withEdges(outline: Outline): Outline {
-  const facing = (segment: Segment): EdgeName => {
-    const way = directionOn(segment, segmentLength(segment) / 2);
-    const outward = { x: way.y, y: -way.x };
-    if (Math.abs(outward.y) >= Math.abs(outward.x)) return outward.y < 0 ? 'front' : 'back';
-    return outward.x > 0 ? 'right' : 'left';
-  };
-  return startingAt({ segments: outline.segments.map((segment) => ({ ...segment, edge: facing(segment) })) }, 'front');
 }
 
 /** Takes the largest closed chain of a file as the outline, its box at the origin; says what else was there. */

@@ -148,6 +148,14 @@ const SENTENCES: Record<string, Speak> = {
   ],
   'file-too-large': (n) => [`The file is longer than ${n('limit')} characters.`, 'A job file is far smaller: check that it is the right one.'],
   'file-unreadable': (n) => [`The file “${n('file')}” cannot be read.`, 'Check its name and place.'],
+  'picture-corners-on-a-line': () => ['Three of the four corners lie on one line.', 'Put each on its own corner of the sheet.'],
+  'picture-line-open': () => [
+    'The line on the sheet is not closed, or too faint.',
+    'Go over it with a darker marker, or look for a gap, and take the picture again.',
+  ],
+  'picture-without-line': () => ['No line was found on the sheet.', 'Draw it dark, and keep its whole length on the sheet.'],
+  'picture-without-sheet': () => ['No sheet stands out in the picture.', 'Lay it on something darker, or put the four corners on it by hand.'],
+  stopped: () => ['Stopped by hand.', ''],
   'file-kind-unknown': (n) => [`Outlines are not read from “${n('file')}”.`, `Take one of ${n('kinds')}.`],
   'file-not-of-its-kind': (n) => [
     `The file is not ${n('kind')} as it should be${n('detail') ? `: ${n('detail')}` : ''}.`,

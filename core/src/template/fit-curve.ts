@@ -125,16 +125,57 @@ function fitRun(places: readonly Place[], leaves: Point, arrives: Point, toleran
  */
 export function fitCurve(places: readonly Place[], tolerance: number): Segment[] {
   const points = places.map((one) => one.point);
-  const stops = [
-    ...new Set([
-      ...cornersAlong(points),
-      ...places.flatMap((one, i) => (i > 0 && one.edge !== places[i - 1]?.edge && places[i - 1]?.edge !== 'corner' && one.edge !== 'corner' ? [i] : [])),
-    ]),
-  ].sort((a, b) => a - b);
+  const [first, last] = [points[0], points.at(-1)];
+  if (!first || !last) return [];
+  const closed = points.length > 3 && distance(first, last) < 1e-9;
+  const sharp = new Set(cornersAlong(points));
+  const smooth = places.flatMap((one, i) => (i > 0 && one.edge !== places[i - 1]?.edge ? [i] : []));
+  const stops = [...new Set([...sharp, ...smooth])].sort((a, b) => a - b);
+  // Round a curve without a corner the way at its seam is the one that goes on there.
+  const around = closed ? [...points.slice(0, -1), ...points.slice(0, -1), ...points.slice(0, -1)] : points;
+  const offset = closed ? points.length - 1 : 0;
+  const seamIsSmooth = closed && cornersAlong(around).every((i) => i !== offset);
+  const wayThrough = (i: number, run: readonly Point[], side: -1 | 1): Point => {
+    const onEnd = i === 0 || i === points.length - 1;
+    const isSmooth = onEnd ? seamIsSmooth : !sharp.has(i);
+    return isSmooth ? wayAt(around, i + offset, 0) : wayAt(run, side === 1 ? 0 : run.length - 1, side);
+  };
   return stops.slice(1).flatMap((to, i) => {
     const from = stops[i] as number;
     const run = places.slice(from, to + 1);
     const own = run.map((one) => one.point);
-    return fitRun(run, wayAt(own, 0, 1), wayAt(own, own.length - 1, -1), tolerance);
+    return fitRun(run, wayThrough(from, own, 1), wayThrough(to, own, -1), tolerance);
   });
+}
+
+/** A bit of line shorter than this between two others is a corner that was drawn with a thick pen, mm. */
+const CORNER_BIT_MM = 6;
+
+/** Straight pieces that are one within the tolerance joined, and corners that were cut short brought to where their sides meet. */
+export function straightened(segments: readonly Segment[], tolerance: number): Segment[] {
+  let out = [...segments];
+  for (let i = 0; i < out.length && out.length > 3; i++) {
+    const [a, b] = [out[i] as Segment, out[(i + 1) % out.length] as Segment];
+    if (a.kind !== 'line' || b.kind !== 'line') continue;
+    const way = unit(minusPoint(b.to, a.from));
+    const off = Math.abs((a.to.x - a.from.x) * way.y - (a.to.y - a.from.y) * way.x);
+    if (off > tolerance || dot(minusPoint(a.to, a.from), minusPoint(b.to, b.from)) < 0) continue;
+    const joined = line(distance(a.from, a.to) > distance(b.from, b.to) ? a.edge : b.edge, a.from, b.to);
+    out = out.map((one, k) => (k === i ? joined : one)).filter((_, k) => k !== (i + 1) % out.length);
+    i = Math.max(-1, i - 2);
+  }
+  for (let i = 0; i < out.length && out.length > 3; i++) {
+    const [a, bit, b] = [out[(i + out.length - 1) % out.length] as Segment, out[i] as Segment, out[(i + 1) % out.length] as Segment];
+    if (bit.kind !== 'line' || distance(bit.from, bit.to) > CORNER_BIT_MM || a.kind !== 'line' || b.kind !== 'line') continue;
+    const [r, s] = [minusPoint(a.to, a.from), minusPoint(b.to, b.from)];
+    const across = r.x * s.y - r.y * s.x;
+    if (Math.abs(across) < 0.2 * Math.hypot(r.x, r.y) * Math.hypot(s.x, s.y)) continue;
+    const t = ((b.from.x - a.from.x) * s.y - (b.from.y - a.from.y) * s.x) / across;
+    const tip = { x: a.from.x + r.x * t, y: a.from.y + r.y * t };
+    if (distance(tip, bit.from) > CORNER_BIT_MM) continue;
+    const [before, after] = [(i + out.length - 1) % out.length, (i + 1) % out.length];
+    out = out.map((one, k): Segment => (k === before ? { ...one, to: tip } : k === after ? { ...one, from: tip } : one)).filter((_, k) => k !== i);
+    i = -1;
+  }
+  return out;
 }

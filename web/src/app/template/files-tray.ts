@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { LucideDownload, LucideFolderOpen, LucidePrinter } from '@lucide/angular';
+import { Dialog } from '@angular/cdk/dialog';
+import { LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter } from '@lucide/angular';
 import { outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type Issue, type Outline } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
@@ -24,13 +25,14 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
 /** Outlines in from files, and out: full size on paper, or as a file for a saw, a plotter or another program. */
 @Component({
   selector: 'yl-files-tray',
-  imports: [Choice, QuantityField, LucideDownload, LucideFolderOpen, LucidePrinter],
+  imports: [Choice, QuantityField, LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter],
   template: `
     <div class="points-tools">
       <label class="button file">
         <svg lucideFolderOpen size="20"></svg> Outline from a file
         <input #file type="file" class="sr-only" accept=".dxf,.svg,.csv,.json" (change)="open(file.files); file.value = ''" />
       </label>
+      <button type="button" class="button" (click)="photo()"><svg lucideCamera size="20"></svg> From a picture</button>
       <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (changed)="fileUnits.set($any($event))" />
       <p class="tray-words" role="status">{{ message() }}</p>
     </div>
@@ -61,6 +63,7 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
 })
 export class FilesTray {
   protected readonly store = inject(JobStore);
+  readonly #dialog = inject(Dialog);
   protected readonly endings = ENDINGS;
   protected readonly units = [
     { value: 'mm', name: 'millimetres' },
@@ -103,6 +106,12 @@ export class FilesTray {
         .filter(Boolean)
         .join(' '),
     );
+  }
+
+  /** The dialog and what it works with are loaded when they are wanted. */
+  protected async photo(): Promise<void> {
+    const { PhotoDialog } = await import('./photo-dialog');
+    this.#dialog.open(PhotoDialog, { data: this.store, ariaLabelledBy: 'photo-title' });
   }
 
   protected async save(ending: (typeof ENDINGS)[number]): Promise<void> {

@@ -1,0 +1,258 @@
+import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, signal, viewChild } from '@angular/core';
+import { LucideCamera, LucideImage } from '@lucide/angular';
+import { flatten, formatNumber, homography, mapPoint, outlineToJson, say, type Corners, type PenEdge, type Point, type Traced } from '@yardland/core';
+import type { Subscription } from 'rxjs';
+import type { JobStore } from '../job/job-store';
+import { Choice } from '../shared/choice';
+import { NumberField } from '../shared/number-field';
+import { TraceWork } from './trace-work';
+
+/** A picture decoded and brought to a size that is fine enough: half a millimetre a pixel on a large sheet. */
+interface Picture {
+  readonly address: string;
+  readonly rgba: Uint8ClampedArray;
+  readonly width: number;
+  readonly height: number;
+}
+
+const MOST_PX = 2000;
+const SHEETS = [
+  { value: '594x841', name: 'A1 sheet', width: 594, depth: 841 },
+  { value: '420x594', name: 'A2 sheet', width: 420, depth: 594 },
+  { value: '297x420', name: 'A3 sheet', width: 297, depth: 420 },
+  { value: '210x297', name: 'A4 sheet', width: 210, depth: 297 },
+  { value: 'own', name: 'another size', width: 600, depth: 600 },
+] as const;
+const EDGES = [
+  { value: 'middle', name: 'middle of the line' },
+  { value: 'inner', name: 'its inner edge' },
+  { value: 'outer', name: 'its outer edge' },
+];
+const CORNER_NAMES = ['front left', 'front right', 'back right', 'back left'];
+const TOLERANCE_MM = 0.6;
+
+/** A picture of traced paper made a template: four corners of a sheet of known size, the pen's line found, lines and curves fitted. */
+@Component({
+  selector: 'yl-photo-dialog',
+  imports: [Choice, NumberField, LucideCamera, LucideImage],
+  templateUrl: './photo-dialog.html',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PhotoDialog {
+  readonly #store = inject<JobStore>(DIALOG_DATA);
+  readonly #dialog = inject(DialogRef);
+  readonly #work = inject(TraceWork);
+  private readonly paper = viewChild<ElementRef<SVGSVGElement>>('paper');
+  protected readonly sheets = SHEETS.map(({ value, name }) => ({ value, name }));
+  protected readonly edges = EDGES;
+  protected readonly cornerNames = CORNER_NAMES;
+
+  protected readonly picture = signal<Picture | null>(null);
+  protected readonly corners = signal<Corners | null>(null);
+  protected readonly sheet = signal('594x841');
+  protected readonly ownWidth = signal(600);
+  protected readonly ownDepth = signal(600);
+  protected readonly edge = signal<PenEdge>('middle');
+  protected readonly busy = signal<'sheet' | 'line' | null>(null);
+  protected readonly share = signal(0);
+  protected readonly message = signal<string | null>(null);
+  protected readonly traced = signal<Traced | null>(null);
+  #running: Subscription | null = null;
+  #shot = 0;
+  #held: number | null = null;
+
+  protected readonly size = computed(() => {
+    const known = SHEETS.find((one) => one.value === this.sheet());
+    return known && known.value !== 'own' ? { width: known.width, depth: known.depth } : { width: this.ownWidth(), depth: this.ownDepth() };
+  });
+  /** The found outline laid back over the picture. */
+  protected readonly overlay = computed(() => {
+    const [corners, traced] = [this.corners(), this.traced()];
+    if (!corners || !traced) return '';
+    const { width: w, depth: d } = this.size();
+    const map = homography(
+      [
+        { x: 0, y: 0 },
+        { x: w, y: 0 },
+        { x: w, y: d },
+        { x: 0, y: d },
+      ],
+      corners,
+    );
+    if (!map) return '';
+    const points = flatten(traced.outline, 0.3).map((p) => mapPoint(map, { x: p.x + traced.origin.x, y: p.y + traced.origin.y }));
+    return `M${points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`;
+  });
+  protected readonly cornersPath = computed(() => {
+    const corners = this.corners();
+    return corners ? `M${corners.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z` : '';
+  });
+  protected readonly found = computed(() => {
+    const traced = this.traced();
+    return (
+      traced &&
+      `The line is ${formatNumber(traced.lineMm, 1)} mm wide. What was fitted lies ${formatNumber(traced.meanErrorMm, 2)} mm off it on average, ${formatNumber(traced.worstErrorMm, 2)} mm at the worst place.`
+    );
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      this.#running?.unsubscribe();
+      this.#forget();
+    });
+  }
+
+  protected async choose(files: FileList | null): Promise<void> {
+    const file = files?.[0];
+    if (file) await this.#take(file);
+  }
+
+  /** The shop's camera; the one that ships is simulated and takes made pictures in turn. */
+  protected async shoot(): Promise<void> {
+    const answer = await fetch(`/api/devices/camera/picture?shot=${this.#shot++}`).catch(() => null);
+    if (answer?.ok) await this.#take(await answer.blob());
+    else this.message.set('The camera does not answer.');
+  }
+
+  async #take(file: Blob): Promise<void> {
+    this.stop();
+    const bitmap = await createImageBitmap(file).catch(() => null);
+    if (!bitmap) {
+      this.message.set('This is not a picture that can be read: take a JPEG, PNG or WebP.');
+      return;
+    }
+    const scale = Math.min(1, MOST_PX / Math.max(bitmap.width, bitmap.height));
+    const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
+    const canvas = document.createElement('canvas');
+    canvas.width = width;
+    canvas.height = height;
+    const context = canvas.getContext('2d', { willReadFrequently: true });
+    if (!context) return;
+    context.drawImage(bitmap, 0, 0, width, height);
+    const { data } = context.getImageData(0, 0, width, height);
+    this.#forget();
+    this.message.set(null);
+    this.traced.set(null);
+    this.corners.set(null);
+    this.picture.set({ address: URL.createObjectURL(file), rgba: data, width, height });
+    this.busy.set('sheet');
+    this.#running = this.#work.run({ kind: 'find', rgba: data, width, height }).subscribe((said) => {
+      if (said.kind !== 'sheet') return;
+      this.busy.set(null);
+      const [w, h] = [width, height];
+      // Without a sheet found, corners to be put by hand.
+      this.corners.set(
+        said.corners ?? [
+          { x: w * 0.2, y: h * 0.85 },
+          { x: w * 0.8, y: h * 0.85 },
+          { x: w * 0.75, y: h * 0.15 },
+          { x: w * 0.25, y: h * 0.15 },
+        ],
+      );
+      if (!said.corners) this.message.set('No sheet stands out in the picture: put the four corners on it by hand.');
+    });
+  }
+
+  protected trace(): void {
+    const [picture, corners] = [this.picture(), this.corners()];
+    if (!picture || !corners) return;
+    const { width, depth } = this.size();
+    this.busy.set('line');
+    this.share.set(0);
+    this.message.set(null);
+    this.traced.set(null);
+    this.#running = this.#work
+      .run({
+        kind: 'trace',
+        rgba: picture.rgba,
+        width: picture.width,
+        height: picture.height,
+        corners,
+        sheetWidthMm: width,
+        sheetDepthMm: depth,
+        edge: this.edge(),
+        toleranceMm: TOLERANCE_MM,
+      })
+      .subscribe({
+        next: (said) => {
+          if (said.kind === 'progress') this.share.set(said.share);
+          if (said.kind !== 'traced') return;
+          this.busy.set(null);
+          if (said.answer.ok) this.traced.set(said.answer.traced);
+          else
+            this.message.set(
+              said.answer.problems
+                .map((problem) => say(problem, this.#store.inWords()))
+                .map(({ what, mend }) => `${what} ${mend}`)
+                .join(' '),
+            );
+        },
+        error: (error: unknown) => {
+          this.busy.set(null);
+          this.message.set(String(error));
+        },
+      });
+  }
+
+  protected stop(): void {
+    this.#running?.unsubscribe();
+    this.busy.set(null);
+  }
+
+  protected setEdge(value: string): void {
+    this.edge.set(value as PenEdge);
+    this.traced.set(null);
+  }
+
+  protected setSheet(value: string): void {
+    this.sheet.set(value);
+    this.traced.set(null);
+  }
+
+  protected hold(index: number, event: PointerEvent): void {
+    this.#held = index;
+    this.paper()?.nativeElement.setPointerCapture(event.pointerId);
+  }
+
+  protected drag(event: PointerEvent): void {
+    const [index, paper, picture] = [this.#held, this.paper()?.nativeElement, this.picture()];
+    if (index === null || !paper || !picture) return;
+    const box = paper.getBoundingClientRect();
+    this.#put(index, { x: ((event.clientX - box.left) / box.width) * picture.width, y: ((event.clientY - box.top) / box.height) * picture.height });
+  }
+
+  protected drop(): void {
+    this.#held = null;
+  }
+
+  protected nudge(index: number, event: KeyboardEvent): void {
+    const by = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] }[event.key];
+    const at = this.corners()?.[index];
+    if (!by || !at) return;
+    event.preventDefault();
+    const step = event.shiftKey ? 10 : 1;
+    this.#put(index, { x: at.x + (by[0] ?? 0) * step, y: at.y + (by[1] ?? 0) * step });
+  }
+
+  #put(index: number, to: Point): void {
+    this.traced.set(null);
+    this.corners.update((corners) => corners && (corners.map((p, i) => (i === index ? to : p)) as unknown as Corners));
+  }
+
+  protected take(): void {
+    const traced = this.traced();
+    if (!traced) return;
+    this.#store.editCushion('Traced from a picture', (cushion) => ({ ...cushion, template: { shape: 'free', outline: outlineToJson(traced.outline) } }));
+    this.#dialog.close();
+  }
+
+  protected close(): void {
+    this.#dialog.close();
+  }
+
+  #forget(): void {
+    const picture = this.picture();
+    if (picture) URL.revokeObjectURL(picture.address);
+  }
+}
