@@ -14,6 +14,9 @@ exports.karmaConfig = (project, config) => ({
   browsers: ['DebianChromium'],
   customLaunchers: { DebianChromium: { base: 'ChromeHeadless', flags } },
   browserNoActivityTimeout: 120_000,
+  // A spec that traces a picture keeps the page busy for seconds.
+  pingTimeout: 60_000,
+  browserDisconnectTimeout: 60_000,
   restartOnFileChange: false,
   logLevel: config.LOG_WARN,
 });

@@ -199,6 +199,12 @@ describe('a sample', () => {
     ]);
   });
 
+  it('of no rectangle is as dense as its area says', () => {
+    // A disc of 400 mm, 100 thick: 12.566 l of 377 g: 30 kg/m³.
+    const disc = sampleResults(sample({ areaMm2: Math.PI * 200 ** 2, thicknessMm: 100, massKg: 0.377, widthMm: 999 }));
+    expect(disc.density?.value).toBeCloseTo(30, 2);
+  });
+
   it('pressed on the simulated gauge for a minute gives back the hidden foam, within its range', () => {
     for (const hardness25N of [110, 160, 230]) {
       const loads = [0.7, 1, 1.4].map((share) => (hardness25N * share) / 9.81);

@@ -17,6 +17,8 @@ export const sampleSchema = z.strictObject({
   thicknessMm: mm.optional(),
   widthMm: mm.optional(),
   depthMm: mm.optional(),
+  /** Area of a piece that is no rectangle, as its template has it; counts instead of the two sides. */
+  areaMm2: z.number().positive().max(1e8).optional(),
   massKg: z.number().positive().max(200).optional(),
   press: z
     .strictObject({
@@ -52,25 +54,33 @@ export interface SampleResults {
   readonly problems: readonly Issue[];
 }
 
-function volumeM3({ widthMm, depthMm, thicknessMm }: Sample): number | null {
-  return widthMm && depthMm && thicknessMm ? (widthMm * depthMm * thicknessMm) / 1e9 : null;
+const areaOf = ({ areaMm2, widthMm, depthMm }: Sample): number | null => areaMm2 ?? (widthMm && depthMm ? widthMm * depthMm : null);
+
+/** Litres of foam in a sample; null until its size is known. */
+export function litresOf(sample: Sample): number | null {
+  const area = areaOf(sample);
+  return area !== null && sample.thicknessMm ? (area * sample.thicknessMm) / 1e6 : null;
 }
 
 function densityOf(sample: Sample): Figure | null {
-  const { massKg, widthMm, depthMm, thicknessMm } = sample;
-  if (massKg === undefined || widthMm === undefined || depthMm === undefined || thicknessMm === undefined) return null;
-  const inputs = [
-    given('kg', massKg, 'entered', 'count'),
-    given('wide', widthMm, 'entered'),
-    given('deep', depthMm, 'entered'),
-    given('thick', thicknessMm, 'entered'),
-  ];
-  return law('kg/m³', '{0} ÷ ({1} × {2} × {3})', inputs, (kg = 0, w = 1, d = 1, t = 1) => kg / ((w * d * t) / 1e9), 'count');
+  const { massKg, widthMm, depthMm, thicknessMm, areaMm2 } = sample;
+  if (massKg === undefined || thicknessMm === undefined || areaOf(sample) === null) return null;
+  const [kg, thick] = [given('kg', massKg, 'entered', 'count'), given('thick', thicknessMm, 'entered')];
+  if (areaMm2 !== undefined)
+    return law(
+      'kg/m³',
+      '{0} ÷ ({1} × {2})',
+      [kg, given('area', areaMm2, 'entered', 'mm²'), thick],
+      (m = 0, area = 1, t = 1) => m / ((area * t) / 1e9),
+      'count',
+    );
+  const inputs = [kg, given('wide', widthMm ?? 0, 'entered'), given('deep', depthMm ?? 0, 'entered'), thick];
+  return law('kg/m³', '{0} ÷ ({1} × {2} × {3})', inputs, (m = 0, w = 1, d = 1, t = 1) => m / ((w * d * t) / 1e9), 'count');
 }
 
 /** Everything that a sample's readings say, each on its own; what was not measured is null. Readings that cannot be are problems. */
 export function sampleResults(sample: Sample): SampleResults {
-  const volume = volumeM3(sample);
+  const litres = litresOf(sample);
   const problems: Issue[] = [];
   let pressed: PressResult | null = null;
   if (sample.press && sample.press.readings.length > 0 && sample.thicknessMm !== undefined) {
@@ -80,8 +90,7 @@ export function sampleResults(sample: Sample): SampleResults {
     if (wrong.length === 0) pressed = press(request);
   }
   const poured = sample.drain?.pouredL ?? 0;
-  const retained =
-    volume === null ? [] : (sample.drain?.collected ?? []).map(({ minute, litres }) => ({ minute, perLitre: (poured - litres) / (volume * 1000) }));
+  const retained = litres === null ? [] : (sample.drain?.collected ?? []).map((one) => ({ minute: one.minute, perLitre: (poured - one.litres) / litres }));
   if (sample.drain?.collected.some(({ litres }) => litres > poured))
     problems.push(issue('error', 'more-collected-than-poured', 'drain.collected', { pouredL: poured }));
   return {

@@ -7,25 +7,38 @@ export interface Mask {
   readonly data: Uint8Array;
 }
 
-/** The cells reached from the seeds through cells that are on, in steps to the four sides. */
-export function flooded({ width, height, data }: Mask, seeds: Iterable<number>): Mask {
-  const out = new Uint8Array(data.length);
+/** Marks in `out` every cell reached from those on the stack through cells that are on, in steps to the four sides; how many that were. */
+function spread({ width, data }: Mask, out: Uint8Array, stack: number[]): number {
+  let count = 0;
+  const reach = (next: number): void => {
+    if (data[next] && !out[next]) {
+      out[next] = 1;
+      stack.push(next);
+    }
+  };
+  while (stack.length) {
+    const at = stack.pop() as number;
+    count++;
+    const x = at % width;
+    if (x > 0) reach(at - 1);
+    if (x < width - 1) reach(at + 1);
+    if (at >= width) reach(at - width);
+    if (at + width < data.length) reach(at + width);
+  }
+  return count;
+}
+
+/** The cells reached from the seeds through cells that are on. */
+export function flooded(mask: Mask, seeds: Iterable<number>): Mask {
+  const out = new Uint8Array(mask.data.length);
   const stack: number[] = [];
   for (const seed of seeds)
-    if (data[seed] && !out[seed]) {
+    if (mask.data[seed] && !out[seed]) {
       out[seed] = 1;
       stack.push(seed);
     }
-  while (stack.length) {
-    const at = stack.pop() as number;
-    const x = at % width;
-    for (const next of [x > 0 ? at - 1 : -1, x < width - 1 ? at + 1 : -1, at - width, at + width])
-      if (next >= 0 && next < width * height && data[next] && !out[next]) {
-        out[next] = 1;
-        stack.push(next);
-      }
-  }
-  return { width, height, data: out };
+  spread(mask, out, stack);
+  return { ...mask, data: out };
 }
 
 /** The largest connected region that is on; nothing where none is. */
@@ -34,19 +47,8 @@ export function largestRegion(mask: Mask): Mask | null {
   let best: { readonly seed: number; readonly size: number } | null = null;
   for (let i = 0; i < mask.data.length; i++) {
     if (!mask.data[i] || seen[i]) continue;
-    let size = 0;
-    const stack = [i];
     seen[i] = 1;
-    while (stack.length) {
-      const at = stack.pop() as number;
-      size++;
-      const x = at % mask.width;
-      for (const next of [x > 0 ? at - 1 : -1, x < mask.width - 1 ? at + 1 : -1, at - mask.width, at + mask.width])
-        if (next >= 0 && next < mask.data.length && mask.data[next] && !seen[next]) {
-          seen[next] = 1;
-          stack.push(next);
-        }
-    }
+    const size = spread(mask, seen, [i]);
     if (size > (best?.size ?? 0)) best = { seed: i, size };
   }
   return best ? flooded(mask, [best.seed]) : null;

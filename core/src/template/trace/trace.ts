@@ -152,7 +152,17 @@ function edgeRing(region: Mask, field: Float32Array, inside: 1 | -1): Point[] {
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const i = y * width + x;
-      const near = [i, i - 1, i + 1, i - width, i + width, i - width - 1, i - width + 1, i + width - 1, i + width + 1].some((j) => data[j] !== data[i]);
+      const here = data[i];
+      // The eight cells round it, without a list for each of a million cells.
+      const near =
+        data[i - 1] !== here ||
+        data[i + 1] !== here ||
+        data[i - width] !== here ||
+        data[i + width] !== here ||
+        data[i - width - 1] !== here ||
+        data[i - width + 1] !== here ||
+        data[i + width - 1] !== here ||
+        data[i + width + 1] !== here;
       const dark = 1 - (field[i] ?? 1);
       const level = 1 - PEN_SHARE;
       values[i] = near ? level + (inside === 1 ? dark - level : level - dark) : data[i] ? level + 1 : level - 1;

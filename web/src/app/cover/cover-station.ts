@@ -4,7 +4,7 @@ import { JobStore } from '../job/job-store';
 import { Switch } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
 import { notchItems } from '../shared/table/cushion-scene';
-import { shifted, type Scene, type SceneItem } from '../shared/table/scene';
+import { shifted, type Note, type Scene, type SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 
 type LengthKey = 'cordMm' | 'seamMm' | 'zipWidthMm' | 'zipReturnMm' | 'zipPocketMm';
@@ -100,7 +100,7 @@ export class CoverStation {
     const words = plate ? `${copy} plate` : `${piece.countPerCushion} × ${pieceLabel(piece)}`;
     const id = plate ? `${piece.id}-${copy}` : piece.id;
     const size = `${formatLength(piece.width.value, units, step)} × ${formatLength(piece.height.value, units, step)}`;
-    const note = (x: number, key: string, text: string, look: 'plain' | 'small'): SceneItem => ({
+    const note = (x: number, key: string, text: string, look: 'plain' | 'small'): Note => ({
       kind: 'note',
       key: `${id}-${key}`,
       at: { x, y: y + height },
@@ -127,7 +127,10 @@ export class CoverStation {
             ]
           : []),
         note(x0, 'words', words, 'plain'),
-        note(x0 + width, 'size', size, 'small'),
+        // Beside a piece too short for its name and its size above it.
+        width < most * 0.3
+          ? { ...note(x0 + width, 'size', size, 'small'), at: { x: x0 + width, y: y + height / 2 }, dx: 10, dy: 4, anchor: 'start' as const }
+          : note(x0 + width, 'size', size, 'small'),
       ];
     }
     // Longer than the table: a break in the middle, both ends to scale.

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { LucidePlus, LucideTrash2 } from '@lucide/angular';
-import { formatNumber, sampleResults, say, type DeviceId, type Drying, type Grade, type Sample, type StoredSample } from '@yardland/core';
+import { formatNumber, litresOf, sampleResults, say, type DeviceId, type Drying, type Grade, type Sample, type StoredSample } from '@yardland/core';
 import { catchError, concatMap, of, Subject } from 'rxjs';
 import { today } from '../shared/days';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { newId } from '../shared/new-id';
+import { NumberField } from '../shared/number-field';
 import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopService } from '../shared/shop.service';
@@ -23,7 +24,7 @@ const PLATE_CM2 = 323;
 /** Bench tests of foam: density, press test, set, recovery, drain; typed in or read from a device. */
 @Component({
   selector: 'yl-gauges-page',
-  imports: [Tape, ThemeButton, QuantityField, DeviceReader, DryingPanel, LineChart, LucidePlus, LucideTrash2],
+  imports: [Tape, ThemeButton, QuantityField, DeviceReader, DryingPanel, LineChart, NumberField, LucidePlus, LucideTrash2],
   templateUrl: './gauges-page.html',
   host: { class: 'room' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -69,8 +70,9 @@ export class GaugesPage {
       : null;
   });
   protected readonly scaleQuery = computed(() => {
-    const { widthMm, depthMm, thicknessMm } = this.current()?.sample ?? {};
-    return widthMm && depthMm && thicknessMm ? { litres: (widthMm * depthMm * thicknessMm) / 1e6 } : null;
+    const sample = this.current()?.sample;
+    const litres = sample ? litresOf(sample) : null;
+    return litres === null ? null : { litres };
   });
 
   /** Samples that were drained, for laying beside the one in hand. */
@@ -179,6 +181,11 @@ export class GaugesPage {
       ({ [key]: _before, ...sample }) =>
         (text.trim() && Number.isFinite(value) && value >= 0 && (key !== 'massKg' || value > 0) ? { ...sample, [key]: value } : sample) as Sample,
     );
+  }
+
+  /** Square centimetres as typed; nothing goes back to the two sides. */
+  protected setArea(cm2: number | null): void {
+    this.#edit(({ areaMm2: _before, ...sample }) => (cm2 === null ? sample : { ...sample, areaMm2: cm2 * 100 }));
   }
 
   protected setMass(kg: number): void {
