@@ -65,6 +65,7 @@ export * from './stations/stations';
 export * from './template/edit-outline';
 export * from './template/even-out';
 export * from './template/fit-curve';
+export * from './template/marks';
 export * from './template/outline-json';
 export * from './template/shapes/quadrilateral';
 export * from './template/shapes/shape';

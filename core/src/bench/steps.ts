@@ -126,6 +126,8 @@ function sewing(plan: CushionPlan): Draft[] {
   const { cover } = plan;
   if (!cover) return [];
   const seams = new Set(cover.seams.map((seam) => seam.id));
+  const ties = plan.source.marks?.filter((mark) => mark.kind === 'tie').length ?? 0;
+  const buttons = plan.source.marks?.filter((mark) => mark.kind === 'button').length ?? 0;
   const plaque = cover.pieces.find((piece) => piece.role === 'plaque');
   const welt = cover.pieces.find((piece) => piece.role === 'welt');
   return [
@@ -169,6 +171,16 @@ function sewing(plan: CushionPlan): Draft[] {
       lit: ['plaque', 'boxing'],
       seam: 'plaque-ends',
     },
+    ...(ties
+      ? [
+          {
+            phase: 'sew' as const,
+            what: `Baste ${ties === 1 ? 'the pair of ties' : `${ties} pairs of ties`} at ${ties === 1 ? 'its notch' : 'their notches'}, ends towards the middle.`,
+            cautions: ['Never where a join or an end of the zip lies.'],
+            lit: ['boxing', 'plaque'] as const,
+          },
+        ]
+      : []),
     {
       phase: 'sew',
       what: `Sew the band to the top plate, notch to notch; clip the boxing ${cover.clipsPerCorner === 1 ? 'once' : `${cover.clipsPerCorner} times`} at each corner${cover.clipEveryMm === null ? '.' : ', and every {0} along the curves.'}`,
@@ -177,6 +189,15 @@ function sewing(plan: CushionPlan): Draft[] {
       lit: ['plate', 'boxing', 'plaque'],
       seam: 'band-to-top',
     },
+    ...(buttons
+      ? [
+          {
+            phase: 'sew' as const,
+            what: `Mark ${buttons === 1 ? 'the button' : `${buttons} buttons`} on both plates before they are closed in.`,
+            lit: ['plate'] as const,
+          },
+        ]
+      : []),
     {
       phase: 'sew',
       what: 'Sew the band to the bottom plate from notch to notch, each corner opposite its twin.',

@@ -1,4 +1,4 @@
-import { grow } from '../geometry/offset';
+import { grow, inArcs } from '../geometry/offset';
 import { outlineBounds, type Outline } from '../geometry/outline';
 import { moved } from '../geometry/transform';
 import { law, type Figure } from '../kernel/figure';
@@ -17,7 +17,9 @@ const NAMES = ['seat', 'finished', 'sewn', 'core'] as const;
 
 /** The template made as large as each size says; null where the allowances leave nothing. */
 export function outlinesOf(base: Outline, sizes: Sizes, acrossMm: number, deepMm: number): Outlines | null {
-  const made = NAMES.map((name) => sized(base, sizes[name].width.value - acrossMm, sizes[name].depth.value - deepMm));
+  // Curves as arcs once, for every size: offsets move those exactly.
+  const arcs = inArcs(base);
+  const made = NAMES.map((name) => sized(arcs, sizes[name].width.value - acrossMm, sizes[name].depth.value - deepMm));
   const finished = made[1];
   if (!finished || made.some((one) => one === null)) return null;
   const { minX, minY } = outlineBounds(finished);

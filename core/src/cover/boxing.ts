@@ -18,6 +18,8 @@ export interface BoxingRequest {
   readonly zipPocket: Figure;
   /** Longest strip the cloth gives, mm; Infinity when strips run along the roll. */
   readonly stripMm: number;
+  /** Ties, mm round the seam line. */
+  readonly tiesMm: readonly number[];
   readonly jointClearMm: number;
   readonly trimOffMm: number;
 }
@@ -102,6 +104,8 @@ export function makeBand(request: BoxingRequest): Band {
     from: onBand(start) - request.jointClearMm,
     to: onBand(start) + (end - start) + request.jointClearMm,
   }));
+  // A tie on the zip's own stretch crowds no join: there is none there.
+  const tieZones = request.tiesMm.map((along) => ({ from: onBand(along) - request.jointClearMm, to: onBand(along) + request.jointClearMm }));
   const length = Math.max(0, sewnBoxing.value);
   const band: BandToJoin = {
     lengthMm: length,
@@ -109,7 +113,7 @@ export function makeBand(request: BoxingRequest): Band {
     seamMm: seam.value,
     endMm: 2 * pocket.value,
     front: front ? { from: onBand(front.start), to: onBand(front.start) + (front.end - front.start) } : { from: 0, to: 0 },
-    crowded: [{ from: 0, to: request.jointClearMm }, { from: length - request.jointClearMm, to: length }, ...cornerZones],
+    crowded: [{ from: 0, to: request.jointClearMm }, { from: length - request.jointClearMm, to: length }, ...cornerZones, ...tieZones],
   };
   const joins = placeJoins(band) ?? { at: [], onFront: false, crowded: false };
   if (joins.onFront) problems.push(issue('warning', 'boxing-join-on-front', 'construction.strips', { stripMm: request.stripMm, boxingMm: length }));
@@ -130,6 +134,7 @@ export function makeBand(request: BoxingRequest): Band {
     const places: [Mark['kind'], number][] = [
       ...(front ? [['centre-front', onBand((front.start + front.end) / 2)] as [Mark['kind'], number]] : []),
       ...corners.map(({ start: s, end }): [Mark['kind'], number] => ['corner', onBand(s) + (end - s) / 2]),
+      ...request.tiesMm.map((along): [Mark['kind'], number] => ['tie', onBand(along)]),
       ...(pocket.value > 0
         ? ([
             ['fold', -pocket.value],

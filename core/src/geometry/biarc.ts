@@ -72,7 +72,7 @@ function inflexion(curve: Cubic): number | null {
 
 /** A cubic as smoothly joined arcs that stay within `tolerance` mm of it: what offsets and measures that want arcs work on. */
 export function arcsOf(curve: Cubic, tolerance: number, depth = 0): Segment[] {
-  if (segmentLength(curve) < 1e-6) return [line(curve.edge, curve.from, curve.to)];
+  if (distance(curve.from, curve.c1) + distance(curve.c1, curve.c2) + distance(curve.c2, curve.to) < 1e-6) return [line(curve.edge, curve.from, curve.to)];
   const turns = depth === 0 ? inflexion(curve) : null;
   if (turns !== null && turns > 0.01 && turns < 0.99) return cubicSplit(curve, turns).flatMap((half) => arcsOf(half, tolerance, 1));
   const arcs = biarc(curve, unit(cubicDerivative(curve, 0)), unit(cubicDerivative(curve, 1)));

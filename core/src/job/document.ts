@@ -3,6 +3,7 @@ import { constructionSchema } from '../cover/constructions/constructions';
 import { DECKS, POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { BUILDS } from '../filling/sitters';
+import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
 import { readWith, type Read } from '../kernel/read';
@@ -83,6 +84,8 @@ export const cushionSchema = z.strictObject({
   quantity: z.int().min(1).max(500),
   given: z.enum(['seat', 'finished', 'core']),
   template: templateSchema,
+  /** Ties and buttons, riding on the outline. */
+  marks: z.array(outlineMarkSchema).max(80).optional(),
   /** Finished height. */
   heightMm: thickness,
   school: z.string().min(1).max(60),

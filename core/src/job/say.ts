@@ -88,6 +88,7 @@ const SENTENCES: Record<string, Speak> = {
     `The plate is ${mm('plateMm')} across and the cloth gives ${mm('usableMm')}.`,
     'Railroad the cloth, or take a wider one.',
   ],
+  'tie-near-zip-end': (_, mm) => [`A tie and an end of the zip lie within ${mm('clearMm')} of each other.`, 'Move the tie, or let the zip run past it.'],
   'seam-pair-unequal': (n, mm) => [
     `The two edges of seam “${n('seam')}” differ: ${mm('firstMm')} and ${mm('secondMm')}.`,
     'Please report this job: the cover should never come out so.',

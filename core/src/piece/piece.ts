@@ -4,9 +4,9 @@ import type { Figure } from '../kernel/figure';
 
 export type PieceRole = 'plate' | 'boxing' | 'plaque' | 'welt' | 'foam' | 'filling' | 'wrap-face' | 'wrap-border';
 export type PieceMaterial = 'cover' | 'foam' | 'filling' | 'wadding';
-export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'zip-end' | 'fold';
+export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'zip-end' | 'fold' | 'tie' | 'button';
 
-/** A notch: a place on the seam line and the way out of the piece. It is cut from the cut edge towards that place. */
+/** A notch, or where a button goes (then `outward` is nothing): a place on the seam line and the way out of the piece. It is cut from the cut edge towards that place. */
 export interface Mark {
   readonly kind: MarkKind;
   readonly at: Point;

@@ -22,7 +22,7 @@ export type StationState = 'open' | 'done' | 'doubtful' | 'blocked' | 'working';
 const PATHS: Partial<Record<StationId, readonly string[]>> = {
   'look-over': ['seat'],
   filling: ['core', 'lots'],
-  template: ['template', 'heightMm'],
+  template: ['template', 'heightMm', 'marks'],
   build: ['school', 'wrapLoftMm'],
   cover: ['construction', 'cloth'],
 };

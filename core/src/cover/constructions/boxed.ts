@@ -5,6 +5,7 @@ import { edgeSpans, perimeter, stationAt, type Outline } from '../../geometry/ou
 import { segmentLength, type Segment } from '../../geometry/segment';
 import { given, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
+import { buttonAt, tieAlong } from '../../template/marks';
 import { unequalSeams, type Mark, type Piece, type Seam } from '../../piece/piece';
 import type { AssumptionKey } from '../../shop/assumptions';
 import { makeBand, type Band } from '../boxing';
@@ -30,6 +31,26 @@ export type Boxed = z.infer<typeof schema>;
 const smooth = ({ segments }: Outline): boolean =>
   segments.every((segment, i) => segment.edge !== 'corner' && !isCorner(segment, segments[(i + 1) % segments.length] as Segment));
 
+/** The ties of a cover, mm round its seam line. */
+function tiesOf({ marks, sewn }: CoverRequest): number[] {
+  return marks.flatMap((mark) => {
+    const along = mark.kind === 'tie' ? tieAlong(sewn, mark) : null;
+    return along === null ? [] : [along];
+  });
+}
+
+/** A tie on the spot where the zip ends: neither lies flat. */
+function tieProblems(request: CoverRequest, band: Band): Issue[] {
+  const total = perimeter(request.sewn);
+  const clear = request.assume('jointClearMm');
+  const apart = (a: number, b: number): number => {
+    const d = (((a - b) % total) + total) % total;
+    return Math.min(d, total - d);
+  };
+  const near = tiesOf(request).some((tie) => [band.zip.startMm, band.zip.endMm].some((end) => apart(tie, end) < clear));
+  return near ? [issue('warning', 'tie-near-zip-end', 'marks', { clearMm: clear })] : [];
+}
+
 function plateMarks(request: CoverRequest, band: Band): Mark[] {
   const spans = edgeSpans(request.sewn);
   const middle = (edge: 'front' | 'back'): number[] => spans.filter((s) => s.edge === edge).map((s) => (s.start + s.end) / 2);
@@ -47,6 +68,8 @@ function plateMarks(request: CoverRequest, band: Band): Mark[] {
       .filter((c) => c.end > c.start || smooth(request.sewn))
       .map((c) => mark('corner')((c.start + c.end) / 2)),
     ...[band.zip.startMm, band.zip.endMm].map(mark('zip-end')),
+    ...tiesOf(request).map(mark('tie')),
+    ...request.marks.flatMap((one): Mark[] => (one.kind === 'button' ? [{ kind: 'button', at: buttonAt(request.sewn, one), outward: { x: 0, y: 0 } }] : [])),
   ];
 }
 
@@ -99,10 +122,11 @@ export const boxed: ConstructionModule<Boxed> = {
       zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
       zipPocket: chosen('pocket', choices.zipPocketMm, 'zipPocketMm'),
       stripMm: alongRoll ? Infinity : usableMm,
+      tiesMm: tiesOf(request),
       jointClearMm: assume('jointClearMm'),
       trimOffMm: assume('trimOffMm'),
     });
-    problems.push(...band.problems);
+    problems.push(...band.problems, ...tieProblems(request, band));
 
     const plate: Piece = {
       id: 'plate',

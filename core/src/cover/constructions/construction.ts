@@ -4,6 +4,7 @@ import type { Outline } from '../../geometry/outline';
 import type { Figure } from '../../kernel/figure';
 import type { Issue } from '../../kernel/issue';
 import type { Piece, Seam } from '../../piece/piece';
+import type { OutlineMark } from '../../template/marks';
 import type { Constants } from '../../shop/assumptions';
 import type { Notions } from '../notions';
 
@@ -12,6 +13,8 @@ export interface CoverRequest {
   readonly sizes: Sizes;
   /** Seam line of the plates. */
   readonly sewn: Outline;
+  /** Ties and buttons. */
+  readonly marks: readonly OutlineMark[];
   readonly round: Figure;
   /** Cloth between its selvedges, mm. */
   readonly usableMm: number;

@@ -1,10 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { asymmetry, evenOut, formatLengthUnit, measured, outlineOf, type Keep, type Outline } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { asymmetry, evenOut, formatLengthUnit, growEdges, MARK_EDGES, measured, outlineOf, type Keep, type Outline } from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import { NumberField } from '../shared/number-field';
 
 /** How far the halves differ, what would even them out, and everything that is measured on the outline. */
 @Component({
   selector: 'yl-even-tray',
+  imports: [NumberField],
   template: `
     @if (measures(); as all) {
       <p class="tray-words">{{ verdict() }}</p>
@@ -12,6 +14,20 @@ import { JobStore } from '../job/job-store';
         <button type="button" class="button strong" [disabled]="even()" (click)="take('average')">Average the halves</button>
         <button type="button" class="button" [disabled]="even()" (click)="take('left')">Keep the left</button>
         <button type="button" class="button" [disabled]="even()" (click)="take('right')">Keep the right</button>
+      </div>
+      <div class="points-tools" role="group" aria-label="Grow or shrink">
+        @for (edge of edges; track edge) {
+          <yl-number
+            class="few"
+            unit="mm"
+            [label]="'Grow ' + edge"
+            [least]="-500"
+            [most]="500"
+            [value]="amounts()[edge]"
+            (changed)="setAmount(edge, $event ?? 0)"
+          />
+        }
+        <button type="button" class="button" [disabled]="!grows()" (click)="grow()">Grow it</button>
       </div>
       <dl class="facts">
         @for (row of all; track row.word) {
@@ -58,6 +74,28 @@ export class EvenTray {
       },
     ];
   });
+
+  protected readonly edges = MARK_EDGES;
+  /** What each side is to be grown by; a front that runs under a rail gets more. */
+  protected readonly amounts = signal({ front: 0, right: 0, back: 0, left: 0 });
+  protected readonly grows = computed(() => Object.values(this.amounts()).some((mm) => mm !== 0));
+
+  protected setAmount(edge: (typeof MARK_EDGES)[number], mm: number): void {
+    this.amounts.update((amounts) => ({ ...amounts, [edge]: mm }));
+  }
+
+  protected grow(): void {
+    const amounts = this.amounts();
+    const corner = Math.min(...Object.values(amounts));
+    this.drawn.emit({
+      label: 'Outline grown',
+      change: (outline) => {
+        const grown = growEdges(outline, { ...amounts, corner });
+        return grown.ok ? grown.outline : outline;
+      },
+    });
+    this.amounts.set({ front: 0, right: 0, back: 0, left: 0 });
+  }
 
   protected take(keep: Keep): void {
     const label = { average: 'Halves averaged', left: 'Left half kept', right: 'Right half kept' }[keep];

@@ -1,5 +1,5 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, type ElementRef, inject, signal, viewChild } from '@angular/core';
 import { LucideCamera, LucideImage } from '@lucide/angular';
 import { flatten, formatNumber, homography, mapPoint, outlineToJson, say, type Corners, type PenEdge, type Point, type Traced } from '@yardland/core';
 import type { Subscription } from 'rxjs';

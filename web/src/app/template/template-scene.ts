@@ -1,11 +1,14 @@
 import {
   asymmetry,
+  buttonAt,
   inArcs,
   outlineBounds,
   outlineOf,
   pointOn,
   segmentLength,
   shapeOf,
+  stationAt,
+  tieAlong,
   type CushionPlan,
   type Outline,
   type Point,
@@ -118,6 +121,24 @@ export function pointsScene(one: CushionPlan, fit: string, picked: number): Scen
 
 export function sideWords(segment: Segment): string {
   return { line: 'straight', arc: 'an arc', cubic: 'a curve' }[segment.kind];
+}
+
+/** The seam line with its ties and buttons to drag. Keys: `mark-0`. */
+export function marksScene(one: CushionPlan, fit: string, picked: number): Scene {
+  const sewn = one.outlines?.sewn;
+  if (!sewn) return { title: 'Template', fit, items: [] };
+  const knobs = (one.source.marks ?? []).flatMap((mark, i): SceneItem[] => {
+    const along = mark.kind === 'tie' ? tieAlong(sewn, mark) : null;
+    const at = mark.kind === 'button' ? buttonAt(sewn, mark) : along === null ? null : stationAt(sewn, along).at;
+    const name = mark.kind === 'tie' ? `Tie ${i + 1}, ${mark.edge}` : `Button ${i + 1}`;
+    return at ? [{ kind: 'knob', key: `mark-${i}`, at, name, look: mark.kind === 'tie' ? 'mark' : 'smooth', picked: i === picked }] : [];
+  });
+  return {
+    title: `Ties and buttons of ${one.source.name}`,
+    fit,
+    room: ROOM,
+    items: [{ kind: 'area', key: 'sewn', shape: sewn, look: 'sew' }, ...guides(sewn), ...knobs],
+  };
 }
 
 /** Both halves over each other, and the place where they differ most. */

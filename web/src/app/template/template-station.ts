@@ -6,6 +6,7 @@ import {
   movePointMirrored,
   centreLine,
   formatLengthUnit,
+  markNear,
   outlineOf,
   outlineToJson,
   roundToStep,
@@ -24,10 +25,11 @@ import { Table, type Edit, type Move } from '../shared/table/table';
 import { TextField } from '../shared/text-field';
 import { EvenTray } from './even-tray';
 import { FilesTray } from './files-tray';
+import { MarksTray } from './marks-tray';
 import { measureWord, withMeasure } from './measures';
 import { PointsTray } from './points-tray';
 import { ShapeTray } from './shape-tray';
-import { evenScene, measuresScene, pointsScene } from './template-scene';
+import { evenScene, marksScene, measuresScene, pointsScene } from './template-scene';
 
 const GIVEN = [
   { value: 'seat', name: 'the seat' },
@@ -38,6 +40,7 @@ const PARTS = [
   { value: 'measures', name: 'Measures' },
   { value: 'points', name: 'Points' },
   { value: 'even', name: 'Even out' },
+  { value: 'marks', name: 'Marks' },
   { value: 'files', name: 'Files and print' },
 ] as const;
 type Part = (typeof PARTS)[number]['value'];
@@ -45,7 +48,7 @@ type Part = (typeof PARTS)[number]['value'];
 /** The outline: by its measures, by its points, evened out; typed, dragged, and shown with the other sizes over it. */
 @Component({
   selector: 'yl-template-station',
-  imports: [Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray],
+  imports: [Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray, MarksTray],
   templateUrl: './template-station.html',
   host: { class: 'station' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -67,6 +70,7 @@ export class TemplateStation {
     const fit = `template ${this.store.cushionIndex()} ${this.part()}`;
     if (!one?.outlines) return { title: 'Template', fit, items: [] };
     if (this.part() === 'points') return pointsScene(one, fit, this.picked());
+    if (this.part() === 'marks') return marksScene(one, fit, this.picked());
     if (this.part() === 'even') {
       const given = one.outlines[one.source.given];
       const { units, step } = this.store.inWords();
@@ -95,12 +99,20 @@ export class TemplateStation {
       this.store.previewCushion(null);
       return;
     }
+    if (move.key.startsWith('mark-')) {
+      this.store.previewCushion((cushion) => this.#withMark(cushion, move));
+      return;
+    }
     this.#origin ??= this.#originNow();
     const change = this.#moved(move);
     this.store.previewCushion((cushion) => drawn(cushion, change));
   }
 
   protected moved(move: Move): void {
+    if (move.key.startsWith('mark-')) {
+      this.store.editCushion('Mark moved', (cushion) => this.#withMark(cushion, move));
+      return;
+    }
     this.#origin ??= this.#originNow();
     this.draw('Point moved', this.#moved(move));
     this.#origin = null;
@@ -109,6 +121,12 @@ export class TemplateStation {
   /** Changes the outline by hand; what was measured becomes what was drawn. A change that would cross itself is shown as a problem, and undo takes it back. */
   protected draw(label: string, change: (outline: Outline) => Outline): void {
     this.store.editCushion(label, (cushion) => drawn(cushion, change));
+  }
+
+  #withMark(cushion: Cushion, { key, to }: Move): Cushion {
+    const sewn = this.store.cushionPlan()?.outlines?.sewn;
+    const index = Number(key.replace('mark-', ''));
+    return sewn ? { ...cushion, marks: (cushion.marks ?? []).map((mark, i) => (i === index ? markNear(sewn, mark, to) : mark)) } : cushion;
   }
 
   #originNow(): Point {

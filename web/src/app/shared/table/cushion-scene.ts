@@ -37,12 +37,16 @@ export function plateItems(plate: Piece, seamMm: number): SceneItem[] {
 
 /** The notches of a piece moved by dx, dy: from the cut edge to the seam line. */
 export function notchItems(piece: Piece, seamMm: number, key: string, dx: number, dy: number): SceneItem[] {
-  return piece.marks.map((mark, i) => ({
-    kind: 'tick',
-    key: `${key}-notch-${i}`,
-    from: { x: mark.at.x + mark.outward.x * seamMm + dx, y: mark.at.y + mark.outward.y * seamMm + dy },
-    to: { x: mark.at.x + mark.outward.x * seamMm * 0.15 + dx, y: mark.at.y + mark.outward.y * seamMm * 0.15 + dy },
-  }));
+  return piece.marks.map((mark, i): SceneItem =>
+    mark.kind === 'button'
+      ? { kind: 'area', key: `${key}-button-${i}`, shape: circle({ x: mark.at.x + dx, y: mark.at.y + dy }, 9), look: 'bound' }
+      : {
+          kind: 'tick',
+          key: `${key}-notch-${i}`,
+          from: { x: mark.at.x + mark.outward.x * seamMm + dx, y: mark.at.y + mark.outward.y * seamMm + dy },
+          to: { x: mark.at.x + mark.outward.x * seamMm * 0.15 + dx, y: mark.at.y + mark.outward.y * seamMm * 0.15 + dy },
+        },
+  );
 }
 
 const ARC_POINTS = 40;

@@ -1,0 +1,91 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { evenTies, MARK_EDGES, tieDistance, type OutlineMark, type TieMark } from '@yardland/core';
+import { JobStore } from '../job/job-store';
+import { Choice } from '../shared/choice';
+import { NumberField } from '../shared/number-field';
+import { QuantityField } from '../shared/quantity-field';
+
+/** Ties on the edges and buttons on the face: each keeps its share of the outline, so that it follows every size. */
+@Component({
+  selector: 'yl-marks-tray',
+  imports: [Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
+  template: `
+    <div class="points-tools">
+      <yl-number label="Ties" class="few" [whole]="true" [least]="1" [most]="20" [value]="many()" (changed)="many.set($event!)" />
+      <yl-choice class="few" label="evenly along the" [options]="edges" [value]="edge()" (changed)="edge.set($any($event))" />
+      <button type="button" class="button" (click)="even()">Set them</button>
+      <button type="button" class="button" (click)="addTie()"><svg lucidePlus size="20"></svg> One tie</button>
+      <button type="button" class="button" (click)="addButton()"><svg lucidePlus size="20"></svg> A button</button>
+    </div>
+    <div class="stations" role="group" aria-label="Marks">
+      @for (row of rows(); track $index; let i = $index) {
+        <div class="mark-row" [class.picked]="i === picked()">
+          @if (row.mark.kind === 'tie') {
+            <span>tie, {{ row.mark.edge }}</span>
+            <yl-quantity
+              [bare]="true"
+              [label]="'Tie ' + (i + 1) + ', from the start of its edge'"
+              [mm]="row.mm"
+              [maxMm]="row.ofMm"
+              [units]="store.units()"
+              [step]="store.step()"
+              (changed)="setTie(i, row.ofMm, $event)"
+            />
+          } @else {
+            <span>button</span><span class="tray-words">dragged on the drawing</span>
+          }
+          <button type="button" class="tool quiet" [attr.aria-label]="'Take mark ' + (i + 1) + ' out'" (click)="drop(i)">
+            <svg lucideTrash2 size="18"></svg>
+          </button>
+        </div>
+      } @empty {
+        <p class="tray-words">No ties or buttons. A tie is measured from the beginning of its edge, going counter-clockwise from the front left.</p>
+      }
+    </div>
+  `,
+  host: { class: 'tray-part' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MarksTray {
+  protected readonly store = inject(JobStore);
+  readonly picked = input.required<number>();
+  protected readonly edges = MARK_EDGES.map((value) => ({ value, name: value }));
+  protected readonly many = signal(2);
+  protected readonly edge = signal<TieMark['edge']>('back');
+  readonly #marks = computed<readonly OutlineMark[]>(() => this.store.cushion()?.marks ?? []);
+  protected readonly rows = computed(() => {
+    const sewn = this.store.cushionPlan()?.outlines?.sewn;
+    return this.#marks().map((mark) => ({ mark, mm: 0, ofMm: 0, ...(sewn && mark.kind === 'tie' ? tieDistance(sewn, mark) : {}) }));
+  });
+
+  /** Puts the ties of one edge anew; those of the others and the buttons stay. */
+  protected even(): void {
+    const edge = this.edge();
+    this.#set('Ties', (marks) => [...marks.filter((mark) => mark.kind !== 'tie' || mark.edge !== edge), ...evenTies(edge, this.many())]);
+  }
+
+  protected addTie(): void {
+    this.#set('Tie', (marks) => [...marks, { kind: 'tie', edge: this.edge(), share: 0.5 }]);
+  }
+
+  protected addButton(): void {
+    this.#set('Button', (marks) => [...marks, { kind: 'button', across: 0.5, deep: 0.5 }]);
+  }
+
+  protected setTie(index: number, ofMm: number, mm: number | null): void {
+    if (mm === null || ofMm <= 0) return;
+    this.#set('Tie', (marks) => marks.map((mark, i) => (i === index && mark.kind === 'tie' ? { ...mark, share: Math.min(1, mm / ofMm) } : mark)));
+  }
+
+  protected drop(index: number): void {
+    this.#set('Mark taken out', (marks) => marks.filter((_, i) => i !== index));
+  }
+
+  #set(label: string, change: (marks: readonly OutlineMark[]) => OutlineMark[]): void {
+    this.store.editCushion(label, ({ marks = [], ...cushion }) => {
+      const next = change(marks);
+      return next.length ? { ...cushion, marks: next } : cushion;
+    });
+  }
+}
