@@ -21,11 +21,29 @@ interface Picture {
 
 const openWhy = async (page: Page): Promise<void> => page.getByRole('button', { name: 'Cut, plate wide, why' }).click();
 
+const tracePicture = async (page: Page): Promise<void> => {
+  await page.locator('.tabs').getByText('Files and print', { exact: true }).click();
+  await page.getByRole('button', { name: 'From a picture' }).click();
+  await page.getByRole('button', { name: 'Take one' }).click();
+  await page.getByRole('button', { name: 'Corner of the sheet, back left' }).waitFor();
+  await page.getByRole('button', { name: 'Find the line' }).click();
+  await page.getByText(/off it on average/).waitFor();
+};
+
 const PICTURES: readonly Picture[] = [
   { file: 'jobs', place: '' },
-  { file: 'look-over', job: 'Stalls benches', place: '1/look-over' },
+  { file: 'look-over', job: 'Stalls benches', place: '3/look-over', before: (page) => page.getByText('Old core', { exact: true }).click() },
   { file: 'filling', job: 'Prompt-side boxes', place: '1/filling' },
-  { file: 'template', job: 'Prompt-side boxes', place: '1/template' },
+  { file: 'template', job: 'Gallery and box seats', place: '3/template' },
+  {
+    file: 'template-points',
+    job: 'Gallery and box seats',
+    place: '6/template',
+    before: (page) => page.locator('.tabs').getByText('Points', { exact: true }).click(),
+  },
+  { file: 'template-picture', job: 'Gallery and box seats', place: '6/template', before: tracePicture },
+  { file: 'look-over-long-core', job: 'Foyer long seat', place: '1/look-over', before: (page) => page.getByText('Several into one', { exact: true }).click() },
+  { file: 'filling-choose', job: 'Conductor’s chair', place: '1/filling', before: (page) => page.getByRole('button', { name: 'Choose for me' }).click() },
   { file: 'build', job: 'Prompt-side boxes', place: '1/build', before: openWhy },
   { file: 'cover', job: 'Prompt-side boxes', place: '3/cover' },
   { file: 'lay', job: 'Stalls benches', place: '1/lay' },

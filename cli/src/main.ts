@@ -1,9 +1,10 @@
 import { refusal, type Outcome, type Verb } from './verb';
+import { crownVerb, fitVerb } from './verbs/crown';
 import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
 
-const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb];
+const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 

@@ -179,3 +179,42 @@ describe('yardland outline', () => {
     expect(refused([file('none.dxf')])).toBe('file-unreadable');
   });
 });
+
+describe('yardland crown and fit', () => {
+  const answer = (verb: string, document: unknown) => {
+    const { code, out, error } = run([verb, '-'], JSON.stringify(document));
+    expect(error).toBe('');
+    expect(code).toBe(0);
+    return JSON.parse(out) as Record<string, unknown>;
+  };
+
+  it('gives extra cloth, draw-in, the bowed plate and pads', () => {
+    const round = answer('crown', { format: 'yardland/crown@1', template: { shape: 'round', diameterMm: 400 }, crownMm: 30, pads: 2 });
+    expect(round['extraAcrossMm']).toBeCloseTo(5.92, 1);
+    expect((round['pads'] as unknown[]).length).toBe(2);
+    expect((round['bowed'] as { format: string }).format).toBe('yardland/outline@1');
+    const twice = run(['crown', '-'], JSON.stringify({ format: 'yardland/crown@1', crownMm: 30 }));
+    expect(twice.code).toBe(2);
+    expect(twice.error).toContain('crown-wants-one-outline');
+  });
+
+  it('predicts the reference fit: core exact, 50 mm of loft, 8 mm squeezed a side', () => {
+    const fitted = answer('fit', {
+      format: 'yardland/fit@1',
+      widthMm: 550,
+      depthMm: 550,
+      heightMm: 100,
+      core: { widthMm: 550, depthMm: 550, layers: [{ thicknessMm: 100, hardness25N: 35 * 4.44822, supportFactor: 2.2 }] },
+      wrapLoftMm: 50,
+      sideWrapSqueezedMm: 8,
+      padLoftMm: 0,
+      crownedFaces: 2,
+      bowAcrossMm: 0,
+      bowAlongMm: 0,
+      clothStiffnessNPerM: 15_000,
+    });
+    expect(Math.abs((fitted['crownMm'] as number) / 20.4 - 1)).toBeLessThan(0.02);
+    expect(Math.abs((fitted['tensionAcrossNPerM'] as number) / 59 - 1)).toBeLessThan(0.02);
+    expect(fitted['verdict']).toBe('taut');
+  });
+});

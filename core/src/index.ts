@@ -1,5 +1,6 @@
 export * from './bench/steps';
 export * from './build/fit';
+export * from './build/fit-request';
 export * from './build/outlines';
 export * from './build/sizes';
 export * from './contract/api';

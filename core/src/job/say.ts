@@ -30,6 +30,7 @@ const SENTENCES: Record<string, Speak> = {
     'Measure it again, from the front left corner to the back right one.',
   ],
   'diagonals-disagree': (_, mm) => [`The sides and diagonals disagree by ${mm('leftMm')}.`, 'Measure again; until then the shape that fits best is used.'],
+  'crown-wants-one-outline': () => ['A crown is asked for over a template or an outline.', 'Give one of them.'],
   'outline-empty': () => ['There is no outline yet.', 'Draw at least three sides.'],
   'outline-open': (_, mm) => [`The outline is open: its ends are ${mm('gapMm')} apart.`, 'Close it, or draw it again.'],
   'outline-crosses-itself': (_, mm) => [

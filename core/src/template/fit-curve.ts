@@ -59,7 +59,8 @@ function nearest(places: readonly Place[], leaves: Point, arrives: Point): { rea
     const determinant = aa * bb - ab * ab;
     const third = distance(from, to) / 3;
     let [alpha, beta] = Math.abs(determinant) < 1e-12 ? [third, third] : [(ra * bb - rb * ab) / determinant, (rb * aa - ra * ab) / determinant];
-    if (!(alpha > third * 0.05) || !(beta > third * 0.05)) [alpha, beta] = [third, third];
+    // Handles that turn back, or reach further than the way itself, belong to no good curve.
+    if (!(alpha > third * 0.05 && alpha < total / 2) || !(beta > third * 0.05 && beta < total / 2)) [alpha, beta] = [third, third];
     curve = {
       ...curve,
       c1: { x: from.x + leaves.x * alpha, y: from.y + leaves.y * alpha },

@@ -1,3 +1,4 @@
+import { contour } from '../../geometry/contour';
 import { distanceTo } from '../../geometry/measure';
 import { area, closed, flatten, outlineBounds, type Outline } from '../../geometry/outline';
 import { distance, type Point } from '../../geometry/point';
@@ -9,7 +10,7 @@ import { withEdges } from '../edges';
 import { cornersAlong, fitCurve, straightened } from '../fit-curve';
 import { blurred, otsu, sampleAt, type Gray } from './gray';
 import { homography, mapPoint, type Homography } from './homography';
-import { borderOf, contour, flooded, largestRegion, type Mask } from './region';
+import { borderOf, flooded, largestRegion, type Mask } from './region';
 
 /** Four points of a picture in the order front left, front right, back right, back left, in pixels from its top left. */
 export type Corners = readonly [Point, Point, Point, Point];

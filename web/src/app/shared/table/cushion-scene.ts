@@ -174,7 +174,9 @@ export function shapeDimensions(one: CushionPlan): SceneItem[] {
     const away = { below: 40, above: 34, left: 40, right: 52 }[side];
     const mm = measure ? measureOf(template, key) : Math.hypot(to.x - from.x, to.y - from.y);
     const edit = measure ? { edit: { minMm: measure.least, maxMm: measure.most } } : {};
-    return { kind: 'dim', key, name: measure?.word ?? key, side, away, from: at(from), to: at(to), mm, ...edit };
+    const word = measure?.word ?? key;
+    const name = word === 'wide' ? `${one.source.given} width` : word === 'deep' ? `${one.source.given} depth` : word;
+    return { kind: 'dim', key, name, side, away, from: at(from), to: at(to), mm, ...edit };
   });
 }
 
