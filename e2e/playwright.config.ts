@@ -13,7 +13,8 @@ export default defineConfig({
   outputDir: path.join(root, 'test-results'),
   fullyParallel: false,
   workers: 1,
-  timeout: 60_000,
+  // The whole-job journey goes through every station with an accessibility check at each: a busy machine takes its time.
+  timeout: 150_000,
   expect: { timeout: 8000 },
   reporter: [['list']],
   use: {

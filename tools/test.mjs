@@ -46,16 +46,30 @@ const SUITES = [
   ['browser journeys', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], playwright],
 ];
 
+/** Checks that only read: two of them share the machine. The others want it, or its browser, for themselves. */
+const READING = SUITES.filter(([name]) => /^(lint|format|types|directions)/.test(name));
+
 let [passed, failed] = [0, 0];
-const lines = [];
-for (const [name, args, read] of SUITES) {
-  if (name === 'browser journeys') ensureBuilt();
+const lines = new Map();
+
+async function run([name, args, read]) {
   console.log(`\n== ${name}`);
   const begun = Date.now();
   const [good, bad] = read(await heard(node, args, plain));
   passed += good;
   failed += bad;
-  lines.push(`${bad ? 'FAILED' : 'ok    '} ${name}: ${good} passed, ${bad} failed (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
+  lines.set(name, `${bad ? 'FAILED' : 'ok    '} ${name}: ${good} passed, ${bad} failed (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
 }
-console.log(`\n${lines.join('\n')}\n\n${passed} passed, ${failed} failed`);
+
+const waiting = [...READING];
+await Promise.all(
+  [1, 2].map(async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) await run(next);
+  }),
+);
+for (const suite of SUITES.filter((one) => !READING.includes(one))) {
+  if (suite[0] === 'browser journeys') ensureBuilt();
+  await run(suite);
+}
+console.log(`\n${SUITES.map(([name]) => lines.get(name)).join('\n')}\n\n${passed} passed, ${failed} failed`);
 process.exitCode = failed ? 1 : 0;

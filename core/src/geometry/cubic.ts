@@ -1,5 +1,5 @@
 import { between, cross, unit, type Point } from './point';
-import type { Cubic } from './segment';
+import type { Cubic } from './kinds';
 
 /** Abscissae and weights of Gauss and Legendre for 16 points on (−1, 1), half of them: the others mirror these. */
 const GAUSS: readonly (readonly [number, number])[] = [

@@ -77,6 +77,18 @@ describe('plan on any document that the schema lets through', () => {
   });
 });
 
+describe('the quick line with shapes', () => {
+  it('takes a shape by its word, a round one with one measure less', () => {
+    const round = readQuickLine('2 x round 460 x 90', 'metric');
+    expect(round.ok && [round.quantity, round.template, round.heightMm]).toEqual([2, { shape: 'round', diameterMm: 460 }, 90]);
+    const oval = readQuickLine('600 x 400 x 75 oval welt', 'metric');
+    expect(oval.ok && [oval.template.shape, oval.construction.edge]).toEqual(['oval', 'welt']);
+    const half = readQuickLine('4 x half-round 420 x 50', 'metric');
+    expect(half.ok && [half.quantity, half.template]).toEqual([4, { shape: 'half-round', widthMm: 420 }]);
+    expect(readQuickLine('round 460', 'metric')).toEqual(jasmine.objectContaining({ ok: false, code: 'no-measures' }));
+  });
+});
+
 describe('the quick line', () => {
   it('takes a whole cushion as scribbled on card', () => {
     const reading = readQuickLine('6 x 19 3/4 x 17 x 3 boxed welt', 'inch');

@@ -218,8 +218,10 @@ export class PhotoDialog {
   protected drag(event: PointerEvent): void {
     const [index, paper, picture] = [this.#held, this.paper()?.nativeElement, this.picture()];
     if (index === null || !paper || !picture) return;
-    const box = paper.getBoundingClientRect();
-    this.#put(index, { x: ((event.clientX - box.left) / box.width) * picture.width, y: ((event.clientY - box.top) / box.height) * picture.height });
+    const toPicture = paper.getScreenCTM()?.inverse();
+    if (!toPicture) return;
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toPicture);
+    this.#put(index, { x: Math.max(0, Math.min(picture.width, x)), y: Math.max(0, Math.min(picture.height, y)) });
   }
 
   protected drop(): void {

@@ -68,11 +68,18 @@ const ROOM = { top: 84, bottom: 92, right: 150, left: 110 };
 export function measuresScene(one: CushionPlan, fit: string): Scene {
   const given = one.outlines?.[one.source.given];
   if (!given) return { title: 'Template', fit, items: [] };
+  const plate = one.pieces.find((piece) => piece.role === 'plate');
   return {
     title: `Template of ${one.source.name}, seen from above`,
     fit,
     room: ROOM,
-    items: [...outlineItems(one, ['core', 'finished', 'seat']), ...guides(given), ...shapeDimensions(one), ...grips(one, given)],
+    items: [
+      ...(plate ? [{ kind: 'area' as const, key: 'outline-cut', shape: plate.outline, look: 'cut' as const }] : []),
+      ...outlineItems(one, ['core', 'finished', 'seat']),
+      ...guides(given),
+      ...shapeDimensions(one),
+      ...grips(one, given),
+    ],
   };
 }
 

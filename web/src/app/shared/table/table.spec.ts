@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Scene } from './scene';
-import { Table, type Edit } from './table';
+import { Table, type Edit, type Move } from './table';
 
 const box = [
   { x: 0, y: 0 },
@@ -23,6 +23,9 @@ const box = [
       (edit)="edits.push($event)"
       (dragging)="drags.push($event)"
       (dragged)="drops.push($event)"
+      (moving)="moves.push($event)"
+      (moved)="moved.push($event)"
+      (held)="held.push($event)"
     />
   </div>`,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -32,12 +35,16 @@ class Host {
   readonly edits: Edit[] = [];
   readonly drags: (Edit | null)[] = [];
   readonly drops: Edit[] = [];
+  readonly moves: (Move | null)[] = [];
+  readonly moved: Move[] = [];
+  readonly held: string[] = [];
   readonly scene = signal<Scene>({
     title: 'A plate',
     fit: 'one',
     items: [
       { kind: 'area', key: 'plate', shape: box, look: 'piece', pick: 'the plate' },
       { kind: 'dim', key: 'widthMm', name: 'width', side: 'below', from: { x: 0, y: 0 }, to: { x: 600, y: 0 }, mm: 600, edit: { minMm: 20, maxMm: 900 } },
+      { kind: 'knob', key: 'point-2', at: { x: 600, y: 400 }, name: 'Point 3', look: 'corner' },
       { kind: 'handle', key: 'widthMm', axis: 'x', at: { x: 600, y: 200 }, mm: 600, perMm: 1, minMm: 20, maxMm: 700, name: 'Drag the width' },
     ],
   });
@@ -141,5 +148,35 @@ describe('the table', () => {
     fixture.componentInstance.scene.update((scene) => ({ ...scene, fit: 'two' }));
     await fixture.whenStable();
     expect(path()).toBe(fitted);
+  });
+
+  it('carries a knob freely: a tremble is no move, a drag is told as it goes, a key is a step', async () => {
+    const knob = find<SVGGElement>('.knob');
+    const paper = find<SVGSVGElement>('.table-paper');
+    // No real pointer stands behind a made event.
+    paper.setPointerCapture = () => undefined;
+    const at = (type: string, x: number, y: number): PointerEvent => new PointerEvent(type, { pointerId: 7, clientX: x, clientY: y, button: 0, bubbles: true });
+    const { heard, scale } = { heard: fixture.componentInstance, scale: () => Number(/L([\d.]+) /.exec(path())?.[1] ?? 0) };
+    expect(scale()).toBeGreaterThan(0);
+    knob.dispatchEvent(at('pointerdown', 300, 300));
+    paper.dispatchEvent(at('pointermove', 301, 301));
+    paper.dispatchEvent(at('pointerup', 301, 301));
+    expect([heard.held, heard.moves, heard.moved]).toEqual([['point-2'], [null], []]);
+    knob.dispatchEvent(at('pointerdown', 300, 300));
+    paper.dispatchEvent(at('pointermove', 340, 280));
+    paper.dispatchEvent(at('pointerup', 340, 280));
+    await fixture.whenStable();
+    const [last] = heard.moved;
+    // Right and up on the screen is right and back on the seat.
+    expect(last?.key).toBe('point-2');
+    expect(last!.to.x).toBeGreaterThan(600);
+    expect(last!.to.y).toBeGreaterThan(400);
+    expect((last!.to.x - 600) / (last!.to.y - 400)).toBeCloseTo(2, 6);
+    knob.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowLeft', bubbles: true }));
+    knob.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', shiftKey: true, bubbles: true }));
+    expect(heard.moved.slice(1).map((move) => move.to)).toEqual([
+      { x: 595, y: 400 },
+      { x: 600, y: 350 },
+    ]);
   });
 });
