@@ -6,6 +6,7 @@ import { polygonArea } from '../geometry/polygon';
 import { segmentLength, type EdgeName, type Segment } from '../geometry/segment';
 import { contour } from '../geometry/contour';
 import { tidied } from '../geometry/transform';
+import { sideAlong } from '../template/edges';
 import { fitCurve } from '../template/fit-curve';
 import { chordsOf, membrane, type Chord, type Membrane } from './membrane';
 
@@ -163,12 +164,7 @@ function levelSet({ x0, y0, step, columns, rows, values }: Membrane, share: numb
   const turned = polygonArea(ring) < 0 ? [...ring].reverse() : ring;
   const first = turned[0];
   if (!first || turned.length < 8) return { segments: [] };
-  const facing = (i: number): EdgeName => {
-    const [a, b] = [turned[(i + turned.length - 2) % turned.length] as Point, turned[(i + 2) % turned.length] as Point];
-    const outward = { x: b.y - a.y, y: a.x - b.x };
-    if (Math.abs(outward.y) >= Math.abs(outward.x)) return outward.y < 0 ? 'front' : 'back';
-    return outward.x > 0 ? 'right' : 'left';
-  };
+  const facing = (i: number): EdgeName => sideAlong(turned[(i + turned.length - 2) % turned.length] as Point, turned[(i + 2) % turned.length] as Point);
   const places = [...turned.map((point, i) => ({ point, edge: facing(i) })), { point: first, edge: facing(0) }].filter(
     (one, i, all) => i === 0 || distance(one.point, (all[i - 1] as typeof one).point) > 1e-9,
   );

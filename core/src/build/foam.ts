@@ -1,6 +1,6 @@
 import type { Outline } from '../geometry/outline';
 import { issue, type Issue } from '../kernel/issue';
-import { isFoam, type Grade } from '../material/material';
+import { isFoam, SHEET_NOMINAL_MM, type Grade } from '../material/material';
 import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
@@ -11,8 +11,6 @@ export interface Layer {
   readonly thicknessMm: number;
 }
 
-/** Sheets are sold by round numbers: 2 in is a 50 mm sheet. Within this a thickness is the nominal sheet's, mm. */
-const SHEET_NOMINAL_MM = 2.5;
 /** How far the layers may miss the asked thickness before it is said, mm: what a sheet is cut to. */
 const LAYER_SUM_MM = 0.5;
 

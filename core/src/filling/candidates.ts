@@ -1,4 +1,4 @@
-import { isFoam, type Filling, type FillingKind, type Grade, type Stock } from '../material/material';
+import { isFoam, SHEET_NOMINAL_MM, type Filling, type FillingKind, type Grade, type Stock } from '../material/material';
 
 export interface StackLayer {
   readonly stock: Stock;
@@ -16,8 +16,6 @@ export interface Catalogue {
   readonly fillings: readonly Filling[];
 }
 
-/** Sheets are nominal: a stack may miss the height by this much, mm (compressed or trued by the wrap). */
-const HEIGHT_MM = 2.5;
 /** A softer layer is at least this much softer than the one below it. */
 const SOFTER = 0.85;
 /** A top layer takes between these shares of the height; with a middle layer under it, less. */
@@ -32,7 +30,7 @@ const OVER_SPRINGS_MM = [25, 60] as const;
 const ENVELOPE_MM = [30, 60] as const;
 
 const within = (mm: number, [least, most]: readonly [number, number]): boolean => mm >= least && mm <= most;
-const fits = (a: number, b: number): boolean => Math.abs(a - b) <= HEIGHT_MM;
+const fits = (a: number, b: number): boolean => Math.abs(a - b) <= SHEET_NOMINAL_MM;
 
 /** The fewest sheets of one grade that make a thickness: one, or two glued; null when none do. */
 export function sheetsFor(grade: Grade, thicknessMm: number): readonly number[] | null {

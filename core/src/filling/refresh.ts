@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/point';
+import { polygonArea } from '../geometry/polygon';
 import { SAT_OUT, setOf, type Judged, type OldCore } from './old-core';
 
 /** One thing to do to an old core that goes back in. */
@@ -48,17 +49,13 @@ export function hollowOutline(widthMm: number, depthMm: number, level: number): 
   ];
 }
 
-function area(points: readonly Point[]): number {
-  return Math.abs(points.reduce((sum, p, i) => sum + p.x * (points[(i + 1) % points.length]?.y ?? 0) - (points[(i + 1) % points.length]?.x ?? 0) * p.y, 0) / 2);
-}
-
 /** Layers of wadding that fill a hollow: of k layers the i-th covers what lies deeper than (i − ½)/k of the hollow. The largest first. */
 export function crownPads(widthMm: number, depthMm: number, hollowMm: number, loftMm: number): Pad[] {
   const count = Math.max(1, Math.round(hollowMm / loftMm));
   return Array.from({ length: count }, (_, i) => {
     const outline = hollowOutline(widthMm, depthMm, (i + 0.5) / count);
     const reach = Math.sqrt(1 - (i + 0.5) / count);
-    return { widthMm: widthMm * reach, depthMm: depthMm * reach, areaMm2: area(outline), outline };
+    return { widthMm: widthMm * reach, depthMm: depthMm * reach, areaMm2: Math.abs(polygonArea(outline)), outline };
   });
 }
 

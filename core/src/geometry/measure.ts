@@ -1,5 +1,6 @@
 import { area, flatten, outlineBounds, perimeter, stationAt, type Outline } from './outline';
 import { distance, type Point } from './point';
+import { pointSegmentDistance } from './polygon';
 import { directionOn, segmentLength, smallestRadiusOf, type Segment } from './segment';
 import { mirrored } from './transform';
 
@@ -16,10 +17,7 @@ const ASYMMETRY_PLACES = 240;
 export function distanceTo(points: readonly Point[], p: Point): number {
   let least = Infinity;
   points.forEach((a, i) => {
-    const b = points[(i + 1) % points.length] as Point;
-    const [dx, dy] = [b.x - a.x, b.y - a.y];
-    const t = Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / (dx * dx + dy * dy || 1)));
-    least = Math.min(least, Math.hypot(p.x - a.x - t * dx, p.y - a.y - t * dy));
+    least = Math.min(least, pointSegmentDistance(p, a, points[(i + 1) % points.length] as Point));
   });
   return least;
 }

@@ -2,6 +2,7 @@ import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
 import { arcsOf } from './biarc';
 import { area, closed, flatten, type Outline } from './outline';
 import { cross, distance, dot, minusPoint, plusPoint, unit, type Point } from './point';
+import { polygonArea } from './polygon';
 import { arcAbout, directionOn, line, onArc, pointOn, segmentLength, startAngle, type Arc, type EdgeName, type Segment } from './segment';
 import { selfCrossing } from './simple';
 import { counterClockwise, tidied } from './transform';
@@ -158,7 +159,7 @@ function byKernel(outline: Outline, mm: number, join: Join): Outline | null {
     KERNEL_DECIMALS,
     KERNEL_MM,
   );
-  const largest = paths.map((path) => path.map(({ x, y }): Point => ({ x, y }))).sort((a, b) => Math.abs(shoelace(b)) - Math.abs(shoelace(a)))[0];
+  const largest = paths.map((path) => path.map(({ x, y }): Point => ({ x, y }))).sort((a, b) => Math.abs(polygonArea(b)) - Math.abs(polygonArea(a)))[0];
   if (!largest || largest.length < 3) return null;
   const samples = outline.segments.flatMap((segment) => {
     const length = segmentLength(segment);
@@ -172,8 +173,6 @@ function byKernel(outline: Outline, mm: number, join: Join): Outline | null {
   });
   return tidied(counterClockwise({ segments: sides }));
 }
-
-const shoelace = (points: readonly Point[]): number => points.reduce((sum, p, i) => sum + cross(p, points[(i + 1) % points.length] as Point), 0) / 2;
 
 /** The outline with its curves as lines and arcs: offsets move those exactly. */
 export function inArcs(outline: Outline): Outline {

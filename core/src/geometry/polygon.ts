@@ -11,7 +11,8 @@ export function polygonArea(points: readonly Point[]): number {
   return twice / 2;
 }
 
-function pointSegmentDistance(p: Point, a: Point, b: Point): number {
+/** Distance of a point from a stretch between two others, mm. */
+export function pointSegmentDistance(p: Point, a: Point, b: Point): number {
   const dx = b.x - a.x;
   const dy = b.y - a.y;
   const lengthSq = dx * dx + dy * dy;

@@ -66,7 +66,7 @@ function joinedWith(a: Segment, b: Segment): Segment | null {
 }
 
 /** Where a segment crosses the line on which `axis` is `at`, as distances along it, strictly between its ends. */
-function crossingsOf(segment: Segment, axis: 'x' | 'y', at: number): number[] {
+export function crossingsOf(segment: Segment, axis: 'x' | 'y', at: number): number[] {
   const length = segmentLength(segment);
   // A cubic or an arc crosses an upright at most three times; between so many samples each crossing is alone.
   const steps = segment.kind === 'line' ? 1 : 24;
@@ -90,7 +90,7 @@ function crossingsOf(segment: Segment, axis: 'x' | 'y', at: number): number[] {
 }
 
 /** The segment in parts, cut at these distances along it. */
-function cutAt(segment: Segment, places: readonly number[]): Segment[] {
+export function cutAt(segment: Segment, places: readonly number[]): Segment[] {
   const parts: Segment[] = [];
   let rest = segment;
   let gone = 0;

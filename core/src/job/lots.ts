@@ -1,5 +1,5 @@
 import { issue, type Issue } from '../kernel/issue';
-import type { Grade } from '../material/material';
+import { SHEET_NOMINAL_MM, type Grade } from '../material/material';
 import type { Shop } from '../shop/shop';
 import type { PlannedLay } from './lays';
 
@@ -15,9 +15,6 @@ export interface LotChoice {
   /** The lot all of it is cut from; null where no lot on the shelf holds enough, or none is there. */
   readonly lot: string | null;
 }
-
-/** Sheets go by round numbers; within this a thickness is the one asked for, mm. */
-const SHEET_NOMINAL_MM = 2.5;
 
 function heldBy(grade: Grade, lot: string, thicknessMm: number): number {
   return (grade.lots ?? [])

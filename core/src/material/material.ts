@@ -8,6 +8,9 @@ const tint = z.string().regex(/^#[0-9a-f]{6}$/);
 /** Families of foam; latex and compressed slab follow the foam law too. */
 export const FAMILIES = ['conventional', 'high-resilience', 'fast-drying', 'reconstituted', 'latex', 'slab'] as const;
 
+/** Sheets go by round numbers: 2 in is a 50 mm sheet. Within this a thickness is the nominal one, mm. */
+export const SHEET_NOMINAL_MM = 2.5;
+
 /** Sheets of one lot on the shelf. Foam of two lots feels different: a set of cushions is cut from one. */
 export const lotSchema = z.strictObject({
   lot: z.string().trim().min(1).max(60),

@@ -1,8 +1,8 @@
 import { centreLine } from '../geometry/measure';
 import { closed, type Outline } from '../geometry/outline';
 import { between, type Point } from '../geometry/point';
-import { mapped, pointOn, reversed, segmentLength, splitAt, type EdgeName, type Segment } from '../geometry/segment';
-import { startingAt, tidied } from '../geometry/transform';
+import { mapped, pointOn, reversed, segmentLength, type EdgeName, type Segment } from '../geometry/segment';
+import { crossingsOf, cutAt, startingAt, tidied } from '../geometry/transform';
 import { fitCurve } from './fit-curve';
 
 /** Which half is kept when an outline is evened out: the left, the right, or the mean of both. */
@@ -10,36 +10,9 @@ export type Keep = 'left' | 'right' | 'average';
 
 const OTHER: Record<EdgeName, EdgeName> = { front: 'front', back: 'back', left: 'right', right: 'left', corner: 'corner' };
 
-/** Where a segment crosses the upright line at x, as distances along it, strictly inside. */
-function crossings(segment: Segment, x: number): number[] {
-  const length = segmentLength(segment);
-  const steps = segment.kind === 'line' ? 1 : 24;
-  const off = (along: number): number => pointOn(segment, along).x - x;
-  return Array.from({ length: steps }, (_, i) => [(length * i) / steps, (length * (i + 1)) / steps] as const).flatMap(([from, to]) => {
-    if (Math.sign(off(from)) * Math.sign(off(to)) >= 0) return [];
-    let [low, high] = [from, to];
-    for (let k = 0; k < 60; k++) {
-      const middle = (low + high) / 2;
-      if (Math.sign(off(middle)) === Math.sign(off(from))) low = middle;
-      else high = middle;
-    }
-    return [(low + high) / 2];
-  });
-}
-
 /** The runs of an outline on one side of an upright line, in order; a simple outline folded in its middle has one. */
 function half(outline: Outline, x: number, side: 1 | -1): Segment[][] {
-  const parts = outline.segments.flatMap((segment) => {
-    const cuts = crossings(segment, x);
-    let [rest, gone]: [Segment, number] = [segment, 0];
-    const out: Segment[] = [];
-    for (const along of cuts) {
-      const [a, b] = splitAt(rest, along - gone);
-      out.push(a);
-      [rest, gone] = [b, along];
-    }
-    return [...out, rest];
-  });
+  const parts = outline.segments.flatMap((segment) => cutAt(segment, crossingsOf(segment, 'x', x)));
   const kept = parts.map((part) => (pointOn(part, segmentLength(part) / 2).x - x) * side > 0);
   const start = kept.findIndex((is, i) => is && !kept[(i + kept.length - 1) % kept.length]);
   const runs: Segment[][] = [];

@@ -6,7 +6,7 @@ import { polygonArea } from '../../geometry/polygon';
 import type { EdgeName } from '../../geometry/segment';
 import { counterClockwise, moved, tidied } from '../../geometry/transform';
 import { issue, type Issue } from '../../kernel/issue';
-import { withEdges } from '../edges';
+import { sideAlong, withEdges } from '../edges';
 import { cornersAlong, fitCurve, straightened } from '../fit-curve';
 import { blurred, otsu, sampleAt, type Gray } from './gray';
 import { homography, mapPoint, type Homography } from './homography';
@@ -205,12 +205,7 @@ function outlineOfRing(ring: readonly Point[], tolerance: number): Outline {
   const start = (corners[0] ?? 0) % turned.length;
   const way = [...turned.slice(start), ...turned.slice(0, start), turned[start] as Point];
   // Four runs, by the side each place faces, so that a ring without corners is no single curve upon itself.
-  const facing = (i: number): EdgeName => {
-    const [before, after] = [way[Math.max(0, i - 3)] as Point, way[Math.min(way.length - 1, i + 3)] as Point];
-    const outward = { x: after.y - before.y, y: before.x - after.x };
-    if (Math.abs(outward.y) >= Math.abs(outward.x)) return outward.y < 0 ? 'front' : 'back';
-    return outward.x > 0 ? 'right' : 'left';
-  };
+  const facing = (i: number): EdgeName => sideAlong(way[Math.max(0, i - 3)] as Point, way[Math.min(way.length - 1, i + 3)] as Point);
   const named = way.map((point, i) => ({ point, edge: facing(i) }));
   return tidied({ segments: closed(straightened(fitCurve(named, tolerance), tolerance)) });
 }

@@ -1,6 +1,7 @@
 import {
   asymmetry,
   buttonAt,
+  flatten,
   inArcs,
   outlineBounds,
   outlineOf,
@@ -41,6 +42,11 @@ function guides(outline: Outline): SceneItem[] {
 function grips(one: CushionPlan, outline: Outline): SceneItem[] {
   const { template } = one.source;
   const { minX, minY, maxX, maxY } = outlineBounds(outline);
+  // On the outline itself: where it reaches furthest, in the middle of that stretch.
+  const points = flatten(outline, 0.5);
+  const middle = (values: readonly number[]): number => (Math.min(...values) + Math.max(...values)) / 2;
+  const right = { x: maxX, y: middle(points.filter((p) => p.x > maxX - 0.6).map((p) => p.y)) };
+  const back = { x: middle(points.filter((p) => p.y > maxY - 0.6).map((p) => p.x)), y: maxY };
   const has = (key: string): boolean => shapeOf(template).measures.some((measure) => measure.key === key);
   const grip = (key: string, axis: 'x' | 'y', at: Point, mm: number, name: string): SceneItem => ({
     kind: 'handle',
@@ -54,10 +60,10 @@ function grips(one: CushionPlan, outline: Outline): SceneItem[] {
     name,
   });
   return [
-    ...(has('widthMm') ? [grip('widthMm', 'x', { x: maxX, y: (minY + maxY) / 2 }, maxX - minX, 'Drag the width')] : []),
-    ...(has('diameterMm') ? [grip('diameterMm', 'x', { x: maxX, y: (minY + maxY) / 2 }, maxX - minX, 'Drag the width')] : []),
+    ...(has('widthMm') ? [grip('widthMm', 'x', right, maxX - minX, 'Drag the width')] : []),
+    ...(has('diameterMm') ? [grip('diameterMm', 'x', right, maxX - minX, 'Drag the width')] : []),
     ...(has('depthMm') && template.shape !== 'half-round' && template.shape !== 'ring-sector'
-      ? [grip('depthMm', 'y', { x: (minX + maxX) / 2, y: maxY }, maxY - minY, 'Drag the depth')]
+      ? [grip('depthMm', 'y', back, maxY - minY, 'Drag the depth')]
       : []),
   ];
 }
