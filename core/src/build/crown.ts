@@ -1,6 +1,6 @@
 import { isCorner } from '../geometry/measure';
 import { inArcs } from '../geometry/offset';
-import { area, closed, flatten, perimeter, stationAt, type Outline } from '../geometry/outline';
+import { area, closed, flatten, stationAt, type Outline } from '../geometry/outline';
 import { distance, type Point } from '../geometry/point';
 import { polygonArea } from '../geometry/polygon';
 import { segmentLength, type EdgeName, type Segment } from '../geometry/segment';
@@ -198,6 +198,3 @@ export function crown(outline: Outline, crownMm: number, pads = 0): Crown {
     top,
   };
 }
-
-/** How much longer a bowed plate is round its edge than its plan: what is eased into the boxing, mm. */
-export const easedIn = (outline: Outline, bowed: Outline): number => perimeter(bowed) - perimeter(outline);
