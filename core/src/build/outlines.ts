@@ -11,6 +11,8 @@ export interface Outlines {
   readonly finished: Outline;
   readonly sewn: Outline;
   readonly core: Outline;
+  /** The plate's cut line: the seam line and its allowance. */
+  readonly cut: Outline;
 }
 
 const NAMES = ['seat', 'finished', 'sewn', 'core'] as const;
@@ -23,7 +25,9 @@ export function outlinesOf(base: Outline, sizes: Sizes, acrossMm: number, deepMm
   const finished = made[1];
   if (!finished || made.some((one) => one === null)) return null;
   const { minX, minY } = outlineBounds(finished);
-  return Object.fromEntries(NAMES.map((name, i) => [name, moved(made[i] as Outline, -minX, -minY)])) as unknown as Outlines;
+  const [seat, , sewn, core] = made.map((one) => moved(one as Outline, -minX, -minY)) as [Outline, Outline, Outline, Outline];
+  const cut = grow(sewn, sizes.seam.value);
+  return { seat, finished: moved(finished, -minX, -minY), sewn, core, cut: cut.ok ? cut.outline : sewn };
 }
 
 /** A corner cut finer than this is not a different size, mm. */
@@ -41,13 +45,12 @@ function reachingPlane<P extends Plane>(plane: P, outline: Outline): P {
 
 /** The sizes as far as their outlines reach; the same figures for every shape whose corners are square or round. */
 export function reachedSizes(sizes: Sizes, outlines: Outlines): Sizes {
-  const cut = grow(outlines.sewn, sizes.seam.value);
   return {
     ...sizes,
     seat: reachingPlane(sizes.seat, outlines.seat),
     finished: reachingPlane(sizes.finished, outlines.finished),
     sewn: reachingPlane(sizes.sewn, outlines.sewn),
     core: reachingPlane(sizes.core, outlines.core),
-    cut: cut.ok ? reachingPlane(sizes.cut, cut.outline) : sizes.cut,
+    cut: reachingPlane(sizes.cut, outlines.cut),
   };
 }

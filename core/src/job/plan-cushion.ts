@@ -146,6 +146,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   const cover = constructionOf(cushion.construction).make(cushion.construction, {
     sizes,
     sewn: outlines.sewn,
+    cut: outlines.cut,
     marks: cushion.marks ?? [],
     round: round ?? law('seam line round', 'edge of the sewn outline, {0} × {1}', [sizes.sewn.width, sizes.sewn.depth], () => perimeter(outlines.sewn)),
     usableMm: facts.usableMm,

@@ -1,5 +1,4 @@
 import * as z from 'zod';
-import { grow } from '../../geometry/offset';
 import { isCorner } from '../../geometry/measure';
 import { edgeSpans, perimeter, stationAt, type Outline } from '../../geometry/outline';
 import { segmentLength, type Segment } from '../../geometry/segment';
@@ -110,7 +109,6 @@ export const boxed: ConstructionModule<Boxed> = {
       entered === undefined ? given(name, assume(key), 'shop') : given(name, entered, 'entered');
     const alongRoll = request.railroaded || choices.strips === 'along';
 
-    const grown = grow(sewn, sizes.seam.value);
     const band = makeBand({
       sewn,
       sewnWidth: sizes.sewn.width,
@@ -138,7 +136,7 @@ export const boxed: ConstructionModule<Boxed> = {
       countPerCushion: 2,
       width: sizes.cut.width,
       height: sizes.cut.depth,
-      outline: grown.ok ? grown.outline : sewn,
+      outline: request.cut,
       sewn,
       marks: plateMarks(request, band),
       grain: 'with-the-roll',

@@ -13,6 +13,8 @@ export interface CoverRequest {
   readonly sizes: Sizes;
   /** Seam line of the plates. */
   readonly sewn: Outline;
+  /** Cut line of the plates. */
+  readonly cut: Outline;
   /** Ties and buttons. */
   readonly marks: readonly OutlineMark[];
   readonly round: Figure;

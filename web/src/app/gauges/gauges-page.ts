@@ -10,6 +10,7 @@ import { NumberField } from '../shared/number-field';
 import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopService } from '../shared/shop.service';
+import { TextField } from '../shared/text-field';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { DeviceReader } from './device-reader';
@@ -24,7 +25,7 @@ const PLATE_CM2 = 323;
 /** Bench tests of foam: density, press test, set, recovery, drain; typed in or read from a device. */
 @Component({
   selector: 'yl-gauges-page',
-  imports: [Tape, ThemeButton, QuantityField, DeviceReader, DryingPanel, LineChart, NumberField, LucidePlus, LucideTrash2],
+  imports: [Tape, ThemeButton, QuantityField, DeviceReader, DryingPanel, LineChart, NumberField, TextField, LucidePlus, LucideTrash2],
   templateUrl: './gauges-page.html',
   host: { class: 'room' },
   changeDetection: ChangeDetectionStrategy.OnPush,
