@@ -1,4 +1,4 @@
-// Builds the interface with Angular, and the server as one file beside its worker; packages stay outside, core goes in.
+// Builds the interface with Angular, and the server as one file beside its workers' tasks; packages stay outside, core goes in.
 import fs from 'node:fs';
 import path from 'node:path';
 import { ensurePackages, must, root, STAMP } from './lib.mjs';
@@ -11,7 +11,7 @@ const workspaces = ['core', 'paper', 'server'].map((name) => JSON.parse(fs.readF
 const external = [...new Set(workspaces.flatMap((one) => Object.keys(one.dependencies ?? {})))].filter((name) => !name.startsWith('@yardland/'));
 await build({
   absWorkingDir: root,
-  entryPoints: { main: 'server/src/main.ts', 'solve-worker': 'server/src/tickets/solve-worker.ts' },
+  entryPoints: { main: 'server/src/main.ts', tasks: 'server/src/workers/tasks.ts' },
   outdir: 'dist/server',
   bundle: true,
   platform: 'node',

@@ -17,15 +17,16 @@ import { pictureRoutes } from './pictures/pictures.routes';
 import { sampleRoutes } from './samples/samples.routes';
 import { shopRoutes } from './shop/shop.routes';
 import { ShopStore } from './shop/shop.store';
-import type { Solver } from './tickets/solver';
+import { Solver } from './tickets/solver';
 import { ticketRoutes } from './tickets/tickets.routes';
+import type { Workers } from './workers/workers';
 
 export const VERSION = '0.1.0';
 /** Largest request body; a job document of a hundred cushions with a year of checks is far below. */
 const BODY_LIMIT = '2mb';
 
 /** The whole HTTP application over an open database. */
-export function createApp(config: Config, db: Database, solver: Solver, log: Logger): Express {
+export function createApp(config: Config, db: Database, workers: Workers, log: Logger): Express {
   const jobs = new JobStore(db);
   const shops = new ShopStore(db);
   const app = express();
@@ -47,10 +48,10 @@ export function createApp(config: Config, db: Database, solver: Solver, log: Log
     response.json({ ok: true, version: VERSION, migrations: MIGRATIONS.length });
   });
   app.use('/api/shop', shopRoutes(shops));
-  app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, solver));
+  app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, new Solver(workers)));
   app.use('/api', pictureRoutes(db, jobs));
   app.use('/api/samples', sampleRoutes(db));
-  app.use('/api/devices/camera', cameraRoutes());
+  app.use('/api/devices/camera', cameraRoutes(workers));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));
   app.use('/api', unknownRoute);
   if (config.webDir !== null) app.use(pages(config.webDir));

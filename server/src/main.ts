@@ -7,7 +7,7 @@ import { openDatabase } from './db/open';
 import { JobStore } from './jobs/jobs.store';
 import { seedDemo } from './seed/seed';
 import { ShopStore } from './shop/shop.store';
-import { Solver } from './tickets/solver';
+import { Workers } from './workers/workers';
 
 /** How long open requests may take after a stop was asked for. */
 const STOP_WITHIN_MS = 5000;
@@ -18,8 +18,8 @@ function start(): void {
   const db = openDatabase(config.dataDir);
   const seeded = seedDemo(config.demoDir, db, new JobStore(db), new ShopStore(db));
   if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
-  const solver = new Solver();
-  const server = createApp(config, db, solver, log).listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
+  const workers = new Workers();
+  const server = createApp(config, db, workers, log).listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
     if (error) fail(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Set PORT to another.` : error.message);
     const { port } = server.address() as AddressInfo;
     process.stdout.write(`Yardland is open at http://${config.host}:${port}\n`);
@@ -27,7 +27,7 @@ function start(): void {
 
   const stop = (): void => {
     server.close(() => {
-      void solver.close().finally(() => {
+      void workers.close().finally(() => {
         db.close();
         process.exit(0);
       });

@@ -11,7 +11,7 @@ import { openDatabase } from '../src/db/open';
 import { JobStore } from '../src/jobs/jobs.store';
 import { seedDemo } from '../src/seed/seed';
 import { ShopStore } from '../src/shop/shop.store';
-import { Solver } from '../src/tickets/solver';
+import { Workers } from '../src/workers/workers';
 
 export const root = fileURLToPath(new URL('../..', import.meta.url));
 export const demoDir = path.join(root, 'demo');
@@ -45,12 +45,14 @@ export async function running(over: { passPhrase?: string; webDir?: string } = {
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
   seedDemo(demoDir, db, new JobStore(db), new ShopStore(db));
-  const solver = new Solver();
+  const workers = new Workers();
   const config = { host: '127.0.0.1', port: 0, dataDir, webDir: over.webDir ?? null, demoDir, simulationSpeed: 400, passPhrase: over.passPhrase ?? null };
-  const app = createApp(config, db, solver, pino({ level: 'silent' }));
+  const app = createApp(config, db, workers, pino({ level: 'silent' }));
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });
+  // Client and server share one event loop here: were both to time an idle connection out, a request could go into one just being closed.
+  server.keepAliveTimeout = 0;
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const send: Running['send'] = async (method, route, body, headers = {}) => {
     const response = await fetch(url + route, {
@@ -73,7 +75,7 @@ export async function running(over: { passPhrase?: string; webDir?: string } = {
     stop: async () => {
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await solver.close();
+      await workers.close();
       db.close();
       fs.rmSync(dataDir, { recursive: true, force: true });
     },

@@ -1,25 +1,19 @@
 import { pictureQuerySchema, readWith } from '@yardland/core';
-import { MADE_PICTURES, madePicture } from '@yardland/core/template/trace/made-picture';
+import { MADE_PICTURES } from '@yardland/core/template/trace/made-picture';
 import { Router } from 'express';
-import sharp from 'sharp';
 import { check } from '../http/refusal';
+import type { Workers } from '../workers/workers';
 
 /** The simulated camera: takes made pictures of traced sheets in turn, with perspective, shadow and grain. Each is made once and kept. */
-export function cameraRoutes(): Router {
-  const taken = new Map<number, Promise<Buffer>>();
-  const take = (shot: number): Promise<Buffer> => {
-    const { picture } = madePicture(shot);
-    return sharp(picture.data, { raw: { width: picture.width, height: picture.height, channels: 1 } })
-      .jpeg({ quality: 88 })
-      .toBuffer();
-  };
+export function cameraRoutes(workers: Workers): Router {
+  const taken = new Map<number, Promise<Uint8Array>>();
   const router = Router();
   router.get('/picture', async (request, response) => {
     const shot = (check(pictureQuerySchema, request.query, readWith).shot ?? 0) % MADE_PICTURES.length;
-    const kept = taken.get(shot) ?? take(shot);
+    const kept = taken.get(shot) ?? workers.photograph(shot);
     taken.set(shot, kept);
     response.setHeader('X-Simulated', 'yes');
-    response.type('jpeg').send(await kept);
+    response.type('jpeg').send(Buffer.from(await kept));
   });
   return router;
 }

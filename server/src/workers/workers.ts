@@ -1,0 +1,36 @@
+import { availableParallelism } from 'node:os';
+import { fileURLToPath } from 'node:url';
+import type { LayAnswer, LayRequest } from '@yardland/core';
+import { Piscina } from 'piscina';
+
+/** Long computing in worker threads, started when first needed. */
+export class Workers {
+  #pool: Piscina | null = null;
+
+  lay(request: LayRequest): Promise<LayAnswer> {
+    return this.#run('lay', request);
+  }
+
+  photograph(shot: number): Promise<Uint8Array> {
+    return this.#run('photograph', shot);
+  }
+
+  async close(): Promise<void> {
+    await this.#pool?.close();
+  }
+
+  #run<Answer>(task: keyof typeof import('./tasks'), value: unknown): Promise<Answer> {
+    const here = import.meta.url;
+    const source = here.endsWith('.ts');
+    this.#pool ??= new Piscina({
+      filename: fileURLToPath(new URL(source ? './tasks.ts' : './tasks.js', here)),
+      execArgv: source ? ['--import', 'tsx'] : [],
+      // Loaded as a thread starts; the others come from the same file.
+      name: 'lay',
+      minThreads: 1,
+      maxThreads: Math.max(1, availableParallelism() - 1),
+      idleTimeout: 30_000,
+    });
+    return this.#pool.run(value, { name: task }) as Promise<Answer>;
+  }
+}
