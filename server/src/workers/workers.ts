@@ -2,6 +2,7 @@ import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import type { LayAnswer, LayRequest } from '@yardland/core';
 import { Piscina } from 'piscina';
+import type * as tasks from './tasks';
 
 /** Long computing in worker threads, started when first needed. */
 export class Workers {
@@ -19,7 +20,7 @@ export class Workers {
     await this.#pool?.close();
   }
 
-  #run<Answer>(task: keyof typeof import('./tasks'), value: unknown): Promise<Answer> {
+  #run<Answer>(task: keyof typeof tasks, value: unknown): Promise<Answer> {
     const here = import.meta.url;
     const source = here.endsWith('.ts');
     this.#pool ??= new Piscina({
