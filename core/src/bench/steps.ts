@@ -3,6 +3,7 @@ import { lookedOver } from '../job/look-over';
 import type { CushionPlan } from '../job/plan-cushion';
 import { given, type Figure } from '../kernel/figure';
 import type { PieceRole, SeamKind } from '../piece/piece';
+import type { WrapWay } from '../shop/schools';
 
 /** A part of the work order. */
 export type Phase = 'cut' | 'prepare' | 'sew' | 'fill';
@@ -19,6 +20,8 @@ export interface Step {
   readonly lit: readonly PieceRole[];
   readonly seam: SeamKind | null;
 }
+
+const WRAPS: readonly PieceRole[] = ['wrap-face', 'wrap-border', 'wrap-blanket', 'wrap-end', 'wrap-parcel'];
 
 type Draft = Omit<Step, 'id' | 'figures' | 'cautions' | 'seam'> & Partial<Pick<Step, 'figures' | 'cautions' | 'seam'>>;
 
@@ -39,7 +42,7 @@ function cutting(plan: CushionPlan): Draft[] {
           {
             phase: 'cut' as const,
             what: 'Square the end of the cloth. Cut the long strips first along the selvedge, then the plates; grain and nap one way.',
-            lit: ['boxing', 'plaque', 'welt', 'plate'] as const,
+            lit: ['boxing', 'side-panel', 'plaque', 'welt', 'plate'] as const,
           },
         ]
       : []),
@@ -68,7 +71,7 @@ function cutting(plan: CushionPlan): Draft[] {
         cautions: ['Springs are under load: look the unit’s covering over for tears before it goes in.'],
         lit: ['filling'],
       })),
-    ...(wraps.length ? [{ phase: 'cut' as const, what: 'Cut the wadding for the wrap.', lit: ['wrap-face', 'wrap-border'] as const }] : []),
+    ...(wraps.length ? [{ phase: 'cut' as const, what: 'Cut the wadding for the wrap.', lit: WRAPS }] : []),
   ];
 }
 
@@ -79,6 +82,16 @@ const REFRESH_WORDS: Record<RefreshItem['kind'], string> = {
   splice: 'Splice in the missing strip from an offcut; joins where nobody sits.',
   air: 'Powder and vacuum the old core, and hang it out to air.',
   steam: 'Steam the corners until they stand again.',
+};
+
+const WRAPPING: Record<WrapWay, string> = {
+  blanket: 'Wrap the blanket round front and back, lap it once, and whip the end pieces in.',
+  faces: 'Lay a face of wadding on both sides of the core and turn its edges over.',
+  'faces-and-border': 'Lay the faces on the core, turn their edges over, wrap the border round and whip it just closed.',
+  'butted-border': 'Lay the faces on the core; wrap the border round, butt it to them and whip it just closed, no ridge.',
+  border: 'Wrap the border round the core and lap it over both faces.',
+  parcel: 'Lay the core on its plain face, the parcel over it; fold the flaps down and whip the mitred corners closed.',
+  whipped: 'Lay a face on both sides, bring their edges together in the middle of the sides and whip them closed all round.',
 };
 
 /** The old core made ready to go back in. */
@@ -93,8 +106,8 @@ function refreshing(plan: CushionPlan): Draft[] {
 
 function preparing(plan: CushionPlan): Draft[] {
   const layers = plan.source.core.kept ? 0 : plan.source.core.layers.length;
-  const border = plan.pieces.some((piece) => piece.role === 'wrap-border');
-  const wrapped = plan.pieces.some((piece) => piece.role === 'wrap-face');
+  const wrapped = plan.pieces.some((piece) => WRAPS.includes(piece.role));
+  const slope = plan.sizes?.slope;
   return [
     ...(plan.source.core.kept ? refreshing(plan) : []),
     ...(layers > 1
@@ -107,15 +120,24 @@ function preparing(plan: CushionPlan): Draft[] {
           },
         ]
       : []),
+    ...(slope && !plan.source.core.kept
+      ? [
+          {
+            phase: 'prepare' as const,
+            what: `Cut the top on the slope, from {0} at the ${slope.end === 'back' ? 'front' : 'back'} to {1} at the ${slope.end}: mark both sides, saw from side to side.`,
+            figures: [plan.sizes.core.height, slope.core],
+            cautions: [CAUTION.saw],
+            lit: ['foam'] as const,
+          },
+        ]
+      : []),
     ...(wrapped
       ? [
           {
             phase: 'prepare' as const,
-            what: border
-              ? 'Lay the faces on the core, turn their edges over, wrap the border round and whip it just closed.'
-              : 'Lay a face of wadding on both sides of the core and turn its edges over.',
+            what: WRAPPING[plan.wrapWay],
             cautions: ['Glue or staples only at the edge, never on a face: they are felt.'],
-            lit: ['wrap-face', 'wrap-border', 'foam'] as const,
+            lit: [...WRAPS, 'foam'] as const,
           },
         ]
       : []),
@@ -142,6 +164,16 @@ function sewing(plan: CushionPlan): Draft[] {
     ...(seams.has('boxing-joins')
       ? [{ phase: 'sew' as const, what: 'Join the boxing strips end to end and trim.', lit: ['boxing'] as const, seam: 'boxing-joins' as const }]
       : []),
+    ...(seams.has('panel-corners')
+      ? [
+          {
+            phase: 'sew' as const,
+            what: 'Sew the front panel between the two sides, corner to corner, each seam stopped one allowance short at both ends.',
+            lit: ['boxing', 'side-panel'] as const,
+            seam: 'panel-corners' as const,
+          },
+        ]
+      : []),
     ...(welt
       ? [
           { phase: 'sew' as const, what: 'Join the welt strips on the diagonal, fold them over the cord and sew beside it.', lit: ['welt'] as const },
@@ -166,9 +198,11 @@ function sewing(plan: CushionPlan): Draft[] {
       : []),
     {
       phase: 'sew',
-      what: 'Sew the plaque to the boxing at both ends, the boxing folded back over the zip’s ends.',
+      what: seams.has('panel-corners')
+        ? 'Sew the plaque to the sides at both ends, stopped one allowance short.'
+        : 'Sew the plaque to the boxing at both ends, the boxing folded back over the zip’s ends.',
       figures: plaque ? [plaque.width] : [],
-      lit: ['plaque', 'boxing'],
+      lit: ['plaque', 'boxing', 'side-panel'],
       seam: 'plaque-ends',
     },
     ...(ties
@@ -183,10 +217,12 @@ function sewing(plan: CushionPlan): Draft[] {
       : []),
     {
       phase: 'sew',
-      what: `Sew the band to the top plate, notch to notch; clip the boxing ${cover.clipsPerCorner === 1 ? 'once' : `${cover.clipsPerCorner} times`} at each corner${cover.clipEveryMm === null ? '.' : ', and every {0} along the curves.'}`,
+      what: seams.has('panel-corners')
+        ? 'Sew the band to the top plate, corner to corner, pivoting where the panels’ seams stop.'
+        : `Sew the band to the top plate, notch to notch; clip the boxing ${cover.clipsPerCorner === 1 ? 'once' : `${cover.clipsPerCorner} times`} at each corner${cover.clipEveryMm === null ? '.' : ', and every {0} along the curves.'}`,
       figures: cover.clipEveryMm === null ? [] : [given('between clips', cover.clipEveryMm, 'shop')],
       cautions: ['Clip the allowance, not the stitch.'],
-      lit: ['plate', 'boxing', 'plaque'],
+      lit: ['plate', 'boxing', 'side-panel', 'plaque'],
       seam: 'band-to-top',
     },
     ...(buttons
@@ -202,7 +238,7 @@ function sewing(plan: CushionPlan): Draft[] {
       phase: 'sew',
       what: 'Sew the band to the bottom plate from notch to notch, each corner opposite its twin.',
       cautions: ['Open the zip a hand’s width before this seam closes.'],
-      lit: ['plate', 'boxing', 'plaque'],
+      lit: ['plate', 'boxing', 'side-panel', 'plaque'],
       seam: 'band-to-bottom',
     },
   ];

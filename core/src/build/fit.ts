@@ -38,11 +38,6 @@ export const FIT_BANDS: readonly { readonly verdict: FitVerdict; readonly from: 
   { verdict: 'will-not-close', from: 300 },
 ];
 
-/** Resistance of an ordinary woven cloth to stretching, N/m; an assumption. */
-export const WOVEN_STIFFNESS = 15_000;
-/** Wrap on the sides of a core is squeezed to this share of its loft; an assumption. */
-export const SIDE_WRAP_SQUEEZED = 1 / 3;
-
 /** Crown and tension are worked out to these, mm and N/m: far finer than the model is true. */
 const CROWN_TOLERANCE_MM = 1e-4;
 const TENSION_TOLERANCE = 1e-4;

@@ -1,6 +1,7 @@
 import { given, law, minus, plus, renamed, sum, type Figure, type Term } from '../kernel/figure';
-import type { Growth, School } from '../shop/schools';
+import { schoolNumber, type School, type SchoolNumberKey } from '../shop/schools';
 import { pairMm, type Pair, type UnitSystem } from '../units/length';
+import { slopeOf, type Slope, type Thin } from './slope';
 
 export interface Plane {
   readonly width: Figure;
@@ -18,88 +19,172 @@ export interface Sizes {
   readonly cut: Plane;
   readonly boxingCut: Figure;
   readonly seam: Figure;
+  /** Of a wedge: its thin edge. Heights elsewhere are those of the thick one. */
+  readonly slope: Slope | null;
 }
 
+/** Which size was measured; `sewn` is an old cover, seam to seam. */
+export const GIVEN = ['seat', 'finished', 'core', 'sewn'] as const;
+
 export interface SizeRequest {
-  readonly given: 'seat' | 'finished' | 'core';
+  readonly given: (typeof GIVEN)[number];
   readonly acrossMm: number;
   readonly deepMm: number;
   readonly heightMm: number;
   /** One layer of wrap; 0 for none. */
   readonly wrapLoftMm: number;
+  /** Share of its loft that a wrap keeps when the cover is measured over it. */
+  readonly wrapSqueezed: number;
   /** The cushion's own seam allowance, or null for the school's. */
   readonly seamMm: number | null;
+  readonly thin: Thin | null;
 }
 
-const fromSchool = (name: string, value: Pair, system: UnitSystem): Figure => given(name, pairMm(value, system), 'school');
+/** Everything the rules are read with. */
+interface Rules {
+  readonly school: School;
+  readonly system: UnitSystem;
+  readonly seam: Figure;
+  /** The wrap on one side or face, squeezed. */
+  readonly wrap: Figure;
+}
+
+function numberOf({ school, system }: Pick<Rules, 'school' | 'system'>, key: SchoolNumberKey): Figure {
+  const number = schoolNumber(key);
+  return given(number.short, pairMm(number.get(school) ?? { mm: 0, inch: 0 }, system), school.overridden === key ? 'entered' : 'school');
+}
+
+/** A term that adds what is above nothing and takes away what is below; none where it is nothing. */
+function signed(figure: Figure, times: number): Term[] {
+  if (figure.value === 0 || times === 0) return [];
+  return [figure.value > 0 ? plus(figure, times) : minus({ ...figure, value: -figure.value } as Figure, times)];
+}
+
+const reversed = (terms: readonly Term[]): Term[] => terms.map((term) => ({ ...term, sign: term.sign === 1 ? -1 : 1 }));
 
 interface Direction {
-  readonly growth: Growth;
-  readonly long: School['longCore'];
+  readonly terms: readonly Term[];
+  /** The longer side alone takes the long-core rule. */
+  readonly long: readonly [beyond: Figure, add: Figure, per: Figure] | null;
 }
 
-function coreFromFinished(finished: Figure, { growth, long }: Direction, system: UnitSystem): Figure {
-  const terms: Term[] = growth.times ? [plus(fromSchool('a side', growth.each, system), growth.times)] : [];
-  if (long && finished.value > pairMm(long.beyond, system)) {
-    const numbers = [finished, fromSchool('limit', long.beyond, system), fromSchool('more', long.add, system), fromSchool('of length', long.per, system)];
-    terms.push(plus(law('for a long core', '({0} − {1}) × {2} per {3}', numbers, (f = 0, beyond = 0, add = 0, per = 1) => ((f - beyond) * add) / per)));
-  }
-  return sum('core', finished, ...terms);
+function directionOf(rules: Rules, key: 'core-across' | 'core-deep', longer: boolean): Direction {
+  const { school } = rules;
+  const growth = key === 'core-across' ? school.coreAcross : school.coreDeep;
+  return {
+    terms: [...signed(numberOf(rules, key), growth.times), ...(longer ? signed(numberOf(rules, 'core-ends'), school.coreEnds.times) : [])],
+    long: longer && school.longCore ? [numberOf(rules, 'long-beyond'), numberOf(rules, 'long-add'), numberOf(rules, 'long-per')] : null,
+  };
 }
 
-function finishedFromCore(core: Figure, { growth, long }: Direction, system: UnitSystem): Figure {
-  const plain = sum('finished', core, ...(growth.times ? [minus(fromSchool('a side', growth.each, system), growth.times)] : []));
-  if (!long || plain.value <= pairMm(long.beyond, system)) return plain;
-  const numbers = [
-    renamed('core less its sides', plain),
-    fromSchool('limit', long.beyond, system),
-    fromSchool('more', long.add, system),
-    fromSchool('of length', long.per, system),
-  ];
+function coreFromFinished(finished: Figure, { terms, long }: Direction): Figure {
+  if (!long || finished.value <= long[0].value) return sum('core', finished, ...terms);
+  const more = law('for a long core', '({0} − {1}) × {2} per {3}', [finished, ...long], (f = 0, beyond = 0, add = 0, per = 1) => ((f - beyond) * add) / per);
+  return sum('core', finished, ...terms, plus(more));
+}
+
+function finishedFromCore(core: Figure, { terms, long }: Direction): Figure {
+  const plain = sum('finished', core, ...reversed(terms));
+  if (!long || plain.value <= long[0].value) return plain;
   return law(
     'finished',
     '({0} + {1} × {2} per {3}) ÷ (1 + {2} per {3})',
-    numbers,
+    [renamed('core less its sides', plain), ...long],
     (c = 0, beyond = 0, add = 0, per = 1) => (c + (beyond * add) / per) / (1 + add / per),
   );
 }
 
+/** What the plates' seam line has over the size it is sewn to. */
+function plateTerms(rules: Rules): Term[] {
+  const { plate } = rules.school;
+  if (plate.to === 'core') return [minus(rules.seam, 2)];
+  return [...(plate.to === 'wrapped' ? signed(rules.wrap, 2) : []), ...signed(numberOf(rules, 'plate'), 2)];
+}
+
+interface Line {
+  readonly seat: Figure;
+  readonly finished: Figure;
+  readonly sewn: Figure;
+  readonly core: Figure;
+  readonly cut: Figure;
+}
+
+/** One direction of the plan, from whichever size was given. */
+function lineOf(rules: Rules, from: SizeRequest['given'], enteredMm: number, direction: Direction): Line {
+  const gap = numberOf(rules, 'seat-gap');
+  const terms = plateTerms(rules);
+  const { to } = rules.school.plate;
+  const entered = given(from === 'sewn' ? 'old cover' : from, enteredMm, 'entered');
+
+  const coreGiven = from === 'core' ? entered : from === 'sewn' && to !== 'finished' ? sum('core', entered, ...reversed(terms)) : null;
+  const finished = coreGiven
+    ? finishedFromCore(coreGiven, direction)
+    : from === 'seat'
+      ? sum('finished', entered, minus(gap))
+      : from === 'sewn'
+        ? terms.length
+          ? sum('finished', entered, ...reversed(terms))
+          : renamed('finished', entered)
+        : entered;
+  const core = coreGiven ?? coreFromFinished(finished, direction);
+  const base = to === 'finished' ? finished : core;
+  const sewn = from === 'sewn' ? renamed('sewn', entered) : terms.length ? sum('sewn', base, ...terms) : renamed('sewn', base);
+  const cut = to === 'core' ? renamed('cut', core) : sum('cut', terms.length ? sewn : base, plus(rules.seam, 2));
+  return { seat: from === 'seat' ? entered : sum('seat', finished, plus(gap)), finished, sewn, core, cut };
+}
+
+interface Heights {
+  readonly finished: Figure;
+  readonly core: Figure;
+  readonly sewn: Figure;
+  readonly boxingCut: Figure;
+}
+
+/** Heights at one edge of the cushion. */
+function heightsOf(rules: Rules, finished: Figure, wrapped: boolean): Heights {
+  const { school, seam } = rules;
+  const thicker =
+    wrapped && school.wrap.coreThicknessWrapped
+      ? fixed('over the height, wrapped', school.wrap.coreThicknessWrapped, rules.system)
+      : numberOf(rules, 'core-thickness');
+  const core = sum('core thickness', finished, plus(thicker));
+  const ease = signed(numberOf(rules, 'boxing'), 1);
+  if (school.boxing.to === 'core') return { finished, core, sewn: sum('sewn height', core, minus(seam, 2)), boxingCut: { ...renamed('boxing cut', core) } };
+  const base = school.boxing.to === 'wrapped' ? core : finished;
+  const terms = [...(school.boxing.to === 'wrapped' ? signed(rules.wrap, 2) : []), ...ease];
+  const sewn = terms.length ? sum('sewn height', base, ...terms) : renamed('sewn height', base);
+  return { finished, core, sewn, boxingCut: sum('boxing cut', sewn, plus(seam, 2)) };
+}
+
+const fixed = (name: string, value: Pair, system: UnitSystem): Figure => given(name, pairMm(value, system), 'school');
+
 /**
- * Leads from the given size to all the others by the rules of one school. Runs both ways: from the seat or the finished size to the core,
- * from a kept core to the cover. The longer side alone takes the long-core rule.
+ * Leads from the given size to all the others by the rules of one school. Runs both ways: from the seat or the finished size to the core, from a kept
+ * core to the cover, from an old cover to a new core. Of a wedge the thick edge and the thin one go by the same rules.
  */
 export function evaluateSizes(school: School, request: SizeRequest, system: UnitSystem): Sizes {
-  const seam = request.seamMm === null ? fromSchool('seam', school.seam, system) : given('seam', request.seamMm, 'entered');
-  const gap = fromSchool('gap', school.seatGap, system);
-
-  const plan = (enteredMm: number, growth: Growth, longer: boolean): Record<'seat' | 'finished' | 'core' | 'cut', Figure> => {
-    const direction = { growth, long: longer ? school.longCore : null };
-    const entered = given(request.given, enteredMm, 'entered');
-    const finished =
-      request.given === 'core' ? finishedFromCore(entered, direction, system) : request.given === 'seat' ? sum('finished', entered, minus(gap)) : entered;
-    return {
-      seat: request.given === 'seat' ? entered : sum('seat', finished, plus(gap)),
-      finished,
-      core: request.given === 'core' ? entered : coreFromFinished(finished, direction, system),
-      cut: sum('cut', finished, plus(seam, 2)),
-    };
-  };
-  const across = plan(request.acrossMm, school.coreAcross, request.acrossMm >= request.deepMm);
-  const deep = plan(request.deepMm, school.coreDeep, request.deepMm > request.acrossMm);
-
-  const height = given('finished height', request.heightMm, 'entered');
-  const wrapped = request.wrapLoftMm > 0 && school.wrap.coreThicknessWrapped;
-  const thicker = fromSchool(wrapped ? 'over the height, wrapped' : 'over the height', wrapped || school.coreThickness, system);
-  const ease = fromSchool('boxing ease', school.boxingEase, system);
-  const sewnHeight = ease.value ? sum('sewn height', height, plus(ease)) : renamed('sewn height', height);
+  const seam = request.seamMm === null ? numberOf({ school, system }, 'seam') : given('seam', request.seamMm, 'entered');
+  const wrap = law(
+    'wrap, squeezed',
+    '{0} × {1}',
+    [given('loft', request.wrapLoftMm, 'entered'), given('squeezed', request.wrapSqueezed, 'shop', 'count')],
+    (loft = 0, share = 0) => loft * share,
+  );
+  const rules: Rules = { school, system, seam, wrap };
+  const across = lineOf(rules, request.given, request.acrossMm, directionOf(rules, 'core-across', request.acrossMm >= request.deepMm));
+  const deep = lineOf(rules, request.given, request.deepMm, directionOf(rules, 'core-deep', request.deepMm > request.acrossMm));
+  const wrapped = request.wrapLoftMm > 0;
+  const thick = heightsOf(rules, given('finished height', request.heightMm, 'entered'), wrapped);
+  const thin = request.thin && heightsOf(rules, given('finished height, thin edge', request.thin.mm, 'entered'), wrapped);
 
   return {
     seat: { width: across.seat, depth: deep.seat },
-    finished: { width: across.finished, depth: deep.finished, height },
-    sewn: { width: renamed('sewn', across.finished), depth: renamed('sewn', deep.finished), height: sewnHeight },
-    core: { width: across.core, depth: deep.core, height: sum('core thickness', height, plus(thicker)) },
+    finished: { width: across.finished, depth: deep.finished, height: thick.finished },
+    sewn: { width: renamed('sewn', across.sewn), depth: renamed('sewn', deep.sewn), height: thick.sewn },
+    core: { width: across.core, depth: deep.core, height: thick.core },
     cut: { width: across.cut, depth: deep.cut },
-    boxingCut: sum('boxing cut', sewnHeight, plus(seam, 2)),
+    boxingCut: thick.boxingCut,
     seam,
+    slope: request.thin && thin ? slopeOf(request.thin.end, thin, thick.sewn, deep.sewn, seam) : null,
   };
 }

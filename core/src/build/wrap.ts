@@ -1,60 +1,149 @@
-import { grow } from '../geometry/offset';
-import { outlineBounds, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
-import { given, law, plus, sum } from '../kernel/figure';
-import type { Piece } from '../piece/piece';
-import type { School } from '../shop/schools';
-import { pair, pairMm, type UnitSystem } from '../units/length';
+import { isCorner } from '../geometry/measure';
+import { grow, inArcs } from '../geometry/offset';
+import { closed, outlineBounds, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
+import { cross, plusPoint, type Point } from '../geometry/point';
+import { directionOn, line, segmentLength, type Segment } from '../geometry/segment';
+import { given, law, plus, sum, type Figure } from '../kernel/figure';
+import type { Piece, PieceRole } from '../piece/piece';
+import type { Constants } from '../shop/assumptions';
+import type { WrapWay } from '../shop/schools';
 import { reaching } from './outlines';
 import type { Sizes } from './sizes';
 
-/** Faces reach over the core's edge by this on every side; the border laps half of its extra over each face and once over itself. */
-const FACE_OVER = pair(13, 1 / 2);
-const BORDER_OVER = pair(25, 1);
+interface Core {
+  readonly size: Sizes['core'];
+  readonly outline: Outline;
+  readonly assume: Constants;
+}
 
-const WRAP: Pick<Piece, 'material' | 'grade' | 'thicknessMm' | 'sewn' | 'marks' | 'grain' | 'trimMm' | 'joins'> = {
+const piece = (role: PieceRole, countPerCushion: number, width: Figure, height: Figure, outline: Outline): Piece => ({
+  id: role,
+  role,
+  part: { index: 1, of: 1 },
   material: 'wadding',
   grade: null,
   thicknessMm: null,
+  countPerCushion,
+  width,
+  height,
+  outline,
   sewn: null,
   marks: [],
   grain: 'any',
   trimMm: 0,
   joins: 0,
+});
+
+const strip = (role: PieceRole, count: number, width: Figure, height: Figure): Piece =>
+  piece(role, count, width, height, rectangleOutline(width.value, height.value));
+
+/** Faces of wadding that reach over the core's edge. */
+function faces({ size, outline, assume }: Core, key: 'wrapFaceOverMm' | 'wrapWhipOverMm'): Piece {
+  const over = given('over the edge', assume(key), 'shop');
+  const grown = grow(outline, over.value);
+  const face = grown.ok ? grown.outline : outline;
+  const box = outlineBounds(face);
+  const side = (figure: Figure, mm: number): Figure => reaching(sum('wrap face', figure, plus(over, 2)), mm);
+  return piece('wrap-face', 2, side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY), face);
+}
+
+/** The strip round the core: lapped over the faces, or butted to them; once over itself. */
+function border({ size, outline, assume }: Core, lapped: boolean): Piece {
+  const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
+  const round = law('round the core', 'edge of {0} × {1}', [size.width, size.depth], () => perimeter(outline));
+  return strip('wrap-border', 1, sum('wrap border', round, plus(lap)), lapped ? sum('wrap border', size.height, plus(lap)) : size.height);
+}
+
+/** One length round front and back, and a piece for each end. */
+function blanket({ size, assume }: Core): Piece[] {
+  const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
+  const round = law('blanket', '2 × ({0} + {1}) + {2}', [size.depth, size.height, lap], (d = 0, t = 0, l = 0) => 2 * (d + t) + l);
+  return [strip('wrap-blanket', 1, size.width, round), strip('wrap-end', 2, size.depth, size.height)];
+}
+
+/** An arc or a line moved outwards; the outline runs counter-clockwise. */
+function outwards(segment: Segment, mm: number): Segment | null {
+  const normalAt = (along: number): Point => {
+    const d = directionOn(segment, along);
+    return { x: d.y, y: -d.x };
+  };
+  const [from, to] = [plusPoint(segment.from, normalAt(0), mm), plusPoint(segment.to, normalAt(segmentLength(segment)), mm)];
+  if (segment.kind === 'line') return line(segment.edge, from, to);
+  if (segment.kind !== 'arc') return null;
+  const radius = segment.radius + Math.sign(segment.sweep) * mm;
+  return radius > 0 ? { ...segment, from, to, radius } : null;
+}
+
+/**
+ * A face whose edges hang down all round by `mm`, the corners cut out so that neighbours meet on the core's upright edge: at each corner two 45° triangles
+ * with legs of `mm`. Null where the outline turns in on itself: there the flaps would lie over each other.
+ */
+export function parcelOutline(outline: Outline, mm: number): Outline | null {
+  const { segments } = inArcs(outline);
+  const flaps = segments.map((segment) => outwards(segment, mm));
+  const made: Segment[] = [];
+  for (const [i, segment] of segments.entries()) {
+    const [flap, next, nextFlap] = [flaps[i], segments[(i + 1) % segments.length], flaps[(i + 1) % segments.length]];
+    if (!flap || !next || !nextFlap) return null;
+    made.push(flap);
+    if (!isCorner(segment, next)) continue;
+    if (cross(directionOn(segment, segmentLength(segment)), directionOn(next, 0)) < 0) return null;
+    made.push(line('corner', flap.to, segment.to), line('corner', segment.to, nextFlap.from));
+  }
+  return { segments: closed(made) };
+}
+
+/** One sheet over a face and down the sides, its corners mitred, and a plain face under it. */
+function parcel(core: Core): Piece[] {
+  const { size, outline } = core;
+  const flap = parcelOutline(outline, size.height.value);
+  const below = { ...faces(core, 'wrapFaceOverMm'), countPerCushion: 1 };
+  if (!flap) return [{ ...below, countPerCushion: 2 }, border(core, true)];
+  const box = outlineBounds(flap);
+  const side = (figure: Figure, mm: number): Figure => reaching(sum('parcel', figure, plus(size.height, 2)), mm);
+  return [piece('wrap-parcel', 1, side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY), flap), below];
+}
+
+const WAYS: Record<WrapWay, (core: Core) => Piece[]> = {
+  blanket,
+  faces: (core) => [faces(core, 'wrapFaceOverMm')],
+  'faces-and-border': (core) => [faces(core, 'wrapFaceOverMm'), border(core, true)],
+  'butted-border': (core) => [faces(core, 'wrapFaceOverMm'), border(core, false)],
+  border: (core) => [border(core, true)],
+  parcel,
+  whipped: (core) => [faces(core, 'wrapWhipOverMm')],
 };
 
-/** The wadding pieces round one core: two faces, and the border where the school wraps all round. None without loft. */
-export function wrapPieces(school: School, loftMm: number, core: Sizes['core'], outline: Outline, system: UnitSystem): Piece[] {
-  if (loftMm <= 0) return [];
-  const over = given('over the edge', pairMm(FACE_OVER, system), 'shop');
-  const grown = grow(outline, over.value);
-  const faceOutline = grown.ok ? grown.outline : outline;
-  const box = outlineBounds(faceOutline);
-  const face: Piece = {
-    ...WRAP,
-    id: 'wrap-face',
-    role: 'wrap-face',
-    part: { index: 1, of: 1 },
-    countPerCushion: 2,
-    width: reaching(sum('wrap face', core.width, plus(over, 2)), box.maxX - box.minX),
-    height: reaching(sum('wrap face', core.depth, plus(over, 2)), box.maxY - box.minY),
-    outline: faceOutline,
-  };
-  if (school.wrap.where === 'faces') return [face];
-  const lap = given('lap', pairMm(BORDER_OVER, system), 'shop');
-  const round = law('round the core', 'edge of {0} × {1}', [core.width, core.depth], () => perimeter(outline));
-  const width = sum('wrap border', round, plus(lap));
-  const height = sum('wrap border', core.height, plus(lap));
-  return [
-    face,
-    {
-      ...WRAP,
-      id: 'wrap-border',
-      role: 'wrap-border',
-      part: { index: 1, of: 1 },
-      countPerCushion: 1,
-      width,
-      height,
-      outline: rectangleOutline(width.value, height.value),
-    },
-  ];
+/** Whether wadding lies on the core's sides and its faces, by the way it is wrapped. */
+export function wrapLies(way: WrapWay): { readonly sides: boolean; readonly faces: boolean } {
+  return { sides: way !== 'faces' && way !== 'whipped', faces: way !== 'border' };
+}
+
+/** The wadding pieces round one core, by the way it is wrapped. None without loft. */
+export function wrapPieces(way: WrapWay, loftMm: number, size: Sizes['core'], outline: Outline, assume: Constants): Piece[] {
+  return loftMm > 0 ? WAYS[way]({ size, outline, assume }) : [];
+}
+
+/** Loose wadding worked into the corners, and into both ends of a long cushion where the school packs them; grams. */
+export function cornerFilling(corners: number, heightMm: Figure, ends: { readonly gapMm: number; readonly widthMm: Figure } | null, assume: Constants): Figure {
+  const density = given('loose wadding, kg/m³', assume('looseFillDensity'), 'shop', 'count');
+  const reach = given('from a corner', assume('cornerReachMm'), 'shop');
+  const count = given('corners', corners, 'counted', 'count');
+  const filled = law(
+    'in the corners',
+    '{0} × {1}² × {2} × {3}',
+    [count, reach, heightMm, density],
+    (n = 0, r = 0, h = 0, rho = 0) => n * r * r * h * rho * 1e-6,
+    'g',
+  );
+  if (!ends || ends.gapMm <= 0) return filled;
+  const gap = given('an end', ends.gapMm, 'school');
+  const packed = law(
+    'in both ends',
+    '2 × {0} × {1} × {2} × {3}',
+    [gap, ends.widthMm, heightMm, density],
+    (g = 0, w = 0, h = 0, rho = 0) => 2 * g * w * h * rho * 1e-6,
+    'g',
+  );
+  return sum('loose wadding', filled, plus(packed));
 }

@@ -29,8 +29,11 @@ export interface Band {
   readonly opening: Figure;
   readonly boxing: readonly Piece[];
   readonly plaque: Piece;
-  /** Sewn length of the band, measured back from its cut pieces: what must equal the plates' seam line. */
-  readonly sewnMm: number;
+  /** Sewn length of the band along each plate, measured back from its cut pieces: what must equal the plates' seam lines. */
+  readonly sewnTopMm: number;
+  readonly sewnBottomMm: number;
+  /** Seams inside the band: strips end to end, or panels at the corners. Null where there are none. */
+  readonly joins: { readonly kind: 'boxing-joins' | 'panel-corners'; readonly count: number; readonly firstMm: number; readonly secondMm: number } | null;
   /** Zip start and end, mm round the sewn outline. */
   readonly zip: { readonly startMm: number; readonly endMm: number };
   readonly problems: readonly Issue[];
@@ -55,7 +58,16 @@ function backOf(outline: Outline): Layout {
   return { spans, totalMm, backMm: back.end - back.start + before + after, centreBackMm: (back.start - before + back.end + after) / 2 };
 }
 
-const strip = (id: string, role: 'boxing' | 'plaque', part: Piece['part'], width: Figure, height: Figure, trimMm: number, marks: readonly Mark[]): Piece => ({
+/** A plain strip of the band. */
+export const strip = (
+  id: string,
+  role: 'boxing' | 'plaque' | 'side-panel',
+  part: Piece['part'],
+  width: Figure,
+  height: Figure,
+  trimMm: number,
+  marks: readonly Mark[],
+): Piece => ({
   id,
   role,
   part,
@@ -157,12 +169,15 @@ export function makeBand(request: BoxingRequest): Band {
   const plaqueMarks = [pairOfMarks('centre-back', plaqueLength.value / 2, plaqueHeight.value, seam.value)];
   const plaque = strip('plaque', 'plaque', { index: 1, of: 1 }, plaqueLength, plaqueHeight, trimFor(plaqueLength.value, request), plaqueMarks.flat());
 
+  const heightMm = request.cutHeight.value;
   const sewnStrips = lengths.reduce((total, one) => total + one - 2 * seam.value, 0) - 4 * pocket.value;
   return {
     opening,
     boxing,
     plaque,
-    sewnMm: sewnStrips + plaqueLength.value - 2 * seam.value,
+    sewnTopMm: sewnStrips + plaqueLength.value - 2 * seam.value,
+    sewnBottomMm: sewnStrips + plaqueLength.value - 2 * seam.value,
+    joins: boxing.length > 1 ? { kind: 'boxing-joins', count: boxing.length - 1, firstMm: heightMm, secondMm: heightMm } : null,
     zip: { startMm: layout.centreBackMm - opening.value / 2, endMm: bandStart },
     problems,
   };

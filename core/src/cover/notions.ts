@@ -17,7 +17,7 @@ function threadRatio(clothMm: number, assume: Constants): number {
   return assume('threadThin') + share * (assume('threadThick') - assume('threadThin'));
 }
 
-export function makeNotions(seams: readonly Seam[], welt: Piece | null, opening: Figure, clothMm: number, assume: Constants): Notions {
+export function makeNotions(seams: readonly Seam[], welts: readonly Piece[], opening: Figure, clothMm: number, assume: Constants): Notions {
   const seamMm = seams.reduce((total, seam) => total + seam.count * seam.rows * seam.edges[0].lengthMm, 0);
   const tapeEnd = given('an end', assume('trimOffMm'), 'shop');
   return {
@@ -27,7 +27,7 @@ export function makeNotions(seams: readonly Seam[], welt: Piece | null, opening:
       [given('of seam, every row', seamMm, 'counted'), given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count')],
       (mm = 0, ratio = 0) => mm * ratio,
     ),
-    cord: welt ? cordLength(welt) : null,
+    cord: cordLength(welts),
     zip: sum('zip tape', opening, plus(tapeEnd, 2)),
     sliders: given('slider', 1, 'counted', 'count'),
   };

@@ -73,12 +73,15 @@ export function biasDepth(shopDepthMm: number, usableMm: number): number {
   return Math.min(shopDepthMm, usableMm / 2);
 }
 
-/** Cord as a figure for a length of welt. */
-export function cordLength(ring: Piece): Figure {
-  const rings = given('rings', ring.countPerCushion, 'counted', 'count');
-  return law('cord', '{0} × {1}', [rings, renamedRing(ring)], (n = 0, length = 0) => n * length);
+/** Cord as a figure for the welts of a cover; null without any. */
+export function cordLength(rings: readonly Piece[]): Figure | null {
+  const [first, ...more] = rings.map((ring) =>
+    law('cord', '{0} × {1}', [given('rings', ring.countPerCushion, 'counted', 'count'), ringOf(ring)], (n = 0, length = 0) => n * length),
+  );
+  if (!first) return null;
+  return more.length ? sum('cord', first, ...more.map((figure) => plus(figure))) : first;
 }
 
-function renamedRing(ring: Piece): Figure {
+function ringOf(ring: Piece): Figure {
   return ring.width.kind === 'sum' ? ring.width.from : ring.width;
 }

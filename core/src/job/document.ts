@@ -1,8 +1,10 @@
 import * as z from 'zod';
 import { constructionSchema } from '../cover/constructions/constructions';
+import { GIVEN } from '../build/sizes';
 import { DECKS, POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { BUILDS } from '../filling/sitters';
+import { SCHOOL_NUMBER_KEYS, WRAP_WAYS } from '../shop/schools';
 import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
@@ -82,13 +84,16 @@ export type Check = z.infer<typeof checkSchema>;
 export const cushionSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   quantity: z.int().min(1).max(500),
-  given: z.enum(['seat', 'finished', 'core']),
+  /** Which size was measured; `sewn` is an old cover, seam to seam. */
+  given: z.enum(GIVEN),
   template: templateSchema,
   /** Ties and buttons, riding on the outline. */
   marks: z.array(outlineMarkSchema).max(80).optional(),
   /** Finished height. */
   heightMm: thickness,
   school: z.string().min(1).max(60),
+  /** One number of the school that this cushion takes otherwise. */
+  schoolNumber: z.strictObject({ number: z.enum(SCHOOL_NUMBER_KEYS), mm: z.number().min(-500).max(5000) }).optional(),
   construction: constructionSchema,
   core: z.strictObject({
     layers: z.array(z.strictObject({ grade: z.string().min(1).max(60), thicknessMm: thickness })).max(8),
@@ -97,6 +102,8 @@ export const cushionSchema = z.strictObject({
   }),
   /** One layer of wrap; absent: as the school usually takes. */
   wrapLoftMm: z.number().nonnegative().max(150).optional(),
+  /** Absent: as the school usually wraps. */
+  wrapWay: z.enum(WRAP_WAYS).optional(),
   seat: seatSchema.optional(),
   /** Steps done, by step: on how many of the cushions. */
   bench: z.strictObject({ done: z.record(z.string().max(60), z.int().min(0).max(500)) }).optional(),

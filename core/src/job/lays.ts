@@ -72,7 +72,7 @@ function clothLay(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted |
     plan.cuts
       .filter(({ piece }) => piece.material === 'cover' && piece.grain !== 'bias')
       .map((cut) => {
-        const strip = cut.piece.role === 'boxing' || cut.piece.role === 'plaque';
+        const strip = ['boxing', 'side-panel', 'plaque'].includes(cut.piece.role);
         const alongRoll = strip && plan.source.construction.strips === 'along' && base === 0;
         return itemOf(index, cut, turnsFrom(alongRoll ? 90 : base));
       }),

@@ -1,19 +1,22 @@
 import { checkLayers, corePieces } from '../build/foam';
-import { fit, SIDE_WRAP_SQUEEZED, WOVEN_STIFFNESS, type Fit } from '../build/fit';
+import { fit, type Fit, type FitRequest } from '../build/fit';
 import { outlinesOf, reachedSizes, type Outlines } from '../build/outlines';
 import { evaluateSizes, type Sizes } from '../build/sizes';
-import { wrapPieces } from '../build/wrap';
+import { middleOf } from '../build/slope';
+import { cornerFilling, wrapLies, wrapPieces } from '../build/wrap';
 import type { Asked } from '../filling/old-core';
 import { constructionOf } from '../cover/constructions/constructions';
 import type { Cover } from '../cover/constructions/construction';
-import { flatten, perimeter, rectangleOutline } from '../geometry/outline';
+import { cornersOf } from '../cover/corners';
+import { flatten, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { hashText } from '../kernel/hash';
 import { given, law, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
 import { isFoam } from '../material/material';
 import type { Piece } from '../piece/piece';
-import type { School } from '../shop/schools';
+import { overridden, type School, type WrapWay } from '../shop/schools';
+import type { Constants } from '../shop/assumptions';
 import type { Shop } from '../shop/shop';
 import { outlineOf, shapeOf } from '../template/shapes/shapes';
 import { pairMm, type UnitSystem } from '../units/length';
@@ -29,6 +32,9 @@ export interface CushionPlan {
   /** In one frame: the finished one's box lies at the origin. */
   readonly outlines: Outlines | null;
   readonly wrap: Figure | null;
+  readonly wrapWay: WrapWay;
+  /** Loose wadding for corners and packed ends, grams. */
+  readonly cornerFilling: Figure | null;
   readonly pieces: readonly Piece[];
   /** The pieces as they are laid, in the order of `pieces`. */
   readonly cuts: readonly Cut[];
@@ -54,7 +60,21 @@ export interface CushionContext {
 }
 
 function blocked(source: Cushion, asked: Asked, school: School | null, problems: readonly Issue[]): CushionPlan {
-  return { source, asked, school, sizes: null, outlines: null, wrap: null, pieces: [], cuts: [], cover: null, fit: null, problems };
+  return {
+    source,
+    asked,
+    school,
+    sizes: null,
+    outlines: null,
+    wrap: null,
+    wrapWay: 'faces',
+    cornerFilling: null,
+    pieces: [],
+    cuts: [],
+    cover: null,
+    fit: null,
+    problems,
+  };
 }
 
 /** The cloth's facts where a material is chosen, else the shop's assumptions. */
@@ -78,31 +98,55 @@ function cutOf(piece: Piece, quantity: number): Cut {
   return { piece, polygon, count, hash: hashText(JSON.stringify([count, polygon])) };
 }
 
-function predictFit(cushion: Cushion, sizes: Sizes, loftMm: number, school: School, shop: Shop): Fit | null {
-  const layers = cushion.core.layers.flatMap((layer) => {
+/** What the fit model is told of a cushion. Null while a layer is not foam, or there is none. */
+function fitRequest(cushion: Cushion, sizes: Sizes, loftMm: number, way: WrapWay, school: School, assume: Constants, shop: Shop): FitRequest | null {
+  const foams = cushion.core.layers.flatMap((layer) => {
     const grade = shop.grade(layer.grade);
     return grade ? [{ thicknessMm: layer.thicknessMm, hardness25N: grade.hardness25N, supportFactor: grade.supportFactor }] : [];
   });
-  if (layers.length === 0 || layers.length < cushion.core.layers.length) return null;
-  return fit({
+  if (foams.length === 0 || foams.length < cushion.core.layers.length) return null;
+  // A wedge is judged by its middle.
+  const { slope } = sizes;
+  const height = slope ? middleOf('sewn height in the middle', sizes.sewn.height, slope.sewn).value : sizes.sewn.height.value;
+  const share = slope ? middleOf('core in the middle', sizes.core.height, slope.core).value / sizes.core.height.value : 1;
+  const lies = wrapLies(way);
+  const longer = sizes.core.width.value >= sizes.core.depth.value;
+  const packed = school.wrap.packedEnds ? assume('packedEndsMm') : 0;
+  return {
     widthMm: sizes.sewn.width.value,
     depthMm: sizes.sewn.depth.value,
-    heightMm: sizes.sewn.height.value,
-    core: { widthMm: sizes.core.width.value, depthMm: sizes.core.depth.value, layers },
-    wrapLoftMm: 2 * loftMm,
-    sideWrapSqueezedMm: school.wrap.where === 'all-round' ? loftMm * SIDE_WRAP_SQUEEZED : 0,
+    heightMm: height,
+    core: {
+      widthMm: sizes.core.width.value + (longer ? packed : 0),
+      depthMm: sizes.core.depth.value + (longer ? 0 : packed),
+      layers: foams.map((foam) => ({ ...foam, thicknessMm: foam.thicknessMm * share })),
+    },
+    wrapLoftMm: lies.faces ? 2 * loftMm : 0,
+    sideWrapSqueezedMm: lies.sides ? loftMm * assume('sideWrapSqueezed') : 0,
     padLoftMm: 0,
     crownedFaces: 2,
     bowAcrossMm: 0,
     bowAlongMm: 0,
-    clothStiffnessNPerM: WOVEN_STIFFNESS,
-  });
+    clothStiffnessNPerM: assume('wovenStiffness'),
+  };
 }
 
 /** The fit model knows foam only: with another filling in the core it says so and predicts nothing. */
 function fillingNote(cushion: Cushion, shop: Shop): Issue[] {
   const other = cushion.core.layers.map((layer) => shop.stock(layer.grade)).find((stock) => stock !== undefined && !isFoam(stock));
   return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
+}
+
+/** Loose wadding: where there is a wrap there is some for the corners; packed ends take more. */
+function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: School, assume: Constants): Figure | null {
+  const corners = cornersOf(sewn).filter((corner) => !corner.inner).length;
+  if (loftMm <= 0) return null;
+  const { core, finished } = sizes;
+  const [short, across] =
+    core.width.value >= core.depth.value
+      ? [finished.width.value - core.width.value, sizes.sewn.depth]
+      : [finished.depth.value - core.depth.value, sizes.sewn.width];
+  return cornerFilling(corners, sizes.sewn.height, school.wrap.packedEnds ? { gapMm: short / 2, widthMm: across } : null, assume);
 }
 
 function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School): Issue[] {
@@ -124,7 +168,8 @@ const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'sh
 /** Derives one cushion: total, pure, and independent of the others. */
 export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionContext): CushionPlan {
   const asked = askedOf(cushion, shop, units);
-  const school = shop.school(cushion.school) ?? null;
+  const row = shop.school(cushion.school);
+  const school: School | null = row && cushion.schoolNumber ? overridden(row, cushion.schoolNumber.number, cushion.schoolNumber.mm) : (row ?? null);
   if (!school) return blocked(cushion, asked, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
   const shape = shapeOf(cushion.template);
   const shapeProblems = under('template', shape.check(cushion.template));
@@ -133,7 +178,17 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   const { outline: base, acrossMm, deepMm } = outlineOf(cushion.template);
   const loftMm = cushion.wrapLoftMm ?? pairMm(school.wrap.loft, units);
   const seamMm = cushion.construction.seamMm ?? null;
-  const bySchool = evaluateSizes(school, { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm, wrapLoftMm: loftMm, seamMm }, units);
+  const assume: Constants = (key) => shop.assume(key, units);
+  const thin = shape.thin?.(cushion.template) ?? null;
+  if (thin && thin.mm >= cushion.heightMm)
+    return blocked(cushion, asked, school, [issue('error', 'thin-edge-not-thinner', 'template.thinMm', { thinMm: thin.mm, heightMm: cushion.heightMm })]);
+  const bySchool = evaluateSizes(
+    school,
+    { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm, wrapLoftMm: loftMm, wrapSqueezed: assume('wrapSqueezedLightly'), seamMm, thin },
+    units,
+  );
+  const nothing = (['sewn', 'core'] as const).find((name) => bySchool[name].height.value <= 0 || (bySchool.slope && bySchool.slope[name].value <= 0));
+  if (nothing) return blocked(cushion, asked, school, [issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm: cushion.heightMm })]);
   const outlines = outlinesOf(base, bySchool, acrossMm, deepMm);
   if (!outlines)
     return blocked(cushion, asked, school, [
@@ -152,9 +207,11 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
     usableMm: facts.usableMm,
     clothThicknessMm: facts.thicknessMm,
     railroaded: cloth.railroaded ?? false,
-    assume: (key) => shop.assume(key, units),
+    assume,
   });
-  const prediction = predictFit(cushion, sizes, loftMm, school, shop);
+  const wrapWay = cushion.wrapWay ?? school.wrap.way;
+  const asks = fitRequest(cushion, sizes, loftMm, wrapWay, school, assume, shop);
+  const prediction = asks && fit(asks);
   const problems = [
     ...under('template', shape.remarks?.(cushion.template) ?? []),
     ...checkLayers(cushion.core.layers, sizes.core, shop, units).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
@@ -165,7 +222,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   const pieces = [
     ...cover.pieces,
     ...(cushion.core.kept ? [] : corePieces(cushion.core.layers, sizes.core, outlines.core, shop)),
-    ...wrapPieces(school, loftMm, sizes.core, outlines.core, units),
+    ...wrapPieces(wrapWay, loftMm, sizes.core, outlines.core, assume),
   ];
   return {
     source: cushion,
@@ -173,6 +230,8 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
     sizes,
     outlines,
     wrap: given('wrap', loftMm, cushion.wrapLoftMm === undefined ? 'school' : 'entered'),
+    wrapWay,
+    cornerFilling: cornerFillingOf(outlines.sewn, sizes, loftMm, school, assume),
     pieces,
     cuts: pieces.map((piece) => cutOf(piece, cushion.quantity)),
     cover,

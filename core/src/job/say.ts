@@ -38,6 +38,15 @@ const SENTENCES: Record<string, Speak> = {
     'Pull the points there apart.',
   ],
   'allowances-leave-nothing': () => ['The allowances leave nothing of the cushion.', 'Check the measures and which size was given.'],
+  'allowances-leave-no-height': (_, mm) => [`The allowances leave nothing of a height of ${mm('heightMm')}.`, 'Make it higher, or take another school.'],
+  'thin-edge-not-thinner': (_, mm) => [
+    `The thin edge is ${mm('thinMm')} and the thick one ${mm('heightMm')}.`,
+    'Make the thin one less, or the finished height more.',
+  ],
+  'edge-too-thin-for-zip': (_, mm) => [
+    `The back edge is ${mm('edgeMm')} high and the zip ${mm('zipMm')} wide.`,
+    'Take a narrower zip, or turn the wedge so that its thick edge is at the back.',
+  ],
   'school-unknown': (n) => [`No allowance school is called “${n('school')}”.`, 'Choose one of the shop’s schools.'],
   'core-has-no-layers': (_, mm) => ['The core has no foam yet.', `Add layers that make ${mm('wantedMm')}.`],
   'grade-unknown': (n) => [`The shop has no foam called “${n('grade')}”.`, 'Choose one from the catalogue.'],

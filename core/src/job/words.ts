@@ -3,18 +3,24 @@ import type { Piece, PieceRole, SeamKind } from '../piece/piece';
 const ROLE_WORDS: Record<PieceRole, string> = {
   plate: 'plate',
   boxing: 'boxing',
+  'side-panel': 'side panel',
   plaque: 'zip plaque',
   welt: 'welt strip',
   foam: 'foam',
   filling: 'filling',
   'wrap-face': 'wrap, face',
   'wrap-border': 'wrap, border',
+  'wrap-blanket': 'wrap, blanket',
+  'wrap-end': 'wrap, end',
+  'wrap-parcel': 'wrap, parcel',
+  'crown-pad': 'crown pad',
 };
 
 export const SEAM_WORDS: Record<SeamKind, string> = {
   'plaque-slit': 'zip into the plaque',
   'plaque-ends': 'plaque to boxing, both ends',
   'boxing-joins': 'joins in the boxing',
+  'panel-corners': 'panels to each other at the corners',
   'welt-top': 'welt to the top plate',
   'welt-bottom': 'welt to the bottom plate',
   'band-to-top': 'band to the top plate',
@@ -25,6 +31,8 @@ export const SEAM_WORDS: Record<SeamKind, string> = {
 export function pieceLabel(piece: Piece): string {
   const { index, of } = piece.part;
   if (piece.role === 'foam' || piece.role === 'filling') return of > 1 ? `${piece.role}, layer ${index}` : piece.role;
+  if (piece.role === 'plate' && of > 1) return index === 1 ? 'bottom plate' : 'top plate, on the slope';
+  if (piece.role === 'side-panel') return index === 1 ? 'right side panel' : 'left side panel';
   return of > 1 ? `${ROLE_WORDS[piece.role]} ${index} of ${of}` : ROLE_WORDS[piece.role];
 }
 
@@ -33,6 +41,7 @@ export function pieceRemark(piece: Piece): string {
   if (piece.role === 'welt') return `bias, ${piece.joins === 0 ? 'no join' : piece.joins === 1 ? '1 join' : `${piece.joins} joins`}`;
   if (piece.role === 'plaque') return 'slit strip';
   if (piece.role === 'boxing') return piece.part.of === 1 ? 'no join' : '';
+  if (piece.role === 'side-panel') return 'tapered';
   if (piece.role === 'plate') return `${piece.marks.length} notches`;
   return '';
 }

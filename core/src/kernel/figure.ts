@@ -1,7 +1,7 @@
 /** A value that knows how it came about. Sizes are computed through figures, so a why cannot disagree with its number. */
 export type Figure = Given | Sum | Law;
 
-export type FigureUnit = 'mm' | 'mm²' | 'count' | 'N';
+export type FigureUnit = 'mm' | 'mm²' | 'count' | 'N' | 'g';
 
 /** Where a figure starts: entered by a person, a school's number, a shop's number, a property of a material. */
 export type Origin = 'entered' | 'school' | 'shop' | 'material' | 'counted';

@@ -5,6 +5,7 @@ import type { Figure, Term } from './figure';
 function amount(figure: Figure, system: UnitSystem): string {
   if (figure.unit === 'mm') return formatExact(figure.value, system);
   if (figure.unit === 'mm²') return `${formatNumber(figure.value / 1e6, 3)} m²`;
+  if (figure.unit === 'g') return `${formatNumber(figure.value, 0)} g`;
   return formatNumber(figure.value, 2);
 }
 

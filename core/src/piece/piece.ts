@@ -2,7 +2,20 @@ import type { Outline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import type { Figure } from '../kernel/figure';
 
-export type PieceRole = 'plate' | 'boxing' | 'plaque' | 'welt' | 'foam' | 'filling' | 'wrap-face' | 'wrap-border';
+export type PieceRole =
+  | 'plate'
+  | 'boxing'
+  | 'side-panel'
+  | 'plaque'
+  | 'welt'
+  | 'foam'
+  | 'filling'
+  | 'wrap-face'
+  | 'wrap-border'
+  | 'wrap-blanket'
+  | 'wrap-end'
+  | 'wrap-parcel'
+  | 'crown-pad';
 export type PieceMaterial = 'cover' | 'foam' | 'filling' | 'wadding';
 export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'zip-end' | 'fold' | 'tie' | 'button';
 
@@ -45,7 +58,7 @@ export interface Seam {
   readonly edges: readonly [SeamEdge, SeamEdge];
 }
 
-export type SeamKind = 'plaque-slit' | 'plaque-ends' | 'boxing-joins' | 'welt-top' | 'welt-bottom' | 'band-to-top' | 'band-to-bottom';
+export type SeamKind = 'plaque-slit' | 'plaque-ends' | 'boxing-joins' | 'panel-corners' | 'welt-top' | 'welt-bottom' | 'band-to-top' | 'band-to-bottom';
 
 export interface SeamEdge {
   readonly role: PieceRole;

@@ -1,7 +1,7 @@
 import { pair, pairMm, type Pair, type UnitSystem } from '../units/length';
 
 /** Units of constants that are the same in every shop. */
-type Plain = 'min' | 's' | 'money/h' | 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N';
+type Plain = 'min' | 's' | 'money/h' | 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
 
 /** One constant that the trade assumes rather than derives. A shop may calibrate it; the shipped value stays visible beside it. */
 export interface Assumption {
@@ -93,6 +93,16 @@ export const ASSUMPTIONS = {
   steamMinutes: plain(10, 'min', 'to steam the corners', 'bench practice'),
   newCoreMinutes: plain(30, 'min', 'to mark and cut a new core', 'bench practice'),
   dryShare: ratio(0.05, 'a sample counts as dry when this share of the water is left', 'weighing cannot tell less'),
+  wrapSqueezedLightly: ratio(0.5, 'share of its loft that a wrap keeps when the cover is measured over it', 'wadding under a light hand'),
+  sideWrapSqueezed: ratio(1 / 3, 'share of its loft that a wrap keeps at the core’s sides inside a closed cover', 'bench practice'),
+  packedEndsMm: length(6, 1 / 4, 'packed ends count as this much more width of core', 'bench practice'),
+  wovenStiffness: plain(15_000, 'N/m', 'resistance of woven cloth to stretching', 'strip tests'),
+  stretchStiffness: plain(4_000, 'N/m', 'the same, stretch vinyl', 'strip tests'),
+  wrapFaceOverMm: length(13, 1 / 2, 'a face of wadding reaches over the core’s edge by this', 'bench practice'),
+  wrapBorderOverMm: length(25, 1, 'a border of wadding is higher than the core, and longer than its way round, by this', 'bench practice'),
+  wrapWhipOverMm: length(32, 1.25, 'faces that are whip-stitched together reach over the edge by this', '25 to 38 in use'),
+  cornerReachMm: length(40, 1.5, 'loose wadding in a corner reaches this far along both sides', 'bench practice'),
+  looseFillDensity: plain(14, 'kg/m³', 'density of loose wadding packed into a corner', 'weighing what goes in'),
   thinPadMm: plain(60, 'mm', 'pads up to this are thin and want firm foam', 'bench practice'),
 } as const satisfies Record<string, Assumption>;
 

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { clothSchema, fillingSchema, gradeSchema, waddingSchema, type Cloth, type Grade, type Stock, type Wadding } from '../material/material';
 import { ASSUMPTIONS, assumed, type AssumptionKey, type Calibration } from './assumptions';
 import type { UnitSystem } from '../units/length';
-import { SHIPPED_SCHOOLS, type School } from './schools';
+import { schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
 
 const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
 
@@ -16,6 +16,8 @@ export const shopSchema = z.strictObject({
   fillings: z.array(fillingSchema).max(200).default([]),
   cloths: z.array(clothSchema).max(500),
   waddings: z.array(waddingSchema).max(100),
+  /** The shop's own schools; the shipped ones stand before them. */
+  schools: z.array(schoolSchema).max(60).default([]),
   calibration: z.partialRecord(z.enum(assumptionKeys), z.number().finite()),
 });
 export type ShopDocument = z.infer<typeof shopSchema>;
@@ -23,8 +25,8 @@ export type ShopDocument = z.infer<typeof shopSchema>;
 /** A shop ready for planning: its document with the schools and everything found by id. */
 export interface Shop {
   readonly document: ShopDocument;
-  readonly schools: readonly School[];
-  readonly school: (id: string) => School | undefined;
+  readonly schools: readonly SchoolRow[];
+  readonly school: (id: string) => SchoolRow | undefined;
   readonly grade: (id: string) => Grade | undefined;
   /** A foam or another filling: whatever a layer names. */
   readonly stock: (id: string) => Stock | undefined;
@@ -39,11 +41,12 @@ export function openShop(document: ShopDocument): Shop {
     const byId = new Map(rows.map((one) => [one.id, one]));
     return (id) => byId.get(id);
   };
+  const schools: readonly SchoolRow[] = [...SHIPPED_SCHOOLS, ...document.schools];
   const calibration: Calibration = document.calibration;
   return {
     document,
-    schools: SHIPPED_SCHOOLS,
-    school: find(SHIPPED_SCHOOLS),
+    schools,
+    school: find(schools),
     grade: find(document.grades),
     stock: find<Stock>([...document.grades, ...document.fillings]),
     cloth: find(document.cloths),

@@ -2,14 +2,17 @@ import * as z from 'zod';
 import { isCorner } from '../../geometry/measure';
 import { edgeSpans, perimeter, stationAt, type Outline } from '../../geometry/outline';
 import { segmentLength, type Segment } from '../../geometry/segment';
-import { given, type Figure } from '../../kernel/figure';
+import { given, law, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import { buttonAt, tieAlong } from '../../template/marks';
 import { unequalSeams, type Mark, type Piece, type Seam } from '../../piece/piece';
 import type { AssumptionKey } from '../../shop/assumptions';
+import type { Slope } from '../../build/slope';
+import { grow } from '../../geometry/offset';
 import { makeBand, type Band } from '../boxing';
 import { clipEvery, cornersOf } from '../corners';
 import { makeNotions } from '../notions';
+import { makePanels, slantedPlate } from '../panels';
 import { biasDepth, weltPiece } from '../welt';
 import type { ConstructionModule, CoverRequest } from './construction';
 
@@ -72,9 +75,17 @@ function plateMarks(request: CoverRequest, band: Band): Mark[] {
   ];
 }
 
-function makeSeams(request: CoverRequest, band: Band, plate: Piece, welt: Piece | null): Seam[] {
-  const plateMm = plate.sewn ? perimeter(plate.sewn) : 0;
-  const heightMm = request.sizes.boxingCut.value;
+/** What goes on the top and on the bottom: the same twice, but for a wedge. */
+interface Plates {
+  readonly top: Piece;
+  readonly bottom: Piece;
+  readonly welts: { readonly top: Piece; readonly bottom: Piece } | null;
+}
+
+function makeSeams(request: CoverRequest, band: Band, { top, bottom, welts }: Plates): Seam[] {
+  const round = (plate: Piece): number => (plate.sewn ? perimeter(plate.sewn) : 0);
+  const ring = (welt: Piece): number => welt.width.value - welt.joins * welt.height.value - request.assume('ringOverlapMm');
+  const end = band.plaque.height.kind === 'sum' ? band.plaque.height.from.value + 2 * request.sizes.seam.value : 0;
   const seam = (id: Seam['id'], count: number, rows: number, a: [Piece['role'], number], b: [Piece['role'], number]): Seam => ({
     id,
     count,
@@ -86,15 +97,46 @@ function makeSeams(request: CoverRequest, band: Band, plate: Piece, welt: Piece 
   });
   const slitMm = band.plaque.width.value;
   const foldedMm = band.plaque.height.value - (band.plaque.height.kind === 'sum' ? (band.plaque.height.terms[1]?.each.value ?? 0) : 0);
-  const ringMm = welt ? welt.width.value - welt.joins * welt.height.value - request.assume('ringOverlapMm') : 0;
   return [
     seam('plaque-slit', 1, 3, ['plaque', slitMm], ['plaque', slitMm]),
-    ...(band.boxing.length > 1 ? [seam('boxing-joins', band.boxing.length - 1, 1, ['boxing', heightMm], ['boxing', heightMm])] : []),
-    ...(welt ? (['welt-top', 'welt-bottom'] as const).map((id) => seam(id, 1, 1, ['welt', ringMm], ['plate', plateMm])) : []),
-    seam('plaque-ends', 2, 1, ['plaque', foldedMm], ['boxing', heightMm]),
-    seam('band-to-top', 1, 1, ['boxing', band.sewnMm], ['plate', plateMm]),
-    seam('band-to-bottom', 1, 1, ['boxing', band.sewnMm], ['plate', plateMm]),
+    ...(band.joins ? [seam(band.joins.kind, band.joins.count, 1, ['boxing', band.joins.firstMm], ['boxing', band.joins.secondMm])] : []),
+    ...(welts
+      ? [
+          seam('welt-top', 1, 1, ['welt', ring(welts.top)], ['plate', round(top)]),
+          seam('welt-bottom', 1, 1, ['welt', ring(welts.bottom)], ['plate', round(bottom)]),
+        ]
+      : []),
+    seam('plaque-ends', 2, 1, ['plaque', foldedMm], ['boxing', end]),
+    seam('band-to-top', 1, 1, ['boxing', band.sewnTopMm], ['plate', round(top)]),
+    seam('band-to-bottom', 1, 1, ['boxing', band.sewnBottomMm], ['plate', round(bottom)]),
   ];
+}
+
+/** The top plate of a wedge: along the slope, with the notches of its own edges. */
+function slopingPlate(request: CoverRequest, slope: Slope, bottom: Piece): Piece {
+  const sewn = slantedPlate(request.sizes, slope);
+  const cut = grow(sewn, request.sizes.seam.value);
+  const by = slope.slant.value - request.sizes.sewn.depth.value;
+  return {
+    ...bottom,
+    id: 'plate-top',
+    part: { index: 2, of: 2 },
+    height: slope.slantCut,
+    outline: cut.ok ? cut.outline : sewn,
+    sewn,
+    // The back's notches move with the back; those of ties and buttons keep their distance from the front.
+    marks: bottom.marks.map((mark) => (mark.outward.y > 0 ? { ...mark, at: { x: mark.at.x, y: mark.at.y + by } } : mark)),
+  };
+}
+
+/** A ring of welt for each plate; one size twice where the plates are alike. */
+function weltsFor({ round, sizes }: CoverRequest, slope: Slope | null, make: (round: Figure, id: string, count: number) => Piece): Plates['welts'] {
+  if (!slope) {
+    const both = make(round, 'welt', 2);
+    return { top: both, bottom: both };
+  }
+  const over = law('seam line round, on the slope', '2 × ({0} + {1})', [sizes.sewn.width, slope.slant], (w = 0, d = 0) => 2 * (w + d));
+  return { top: { ...make(over, 'welt-top', 1), part: { index: 2, of: 2 } }, bottom: { ...make(round, 'welt-bottom', 1), part: { index: 1, of: 2 } } };
 }
 
 /** Two plates, a boxing and a slit-strip zip plaque at the back; edge plain or welted. */
@@ -109,31 +151,36 @@ export const boxed: ConstructionModule<Boxed> = {
       entered === undefined ? given(name, assume(key), 'shop') : given(name, entered, 'entered');
     const alongRoll = request.railroaded || choices.strips === 'along';
 
-    const band = makeBand({
-      sewn,
-      sewnWidth: sizes.sewn.width,
-      round: request.round,
-      cutHeight: sizes.boxingCut,
-      finishedHeight: sizes.sewn.height,
-      seam: sizes.seam,
-      zipWidth: chosen('zip', choices.zipWidthMm, 'zipWidthMm'),
-      zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
-      zipPocket: chosen('pocket', choices.zipPocketMm, 'zipPocketMm'),
-      stripMm: alongRoll ? Infinity : usableMm,
-      tiesMm: tiesOf(request),
-      jointClearMm: assume('jointClearMm'),
-      trimOffMm: assume('trimOffMm'),
-    });
+    const zipWidth = chosen('zip', choices.zipWidthMm, 'zipWidthMm');
+    const stripMm = alongRoll ? Infinity : usableMm;
+    const { slope } = sizes;
+    const band = slope
+      ? makePanels({ sewn, sizes, slope, zipWidth, stripMm, trimOffMm: assume('trimOffMm') })
+      : makeBand({
+          sewn,
+          sewnWidth: sizes.sewn.width,
+          round: request.round,
+          cutHeight: sizes.boxingCut,
+          finishedHeight: sizes.sewn.height,
+          seam: sizes.seam,
+          zipWidth,
+          zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
+          zipPocket: chosen('pocket', choices.zipPocketMm, 'zipPocketMm'),
+          stripMm,
+          tiesMm: tiesOf(request),
+          jointClearMm: assume('jointClearMm'),
+          trimOffMm: assume('trimOffMm'),
+        });
     problems.push(...band.problems, ...tieProblems(request, band));
 
-    const plate: Piece = {
-      id: 'plate',
+    const bottom: Piece = {
+      id: slope ? 'plate-bottom' : 'plate',
       role: 'plate',
-      part: { index: 1, of: 1 },
+      part: { index: 1, of: slope ? 2 : 1 },
       material: 'cover',
       grade: null,
       thicknessMm: null,
-      countPerCushion: 2,
+      countPerCushion: slope ? 1 : 2,
       width: sizes.cut.width,
       height: sizes.cut.depth,
       outline: request.cut,
@@ -143,40 +190,43 @@ export const boxed: ConstructionModule<Boxed> = {
       trimMm: 0,
       joins: 0,
     };
+    const top = slope ? slopingPlate(request, slope, bottom) : bottom;
     const acrossRoll = request.railroaded ? sizes.cut.depth.value : sizes.cut.width.value;
     if (acrossRoll > usableMm) problems.push(issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm: acrossRoll, usableMm }));
 
-    const welt =
-      choices.edge === 'welt'
-        ? weltPiece({
-            cord: chosen('cord', choices.cordMm, 'cordMm'),
-            cloth: given('cloth', request.clothThicknessMm, 'material'),
-            flange: { ...sizes.seam, name: 'flange' },
-            round: request.round,
-            overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
-            biasDepthMm: biasDepth(assume('biasDepthMm'), usableMm),
-          })
-        : null;
+    const weltRound = (round: Figure, id: string, countPerCushion: number): Piece => ({
+      ...weltPiece({
+        cord: chosen('cord', choices.cordMm, 'cordMm'),
+        cloth: given('cloth', request.clothThicknessMm, 'material'),
+        flange: { ...sizes.seam, name: 'flange' },
+        round,
+        overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
+        biasDepthMm: biasDepth(assume('biasDepthMm'), usableMm),
+      }),
+      id,
+      countPerCushion,
+    });
+    const welts = choices.edge === 'welt' ? weltsFor(request, slope, weltRound) : null;
 
     const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
     const needed = smaller * assume('softCoreOpening');
     if (band.opening.value < needed)
       problems.push(issue('warning', 'zip-too-short-for-core', 'construction.zipReturnMm', { openingMm: band.opening.value, neededMm: needed }));
 
-    const seams = makeSeams(request, band, plate, welt);
+    const seams = makeSeams(request, band, { top, bottom, welts });
     for (const seam of unequalSeams(seams))
       problems.push(issue('error', 'seam-pair-unequal', 'construction', { seam: seam.id, firstMm: seam.edges[0].lengthMm, secondMm: seam.edges[1].lengthMm }));
 
     const arc = sewn.segments.find((segment) => segment.edge === 'corner');
     const cutEdgeSpread = arc && arc.kind === 'arc' ? sizes.seam.value * Math.abs(arc.sweep) : 0;
     return {
-      pieces: [plate, ...band.boxing, band.plaque, ...(welt ? [welt] : [])],
+      pieces: [...new Set([bottom, top]), ...band.boxing, band.plaque, ...(welts ? new Set([welts.top, welts.bottom]) : [])],
       seams,
-      notions: makeNotions(seams, welt, band.opening, request.clothThicknessMm, assume),
+      notions: makeNotions(seams, welts ? [...new Set([welts.top, welts.bottom])] : [], band.opening, request.clothThicknessMm, assume),
       opening: band.opening,
       clipEveryMm: clipEvery(sewn, sizes.seam.value, assume('clipOpenMm')),
       innerCorners: cornersOf(sewn).filter((corner) => corner.inner).length,
-      clipsPerCorner: arc && segmentLength(arc) > 0 ? Math.ceil(cutEdgeSpread / assume('clipOpenMm')) : 1,
+      clipsPerCorner: slope ? 0 : arc && segmentLength(arc) > 0 ? Math.ceil(cutEdgeSpread / assume('clipOpenMm')) : 1,
       problems,
     };
   },

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { perimeter, rectangleOutline, type CornerRadii } from '../../geometry/outline';
+import { SAME_POINT_MM } from '../../geometry/tolerance';
 import { given, law } from '../../kernel/figure';
 import { issue } from '../../kernel/issue';
 import { length, lengthOrNone } from './fields';
@@ -61,7 +62,7 @@ export const rectangle: ShapeModule<Rectangle> = {
   round(m, width, depth) {
     // Corners stay concentric: they grow and shrink with the sides, and are used up at nothing.
     const more = Math.min(width.value - m.widthMm, depth.value - m.depthMm) / 2;
-    const radii = radiiOf(m).map((radius) => (radius === 0 ? 0 : Math.max(0, radius + more))) as unknown as CornerRadii;
+    const radii = radiiOf(m).map((radius) => (radius <= SAME_POINT_MM ? 0 : Math.max(0, radius + more))) as unknown as CornerRadii;
     if (!alike(m))
       return law('seam line round', 'edge of {0} × {1}, corners rounded each by itself', [width, depth], (w = 0, d = 0) =>
         perimeter(rectangleOutline(w, d, radii)),

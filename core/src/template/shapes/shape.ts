@@ -47,6 +47,8 @@ export interface ShapeModule<M extends { readonly shape: string }> {
   readonly outline: (measures: M) => Outline;
   /** Its measures on the drawing. */
   readonly dimensions: (measures: M) => readonly Dimensioned[];
+  /** A second thickness, where the shape has one: what the thin edge measures, and which it is. */
+  readonly thin?: (measures: M) => { readonly mm: number; readonly end: 'front' | 'back' };
   /** Length round the outline as a formula over its spans, where there is one worth printing. */
   readonly round?: (measures: M, width: Figure, depth: Figure) => Figure;
 }

@@ -48,6 +48,7 @@ const KNOWN: readonly (readonly [Template, areaMm2: number, perimeterMm: number,
   ],
   [{ shape: 'trapezoid', frontMm: 560, backMm: 440, depthMm: 480 }, 500 * 480, 1000 + 2 * Math.hypot(60, 480), 560, 480],
   [{ shape: 'trapezoid', frontMm: 560, backMm: 440, depthMm: 480, skewMm: 100 }, 500 * 480, 1000 + Math.hypot(160, 480) + Math.hypot(40, 480), 600, 480],
+  [{ shape: 'wedge', widthMm: 500, depthMm: 400, thinMm: 40 }, 200_000, 1800, 500, 400],
   [{ shape: 't', widthMm: 620, depthMm: 560, backWidthMm: 500, earDepthMm: 150 }, 620 * 150 + 500 * 410, 2 * (620 + 560), 620, 560],
   [{ shape: 'l', widthMm: 620, depthMm: 560, backWidthMm: 540, earDepthMm: 150, arm: 'left' }, 620 * 150 + 540 * 410, 2 * (620 + 560), 620, 560],
   [

@@ -16,6 +16,7 @@ import type { ShapeModule } from './shape';
 import { stationsShape } from './stations';
 import { tShape } from './t-shape';
 import { trapezoid } from './trapezoid';
+import { wedge } from './wedge';
 
 type TemplateOf<M> = M extends ShapeModule<infer T> ? T : never;
 
@@ -26,6 +27,7 @@ const modules = [
   halfRound,
   roundBack,
   trapezoid,
+  wedge,
   tShape,
   lShape,
   angleCut,

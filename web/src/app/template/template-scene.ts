@@ -164,7 +164,7 @@ export function evenScene(one: CushionPlan, fit: string, folded: Outline | null,
     fit,
     room: ROOM,
     items: [
-      { kind: 'area', key: 'outline', shape: given, look: one.source.given },
+      { kind: 'area', key: 'outline', shape: given, look: one.source.given === 'sewn' ? 'sew' : one.source.given },
       ...(folded ? [{ kind: 'area' as const, key: 'folded', shape: folded, look: 'sew' as const }] : []),
       ...guides(given),
       ...(worstMm > 0.05

@@ -35,6 +35,7 @@ const GIVEN = [
   { value: 'seat', name: 'the seat' },
   { value: 'finished', name: 'the cushion' },
   { value: 'core', name: 'a kept core' },
+  { value: 'sewn', name: 'an old cover' },
 ];
 const PARTS = [
   { value: 'measures', name: 'Measures' },
