@@ -8,7 +8,7 @@ import { contour } from '../geometry/contour';
 import { tidied } from '../geometry/transform';
 import { sideAlong } from '../template/edges';
 import { fitCurve } from '../template/fit-curve';
-import { chordsOf, membrane, type Chord, type Membrane } from './membrane';
+import { chordsOf, membrane, type Chord, type Membrane, type Surface } from './membrane';
 
 export interface CrownPad {
   /** The surface's height along this pad's outline, mm. */
@@ -33,52 +33,44 @@ export interface Crown {
 
 /** Chords of the plate are this near its curves, mm. */
 const CHORD_MM = 0.05;
-/** A line is looked at in this many equal parts. */
-const PARTS = 160;
-
 /** A node this near to a chord's end, in steps, is left out: two knots on one spot would make any slope. */
 const NEAR_END = 0.08;
 
-/** The surface along one chord: a grid line's value between rows by the parabola through three of them, nothing at both ends. */
-function profile({ x0, y0, step, columns, rows, values }: Membrane, axis: 'x' | 'y', at: number, chord: Chord): (along: number) => number {
+/** A place along a line and the surface's height there, as a share of the crown. */
+export interface Knot {
+  readonly along: number;
+  readonly height: number;
+}
+
+/** The surface along one chord: nothing at both ends, between them where the grid's lines cross it, by the parabola through three rows. */
+export function knotsOn({ x0, y0, step, columns, rows, values }: Surface, axis: 'x' | 'y', at: number, chord: Chord): Knot[] {
   // Across runs on a row, along on a column; `line` counts them, `place` counts nodes on one.
   const [lineOf, lines] = axis === 'y' ? [(at - y0) / step, rows] : [(at - x0) / step, columns];
   const origin = axis === 'y' ? x0 : y0;
   const node = (line: number, place: number): number => (axis === 'y' ? (values[line * columns + place] ?? 0) : (values[place * columns + line] ?? 0));
   const middle = Math.max(1, Math.min(lines - 2, Math.round(lineOf)));
   const t = lineOf - middle;
-  const value = (place: number): number => {
-    const [a, b, c] = [node(middle - 1, place), node(middle, place), node(middle + 1, place)];
-    return b + (t * (c - a)) / 2 + (t * t * (a - 2 * b + c)) / 2;
-  };
+  const knots: Knot[] = [{ along: chord.from, height: 0 }];
   const first = Math.ceil((chord.from - origin) / step + NEAR_END);
   const last = Math.floor((chord.to - origin) / step - NEAR_END);
-  // Knots: the edge, the nodes within, the edge.
-  const knots = [
-    { x: chord.from, y: 0 },
-    ...Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => ({ x: origin + (first + i) * step, y: value(first + i) })),
-    { x: chord.to, y: 0 },
-  ];
-  return (along) => {
-    const i = Math.max(1, Math.min(knots.length - 2, first > last ? 1 : Math.round((along - origin) / step) - first + 1));
-    const [p, q, r] = [knots[i - 1], knots[i], knots[i + 1]];
-    if (!p || !q || !r) return 0;
-    // The parabola through three neighbours.
-    const [u, v, w] = [(along - q.x) * (along - r.x), (along - p.x) * (along - r.x), (along - p.x) * (along - q.x)];
-    return (p.y * u) / ((p.x - q.x) * (p.x - r.x)) + (q.y * v) / ((q.x - p.x) * (q.x - r.x)) + (r.y * w) / ((r.x - p.x) * (r.x - q.x));
-  };
+  for (let place = first; place <= last; place++) {
+    const [a, b, c] = [node(middle - 1, place), node(middle, place), node(middle + 1, place)];
+    knots.push({ along: origin + place * step, height: b + (t * (c - a)) / 2 + (t * t * (a - 2 * b + c)) / 2 });
+  }
+  knots.push({ along: chord.to, height: 0 });
+  return knots;
 }
 
-/** ∫(√(1 + u'²) − 1) over a chord for a crown of `crownMm`. */
-function extraOn(surface: Membrane, axis: 'x' | 'y', at: number, chord: Chord, crownMm: number): number {
-  const u = profile(surface, axis, at, chord);
-  const width = chord.to - chord.from;
-  const h = width / PARTS;
+/** ∫(√(1 + u'²) − 1) over a chord for a crown of `crownMm`: from knot to knot, which is short by one over the square of their number. */
+function extraOn(surface: Surface, axis: 'x' | 'y', at: number, chord: Chord, crownMm: number): number {
   let extra = 0;
-  for (let i = 0; i < PARTS; i++) {
-    const [a, b] = [chord.from + i * h, chord.from + (i + 1) * h];
-    const slope = (crownMm * ((i === PARTS - 1 ? 0 : u(b)) - (i === 0 ? 0 : u(a)))) / h;
-    extra += (Math.sqrt(1 + slope * slope) - 1) * h;
+  let before: Knot | undefined;
+  for (const knot of knotsOn(surface, axis, at, chord)) {
+    if (before) {
+      const run = knot.along - before.along;
+      extra += Math.hypot(run, crownMm * (knot.height - before.height)) - run;
+    }
+    before = knot;
   }
   return extra;
 }

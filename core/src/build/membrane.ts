@@ -20,16 +20,20 @@ export function chordsOf(polygon: readonly Point[], axis: 'x' | 'y', at: number)
   return Array.from({ length: Math.floor(crossings.length / 2) }, (_, i) => ({ from: crossings[2 * i] as number, to: crossings[2 * i + 1] as number }));
 }
 
-/** The membrane over an outline on a grid: ∇²u = −1 inside, 0 on the edge, scaled so that its highest point is 1. */
-export interface Membrane {
-  readonly polygon: readonly Point[];
+/** Heights on a grid, as shares of the highest: row by row from the front left. */
+export interface Surface {
   readonly x0: number;
   readonly y0: number;
   readonly step: number;
   readonly columns: number;
   readonly rows: number;
-  /** Row by row from the front left. Outside the edge it goes on below nothing, so that level lines near the edge lie where they should. */
+  /** Outside the edge it goes on below nothing, so that level lines near the edge lie where they should. */
   readonly values: Float64Array;
+}
+
+/** The membrane over an outline on a grid: ∇²u = −1 inside, 0 on the edge, scaled so that its highest point is 1. */
+export interface Membrane extends Surface {
+  readonly polygon: readonly Point[];
   /** The highest point. */
   readonly top: Point;
 }
@@ -38,7 +42,8 @@ export interface Membrane {
 const STEPS = 96;
 /** A node nearer to the edge than this share of a step lies on it. */
 const ON_EDGE = 1e-3;
-const SETTLED = 1e-9;
+/** Heights that change less than this share of the highest in a round have settled: what is left is some sixteen times that, far below the grid’s own error. */
+const SETTLED = 1e-7;
 const MOST_ROUNDS = 4000;
 
 /** For each node the clear way to the edge in one direction, at most one step; 0 for a node that is not inside. */
@@ -159,7 +164,7 @@ function goOnBelow(values: Float64Array, inside: readonly number[], reach: Reach
 }
 
 /** Height at a point by the four nodes round it, 0 to 1; nothing outside. */
-export function heightAt({ x0, y0, step, columns, rows, values }: Membrane, { x, y }: Point): number {
+export function heightAt({ x0, y0, step, columns, rows, values }: Surface, { x, y }: Point): number {
   const [cx, cy] = [(x - x0) / step, (y - y0) / step];
   const [column, row] = [Math.floor(cx), Math.floor(cy)];
   if (column < 0 || row < 0 || column >= columns - 1 || row >= rows - 1) return 0;

@@ -12,21 +12,29 @@ const CORNER_ANGLE = 0.6;
 /** A corner is looked for over this much of the way on both sides, mm. */
 const CORNER_REACH_MM = 14;
 
+/** How far the way turns about one of its places, looked at over some millimetres on both sides; ends turn right round. */
+function turnAt(points: readonly Point[], i: number, reachMm: number): number {
+  const p = points[i] as Point;
+  if (i === 0 || i === points.length - 1) return Math.PI;
+  let [a, b] = [i, i];
+  while (a > 0 && distance(points[a] as Point, p) < reachMm) a--;
+  while (b < points.length - 1 && distance(points[b] as Point, p) < reachMm) b++;
+  const [u, v] = [unit(minusPoint(p, points[a] as Point)), unit(minusPoint(points[b] as Point, p))];
+  return Math.acos(Math.max(-1, Math.min(1, dot(u, v))));
+}
+
+/** Whether the way turns sharply at a place, and nowhere near it more. */
+function turnsSharply(points: readonly Point[], i: number, reachMm: number): boolean {
+  const turn = turnAt(points, i, reachMm);
+  if (turn <= CORNER_ANGLE) return false;
+  return points.every(
+    (q, j) => j === i || j === 0 || j === points.length - 1 || distance(q, points[i] as Point) >= reachMm || turnAt(points, j, reachMm) <= turn,
+  );
+}
+
 /** Where the way turns sharply: indices of corners, both ends counted in. */
 export function cornersAlong(points: readonly Point[], reachMm = CORNER_REACH_MM): number[] {
-  const turns = points.map((p, i) => {
-    if (i === 0 || i === points.length - 1) return Math.PI;
-    let [a, b] = [i, i];
-    while (a > 0 && distance(points[a] as Point, p) < reachMm) a--;
-    while (b < points.length - 1 && distance(points[b] as Point, p) < reachMm) b++;
-    const [u, v] = [unit(minusPoint(p, points[a] as Point)), unit(minusPoint(points[b] as Point, p))];
-    return Math.acos(Math.max(-1, Math.min(1, dot(u, v))));
-  });
-  return turns.flatMap((turn, i) => {
-    if (i === 0 || i === points.length - 1) return [i];
-    const near = turns.filter((_, j) => j !== 0 && j !== points.length - 1 && j !== i && distance(points[j] as Point, points[i] as Point) < reachMm);
-    return turn > CORNER_ANGLE && near.every((other) => other <= turn) ? [i] : [];
-  });
+  return points.flatMap((_, i) => (i === 0 || i === points.length - 1 || turnsSharply(points, i, reachMm) ? [i] : []));
 }
 
 const middleEdge = (places: readonly Place[]): EdgeName => places[Math.floor(places.length / 2)]?.edge ?? 'front';
@@ -35,7 +43,8 @@ const middleEdge = (places: readonly Place[]): EdgeName => places[Math.floor(pla
 function nearest(places: readonly Place[], leaves: Point, arrives: Point): { readonly curve: Cubic; readonly worst: number; readonly at: number } {
   const points = places.map((one) => one.point);
   const [from, to] = [points[0] as Point, points.at(-1) as Point];
-  const along = points.reduce<number[]>((sums, p, i) => [...sums, i === 0 ? 0 : (sums[i - 1] ?? 0) + distance(p, points[i - 1] as Point)], []);
+  const along = [0];
+  for (let i = 1; i < points.length; i++) along.push((along[i - 1] ?? 0) + distance(points[i] as Point, points[i - 1] as Point));
   const total = along.at(-1) ?? 1;
   let parameters = along.map((mm) => mm / total);
   let curve: Cubic = { kind: 'cubic', edge: middleEdge(places), from, c1: from, c2: to, to };
@@ -135,7 +144,7 @@ export function fitCurve(places: readonly Place[], tolerance: number): Segment[]
   // Round a curve without a corner the way at its seam is the one that goes on there.
   const around = closed ? [...points.slice(0, -1), ...points.slice(0, -1), ...points.slice(0, -1)] : points;
   const offset = closed ? points.length - 1 : 0;
-  const seamIsSmooth = closed && cornersAlong(around).every((i) => i !== offset);
+  const seamIsSmooth = closed && !turnsSharply(around, offset, CORNER_REACH_MM);
   const wayThrough = (i: number, run: readonly Point[], side: -1 | 1): Point => {
     const onEnd = i === 0 || i === points.length - 1;
     const isSmooth = onEnd ? seamIsSmooth : !sharp.has(i);
