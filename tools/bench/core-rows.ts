@@ -32,7 +32,7 @@ export function coreRows(root: string): Row[] {
     bowAlongMm: 0,
     clothStiffnessNPerM: 15_000,
   };
-  const lay = before.wanted[0]?.request;
+  const lay = before.lays[0]?.request;
   return [
     rowOf(
       'plan() of 20 cushions, nothing known before',

@@ -1,4 +1,4 @@
-import { plan, planJson, readJobText, solveLay } from '@yardland/core';
+import { planJson, planSolved, readJobText } from '@yardland/core';
 import { inWords, readShop, readText } from '../read';
 import { refusal, type Verb } from '../verb';
 
@@ -16,8 +16,6 @@ export const planVerb: Verb = {
     if (!job.ok) return refusal(inWords(job.problems));
     const shop = readShop(options['shop']);
     if (!shop.ok) return refusal(inWords(shop.problems).map((problem) => ({ ...problem, path: ['shop', problem.path].filter(Boolean).join('.') })));
-    const asked = plan(job.value, shop.value);
-    const solved = Object.fromEntries(asked.wanted.map(({ hash, request }) => [hash, solveLay(request)]));
-    return { code: 0, out: `${JSON.stringify(planJson(plan(job.value, shop.value, solved, asked)), null, 2)}\n` };
+    return { code: 0, out: `${JSON.stringify(planJson(planSolved(job.value, shop.value)), null, 2)}\n` };
   },
 };

@@ -29,6 +29,8 @@ export interface Crown {
   /** Largest first. */
   readonly pads: readonly CrownPad[];
   readonly top: Point;
+  /** The face's surface, as shares of the crown. */
+  readonly surface: Surface;
 }
 
 /** Chords of the plate are this near its curves, mm. */
@@ -188,5 +190,6 @@ export function crown(outline: Outline, crownMm: number, pads = 0): Crown {
       return { heightMm: crownMm * share, areaMm2: area(level), outline: level };
     }).filter((pad) => pad.outline.segments.length > 1),
     top,
+    surface: { x0: surface.x0, y0: surface.y0, step: surface.step, columns: surface.columns, rows: surface.rows, values: surface.values },
   };
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { constructionSchema } from '../cover/constructions/constructions';
+import { CROWN_WAYS } from '../build/domed';
 import { GIVEN } from '../build/sizes';
 import { DECKS, POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
@@ -104,6 +105,15 @@ export const cushionSchema = z.strictObject({
   wrapLoftMm: z.number().nonnegative().max(150).optional(),
   /** Absent: as the school usually wraps. */
   wrapWay: z.enum(WRAP_WAYS).optional(),
+  /** Faces that stand proud: how far, how the plates make room for it, on how many faces, and with what pads under them. */
+  crown: z
+    .strictObject({
+      mm: z.number().min(0).max(200),
+      way: z.enum(CROWN_WAYS),
+      faces: z.union([z.literal(1), z.literal(2)]),
+      pads: z.strictObject({ count: z.int().min(1).max(8), loftMm: z.number().min(2).max(60) }).optional(),
+    })
+    .optional(),
   seat: seatSchema.optional(),
   /** Steps done, by step: on how many of the cushions. */
   bench: z.strictObject({ done: z.record(z.string().max(60), z.int().min(0).max(500)) }).optional(),

@@ -15,7 +15,7 @@ export type LaySubject =
   | { readonly kind: 'wadding'; readonly loftMm: number; readonly material: string };
 
 /** A lay that the plan needs, named by the content of its request. */
-export interface Wanted {
+export interface WantedLay {
   readonly hash: string;
   readonly key: string;
   readonly subject: LaySubject;
@@ -23,7 +23,7 @@ export interface Wanted {
 }
 
 /** A lay of the plan: its request, and the checked answer once there is one. */
-export interface PlannedLay extends Wanted {
+export interface PlannedLay extends WantedLay {
   readonly answer: LayAnswer | null;
   readonly problems: readonly Issue[];
 }
@@ -42,7 +42,7 @@ function itemOf(index: number, cut: Cut, turns: readonly Turn[]): NamedItem {
   return { item: { id: `${index}/${cut.piece.id}`, polygon: cut.polygon, count: cut.count, turns }, hash: cut.hash };
 }
 
-function wanted(key: string, subject: LaySubject, material: LayMaterial, named: readonly NamedItem[]): Wanted {
+function wanted(key: string, subject: LaySubject, material: LayMaterial, named: readonly NamedItem[]): WantedLay {
   const request: LayRequest = { format: 'yardland/lay-request@1', material, items: named.map(({ item }) => item), seed: 1, tries: TRIES };
   const content = named.map(({ item, hash }) => [item.id, item.turns, hash]);
   return { hash: hashText(JSON.stringify([request.format, material, request.seed, TRIES, content])), key, subject, request };
@@ -64,7 +64,7 @@ function biasItems(plans: readonly CushionPlan[], usableMm: number, shopDepthMm:
   });
 }
 
-function clothLay(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted | null {
+function clothLay(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay | null {
   const facts = clothFacts(job, shop);
   const base: Turn = job.cloth.railroaded ? 90 : 0;
   const turnsFrom = (turn: Turn): Turn[] => (facts.oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn]);
@@ -96,7 +96,7 @@ function grouped(plans: readonly CushionPlan[], keyOf: (piece: Piece, plan: Cush
   return groups;
 }
 
-function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted[] {
+function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
   const groups = grouped(plans, (piece) => (piece.material === 'foam' ? `${piece.grade} ${piece.thicknessMm}` : null));
   return [...groups].flatMap(([key, items]) => {
     const [gradeId = '', thickness = ''] = key.split(' ');
@@ -113,8 +113,8 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted[]
   });
 }
 
-function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted[] {
-  const groups = grouped(plans, (piece, plan) => (piece.material === 'wadding' ? String(plan.wrap?.value ?? 0) : null));
+function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
+  const groups = grouped(plans, (piece, plan) => (piece.material === 'wadding' ? String(piece.thicknessMm ?? plan.wrap?.value ?? 0) : null));
   return [...groups].flatMap(([loft, items]) => {
     const wadding = shop.waddingNear(Number(loft));
     if (!wadding) return [];
@@ -124,7 +124,7 @@ function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wante
 }
 
 /** The lays a job needs: one on its cloth, one on each foam and thickness, one on each wadding. */
-export function laysOf(job: Job, plans: readonly CushionPlan[], shop: Shop): Wanted[] {
+export function laysOf(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
   const cloth = clothLay(job, plans, shop);
   return [...(cloth ? [cloth] : []), ...foamLays(job, plans, shop), ...waddingLays(job, plans, shop)];
 }

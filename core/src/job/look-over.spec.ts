@@ -1,9 +1,9 @@
 import { stepsOf } from '../bench/steps';
-import { solveLay } from '../lay/engine';
 import { planned } from '../testing/planned';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { openShop } from '../shop/shop';
 import { plan } from './plan';
+import { planSolved } from './solve';
 import { lookedOver, oldCoreCosts, stagedJob } from './look-over';
 
 const old = { edgeMm: 80, middleMm: 69, findings: ['joints-open' as const], mark: 'A' };
@@ -78,8 +78,7 @@ describe('lots', () => {
     const { document } = demoShop();
     const shop = openShop({ ...document, grades: document.grades.map((grade) => (grade.id === 'wren-28' ? { ...grade, lots: [...lots] } : grade)) });
     const job = sampleJob([sampleCushion({ quantity: 24 })]);
-    const asked = plan(job, shop);
-    return plan(job, shop, Object.fromEntries(asked.wanted.map((one) => [one.hash, solveLay(one.request)])), asked);
+    return planSolved(job, shop);
   };
   const sheets = withLots([]).lays.find((lay) => lay.subject.kind === 'foam')?.answer?.sheets ?? 0;
 

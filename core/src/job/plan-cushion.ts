@@ -1,9 +1,9 @@
 import { checkLayers, corePieces } from '../build/foam';
+import type { CrownAnswer } from '../build/domed';
 import { fit, type Fit, type FitRequest } from '../build/fit';
 import { outlinesOf, reachedSizes, type Outlines } from '../build/outlines';
 import { evaluateSizes, type Sizes } from '../build/sizes';
-import { middleOf } from '../build/slope';
-import { cornerFilling, wrapLies, wrapPieces } from '../build/wrap';
+import { cornerFilling, wrapPieces } from '../build/wrap';
 import type { Asked } from '../filling/old-core';
 import { constructionOf } from '../cover/constructions/constructions';
 import type { Cover } from '../cover/constructions/construction';
@@ -13,7 +13,6 @@ import type { Point } from '../geometry/point';
 import { hashText } from '../kernel/hash';
 import { given, law, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
-import { isFoam } from '../material/material';
 import type { Piece } from '../piece/piece';
 import { overridden, type School, type WrapWay } from '../shop/schools';
 import type { Constants } from '../shop/assumptions';
@@ -22,6 +21,8 @@ import { outlineOf, shapeOf } from '../template/shapes/shapes';
 import { pairMm, type UnitSystem } from '../units/length';
 import { askedOf } from './asked';
 import type { Cushion, Job } from './document';
+import { crownFor, facesOf, padPieces, type PlannedCrown } from './plan-crown';
+import { fillingNote, fitProblems, fitRequestOf } from './plan-fit';
 
 /** Everything derived from one cushion. Paths of its problems start at the cushion, or with `cloth` at the job. */
 export interface CushionPlan {
@@ -40,6 +41,9 @@ export interface CushionPlan {
   readonly cuts: readonly Cut[];
   readonly cover: Cover | null;
   readonly fit: Fit | null;
+  /** What the fit was worked out from. */
+  readonly fitRequest: FitRequest | null;
+  readonly crown: PlannedCrown | null;
   /** What the seat asks of its core, for judging the old one. */
   readonly asked: Asked;
   readonly problems: readonly Issue[];
@@ -57,6 +61,8 @@ export interface CushionContext {
   readonly units: UnitSystem;
   readonly cloth: Job['cloth'];
   readonly shop: Shop;
+  /** The answer to a crown's request, by its hash. */
+  readonly crownOf: (hash: string) => CrownAnswer | null;
 }
 
 function blocked(source: Cushion, asked: Asked, school: School | null, problems: readonly Issue[]): CushionPlan {
@@ -73,6 +79,8 @@ function blocked(source: Cushion, asked: Asked, school: School | null, problems:
     cuts: [],
     cover: null,
     fit: null,
+    fitRequest: null,
+    crown: null,
     problems,
   };
 }
@@ -98,45 +106,6 @@ function cutOf(piece: Piece, quantity: number): Cut {
   return { piece, polygon, count, hash: hashText(JSON.stringify([count, polygon])) };
 }
 
-/** What the fit model is told of a cushion. Null while a layer is not foam, or there is none. */
-function fitRequest(cushion: Cushion, sizes: Sizes, loftMm: number, way: WrapWay, school: School, assume: Constants, shop: Shop): FitRequest | null {
-  const foams = cushion.core.layers.flatMap((layer) => {
-    const grade = shop.grade(layer.grade);
-    return grade ? [{ thicknessMm: layer.thicknessMm, hardness25N: grade.hardness25N, supportFactor: grade.supportFactor }] : [];
-  });
-  if (foams.length === 0 || foams.length < cushion.core.layers.length) return null;
-  // A wedge is judged by its middle.
-  const { slope } = sizes;
-  const height = slope ? middleOf('sewn height in the middle', sizes.sewn.height, slope.sewn).value : sizes.sewn.height.value;
-  const share = slope ? middleOf('core in the middle', sizes.core.height, slope.core).value / sizes.core.height.value : 1;
-  const lies = wrapLies(way);
-  const longer = sizes.core.width.value >= sizes.core.depth.value;
-  const packed = school.wrap.packedEnds ? assume('packedEndsMm') : 0;
-  return {
-    widthMm: sizes.sewn.width.value,
-    depthMm: sizes.sewn.depth.value,
-    heightMm: height,
-    core: {
-      widthMm: sizes.core.width.value + (longer ? packed : 0),
-      depthMm: sizes.core.depth.value + (longer ? 0 : packed),
-      layers: foams.map((foam) => ({ ...foam, thicknessMm: foam.thicknessMm * share })),
-    },
-    wrapLoftMm: lies.faces ? 2 * loftMm : 0,
-    sideWrapSqueezedMm: lies.sides ? loftMm * assume('sideWrapSqueezed') : 0,
-    padLoftMm: 0,
-    crownedFaces: 2,
-    bowAcrossMm: 0,
-    bowAlongMm: 0,
-    clothStiffnessNPerM: assume('wovenStiffness'),
-  };
-}
-
-/** The fit model knows foam only: with another filling in the core it says so and predicts nothing. */
-function fillingNote(cushion: Cushion, shop: Shop): Issue[] {
-  const other = cushion.core.layers.map((layer) => shop.stock(layer.grade)).find((stock) => stock !== undefined && !isFoam(stock));
-  return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
-}
-
 /** Loose wadding: where there is a wrap there is some for the corners; packed ends take more. */
 function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: School, assume: Constants): Figure | null {
   const corners = cornersOf(sewn).filter((corner) => !corner.inner).length;
@@ -149,24 +118,11 @@ function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: Sc
   return cornerFilling(corners, sizes.sewn.height, school.wrap.packedEnds ? { gapMm: short / 2, widthMm: across } : null, assume);
 }
 
-function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School): Issue[] {
-  const problems: Issue[] = [];
-  const oversizeMm = Math.max(sizes.core.width.value - sizes.sewn.width.value, sizes.core.depth.value - sizes.sewn.depth.value);
-  if (loftMm <= 0 && oversizeMm <= 1) problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm }));
-  else if (prediction.verdict === 'loose')
-    problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { tension: Math.min(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM) }));
-  const tightest = Math.max(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM);
-  if (prediction.verdict === 'hard-to-close' || prediction.verdict === 'will-not-close')
-    problems.push(issue('warning', `cover-${prediction.verdict}`, 'core.layers', { tension: tightest }));
-  if (prediction.bowRisk) problems.push(issue('warning', 'cushion-may-bow', 'template', { oversizeMm }));
-  return problems;
-}
-
 /** Problems of foam that is still to be cut: a kept core has none of them. */
 const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'sheet-thickness-not-stocked', 'filling-not-made-so-high']);
 
 /** Derives one cushion: total, pure, and independent of the others. */
-export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionContext): CushionPlan {
+export function planCushion(cushion: Cushion, { units, cloth, shop, crownOf }: CushionContext): CushionPlan {
   const asked = askedOf(cushion, shop, units);
   const row = shop.school(cushion.school);
   const school: School | null = row && cushion.schoolNumber ? overridden(row, cushion.schoolNumber.number, cushion.schoolNumber.mm) : (row ?? null);
@@ -198,9 +154,12 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   const round = shape.round?.(cushion.template, sizes.sewn.width, sizes.sewn.depth);
 
   const facts = clothFacts({ cloth, units }, shop);
+  const crown = crownFor(cushion, sizes, outlines, crownOf);
+  const bow = crown?.answer && cushion.crown?.way === 'bow' ? { bowed: crown.answer.bowed, faces: facesOf(cushion, sizes) } : null;
   const cover = constructionOf(cushion.construction).make(cushion.construction, {
     sizes,
     sewn: outlines.sewn,
+    bow,
     cut: outlines.cut,
     marks: cushion.marks ?? [],
     round: round ?? law('seam line round', 'edge of the sewn outline, {0} × {1}', [sizes.sewn.width, sizes.sewn.depth], () => perimeter(outlines.sewn)),
@@ -210,7 +169,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
     assume,
   });
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
-  const asks = fitRequest(cushion, sizes, loftMm, wrapWay, school, assume, shop);
+  const asks = fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, assume, shop, crown: crown?.answer ?? null });
   const prediction = asks && fit(asks);
   const problems = [
     ...under('template', shape.remarks?.(cushion.template) ?? []),
@@ -222,6 +181,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
   const pieces = [
     ...cover.pieces,
     ...(cushion.core.kept ? [] : corePieces(cushion.core.layers, sizes.core, outlines.core, shop)),
+    ...padPieces(cushion, sizes, crown?.answer ?? null),
     ...wrapPieces(wrapWay, loftMm, sizes.core, outlines.core, assume),
   ];
   return {
@@ -236,6 +196,8 @@ export function planCushion(cushion: Cushion, { units, cloth, shop }: CushionCon
     cuts: pieces.map((piece) => cutOf(piece, cushion.quantity)),
     cover,
     fit: prediction,
+    fitRequest: asks,
+    crown,
     asked,
     problems,
   };

@@ -10,6 +10,7 @@ import type { Cushion } from './document';
 import { plan, type Plan } from './plan';
 import { planJson } from './plan-json';
 import type { CushionPlan } from './plan-cushion';
+import { planSolved } from './solve';
 
 const shop = demoShop();
 const IN = 25.4;
@@ -27,10 +28,7 @@ const first = (one: CushionPlan, role: PieceRole): Piece => {
 };
 const size = (piece: Piece): [number, number] => [piece.width.value, piece.height.value];
 const codes = (one: CushionPlan): string[] => one.problems.map((problem) => problem.code);
-const solvedPlan = (job = sampleJob()): Plan => {
-  const asked = plan(job, shop);
-  return plan(job, shop, Object.fromEntries(asked.wanted.map((one) => [one.hash, solveLay(one.request)])), asked);
-};
+const solvedPlan = (job = sampleJob()): Plan => planSolved(job, shop);
 
 describe('plan: the metric case worked by hand', () => {
   const one = only();
@@ -229,7 +227,7 @@ describe('what goes wrong', () => {
 describe('the whole plan', () => {
   it('asks for its lays, then shows what to buy from their checked answers', () => {
     const asked = plan(sampleJob(), shop);
-    expect(asked.wanted.map((one) => one.key)).toEqual(['cloth', 'foam-wren-28-75', 'wadding-25']);
+    expect(asked.lays.map((one) => one.key)).toEqual(['cloth', 'foam-wren-28-75', 'wadding-25']);
     expect(asked.buy.filter((line) => line.layKey).every((line) => line.amount === null)).toBeTrue();
     const done = solvedPlan();
     expect(done.wanted).toEqual([]);
@@ -240,7 +238,7 @@ describe('the whole plan', () => {
   });
 
   it('lays strips with their trim-off, but never prints it in a size', () => {
-    const cloth = plan(sampleJob(), shop).wanted.find((one) => one.key === 'cloth')!;
+    const cloth = plan(sampleJob(), shop).lays.find((one) => one.key === 'cloth')!;
     const laid = cloth.request.items.find((item) => item.id === '0/plaque')!;
     expect(Math.max(...laid.polygon.map((p) => p.x))).toBe(816);
     expect(first(only(), 'plaque').width.value).toBe(716);
@@ -248,7 +246,7 @@ describe('the whole plan', () => {
 
   it('refuses a lay that breaks the rules', () => {
     const asked = plan(sampleJob(), shop);
-    const [cloth] = asked.wanted;
+    const [cloth] = asked.lays;
     const answer = solveLay(cloth!.request);
     const spoiled = plan(sampleJob(), shop, { [cloth!.hash]: { ...answer, placements: answer.placements.slice(1) } });
     expect(spoiled.problems.map((problem) => problem.code)).toContain('lay-piece-missing');

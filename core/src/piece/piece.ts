@@ -56,6 +56,8 @@ export interface Seam {
   readonly count: number;
   readonly rows: number;
   readonly edges: readonly [SeamEdge, SeamEdge];
+  /** How much longer the second edge is on purpose, worked in as it is sewn, mm. */
+  readonly easedMm: number;
 }
 
 export type SeamKind = 'plaque-slit' | 'plaque-ends' | 'boxing-joins' | 'panel-corners' | 'welt-top' | 'welt-bottom' | 'band-to-top' | 'band-to-bottom';
@@ -70,5 +72,5 @@ export const SEAM_PAIR_MM = 1;
 
 /** The seams whose two edges differ by more than the tolerance. */
 export function unequalSeams(seams: readonly Seam[]): Seam[] {
-  return seams.filter((seam) => Math.abs(seam.edges[0].lengthMm - seam.edges[1].lengthMm) > SEAM_PAIR_MM);
+  return seams.filter((seam) => Math.abs(seam.edges[0].lengthMm + seam.easedMm - seam.edges[1].lengthMm) > SEAM_PAIR_MM);
 }

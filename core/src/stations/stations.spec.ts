@@ -1,7 +1,7 @@
 import { stepsOf } from '../bench/steps';
 import type { Cushion } from '../job/document';
 import { plan } from '../job/plan';
-import { solveLay } from '../lay/engine';
+import { planSolved } from '../job/solve';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { STATIONS, stationOf, stationStates } from './stations';
 
@@ -27,8 +27,7 @@ describe('the stations', () => {
 
   it('take the lay as done when every answer is there, and as blocked when a piece fits nowhere', () => {
     const solved = (job: ReturnType<typeof sampleJob>) => {
-      const asked = plan(job, shop);
-      return stationStates(plan(job, shop, Object.fromEntries(asked.wanted.map((one) => [one.hash, solveLay(one.request)])), asked), 0).lay;
+      return stationStates(planSolved(job, shop), 0).lay;
     };
     expect(solved(sampleJob())).toBe('done');
     expect(solved(sampleJob([sampleCushion()], { cloth: { widthMm: 500 } }))).toBe('blocked');

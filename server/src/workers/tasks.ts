@@ -1,12 +1,12 @@
-import { solveLay, type LayAnswer, type LayRequest } from '@yardland/core';
+import { solve as solveHere, type HeavyAnswer, type HeavyRequest } from '@yardland/core';
 import { madePicture } from '@yardland/core/template/trace/made-picture';
 import sharp from 'sharp';
 
 // What runs in a worker thread: the pool calls these by name, so that the thread that answers requests never waits for them.
 
-/** Lays pieces out. */
-export function lay(request: LayRequest): LayAnswer {
-  return solveLay(request);
+/** Answers a heavy question of a plan. */
+export function solve(request: HeavyRequest): HeavyAnswer {
+  return solveHere(request);
 }
 
 /** One of the simulated camera's pictures, as a JPEG file. */

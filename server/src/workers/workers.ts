@@ -1,6 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
-import type { LayAnswer, LayRequest } from '@yardland/core';
+import type { HeavyAnswer, HeavyRequest } from '@yardland/core';
 import { Piscina } from 'piscina';
 import type * as tasks from './tasks';
 
@@ -8,8 +8,8 @@ import type * as tasks from './tasks';
 export class Workers {
   #pool: Piscina | null = null;
 
-  lay(request: LayRequest): Promise<LayAnswer> {
-    return this.#run('lay', request);
+  solve(request: HeavyRequest): Promise<HeavyAnswer> {
+    return this.#run('solve', request);
   }
 
   photograph(shot: number): Promise<Uint8Array> {
@@ -27,7 +27,7 @@ export class Workers {
       filename: fileURLToPath(new URL(source ? './tasks.ts' : './tasks.js', here)),
       execArgv: source ? ['--import', 'tsx'] : [],
       // Loaded as a thread starts; the others come from the same file.
-      name: 'lay',
+      name: 'solve',
       minThreads: 1,
       maxThreads: Math.max(1, availableParallelism() - 1),
       idleTimeout: 30_000,

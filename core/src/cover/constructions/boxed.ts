@@ -7,6 +7,7 @@ import { issue, type Issue } from '../../kernel/issue';
 import { buttonAt, tieAlong } from '../../template/marks';
 import { unequalSeams, type Mark, type Piece, type Seam } from '../../piece/piece';
 import type { AssumptionKey } from '../../shop/assumptions';
+import { domedPlate } from '../../build/domed';
 import type { Slope } from '../../build/slope';
 import { grow } from '../../geometry/offset';
 import { makeBand, type Band } from '../boxing';
@@ -80,13 +81,15 @@ interface Plates {
   readonly top: Piece;
   readonly bottom: Piece;
   readonly welts: { readonly top: Piece; readonly bottom: Piece } | null;
+  readonly eased: Figure | null;
 }
 
-function makeSeams(request: CoverRequest, band: Band, { top, bottom, welts }: Plates): Seam[] {
+function makeSeams(request: CoverRequest, band: Band, { top, bottom, welts, eased }: Plates): Seam[] {
   const round = (plate: Piece): number => (plate.sewn ? perimeter(plate.sewn) : 0);
   const ring = (welt: Piece): number => welt.width.value - welt.joins * welt.height.value - request.assume('ringOverlapMm');
+  const easeOf = (plate: Piece): number => (eased && request.bow && plate.sewn === request.bow.bowed ? eased.value : 0);
   const end = band.plaque.height.kind === 'sum' ? band.plaque.height.from.value + 2 * request.sizes.seam.value : 0;
-  const seam = (id: Seam['id'], count: number, rows: number, a: [Piece['role'], number], b: [Piece['role'], number]): Seam => ({
+  const seam = (id: Seam['id'], count: number, rows: number, a: [Piece['role'], number], b: [Piece['role'], number], easedMm = 0): Seam => ({
     id,
     count,
     rows,
@@ -94,6 +97,7 @@ function makeSeams(request: CoverRequest, band: Band, { top, bottom, welts }: Pl
       { role: a[0], lengthMm: a[1] },
       { role: b[0], lengthMm: b[1] },
     ],
+    easedMm,
   });
   const slitMm = band.plaque.width.value;
   const foldedMm = band.plaque.height.value - (band.plaque.height.kind === 'sum' ? (band.plaque.height.terms[1]?.each.value ?? 0) : 0);
@@ -102,13 +106,13 @@ function makeSeams(request: CoverRequest, band: Band, { top, bottom, welts }: Pl
     ...(band.joins ? [seam(band.joins.kind, band.joins.count, 1, ['boxing', band.joins.firstMm], ['boxing', band.joins.secondMm])] : []),
     ...(welts
       ? [
-          seam('welt-top', 1, 1, ['welt', ring(welts.top)], ['plate', round(top)]),
-          seam('welt-bottom', 1, 1, ['welt', ring(welts.bottom)], ['plate', round(bottom)]),
+          seam('welt-top', 1, 1, ['welt', ring(welts.top)], ['plate', round(top)], easeOf(top)),
+          seam('welt-bottom', 1, 1, ['welt', ring(welts.bottom)], ['plate', round(bottom)], easeOf(bottom)),
         ]
       : []),
     seam('plaque-ends', 2, 1, ['plaque', foldedMm], ['boxing', end]),
-    seam('band-to-top', 1, 1, ['boxing', band.sewnTopMm], ['plate', round(top)]),
-    seam('band-to-bottom', 1, 1, ['boxing', band.sewnBottomMm], ['plate', round(bottom)]),
+    seam('band-to-top', 1, 1, ['boxing', band.sewnTopMm], ['plate', round(top)], easeOf(top)),
+    seam('band-to-bottom', 1, 1, ['boxing', band.sewnBottomMm], ['plate', round(bottom)], easeOf(bottom)),
   ];
 }
 
@@ -127,6 +131,16 @@ function slopingPlate(request: CoverRequest, slope: Slope, bottom: Piece): Piece
     // The back's notches move with the back; those of ties and buttons keep their distance from the front.
     marks: bottom.marks.map((mark) => (mark.outward.y > 0 ? { ...mark, at: { x: mark.at.x, y: mark.at.y + by } } : mark)),
   };
+}
+
+/** The plates with their crown: both faces, or the top one by itself. */
+function crowned(request: CoverRequest, top: Piece, bottom: Piece): { readonly top: Piece; readonly under: Piece; readonly eased: Figure | null } {
+  const { bow, sizes } = request;
+  if (!bow) return { top, under: bottom, eased: null };
+  const { plate, eased } = domedPlate(top, bow, sizes.seam);
+  if (top === bottom && bow.faces === 2) return { top: plate, under: plate, eased };
+  const single = (one: Piece, index: 1 | 2): Piece => ({ ...one, id: index === 1 ? 'plate-bottom' : 'plate-top', part: { index, of: 2 }, countPerCushion: 1 });
+  return { top: single(plate, 2), under: single(bottom, 1), eased };
 }
 
 /** A ring of welt for each plate; one size twice where the plates are alike. */
@@ -190,7 +204,8 @@ export const boxed: ConstructionModule<Boxed> = {
       trimMm: 0,
       joins: 0,
     };
-    const top = slope ? slopingPlate(request, slope, bottom) : bottom;
+    const flat = slope ? slopingPlate(request, slope, bottom) : bottom;
+    const { top, under, eased } = crowned(request, flat, bottom);
     const acrossRoll = request.railroaded ? sizes.cut.depth.value : sizes.cut.width.value;
     if (acrossRoll > usableMm) problems.push(issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm: acrossRoll, usableMm }));
 
@@ -213,17 +228,18 @@ export const boxed: ConstructionModule<Boxed> = {
     if (band.opening.value < needed)
       problems.push(issue('warning', 'zip-too-short-for-core', 'construction.zipReturnMm', { openingMm: band.opening.value, neededMm: needed }));
 
-    const seams = makeSeams(request, band, { top, bottom, welts });
+    const seams = makeSeams(request, band, { top, bottom: under, welts, eased });
     for (const seam of unequalSeams(seams))
       problems.push(issue('error', 'seam-pair-unequal', 'construction', { seam: seam.id, firstMm: seam.edges[0].lengthMm, secondMm: seam.edges[1].lengthMm }));
 
     const arc = sewn.segments.find((segment) => segment.edge === 'corner');
     const cutEdgeSpread = arc && arc.kind === 'arc' ? sizes.seam.value * Math.abs(arc.sweep) : 0;
     return {
-      pieces: [...new Set([bottom, top]), ...band.boxing, band.plaque, ...(welts ? new Set([welts.top, welts.bottom]) : [])],
+      pieces: [...new Set([under, top]), ...band.boxing, band.plaque, ...(welts ? new Set([welts.top, welts.bottom]) : [])],
       seams,
       notions: makeNotions(seams, welts ? [...new Set([welts.top, welts.bottom])] : [], band.opening, request.clothThicknessMm, assume),
       opening: band.opening,
+      eased,
       clipEveryMm: clipEvery(sewn, sizes.seam.value, assume('clipOpenMm')),
       innerCorners: cornersOf(sewn).filter((corner) => corner.inner).length,
       clipsPerCorner: slope ? 0 : arc && segmentLength(arc) > 0 ? Math.ceil(cutEdgeSpread / assume('clipOpenMm')) : 1,

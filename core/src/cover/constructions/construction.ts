@@ -18,6 +18,8 @@ export interface CoverRequest {
   /** Ties and buttons. */
   readonly marks: readonly OutlineMark[];
   readonly round: Figure;
+  /** The crown of the faces that have one, where their plates are bowed out for it. */
+  readonly bow: { readonly bowed: Outline; readonly faces: 1 | 2 } | null;
   /** Cloth between its selvedges, mm. */
   readonly usableMm: number;
   readonly clothThicknessMm: number;
@@ -32,6 +34,8 @@ export interface Cover {
   readonly seams: readonly Seam[];
   readonly notions: Notions;
   readonly opening: Figure;
+  /** What a bowed plate has more than its band, eased in as it is sewn; null for flat plates. */
+  readonly eased: Figure | null;
   /** Clips in the boxing's allowance so that it follows the curves: in each rounded corner, on each edge. */
   readonly clipsPerCorner: number;
   /** Clips along the other curves are this far apart; null where there are none. */

@@ -5,7 +5,7 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router
 import { LucideCopyPlus, LucideDownload, LucideKeyboard, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
 import { STATIONS } from '@yardland/core';
 import { filter, map, startWith } from 'rxjs';
-import { LaySolver } from '../lay/lay-solver';
+import { PlanSolver } from './plan-solver';
 import { dueWords } from '../shared/days';
 import { KeysDialog } from '../shell/keys-dialog';
 import { Settings } from '../shell/settings';
@@ -45,7 +45,7 @@ const SAVE_WORDS: Record<SaveState, string> = {
     LucideCopyPlus,
     LucideTrash2,
   ],
-  providers: [JobStore, LaySolver],
+  providers: [JobStore, PlanSolver],
   templateUrl: './job-page.html',
   host: { '(document:keydown)': 'key($event)' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -70,7 +70,7 @@ export class JobPage {
   protected readonly due = computed(() => dueWords(this.store.job()?.dueDate ?? null));
 
   constructor() {
-    inject(LaySolver);
+    inject(PlanSolver);
     effect(() => {
       const id = this.id();
       untracked(() => this.store.open(id));

@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { solveLay } from '@yardland/core';
+import { solve } from '@yardland/core';
 import { boxesJob, openedStore, stallsJob } from '../testing/opened-job';
 import type { JobStore } from './job-store';
 import { Ticket } from './ticket';
@@ -43,7 +43,7 @@ describe('the ticket', () => {
   it('says that a length is being worked out, then what to buy, with its why', async () => {
     await show();
     expect(text('.buy .working').length).toBeGreaterThan(0);
-    for (const { hash, request } of store.plan()?.wanted ?? []) store.addSolved(hash, solveLay(request));
+    for (const { hash, request } of store.plan()?.wanted ?? []) store.addSolved(hash, solve(request));
     await fixture.whenStable();
     expect(text('.buy .working')).toEqual([]);
     expect(text('.buy tr')[0]).toMatch(/^Moss velvet \d+( \d\/\d)? yd$/);

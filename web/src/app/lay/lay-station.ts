@@ -6,7 +6,7 @@ import { QuantityField } from '../shared/quantity-field';
 import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { bandItems, bandsOf, partIn, turned, widthOf } from './lay-drawing';
-import { LaySolver } from './lay-solver';
+import { PlanSolver } from '../job/plan-solver';
 
 const LYING = [
   { value: 'up', name: 'up the roll' },
@@ -22,7 +22,7 @@ const LYING = [
 })
 export class LayStation {
   protected readonly store = inject(JobStore);
-  protected readonly solver = inject(LaySolver);
+  protected readonly solver = inject(PlanSolver);
   protected readonly lying = LYING;
   protected readonly picked = signal<string | null>(null);
   readonly #chosen = signal('cloth');

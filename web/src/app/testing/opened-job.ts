@@ -2,7 +2,7 @@ import { provideHttpClient } from '@angular/common/http';
 import { HttpTestingController, provideHttpClientTesting } from '@angular/common/http/testing';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { jobSchema, openShop, plan, shopSchema, solveLay, type Job, type Plan, type Shop } from '@yardland/core';
+import { jobSchema, openShop, planSolved, shopSchema, type Job, type Plan, type Shop } from '@yardland/core';
 import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import stalls from '../../../../demo/jobs/stalls-benches.json';
 import shopJson from '../../../../demo/shop.json';
@@ -15,8 +15,7 @@ export const stallsJob: Job = jobSchema.parse(stalls);
 
 /** A job's plan with all its lays worked out. */
 export function solvedPlan(job: Job): Plan {
-  const asked = plan(job, demoShop);
-  return plan(job, demoShop, Object.fromEntries(asked.wanted.map((one) => [one.hash, solveLay(one.request)])), asked);
+  return planSolved(job, demoShop);
 }
 
 const ID = '00000000-0000-4000-8000-000000000002';

@@ -1,17 +1,21 @@
 /// <reference lib="webworker" />
-import { layEngine, type LayProgress, type LayRequest } from '@yardland/core';
-import type { FromLayWorker, ToLayWorker } from './lay-messages';
+import { layEngine, solveCrown, type HeavyRequest, type LayProgress } from '@yardland/core';
+import type { FromSolveWorker, ToSolveWorker } from './solve-messages';
 
 /** Progress is told at most this often; a stop is heard as often. */
 const TELL_EVERY_MS = 80;
 
 const stopped = new Set<string>();
-const tell = (message: FromLayWorker): void => postMessage(message);
+const tell = (message: FromSolveWorker): void => postMessage(message);
 
 /** Lets messages in between stretches of work. */
 const breathe = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
-async function solve(hash: string, request: LayRequest): Promise<void> {
+async function solve(hash: string, request: HeavyRequest): Promise<void> {
+  if (request.format === 'yardland/crown-ask@1') {
+    tell({ kind: 'done', hash, answer: solveCrown(request) });
+    return;
+  }
   const run = layEngine(request);
   let last: LayProgress | null = null;
   let told = performance.now();
@@ -32,7 +36,7 @@ async function solve(hash: string, request: LayRequest): Promise<void> {
   }
 }
 
-addEventListener('message', ({ data }: MessageEvent<ToLayWorker>) => {
+addEventListener('message', ({ data }: MessageEvent<ToSolveWorker>) => {
   if (data.kind === 'stop') stopped.add(data.hash);
   else
     solve(data.hash, data.request).catch((error: unknown) => {

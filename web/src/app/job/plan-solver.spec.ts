@@ -1,19 +1,19 @@
 import { TestBed } from '@angular/core/testing';
-import { solveLay, type LayRequest } from '@yardland/core';
+import { solveLay, type HeavyRequest } from '@yardland/core';
 import { Subject } from 'rxjs';
-import type { JobStore } from '../job/job-store';
+import type { JobStore } from './job-store';
 import { openedStore } from '../testing/opened-job';
-import type { FromLayWorker } from './lay-messages';
-import { LayPool } from './lay-pool';
-import { LaySolver } from './lay-solver';
+import type { FromSolveWorker } from './solve-messages';
+import { SolvePool } from './solve-pool';
+import { PlanSolver } from './plan-solver';
 
 /** A pool whose worker answers when it is told to. */
 class HandPool {
-  readonly asked = new Map<string, { request: LayRequest; answers: Subject<FromLayWorker> }>();
+  readonly asked = new Map<string, { request: HeavyRequest; answers: Subject<FromSolveWorker> }>();
   readonly stopped: string[] = [];
 
-  solve(hash: string, request: LayRequest): Subject<FromLayWorker> {
-    const answers = new Subject<FromLayWorker>();
+  solve(hash: string, request: HeavyRequest): Subject<FromSolveWorker> {
+    const answers = new Subject<FromSolveWorker>();
     this.asked.set(hash, { request, answers });
     return answers;
   }
@@ -23,10 +23,10 @@ class HandPool {
   }
 }
 
-describe('LaySolver', () => {
+describe('PlanSolver', () => {
   let pool: HandPool;
   let store: JobStore;
-  let solver: LaySolver;
+  let solver: PlanSolver;
   const settle = async (): Promise<void> => {
     TestBed.tick();
     await new Promise((resolve) => setTimeout(resolve, 260));
@@ -34,9 +34,9 @@ describe('LaySolver', () => {
 
   beforeEach(async () => {
     pool = new HandPool();
-    TestBed.configureTestingModule({ providers: [LaySolver, { provide: LayPool, useValue: pool }] });
+    TestBed.configureTestingModule({ providers: [PlanSolver, { provide: SolvePool, useValue: pool }] });
     ({ store } = openedStore());
-    solver = TestBed.inject(LaySolver);
+    solver = TestBed.inject(PlanSolver);
     await settle();
   });
 
@@ -49,6 +49,7 @@ describe('LaySolver', () => {
     if (!wanted) throw new Error('nothing wanted');
     const { request, answers } = pool.asked.get(wanted.hash) ?? {};
     if (!request || !answers) throw new Error('not asked');
+    if (request.format !== 'yardland/lay-request@1') throw new Error('no lay');
     const answer = solveLay(request);
     answers.next({ kind: 'progress', hash: wanted.hash, progress: { tried: 3, tries: 240, best: answer } });
     expect(solver.progress()[wanted.hash]?.tried).toBe(3);

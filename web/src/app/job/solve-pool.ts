@@ -1,18 +1,18 @@
 import { Injectable } from '@angular/core';
-import type { LayRequest } from '@yardland/core';
+import type { HeavyRequest } from '@yardland/core';
 import { Observable } from 'rxjs';
-import type { FromLayWorker, ToLayWorker } from './lay-messages';
+import type { FromSolveWorker, ToSolveWorker } from './solve-messages';
 
-/** One worker is kept for all lays; it is made when the first is asked for. */
+/** One worker is kept for crowns and lays; it is made when the first is asked for. */
 @Injectable({ providedIn: 'root' })
-export class LayPool {
+export class SolvePool {
   #worker: Worker | null = null;
 
   /** Solves a request; emits progress and at last the answer. Leaving before that stops the work. */
-  solve(hash: string, request: LayRequest): Observable<FromLayWorker> {
+  solve(hash: string, request: HeavyRequest): Observable<FromSolveWorker> {
     return new Observable((subscriber) => {
       const worker = this.#started();
-      const hear = ({ data }: MessageEvent<FromLayWorker>): void => {
+      const hear = ({ data }: MessageEvent<FromSolveWorker>): void => {
         if (data.hash !== hash) return;
         subscriber.next(data);
         if (data.kind !== 'progress') subscriber.complete();
@@ -31,11 +31,11 @@ export class LayPool {
     this.#say({ kind: 'stop', hash });
   }
 
-  #say(message: ToLayWorker): void {
+  #say(message: ToSolveWorker): void {
     this.#started().postMessage(message);
   }
 
   #started(): Worker {
-    return (this.#worker ??= new Worker(new URL('./lay.worker', import.meta.url), { type: 'module' }));
+    return (this.#worker ??= new Worker(new URL('./solve.worker', import.meta.url), { type: 'module' }));
   }
 }

@@ -2,17 +2,17 @@ import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { toObservable } from '@angular/core/rxjs-interop';
 import type { LayProgress, Wanted } from '@yardland/core';
 import { debounceTime, type Subscription } from 'rxjs';
-import { JobStore } from '../job/job-store';
-import { LayPool } from './lay-pool';
+import { JobStore } from './job-store';
+import { SolvePool } from './solve-pool';
 
-/** A lay is begun when the plan has been still for this long, so that a drag does not start one a frame. */
+/** Work is begun when the plan has been still for this long, so that a drag does not start some a frame. */
 const STILL_MS = 200;
 
-/** Hands the lays that the plan wants to the worker, and their answers back to the store. */
+/** Hands the crowns and lays that the plan wants to the worker, and their answers back to the store. */
 @Injectable()
-export class LaySolver {
+export class PlanSolver {
   readonly #store = inject(JobStore);
-  readonly #pool = inject(LayPool);
+  readonly #pool = inject(SolvePool);
   readonly #running = new Map<string, Subscription>();
   /** How far each running lay is, by hash. */
   readonly progress = signal<Readonly<Record<string, LayProgress>>>({});

@@ -1,0 +1,77 @@
+import type { CrownAnswer } from '../build/domed';
+import type { Fit, FitRequest } from '../build/fit';
+import type { Sizes } from '../build/sizes';
+import { middleOf } from '../build/slope';
+import { wrapLies } from '../build/wrap';
+import { issue, type Issue } from '../kernel/issue';
+import { isFoam } from '../material/material';
+import type { Constants } from '../shop/assumptions';
+import type { School, WrapWay } from '../shop/schools';
+import type { Shop } from '../shop/shop';
+import type { Cushion } from './document';
+import { facesOf } from './plan-crown';
+
+/** What the fit of a cushion depends on besides its document and its sizes. */
+export interface FitContext {
+  readonly loftMm: number;
+  readonly way: WrapWay;
+  readonly school: School;
+  readonly assume: Constants;
+  readonly shop: Shop;
+  readonly crown: CrownAnswer | null;
+}
+
+/** What the fit model is told of a cushion. Null while a layer is not foam, or there is none. */
+export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, school, assume, shop, crown }: FitContext): FitRequest | null {
+  const foams = cushion.core.layers.flatMap((layer) => {
+    const grade = shop.grade(layer.grade);
+    return grade ? [{ thicknessMm: layer.thicknessMm, hardness25N: grade.hardness25N, supportFactor: grade.supportFactor }] : [];
+  });
+  if (foams.length === 0 || foams.length < cushion.core.layers.length) return null;
+  // A wedge is judged by its middle.
+  const { slope } = sizes;
+  const height = slope ? middleOf('sewn height in the middle', sizes.sewn.height, slope.sewn).value : sizes.sewn.height.value;
+  const share = slope ? middleOf('core in the middle', sizes.core.height, slope.core).value / sizes.core.height.value : 1;
+  const lies = wrapLies(way);
+  const longer = sizes.core.width.value >= sizes.core.depth.value;
+  const packed = school.wrap.packedEnds ? assume('packedEndsMm') : 0;
+  const faces = facesOf(cushion, sizes);
+  const pads = cushion.crown?.pads;
+  const bowed = cushion.crown?.way === 'bow';
+  return {
+    widthMm: sizes.sewn.width.value,
+    depthMm: sizes.sewn.depth.value,
+    heightMm: height,
+    core: {
+      widthMm: sizes.core.width.value + (longer ? packed : 0),
+      depthMm: sizes.core.depth.value + (longer ? 0 : packed),
+      layers: foams.map((foam) => ({ ...foam, thicknessMm: foam.thicknessMm * share })),
+    },
+    wrapLoftMm: lies.faces ? 2 * loftMm : 0,
+    sideWrapSqueezedMm: lies.sides ? loftMm * assume('sideWrapSqueezed') : 0,
+    padLoftMm: pads ? pads.count * pads.loftMm * faces : 0,
+    crownedFaces: faces,
+    bowAcrossMm: bowed ? (crown?.extraAcrossMm ?? 0) : 0,
+    bowAlongMm: bowed ? (crown?.extraAlongMm ?? 0) : 0,
+    clothStiffnessNPerM: assume('wovenStiffness'),
+  };
+}
+
+/** The fit model knows foam only: with another filling in the core it says so and predicts nothing. */
+export function fillingNote(cushion: Cushion, shop: Shop): Issue[] {
+  const other = cushion.core.layers.map((layer) => shop.stock(layer.grade)).find((stock) => stock !== undefined && !isFoam(stock));
+  return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
+}
+
+export function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School): Issue[] {
+  const problems: Issue[] = [];
+  const oversizeMm = Math.max(sizes.core.width.value - sizes.sewn.width.value, sizes.core.depth.value - sizes.sewn.depth.value);
+  if (loftMm <= 0 && oversizeMm <= 1) problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm }));
+  else if (prediction.verdict === 'loose')
+    problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { tension: Math.min(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM) }));
+  const tightest = Math.max(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM);
+  if (prediction.verdict === 'hard-to-close' || prediction.verdict === 'will-not-close')
+    problems.push(issue('warning', `cover-${prediction.verdict}`, 'core.layers', { tension: tightest }));
+  if (prediction.bowRisk) problems.push(issue('warning', 'cushion-may-bow', 'template', { oversizeMm }));
+  return problems;
+}
