@@ -1,5 +1,6 @@
 import type { RefreshItem } from '../filling/refresh';
 import { lookedOver } from '../job/look-over';
+import { pieceLabel } from '../job/words';
 import type { CushionPlan } from '../job/plan-cushion';
 import { given, type Figure } from '../kernel/figure';
 import type { PieceRole, SeamKind } from '../piece/piece';
@@ -57,7 +58,7 @@ function cutting(plan: CushionPlan): Draft[] {
       : []),
     ...layers.map((piece): Draft => ({
       phase: 'cut',
-      what: `Cut the foam${piece.part.of > 1 ? `, layer ${piece.part.index}` : ''}: {0} × {1}, marked square to the face and cut upright.`,
+      what: `Cut the ${pieceLabel(piece)}: {0} × {1}, marked square to the face and cut upright.`,
       figures: [piece.width, piece.height],
       cautions: [CAUTION.saw],
       lit: ['foam'],
@@ -110,6 +111,16 @@ function preparing(plan: CushionPlan): Draft[] {
   const slope = plan.sizes?.slope;
   return [
     ...(plan.source.core.kept ? refreshing(plan) : []),
+    ...(plan.pieces.some((piece) => piece.glued)
+      ? [
+          {
+            phase: 'prepare' as const,
+            what: 'Glue each layer up from its parts, flat on the bench: both faces, tacky first, pressed together without a gap.',
+            cautions: [CAUTION.glue],
+            lit: ['foam'] as const,
+          },
+        ]
+      : []),
     ...(layers > 1
       ? [
           {
@@ -120,6 +131,29 @@ function preparing(plan: CushionPlan): Draft[] {
           },
         ]
       : []),
+    ...(plan.source.core.layers[0]?.overFront && !plan.source.core.kept
+      ? [
+          {
+            phase: 'prepare' as const,
+            what: 'Roll the top layer down over the front and glue it to the ends of those below.',
+            cautions: [CAUTION.glue],
+            lit: ['foam'] as const,
+          },
+        ]
+      : []),
+    ...plan.source.core.layers.flatMap((layer, i): Draft[] =>
+      layer.bevelMm === undefined || plan.source.core.kept
+        ? []
+        : [
+            {
+              phase: 'prepare',
+              what: `Bevel the upper edges${layers > 1 ? ` of layer ${i + 1}` : ''}: {0} down and {0} in, all round.`,
+              figures: [given('bevel', layer.bevelMm, 'entered')],
+              cautions: [CAUTION.saw],
+              lit: ['foam'],
+            },
+          ],
+    ),
     ...(slope && !plan.source.core.kept
       ? [
           {

@@ -1,55 +1,154 @@
-import type { Outline } from '../geometry/outline';
+import { growEdges, type EdgeAmounts } from '../geometry/offset';
+import { outlineBounds, type Outline } from '../geometry/outline';
+import { sliced } from '../geometry/transform';
+import { given, law, minus, plus, sum, type Figure } from '../kernel/figure';
 import { issue, type Issue } from '../kernel/issue';
 import { isFoam, SHEET_NOMINAL_MM, type Grade } from '../material/material';
 import type { Piece } from '../piece/piece';
+import type { Constants } from '../shop/assumptions';
 import type { Shop } from '../shop/shop';
-import type { UnitSystem } from '../units/length';
 import type { Sizes } from './sizes';
 
 export interface Layer {
   readonly grade: string;
   readonly thicknessMm: number;
+  /** The top layer is longer and rolls down over the front; those below stand back for it. */
+  readonly overFront?: boolean | undefined;
+  /** Its upper edges are cut off at 45°, so wide. */
+  readonly bevelMm?: number | undefined;
 }
 
 /** How far the layers may miss the asked thickness before it is said, mm: what a sheet is cut to. */
 const LAYER_SUM_MM = 0.5;
 
-/** The pieces of a core, from the top layer down; each is the core's plan. Foam is cut from sheets, other fillings are made to size. */
-export function corePieces(layers: readonly Layer[], core: Sizes['core'], outline: Outline, shop: Shop): Piece[] {
-  const roleOf = (layer: Layer): 'foam' | 'filling' => {
-    const stock = shop.stock(layer.grade);
-    return stock && !isFoam(stock) ? 'filling' : 'foam';
-  };
-  return layers.map((layer, index) => ({
-    id: `foam-${index + 1}`,
-    role: roleOf(layer),
-    part: { index: index + 1, of: layers.length },
-    material: roleOf(layer),
-    grade: layer.grade,
-    thicknessMm: layer.thicknessMm,
-    countPerCushion: 1,
-    width: core.width,
-    height: core.depth,
-    outline,
-    sewn: null,
-    marks: [],
-    grain: 'any',
-    trimMm: 0,
-    joins: 0,
-  }));
+/** A join keeps at least this from the ends of a core: what is shorter does not hold, mm. */
+const SHORTEST_PART_MM = 100;
+
+/** What a sheet gives once its edges are trimmed, shorter side first; mm. */
+function usableOf(grade: Grade, assume: Constants): readonly [shorter: number, longer: number] {
+  const trim = 2 * assume('sheetTrimMm');
+  const [shorter = 0, longer = 0] = [grade.sheet.widthMm - trim, grade.sheet.lengthMm - trim].sort((a, b) => a - b);
+  return [shorter, longer];
 }
 
-function checkSheet(grade: Grade, core: Sizes['core'], shop: Shop, units: UnitSystem, path: string): Issue[] {
-  const { widthMm, lengthMm } = grade.sheet;
-  const usable = [widthMm, lengthMm].map((side) => side - 2 * shop.assume('sheetTrimMm', units)).sort((a, b) => a - b);
-  const wanted = [core.width.value, core.depth.value].sort((a, b) => a - b);
-  const [shorter = 0, longer = 0] = wanted;
-  if (shorter <= (usable[0] ?? 0) && longer <= (usable[1] ?? 0)) return [];
-  return [issue('error', 'core-larger-than-sheet', path, { grade: grade.name, coreMm: longer, sheetMm: usable[1] ?? 0 })];
+/**
+ * Where a length that no sheet gives is glued up: as few joins as it takes, each between two sitting places where one is in reach, else as far along as
+ * the sheet goes. Places share the length evenly; one place sits in the middle.
+ */
+export function gluedAt(lengthMm: number, sheetMm: number, places: number): number[] {
+  const joins: number[] = [];
+  let from = 0;
+  while (lengthMm - from > sheetMm + 1e-6) {
+    const parts = Math.ceil((lengthMm - from) / sheetMm - 1e-9);
+    // What is left must still go into the parts that are left, and no part may be a sliver.
+    const least = Math.max(from + SHORTEST_PART_MM, lengthMm - (parts - 1) * sheetMm);
+    const most = Math.min(from + sheetMm, lengthMm - SHORTEST_PART_MM);
+    const between = Array.from({ length: places - 1 }, (_, i) => (lengthMm * (i + 1)) / places).filter((at) => at >= least && at <= most);
+    const join = between.at(-1) ?? most;
+    joins.push(join);
+    from = join;
+  }
+  return joins;
+}
+
+/** Faces that are glued for one core, mm²: between layers, and across where a layer is pieced. */
+export function gluedArea(pieces: readonly Piece[], layers: readonly Layer[], planMm2: number, acrossMm: number): number {
+  const between = Math.max(0, layers.length - 1) * planMm2;
+  const joins = layers.reduce((sum, layer, i) => {
+    const parts = pieces.filter((piece) => piece.material === 'foam' && piece.part.index === i + 1).length;
+    return sum + Math.max(0, parts - 1) * layer.thicknessMm * acrossMm;
+  }, 0);
+  return between + joins;
+}
+
+/** How far forward or back a layer's front stands from the core's: a top layer that rolls over the front covers the ends of those below. */
+function frontBy(layers: readonly Layer[], index: number): number {
+  const [top] = layers;
+  if (!top?.overFront) return 0;
+  if (index > 0) return -top.thicknessMm;
+  return layers.slice(1).reduce((sum, layer) => sum + layer.thicknessMm, 0);
+}
+
+const FRONT_ONLY: EdgeAmounts = { front: 1, right: 0, back: 0, left: 0, corner: 0 };
+
+function planOf(layers: readonly Layer[], index: number, core: Sizes['core'], outline: Outline): { readonly outline: Outline; readonly depth: Figure } {
+  const by = frontBy(layers, index);
+  if (by === 0) return { outline, depth: core.depth };
+  const grown = growEdges(outline, { ...FRONT_ONLY, front: by });
+  const own = given(by > 0 ? 'down the front' : 'the layer over the front', Math.abs(by), 'counted');
+  return { outline: grown.ok ? grown.outline : outline, depth: sum('core', core.depth, by > 0 ? plus(own) : minus(own)) };
+}
+
+/**
+ * The pieces of a core, from the top layer down. Foam is cut from sheets, and glued up from parts where no sheet is long enough, the joins of one layer off those
+ * of the next; other fillings are made to size.
+ */
+export function corePieces(layers: readonly Layer[], core: Sizes['core'], outline: Outline, places: number, shop: Shop, assume: Constants): Piece[] {
+  return layers.flatMap((layer, index): Piece[] => {
+    const stock = shop.stock(layer.grade);
+    const role = stock && !isFoam(stock) ? 'filling' : 'foam';
+    const own = planOf(layers, index, core, outline);
+    const whole: Piece = {
+      id: `foam-${index + 1}`,
+      role,
+      part: { index: index + 1, of: layers.length },
+      material: role,
+      grade: layer.grade,
+      thicknessMm: layer.thicknessMm,
+      countPerCushion: 1,
+      width: core.width,
+      height: own.depth,
+      outline: own.outline,
+      sewn: null,
+      marks: [],
+      grain: 'any',
+      trimMm: 0,
+      joins: 0,
+    };
+    if (!stock || !isFoam(stock)) return [whole];
+    const parts = partsOf(whole, usableOf(stock, assume), places, index);
+    return parts ?? [whole];
+  });
+}
+
+/** A layer in parts, side by side along its longer way; null where one sheet gives it, or no plain cut does. */
+function partsOf(whole: Piece, [shorter, longer]: readonly [number, number], places: number, index: number): Piece[] | null {
+  const across = whole.width.value >= whole.height.value;
+  const [long, short] = across ? [whole.width.value, whole.height.value] : [whole.height.value, whole.width.value];
+  if (long <= longer || short > shorter) return null;
+  const box = outlineBounds(whole.outline);
+  const [axis, start] = across ? (['x', box.minX] as const) : (['y', box.minY] as const);
+  const joins = gluedAt(long, longer, places);
+  // The next layer's joins lie elsewhere.
+  const at = index % 2 ? joins.map((join) => long - join).sort((a, b) => a - b) : joins;
+  const ends = [0, ...at, long];
+  const outlines = ends.slice(1).map((to, i) => sliced(whole.outline, axis, start + (ends[i] ?? 0), start + to));
+  if (outlines.some((one) => one === null)) return null;
+  return outlines.map((outline, i): Piece => {
+    const mm = (ends[i + 1] ?? 0) - (ends[i] ?? 0);
+    const length = law('core', `part ${i + 1} of ${outlines.length}, of {0}`, [across ? whole.width : whole.height], () => mm);
+    return {
+      ...whole,
+      id: `${whole.id}-${i + 1}`,
+      outline: outline as Outline,
+      glued: { index: i + 1, of: outlines.length },
+      ...(across ? { width: length } : { height: length }),
+    };
+  });
+}
+
+function checkSheet(grade: Grade, layerPieces: readonly Piece[], core: Sizes['core'], assume: Constants, path: string): Issue[] {
+  const [shorter, longer] = usableOf(grade, assume);
+  const [short = 0, long = 0] = [core.width.value, core.depth.value].sort((a, b) => a - b);
+  if (short <= shorter && long <= longer) return [];
+  if (layerPieces.length > 1) return [issue('note', 'core-glued-up', path, { grade: grade.name, parts: layerPieces.length, coreMm: long, sheetMm: longer })];
+  return [
+    issue('error', 'core-larger-than-sheet', path, { grade: grade.name, coreMm: short > shorter ? short : long, sheetMm: short > shorter ? shorter : longer }),
+  ];
 }
 
 /** What is wrong with the layers: none, a grade nobody has, a sum that is not the thickness the school asks for. */
-export function checkLayers(layers: readonly Layer[], core: Sizes['core'], shop: Shop, units: UnitSystem): Issue[] {
+export function checkLayers(layers: readonly Layer[], core: Sizes['core'], pieces: readonly Piece[], shop: Shop, assume: Constants): Issue[] {
   const problems: Issue[] = [];
   if (layers.length === 0) problems.push(issue('error', 'core-has-no-layers', 'core.layers', { wantedMm: core.height.value }));
   layers.forEach((layer, index) => {
@@ -59,7 +158,16 @@ export function checkLayers(layers: readonly Layer[], core: Sizes['core'], shop:
       problems.push(issue('error', 'grade-unknown', `${path}.grade`, { grade: layer.grade }));
       return;
     }
-    if (isFoam(stock)) problems.push(...checkSheet(stock, core, shop, units, path));
+    if (isFoam(stock))
+      problems.push(
+        ...checkSheet(
+          stock,
+          pieces.filter((piece) => piece.part.index === index + 1),
+          core,
+          assume,
+          path,
+        ),
+      );
     if (!stock.thicknessesMm.some((sheet) => Math.abs(sheet - layer.thicknessMm) <= SHEET_NOMINAL_MM)) {
       const nearest = [...stock.thicknessesMm].sort((a, b) => Math.abs(a - layer.thicknessMm) - Math.abs(b - layer.thicknessMm))[0] ?? 0;
       problems.push(

@@ -127,3 +127,38 @@ export function spread(outline: Outline, axis: 'x' | 'y', mm: number): Outline {
   });
   return tidied({ segments: bridged });
 }
+
+/**
+ * The part of an outline between two levels of `axis`, closed with straight cuts. Null where a cut would meet the outline more than twice, so that the part
+ * would fall into pieces.
+ */
+export function sliced(outline: Outline, axis: 'x' | 'y', from: number, to: number): Outline | null {
+  const crossing = (at: number): number => outline.segments.reduce((count, segment) => count + crossingsOf(segment, axis, at).length, 0);
+  const { minX, maxX, minY, maxY } = outlineBounds(outline);
+  const [least, most] = axis === 'x' ? [minX, maxX] : [minY, maxY];
+  const cuts = [from, to].filter((at) => at > least + SAME_POINT_MM && at < most - SAME_POINT_MM);
+  if (cuts.some((at) => crossing(at) !== 2)) return null;
+  const kept = outline.segments
+    .flatMap((segment) =>
+      cutAt(
+        segment,
+        cuts.flatMap((at) => crossingsOf(segment, axis, at)).sort((a, b) => a - b),
+      ),
+    )
+    .filter((segment) => {
+      const middle = pointOn(segment, segmentLength(segment) / 2)[axis];
+      return middle > from && middle < to;
+    });
+  const names: Record<'x' | 'y', readonly [EdgeName, EdgeName]> = { x: ['left', 'right'], y: ['front', 'back'] };
+  return {
+    segments: closed(
+      kept.flatMap((segment, i): Segment[] => {
+        const next = kept[(i + 1) % kept.length] as Segment;
+        const gap = Math.hypot(next.from.x - segment.to.x, next.from.y - segment.to.y) > SAME_POINT_MM;
+        return gap
+          ? [segment, line(names[axis][Math.abs(segment.to[axis] - from) < Math.abs(segment.to[axis] - to) ? 0 : 1], segment.to, next.from)]
+          : [segment];
+      }),
+    ),
+  };
+}

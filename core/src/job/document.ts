@@ -97,7 +97,18 @@ export const cushionSchema = z.strictObject({
   schoolNumber: z.strictObject({ number: z.enum(SCHOOL_NUMBER_KEYS), mm: z.number().min(-500).max(5000) }).optional(),
   construction: constructionSchema,
   core: z.strictObject({
-    layers: z.array(z.strictObject({ grade: z.string().min(1).max(60), thicknessMm: thickness })).max(8),
+    layers: z
+      .array(
+        z.strictObject({
+          grade: z.string().min(1).max(60),
+          thicknessMm: thickness,
+          /** The top layer rolls down over the front. */
+          overFront: z.boolean().optional(),
+          /** Its upper edges are cut off at 45°, so wide. */
+          bevelMm: z.number().positive().max(100).optional(),
+        }),
+      )
+      .max(8),
     /** The old core goes back in: nothing of it is cut or bought. */
     kept: z.boolean().optional(),
   }),

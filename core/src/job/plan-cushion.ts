@@ -169,18 +169,20 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, crownOf }: C
     assume,
   });
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
+  const places = cushion.seat?.places ?? 1;
+  const foams = corePieces(cushion.core.layers, sizes.core, outlines.core, places, shop, assume);
   const asks = fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, assume, shop, crown: crown?.answer ?? null });
   const prediction = asks && fit(asks);
   const problems = [
     ...under('template', shape.remarks?.(cushion.template) ?? []),
-    ...checkLayers(cushion.core.layers, sizes.core, shop, units).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
+    ...checkLayers(cushion.core.layers, sizes.core, foams, shop, assume).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
     ...fillingNote(cushion, shop),
     ...cover.problems,
     ...(prediction ? fitProblems(prediction, sizes, loftMm, school) : []),
   ];
   const pieces = [
     ...cover.pieces,
-    ...(cushion.core.kept ? [] : corePieces(cushion.core.layers, sizes.core, outlines.core, shop)),
+    ...(cushion.core.kept ? [] : foams),
     ...padPieces(cushion, sizes, crown?.answer ?? null),
     ...wrapPieces(wrapWay, loftMm, sizes.core, outlines.core, assume),
   ];

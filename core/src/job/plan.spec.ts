@@ -204,7 +204,8 @@ describe('what goes wrong', () => {
     expectCode({ core: { layers: [{ grade: 'no-such', thicknessMm: 75 }] } }, 'grade-unknown');
     expectCode({ core: { layers: [{ grade: 'wren-28', thicknessMm: 50 }] } }, 'layers-do-not-add-up');
     expectCode({ core: { layers: [{ grade: 'wren-28', thicknessMm: 71 }] } }, 'sheet-thickness-not-stocked');
-    expectCode({ template: { shape: 'rectangle', widthMm: 2300, depthMm: 400 } }, 'core-larger-than-sheet');
+    expectCode({ template: { shape: 'rectangle', widthMm: 2300, depthMm: 400 } }, 'core-glued-up');
+    expectCode({ template: { shape: 'rectangle', widthMm: 2300, depthMm: 2200 } }, 'core-larger-than-sheet');
     expectCode({ wrapLoftMm: 0 }, 'core-exact-without-wrap');
     expectCode({ template: { shape: 'rectangle', widthMm: 1680, depthMm: 430 } }, 'boxing-join-on-front');
     expectCode({ template: { shape: 'rectangle', widthMm: 1680, depthMm: 430 } }, 'plate-wider-than-cloth');

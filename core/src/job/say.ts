@@ -50,6 +50,10 @@ const SENTENCES: Record<string, Speak> = {
   'school-unknown': (n) => [`No allowance school is called “${n('school')}”.`, 'Choose one of the shop’s schools.'],
   'core-has-no-layers': (_, mm) => ['The core has no foam yet.', `Add layers that make ${mm('wantedMm')}.`],
   'grade-unknown': (n) => [`The shop has no foam called “${n('grade')}”.`, 'Choose one from the catalogue.'],
+  'core-glued-up': (n, mm) => [
+    `The core is ${mm('coreMm')} long and a sheet of ${n('grade')} gives ${mm('sheetMm')}: it is glued up from ${n('parts')} parts.`,
+    'The joins lie between the sitting places where that can be; say at Look over how many sit on it.',
+  ],
   'core-larger-than-sheet': (n, mm) => [
     `The core is ${mm('coreMm')} long and a sheet of ${n('grade')} gives ${mm('sheetMm')}.`,
     'Glue it up from two pieces, joined where nobody sits, or take foam in longer sheets.',

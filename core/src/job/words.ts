@@ -30,7 +30,10 @@ export const SEAM_WORDS: Record<SeamKind, string> = {
 /** What is written on a piece: `boxing 2 of 3`, `foam, layer 1`. */
 export function pieceLabel(piece: Piece): string {
   const { index, of } = piece.part;
-  if (piece.role === 'foam' || piece.role === 'filling') return of > 1 ? `${piece.role}, layer ${index}` : piece.role;
+  if (piece.role === 'foam' || piece.role === 'filling') {
+    const layer = of > 1 ? `${piece.role}, layer ${index}` : piece.role;
+    return piece.glued ? `${layer}, part ${piece.glued.index} of ${piece.glued.of}` : layer;
+  }
   if (piece.role === 'plate' && of > 1) return index === 1 ? 'bottom plate' : 'top plate';
   if (piece.role === 'side-panel') return index === 1 ? 'right side panel' : 'left side panel';
   return of > 1 ? `${ROLE_WORDS[piece.role]} ${index} of ${of}` : ROLE_WORDS[piece.role];

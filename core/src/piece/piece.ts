@@ -32,6 +32,8 @@ export interface Piece {
   readonly role: PieceRole;
   /** Which of several of a role: strip 2 of 3, layer 1 of 2. */
   readonly part: { readonly index: number; readonly of: number };
+  /** Of a layer of foam that is glued up side by side: which part. */
+  readonly glued?: { readonly index: number; readonly of: number };
   readonly material: PieceMaterial;
   /** Foam and other fillings: what it is of, by id. */
   readonly grade: string | null;

@@ -1,0 +1,102 @@
+import { deciding } from '../build/sensitivity';
+import { FIT_BANDS, type Fit } from '../build/fit';
+import { isFoam } from '../material/material';
+import { schoolNumber } from '../shop/schools';
+import { pairMm } from '../units/length';
+import type { Cushion } from './document';
+import { planCushion, type CushionContext, type CushionPlan } from './plan-cushion';
+
+/** One thing that could be changed about a cushion so that its cover fits, by how much, and how it would fit then. */
+export interface Advice {
+  readonly kind: 'wrap' | 'plate' | 'boxing' | 'foam' | 'school' | 'crown-pads';
+  /** What it is now and what it would be: mm, or names. */
+  readonly from: number | string;
+  readonly to: number | string;
+  readonly cushion: Cushion;
+  readonly fit: Fit;
+}
+
+/** Where a cover should be: the middle of the taut band, as a ratio between its ends. */
+const [TAUT, HARD] = [FIT_BANDS[2]?.from ?? 40, FIT_BANDS[3]?.from ?? 150];
+const AIM = Math.sqrt(TAUT * HARD);
+/** Plates and boxing are changed by no more than this a side, and in steps that a shop can cut, mm. */
+const MOST_MM = 12;
+const STEP_MM = 1;
+
+/** How far a fit is from where it should be: the octaves of tension, a bow risk on top. Crown counts where one was asked for. */
+export function offTheMark(fit: Fit, crownMm: number | null): number {
+  const tension = Math.abs(Math.log2(Math.max(1, deciding(fit)) / AIM));
+  const crown = crownMm === null ? 0 : Math.abs(fit.crownMm - crownMm) / 10;
+  return tension + crown + (fit.bowRisk ? 3 : 0);
+}
+
+/** Every change of one kind that could be tried. */
+function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 'fit'>[] {
+  const { source, school } = one;
+  if (!school) return [];
+  const loft = one.wrap?.value ?? 0;
+  const lofts = [0, ...shop.document.waddings.map((wadding) => wadding.loftMm)].filter((mm) => Math.abs(mm - loft) > 0.5);
+  const steps = Array.from({ length: MOST_MM / STEP_MM }, (_, i) => (i + 1) * STEP_MM).flatMap((mm) => [mm, -mm]);
+  const numberNow = (key: 'plate' | 'boxing'): number => pairMm(schoolNumber(key).get(school) ?? { mm: 0, inch: 0 }, units);
+  const byNumber = (key: 'plate' | 'boxing'): Omit<Advice, 'fit'>[] =>
+    school[key].to === 'core' || (source.schoolNumber && source.schoolNumber.number !== key)
+      ? []
+      : steps.map((mm) => {
+          const from = numberNow(key);
+          return { kind: key, from, to: from + mm, cushion: { ...source, schoolNumber: { number: key, mm: from + mm } } };
+        });
+  const [top, ...below] = source.core.layers;
+  const foams = top
+    ? shop.document.grades
+        .filter((grade) => isFoam(grade) && grade.id !== top.grade && grade.thicknessesMm.some((mm) => Math.abs(mm - top.thicknessMm) < 1))
+        .map((grade): Omit<Advice, 'fit'> => ({
+          kind: 'foam',
+          from: shop.stock(top.grade)?.name ?? top.grade,
+          to: grade.name,
+          cushion: { ...source, core: { ...source.core, layers: [{ ...top, grade: grade.id }, ...below] } },
+        }))
+    : [];
+  const pads = source.crown;
+  return [
+    ...lofts.map((mm): Omit<Advice, 'fit'> => ({ kind: 'wrap', from: loft, to: mm, cushion: { ...source, wrapLoftMm: mm } })),
+    ...byNumber('plate'),
+    ...byNumber('boxing'),
+    ...(source.core.kept ? [] : foams),
+    ...shop.schools
+      .filter((row) => row.id !== source.school)
+      .map((row): Omit<Advice, 'fit'> => {
+        const { schoolNumber: _number, wrapLoftMm: _loft, wrapWay: _way, ...rest } = source;
+        return { kind: 'school', from: school.name, to: row.name, cushion: { ...rest, school: row.id } };
+      }),
+    ...(pads
+      ? [1, 2, 3, 4]
+          .filter((count) => count !== (pads.pads?.count ?? 0))
+          .map((count): Omit<Advice, 'fit'> => ({
+            kind: 'crown-pads',
+            from: pads.pads?.count ?? 0,
+            to: count,
+            cushion: { ...source, crown: { ...pads, pads: { count, loftMm: pads.pads?.loftMm ?? 13 } } },
+          }))
+      : []),
+  ];
+}
+
+/**
+ * What to change, by how much, so that the cover fits: of each kind the change that comes nearest, each re-solved, nearest first. Empty where nothing
+ * betters it, or the fit is not predicted. It advises; it changes nothing.
+ */
+export function fitAdvice(one: CushionPlan, context: CushionContext): Advice[] {
+  if (!one.fit) return [];
+  const asked = one.source.crown?.mm ?? null;
+  const now = offTheMark(one.fit, asked);
+  const best = new Map<Advice['kind'], Advice & { readonly off: number }>();
+  for (const change of tries(one, context)) {
+    const after = planCushion(change.cushion, context);
+    if (!after.fit || after.problems.some((problem) => problem.severity === 'error')) continue;
+    // A school that asks for other layers than there are would trade one trouble for another.
+    if (change.kind === 'school' && after.problems.some((problem) => problem.code === 'layers-do-not-add-up')) continue;
+    const off = offTheMark(after.fit, asked);
+    if (off < Math.min(now - 0.1, best.get(change.kind)?.off ?? Infinity)) best.set(change.kind, { ...change, fit: after.fit, off });
+  }
+  return [...best.values()].sort((a, b) => a.off - b.off).map(({ off: _off, ...advice }) => advice);
+}
