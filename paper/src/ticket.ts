@@ -1,6 +1,7 @@
 import {
   bounds,
   clothFacts,
+  FIT_WORDS,
   flatten,
   formatLength,
   formatNumber,
@@ -10,6 +11,7 @@ import {
   pieceRemark,
   planJson,
   sayLine,
+  schoolWords,
   stepsOf,
   whyLine,
   type CushionPlan,
@@ -56,10 +58,13 @@ function sizesTable(sheet: Sheet, one: CushionPlan, x: number, y: number, width:
   const columns = [x + width * 0.52, x + width * 0.78, x + width];
   ['wide', 'deep', 'high'].forEach((word, i) => sheet.line(word, columns[i] ?? x, y, { size: 8.5, grey: 90, align: 'right' }));
   let at = y + 13;
+  const sewn = (['width', 'depth', 'height'] as const).some((key) => Math.abs(sizes.sewn[key].value - sizes.finished[key].value) > 0.01);
   const rows: [string, (Figure | undefined)[]][] = [
     ['Seat', [sizes.seat.width, sizes.seat.depth]],
     ['Finished', [sizes.finished.width, sizes.finished.depth, sizes.finished.height]],
+    ...(sewn ? ([['Sewn', [sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height]]] as [string, Figure[]][]) : []),
     ['Core', [sizes.core.width, sizes.core.depth, sizes.core.height]],
+    ...(sizes.slope ? ([['Thin edge', [undefined, undefined, sizes.slope.finished]]] as [string, (Figure | undefined)[]][]) : []),
     ['Cut, plate', [sizes.cut.width, sizes.cut.depth]],
   ];
   for (const [word, figures] of rows) {
@@ -108,15 +113,13 @@ function footRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, inWords
   const run = (figure: Figure | null | undefined): string => (figure ? formatRun(figure.value, plan.job.units) : '—');
   const notions = one.cover?.notions;
   const lines = [
-    `School: ${one.school?.name ?? '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
+    `School: ${schoolWords(one, plan.shop, inWords) || '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
     ...(notions
       ? [
-          `Zip tape ${run(notions.zip)}, ${formatNumber(notions.sliders.value)} slider; ${notions.cord ? `cord ${run(notions.cord)}; ` : ''}thread ${run(notions.thread)}.`,
+          `${one.cornerFilling ? `Loose wadding ${formatNumber(Math.ceil(one.cornerFilling.value))} g. ` : ''}Zip tape ${run(notions.zip)}, ${formatNumber(notions.sliders.value)} slider; ${notions.cord ? `cord ${run(notions.cord)}; ` : ''}thread ${run(notions.thread)}.`,
         ]
       : []),
-    ...(one.fit
-      ? [`Will it fit: ${one.fit.verdict.replaceAll('-', ' ')}, crown about ${formatLength(one.fit.crownMm, inWords.units, inWords.step)} a face.`]
-      : []),
+    ...(one.fit ? [`Will it fit: ${FIT_WORDS[one.fit.verdict]}, crown about ${formatLength(one.fit.crownMm, inWords.units, inWords.step)} a face.`] : []),
     'Strips are laid longer and trimmed at their join; sizes above are net of that.',
   ];
   let left = y;

@@ -30,6 +30,14 @@ export function offTheMark(fit: Fit, crownMm: number | null): number {
   return tension + crown + (fit.bowRisk ? 3 : 0);
 }
 
+/** A crown this near to the one asked for is that crown, mm. */
+const CROWN_MM = 3;
+
+/** Taut, not likely to bow, and crowned as asked: nothing to mend. */
+export function fitsWell(fit: Fit, crownMm: number | null): boolean {
+  return fit.verdict === 'taut' && !fit.bowRisk && (crownMm === null || Math.abs(fit.crownMm - crownMm) <= CROWN_MM);
+}
+
 /** Every change of one kind that could be tried. */
 function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 'fit'>[] {
   const { source, school } = one;
@@ -88,6 +96,7 @@ function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 
 export function fitAdvice(one: CushionPlan, context: CushionContext): Advice[] {
   if (!one.fit) return [];
   const asked = one.source.crown?.mm ?? null;
+  if (fitsWell(one.fit, asked)) return [];
   const now = offTheMark(one.fit, asked);
   const best = new Map<Advice['kind'], Advice & { readonly off: number }>();
   for (const change of tries(one, context)) {

@@ -1,4 +1,11 @@
+import type { FitVerdict } from '../build/fit';
 import type { Piece, PieceRole, SeamKind } from '../piece/piece';
+import { schoolNumber } from '../shop/schools';
+import type { Shop } from '../shop/shop';
+import { formatLengthUnit } from '../units/format';
+import { pairMm } from '../units/length';
+import type { CushionPlan } from './plan-cushion';
+import type { SayIn } from './say';
 
 const ROLE_WORDS: Record<PieceRole, string> = {
   plate: 'plate',
@@ -27,6 +34,25 @@ export const SEAM_WORDS: Record<SeamKind, string> = {
   'band-to-bottom': 'band to the bottom plate',
 };
 
+export const FIT_WORDS: Record<FitVerdict, string> = {
+  loose: 'loose',
+  roomy: 'roomy',
+  taut: 'taut',
+  'hard-to-close': 'hard to close',
+  'will-not-close': 'will not close',
+};
+
+/** Which school a cushion follows, and the one number it takes otherwise: `Packed ends; core longer, an end: −20 mm, not −13 mm`. */
+export function schoolWords({ school, source }: CushionPlan, shop: Shop, { units, step }: SayIn): string {
+  if (!school) return '';
+  const row = shop.school(school.id);
+  if (!school.overridden || !source.schoolNumber || !row) return school.name;
+  const number = schoolNumber(school.overridden);
+  const size = (mm: number): string => formatLengthUnit(mm, units, step);
+  const usual = number.get(row);
+  return `${school.name}; ${number.word}: ${size(source.schoolNumber.mm)}${usual ? `, not ${size(pairMm(usual, units))}` : ''}`;
+}
+
 /** What is written on a piece: `boxing 2 of 3`, `foam, layer 1`. */
 export function pieceLabel(piece: Piece): string {
   const { index, of } = piece.part;
@@ -35,6 +61,7 @@ export function pieceLabel(piece: Piece): string {
     return piece.glued ? `${layer}, part ${piece.glued.index} of ${piece.glued.of}` : layer;
   }
   if (piece.role === 'plate' && of > 1) return index === 1 ? 'bottom plate' : 'top plate';
+  if (piece.role === 'welt' && of > 1) return index === 1 ? 'welt strip, bottom' : 'welt strip, top';
   if (piece.role === 'side-panel') return index === 1 ? 'right side panel' : 'left side panel';
   return of > 1 ? `${ROLE_WORDS[piece.role]} ${index} of ${of}` : ROLE_WORDS[piece.role];
 }

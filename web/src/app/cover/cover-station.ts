@@ -20,6 +20,39 @@ const STRIPS = [
 /** The two plates lie side by side, this share of a plate apart; strips longer than both are drawn with a break. */
 const PLATE_GAP = 0.12;
 
+interface Placed {
+  readonly piece: Piece;
+  readonly copy: 'top' | 'bottom';
+  readonly x: number;
+}
+
+/**
+ * Pieces in rows: the plates side by side, the top one on the left; then strips, two that are short beside each other in the places of the plates.
+ */
+function rowsOf(pieces: readonly Piece[], most: number): Placed[][] {
+  const plates = pieces.filter((piece) => piece.role === 'plate');
+  const [top, bottom] = [plates.at(-1), plates[0]];
+  const second = most / 2 + (most * PLATE_GAP) / (2 * (2 + PLATE_GAP));
+  const rows: Placed[][] =
+    top && bottom
+      ? [
+          [
+            { piece: top, copy: 'top', x: 0 },
+            { piece: bottom, copy: 'bottom', x: second },
+          ],
+        ]
+      : [];
+  let open = false;
+  for (const piece of pieces) {
+    if (piece.role === 'plate') continue;
+    const short = piece.width.value <= most / 2;
+    if (short && open) rows.at(-1)?.push({ piece, copy: 'top', x: second });
+    else rows.push([{ piece, copy: 'top', x: 0 }]);
+    open = short && !open;
+  }
+  return rows;
+}
+
 /** The cover's pieces to scale, each with its notches and grain; the construction's choices in the tray. */
 @Component({
   selector: 'yl-cover-station',
@@ -45,13 +78,10 @@ export class CoverStation {
     const most = (plate?.width.value ?? 1000) * (2 + PLATE_GAP);
     const items: SceneItem[] = [];
     let y = 0;
-    for (const piece of one.cover.pieces) {
-      const height = piece.height.value;
-      const gap = (plate?.height.value ?? 400) * 0.16;
-      y -= height;
-      items.push(...this.#pieceItems(piece, 'top', 0, y, most, seam));
-      if (piece.role === 'plate') items.push(...this.#pieceItems(piece, 'bottom', piece.width.value * (1 + PLATE_GAP), y, most, seam));
-      y -= gap;
+    for (const row of rowsOf(one.cover.pieces, most)) {
+      y -= Math.max(...row.map(({ piece }) => piece.height.value));
+      for (const { piece, copy, x } of row) items.push(...this.#pieceItems(piece, copy, x, y, most, seam));
+      y -= (plate?.height.value ?? 400) * 0.16;
     }
     return { title: `Pieces of the cover of ${one.source.name}`, fit, room: { left: 40, right: 40, top: 66, bottom: 22 }, items };
   });
@@ -98,7 +128,7 @@ export class CoverStation {
     const height = box.maxY - box.minY;
     const plate = piece.role === 'plate';
     const words = plate ? `${copy} plate` : `${piece.countPerCushion} × ${pieceLabel(piece)}`;
-    const id = plate ? `${piece.id}-${copy}` : piece.id;
+    const id = plate ? `plate-${copy}` : piece.id;
     const size = `${formatLength(piece.width.value, units, step)} × ${formatLength(piece.height.value, units, step)}`;
     const note = (x: number, key: string, text: string, look: 'plain' | 'small'): Note => ({
       kind: 'note',
@@ -127,9 +157,9 @@ export class CoverStation {
             ]
           : []),
         note(x0, 'words', words, 'plain'),
-        // Beside a piece too short for its name and its size above it.
-        width < most * 0.3
-          ? { ...note(x0 + width, 'size', size, 'small'), at: { x: x0 + width, y: y + height / 2 }, dx: 10, dy: 4, anchor: 'start' as const }
+        // On a piece too short for its name and its size above it.
+        width < most * 0.6 && !plate
+          ? { ...note(x0 + width / 2, 'size', size, 'small'), at: { x: x0 + width / 2, y: y + height / 2 }, dy: 4, anchor: 'middle' as const }
           : note(x0 + width, 'size', size, 'small'),
       ];
     }

@@ -3,6 +3,7 @@ import {
   plan,
   stationStates,
   type Cushion,
+  type CushionContext,
   type CushionPlan,
   type Job,
   type Plan,
@@ -87,6 +88,12 @@ export class JobStore {
   readonly cushionIndex = computed(() => Math.min(this.#cushionIndex(), Math.max(0, (this.job()?.cushions.length ?? 1) - 1)));
   readonly cushion = computed<Cushion | null>(() => this.job()?.cushions[this.cushionIndex()] ?? null);
   readonly cushionPlan = computed<CushionPlan | null>(() => this.plan()?.cushions[this.cushionIndex()] ?? null);
+  /** What one cushion is planned in: for trying changes out beside the plan. A crown that stays as it is keeps its surface. */
+  readonly context = computed<CushionContext | null>(() => {
+    const { job, shop } = this.#source() ?? {};
+    const known = this.cushionPlan()?.crown?.answer ?? null;
+    return job && shop ? { units: job.units, cloth: job.cloth, shop, crownOf: () => known } : null;
+  });
   readonly states = computed(() => {
     const whole = this.plan();
     return whole ? stationStates(whole, this.cushionIndex()) : null;

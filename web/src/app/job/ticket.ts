@@ -3,17 +3,19 @@ import { RouterLink } from '@angular/router';
 import { LucideCircleHelp, LucideOctagonX, LucidePrinter, LucideTriangleAlert } from '@lucide/angular';
 import {
   clothFacts,
+  FIT_WORDS,
   formatNumber,
   formatRun,
   pieceLabel,
   pieceRemark,
   say,
+  schoolWords,
   stationOf,
   whyLine,
   type BuyLine,
   type Figure,
-  type FitVerdict,
   type Piece,
+  type Sizes,
 } from '@yardland/core';
 import { Length } from '../shared/length';
 import { Why } from '../shared/why';
@@ -26,13 +28,11 @@ interface SizeRow {
   readonly figures: readonly (Figure | null)[];
 }
 
-const FIT_WORDS: Record<FitVerdict, string> = {
-  loose: 'loose',
-  roomy: 'roomy',
-  taut: 'taut',
-  'hard-to-close': 'hard to close',
-  'will-not-close': 'will not close',
-};
+/** A cover that is sewn larger or smaller than the finished size tells so. */
+function sewnApart({ finished, sewn }: Sizes): boolean {
+  return (['width', 'depth', 'height'] as const).some((key) => Math.abs(sewn[key].value - finished[key].value) > 0.01);
+}
+
 /** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */
 @Component({
   selector: 'yl-ticket',
@@ -52,9 +52,15 @@ export class Ticket {
     return [
       { key: 'seat', name: 'Seat', figures: [sizes.seat.width, sizes.seat.depth, null] },
       { key: 'finished', name: 'Finished', figures: [sizes.finished.width, sizes.finished.depth, sizes.finished.height] },
+      ...(sewnApart(sizes) ? [{ key: 'sewn', name: 'Sewn', figures: [sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height] }] : []),
       { key: 'core', name: 'Core', figures: [sizes.core.width, sizes.core.depth, sizes.core.height] },
+      ...(sizes.slope ? [{ key: 'thin', name: 'Thin edge', figures: [null, null, sizes.slope.finished] }] : []),
       { key: 'cut', name: 'Cut, plate', figures: [sizes.cut.width, sizes.cut.depth, null] },
     ];
+  });
+  protected readonly school = computed(() => {
+    const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
+    return one && shop ? schoolWords(one, shop, this.store.inWords()) : '';
   });
   protected readonly pieces = computed(() => this.store.cushionPlan()?.pieces ?? []);
   protected readonly label = pieceLabel;
@@ -86,13 +92,16 @@ export class Ticket {
 
   /** What is measured off for one cushion besides its pieces. */
   protected readonly notions = computed(() => {
-    const notions = this.store.cushionPlan()?.cover?.notions;
+    const { cover, cornerFilling: loose } = this.store.cushionPlan() ?? {};
+    const notions = cover?.notions;
     if (!notions) return [];
     return [
       { key: 'zip', name: 'zip tape', figure: notions.zip },
       ...(notions.cord ? [{ key: 'cord', name: 'welt cord', figure: notions.cord }] : []),
       { key: 'thread', name: 'thread', figure: notions.thread },
-    ].map((row) => ({ ...row, run: formatRun(row.figure.value, this.store.units()) }));
+    ]
+      .map((row) => ({ ...row, run: formatRun(row.figure.value, this.store.units()) }))
+      .concat(loose ? [{ key: 'loose', name: 'loose wadding', figure: loose, run: `${formatNumber(Math.ceil(loose.value))} g` }] : []);
   });
 
   protected remark(piece: Piece): string {

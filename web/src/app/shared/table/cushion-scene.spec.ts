@@ -1,7 +1,8 @@
 import { bounds, cushionFeel, fillingLayers, polygonArea, type CushionPlan } from '@yardland/core';
 import { fillingScene } from '../../filling/filling-scene';
 import { boxesJob, demoShop, solvedPlan } from '../../testing/opened-job';
-import { outlineItems, planDimensions, plateItems, sectionItems, shapeDimensions } from './cushion-scene';
+import { outlineItems, planDimensions, plateItems, shapeDimensions } from './cushion-scene';
+import { sectionItems } from './section';
 import { pointsOf, type Area, type SceneItem } from './scene';
 
 const inWords = { units: 'metric' as const, step: { mm: 1, inch: 1 / 8 } };

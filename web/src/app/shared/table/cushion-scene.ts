@@ -1,18 +1,4 @@
-import {
-  bounds,
-  flatten,
-  formatLength,
-  isFoam,
-  outlineBounds,
-  shapeOf,
-  type CushionPlan,
-  type Piece,
-  type Point,
-  type SayIn,
-  type Shop,
-  type Stock,
-  type Template,
-} from '@yardland/core';
+import { bounds, flatten, isFoam, outlineBounds, shapeOf, type CushionPlan, type Piece, type Point, type Stock, type Template } from '@yardland/core';
 import type { Area, Look, SceneItem } from './scene';
 
 /** Outlines of a cushion over each other, the finished one with its front left at the origin. */
@@ -49,96 +35,14 @@ export function notchItems(piece: Piece, seamMm: number, key: string, dx: number
   );
 }
 
-const ARC_POINTS = 40;
-
-/** Points of a face that stands `crown` proud in the middle of a span, from left to right; a parabola, flat at the edges' height. */
-function dome(width: number, edge: number, crown: number): Point[] {
-  return Array.from({ length: ARC_POINTS + 1 }, (_, i) => {
-    const share = (2 * i) / ARC_POINTS - 1;
-    return { x: (width * i) / ARC_POINTS, y: edge + crown * (1 - share * share) };
-  });
-}
-
 /** How a layer is drawn: foams by turns, so that two that meet can be told apart; other fillings by their kind. */
 export function layerLook(stock: Stock | undefined, index: number): Look {
   if (stock && !isFoam(stock)) return stock.kind;
   return index % 2 ? 'foam-alt' : 'foam';
 }
 
-export interface SectionPlace {
-  readonly x: number;
-  /** Level of the lower seam. */
-  readonly y: number;
-}
-
-/**
- * A cut through the middle, left to right: cover, wrap and layers to scale, both faces crowned as predicted, no load. Wrap is drawn as thick as it
- * lies; foam that is thicker than the cover fills it to the face.
- */
-export function sectionItems(one: CushionPlan, place: SectionPlace, inWords: SayIn, shop: Shop): SceneItem[] {
-  const { sizes, source, fit } = one;
-  if (!sizes) return [];
-  const width = sizes.sewn.width.value;
-  const height = sizes.sewn.height.value;
-  const crown = fit?.crownMm ?? 0;
-  const wrapMm = one.wrap?.value ?? 0;
-  const move = (points: readonly Point[]): Point[] => points.map((p) => ({ x: p.x + place.x, y: p.y + place.y }));
-  const top = dome(width, height, crown);
-  const bottom = dome(width, 0, -crown).reverse();
-  const side = one.pieces.some((piece) => piece.role === 'wrap-border') ? wrapMm / 3 : 0;
-  // With a wrap the foam lies flat inside it; without one it is squeezed into the whole cover.
-  const foamCrown = wrapMm > 0 ? 0 : crown;
-  const total = source.core.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0) || height;
-  const words = (mm: number): string => formatLength(mm, inWords.units, inWords.step);
-  const items: SceneItem[] = [{ kind: 'area', key: 'section-wrap', shape: move([...top, ...bottom]), look: wrapMm > 0 ? 'wrap' : 'foam' }];
-
-  const level = (share: number): Point[] => dome(width - 2 * side, height * share, foamCrown * (2 * share - 1)).map((p) => ({ x: p.x + side, y: p.y }));
-  let above = 1;
-  source.core.layers.forEach((layer, i) => {
-    const below = above - layer.thicknessMm / total;
-    items.push({
-      kind: 'area',
-      key: `section-layer-${i}`,
-      shape: move([...level(above), ...level(below).reverse()]),
-      look: layerLook(shop.stock(layer.grade), i),
-    });
-    items.push({
-      kind: 'leader',
-      key: `section-words-${i}`,
-      at: { x: place.x + width * 0.96, y: place.y + height * ((above + below) / 2) },
-      toX: place.x + width,
-      text: `${shop.stock(layer.grade)?.name ?? layer.grade}, ${words(layer.thicknessMm)}`,
-    });
-    above = below;
-  });
-  items.push({ kind: 'area', key: 'section-cover', shape: move([...top, ...bottom]), look: 'cover' });
-  if (crown > 0)
-    items.push({
-      kind: 'leader',
-      key: 'section-crown',
-      at: { x: place.x + width * 0.7, y: place.y + height + crown * 0.84 },
-      toX: place.x + width,
-      text: `crown ${words(crown)} a face`,
-    });
-  if (wrapMm > 0)
-    items.push({
-      kind: 'leader',
-      key: 'section-wrap-words',
-      at: { x: place.x + width * 0.8, y: place.y - crown * 0.3 },
-      toX: place.x + width,
-      text: `wrap ${words(wrapMm)}`,
-    });
-  if (source.construction.edge === 'welt') {
-    const radius = Math.max(4, (source.construction.cordMm ?? 5) * 0.8);
-    for (const [i, at] of [0, 1, 2, 3].entries()) {
-      const centre = { x: place.x + (at % 2 ? width + radius * 0.6 : -radius * 0.6), y: place.y + (at > 1 ? height : 0) };
-      items.push({ kind: 'area', key: `section-welt-${i}`, shape: circle(centre, radius), look: 'cover' });
-    }
-  }
-  return items;
-}
-
-function circle(centre: Point, radius: number): Point[] {
+/** A small circle, as a polygon. */
+export function circle(centre: Point, radius: number): Point[] {
   return Array.from({ length: 16 }, (_, i) => ({ x: centre.x + radius * Math.cos((i * Math.PI) / 8), y: centre.y + radius * Math.sin((i * Math.PI) / 8) }));
 }
 

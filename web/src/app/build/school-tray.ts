@@ -1,0 +1,100 @@
+import { Dialog } from '@angular/cdk/dialog';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { formatLengthUnit, pairMm, schoolNumber, SCHOOL_NUMBERS, type SchoolNumberKey } from '@yardland/core';
+import { LucideColumns3 } from '@lucide/angular';
+import { JobStore } from '../job/job-store';
+import { Choice } from '../shared/choice';
+import { QuantityField } from '../shared/quantity-field';
+
+/** Which school the cushion follows, the one number that it takes otherwise, and all schools side by side. */
+@Component({
+  selector: 'yl-school-tray',
+  imports: [Choice, QuantityField, LucideColumns3],
+  template: `
+    <yl-choice class="field wide" label="Allowance school" [options]="schools()" [value]="store.cushion()?.school ?? ''" (changed)="setSchool($event)" />
+    <yl-choice
+      class="wide"
+      label="One number otherwise"
+      none="none: all as the school has it"
+      [options]="numbers()"
+      [value]="number() ?? ''"
+      (changed)="setNumber($event)"
+    />
+    @if (number(); as key) {
+      <yl-quantity
+        [label]="wordOf(key)"
+        [mm]="store.cushion()?.schoolNumber?.mm ?? 0"
+        [minMm]="limits().leastMm"
+        [maxMm]="limits().mostMm"
+        [hint]="bySchool()"
+        [units]="store.units()"
+        [step]="fine"
+        (changed)="setAmount($event)"
+      />
+    }
+    <div class="field">
+      <span class="field-label">Side by side</span>
+      <button type="button" class="button" (click)="compare()"><svg lucideColumns3 size="20"></svg> Compare schools</button>
+    </div>
+    <p class="tray-words">{{ idea() }}</p>
+  `,
+  host: { class: 'tray-part' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SchoolTray {
+  protected readonly store = inject(JobStore);
+  readonly #dialog = inject(Dialog);
+  protected readonly fine = { mm: 1, inch: 1 / 16 };
+
+  protected readonly schools = computed(() => (this.store.shop()?.schools ?? []).map(({ id, name }) => ({ value: id, name })));
+  protected readonly idea = computed(() => this.store.cushionPlan()?.school?.idea ?? '');
+  readonly #row = computed(() => this.store.shop()?.school(this.store.cushion()?.school ?? '') ?? null);
+  /** The school's numbers that there are, and a way back to none. */
+  protected readonly numbers = computed(() => {
+    const row = this.#row();
+    const there = SCHOOL_NUMBERS.filter((one) => row && one.get(row) !== null).map(({ key, word }) => ({ value: key as string, name: word }));
+    return this.number() ? [{ value: 'none', name: 'none: all as the school has it' }, ...there] : there;
+  });
+  protected readonly number = computed<SchoolNumberKey | null>(() => this.store.cushion()?.schoolNumber?.number ?? null);
+  protected readonly limits = computed(() => {
+    const key = this.number();
+    return key ? schoolNumber(key) : { leastMm: 0, mostMm: 0 };
+  });
+  protected readonly bySchool = computed(() => {
+    const [key, row, { units, step }] = [this.number(), this.#row(), this.store.inWords()];
+    const value = key && row ? schoolNumber(key).get(row) : null;
+    return value ? `the school says ${formatLengthUnit(pairMm(value, this.store.job()?.units ?? 'metric'), units, step)}` : null;
+  });
+
+  protected wordOf(key: SchoolNumberKey): string {
+    const { word } = schoolNumber(key);
+    return word.charAt(0).toUpperCase() + word.slice(1);
+  }
+
+  protected setSchool(id: string): void {
+    this.store.editCushion('School', ({ schoolNumber: number, ...cushion }) => {
+      const row = this.store.shop()?.school(id);
+      const stays = number && row && schoolNumber(number.number).get(row) !== null;
+      return { ...cushion, school: id, ...(stays ? { schoolNumber: number } : {}) };
+    });
+  }
+
+  protected setNumber(key: string): void {
+    this.store.editCushion('One number of the school', ({ schoolNumber: _before, ...cushion }) => {
+      const [row, units] = [this.#row(), this.store.job()?.units ?? 'metric'];
+      const number = SCHOOL_NUMBERS.find((one) => one.key === key);
+      const value = number && row ? number.get(row) : null;
+      return number && value ? { ...cushion, schoolNumber: { number: number.key, mm: pairMm(value, units) } } : cushion;
+    });
+  }
+
+  protected setAmount(mm: number | null): void {
+    const key = this.number();
+    if (key && mm !== null) this.store.editCushion('One number of the school', (cushion) => ({ ...cushion, schoolNumber: { number: key, mm } }));
+  }
+
+  protected async compare(): Promise<void> {
+    const { CompareDialog } = await import('./compare-dialog');
+    this.#dialog.open<string>(CompareDialog, { data: this.store, ariaLabelledBy: 'compare-title' }).closed.subscribe((id) => id && this.setSchool(id));
+  }
+}
