@@ -45,14 +45,29 @@ const PICTURES: readonly Picture[] = [
   { file: 'look-over-long-core', job: 'Foyer long seat', place: '1/look-over', before: (page) => page.getByText('Several into one', { exact: true }).click() },
   { file: 'filling-choose', job: 'Conductor’s chair', place: '1/filling', before: (page) => page.getByRole('button', { name: 'Choose for me' }).click() },
   { file: 'build', job: 'Prompt-side boxes', place: '1/build', before: openWhy },
+  {
+    file: 'build-crown',
+    job: 'Conductor’s chair',
+    place: '5/build',
+    before: async (page) => {
+      await page.locator('.tabs').getByText('Crown', { exact: true }).click();
+      await page.getByText('Profile along the dragged line').waitFor();
+    },
+  },
+  {
+    file: 'build-compare',
+    job: 'Stalls benches',
+    place: '1/build',
+    before: (page) => page.getByRole('button', { name: 'Compare schools' }).click(),
+  },
   { file: 'cover', job: 'Prompt-side boxes', place: '3/cover' },
   { file: 'lay', job: 'Stalls benches', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
   { file: 'gauges', room: 'gauges', place: '' },
+  { file: 'schools', room: 'schools', place: '' },
   { file: 'stockroom', room: 'stockroom', place: '' },
   { file: 'check', job: 'Storage chest top', place: '1/check' },
   { file: 'build-dark', job: 'Reading corner', place: '2/build', theme: 'dark' },
-  { file: 'lay-tablet', job: 'Prompt-side boxes', place: '1/lay', size: { width: 1024, height: 768 } },
 ];
 
 async function served(): Promise<() => void> {

@@ -1,3 +1,4 @@
+import { SHIPPED_SCHOOLS } from '@yardland/core';
 import fc from 'fast-check';
 import type { Job, JobSummary } from '@yardland/core';
 import { demoJob, running, type Running } from './support';
@@ -121,13 +122,15 @@ describe('the shop', () => {
   it('is written whole with the revision that was seen; a stale write gets the current one', async () => {
     const { body } = await app.get('/api/shop');
     expect(body.revision).toBe(1);
-    const changed = { ...body.shop, calibration: { trimOffMm: 40 } };
+    const ours = { ...SHIPPED_SCHOOLS[0]!, id: 'ours', name: 'Ours' };
+    const changed = { ...body.shop, calibration: { trimOffMm: 40 }, schools: [ours] };
     const written = await app.send('PUT', '/api/shop', { revision: 1, shop: changed });
     expect([written.status, written.body.revision]).toEqual([200, 2]);
     expect((await app.get('/api/shop')).body).toEqual({ revision: 2, shop: changed });
     const stale = await app.send('PUT', '/api/shop', { revision: 1, shop: body.shop });
     expect([stale.status, stale.body.code, stale.body.currentShop.revision]).toEqual([409, 'stale-revision', 2]);
     expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, grades: [{ id: 'x' }] } })).body.path).toBe('shop.grades.0.name');
+    expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, schools: [SHIPPED_SCHOOLS[0]] } })).body.path).toBe('shop.schools');
     expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, calibration: { noSuch: 1 } } })).status).toBe(400);
   });
 });

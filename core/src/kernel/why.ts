@@ -38,6 +38,8 @@ export function whySteps(figure: Figure, system: UnitSystem, from = NOWHERE): st
   }
   const before = stepsBefore(figure.from);
   const inner = figure.terms.flatMap((term) => stepsBefore(term.each));
+  // Nothing added: the same number under another name.
+  if (!figure.terms.length) return [...before.slice(0, -1), `${before.at(-1) ?? named(figure.from, system)} = ${named(figure, system)}`];
   const goesOn = before.length > 0 && inner.length === 0;
   const left = [...(goesOn ? [] : [named(figure.from, system)]), ...figure.terms.map((term) => termText(term, system))];
   return [...new Set([...before, ...inner]), [...left, '=', named(figure, system)].join(' ')];

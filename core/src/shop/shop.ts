@@ -17,7 +17,14 @@ export const shopSchema = z.strictObject({
   cloths: z.array(clothSchema).max(500),
   waddings: z.array(waddingSchema).max(100),
   /** The shop's own schools; the shipped ones stand before them. */
-  schools: z.array(schoolSchema).max(60).default([]),
+  schools: z
+    .array(schoolSchema)
+    .max(60)
+    .refine(
+      (schools) => new Set([...SHIPPED_SCHOOLS, ...schools].map(({ id }) => id)).size === SHIPPED_SCHOOLS.length + schools.length,
+      'two schools of one id',
+    )
+    .default([]),
   calibration: z.partialRecord(z.enum(assumptionKeys), z.number().finite()),
 });
 export type ShopDocument = z.infer<typeof shopSchema>;

@@ -4,6 +4,7 @@ import { shopAndJobs } from './migrations/0001-shop-and-jobs.sql';
 import { samples } from './migrations/0002-samples.sql';
 import { shopRevision } from './migrations/0003-shop-revision.sql';
 import { fillingsAndPictures } from './migrations/0004-fillings-and-pictures.sql';
+import { schools } from './migrations/0005-schools.sql';
 
 export interface Migration {
   readonly name: string;
@@ -16,6 +17,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'samples', sql: samples },
   { name: 'shop-revision', sql: shopRevision },
   { name: 'fillings-and-pictures', sql: fillingsAndPictures },
+  { name: 'schools', sql: schools },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -55,6 +55,9 @@ export class ShopStore {
         ['wadding', document.waddings],
       ];
       for (const [kind, materials] of rows) materials.forEach((one, position) => insertMaterial.run(kind, one.id, position, one.name, JSON.stringify(one)));
+      this.#db.prepare('DELETE FROM school').run();
+      const insertSchool = this.#db.prepare('INSERT INTO school (id, position, name, document) VALUES (?, ?, ?, ?)');
+      document.schools.forEach((one, position) => insertSchool.run(one.id, position, one.name, JSON.stringify(one)));
     })();
     this.#open = null;
   }
@@ -80,6 +83,10 @@ export class ShopStore {
       fillings: materials('filling'),
       cloths: materials('cloth'),
       waddings: materials('wadding'),
+      schools: this.#db
+        .prepare<[], { document: string }>('SELECT document FROM school ORDER BY position')
+        .all()
+        .map((one): unknown => JSON.parse(one.document)),
     });
   }
 }

@@ -5,6 +5,7 @@ export const ROUTES: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'jobs' },
   { path: 'jobs', title: 'Jobs · Yardland', loadComponent: async () => (await import('./jobs/jobs-page')).JobsPage },
   { path: 'stockroom', title: 'Stockroom · Yardland', loadComponent: async () => (await import('./stockroom/stockroom-page')).StockroomPage },
+  { path: 'schools', title: 'Schools · Yardland', loadComponent: async () => (await import('./schools/schools-page')).SchoolsPage },
   { path: 'gauges', title: 'Gauges · Yardland', loadComponent: async () => (await import('./gauges/gauges-page')).GaugesPage },
   {
     path: 'jobs/:id',

@@ -105,7 +105,7 @@ export function crownScene(one: CushionPlan, line: ProfileLine, inWords: SayIn, 
     return { along: length * t, mm: heightAt(surface, at) * crown.request.crownMm };
   });
   const highest = Math.max(...heights.map(({ mm }) => mm));
-  const baseY = -(depth * 0.2 + crown.request.crownMm * 3);
+  const baseY = -(depth * 0.28 + crown.request.crownMm * 3);
   const profile = (times: number): Point[] => heights.map(({ along, mm }) => ({ x: along, y: baseY + mm * times }));
   const bowed = source.crown.way === 'bow';
   const items: SceneItem[] = [
@@ -128,8 +128,8 @@ export function crownScene(one: CushionPlan, line: ProfileLine, inWords: SayIn, 
       return { kind: 'leader', key: `pad-words-${i}`, at: nearestOn(pad.outline, at), toX: wide, text: `pad ${i + 1}, at ${words(pad.heightMm)}` };
     }),
     { kind: 'area', key: 'line', shape: [line.from, line.to], open: true, look: 'fold' },
-    { kind: 'knob', key: 'profile-from', at: line.from, name: 'One end of the profile line', look: 'mark' },
-    { kind: 'knob', key: 'profile-to', at: line.to, name: 'Other end of the profile line', look: 'mark' },
+    { kind: 'knob', key: 'profile-from', at: line.from, name: 'One end of the profile line', look: 'mark', stepMm: 10 },
+    { kind: 'knob', key: 'profile-to', at: line.to, name: 'Other end of the profile line', look: 'mark', stepMm: 10 },
     { kind: 'area', key: 'ground', shape: [profile(0)[0] as Point, profile(0).at(-1) as Point], open: true, look: 'sew' },
     { kind: 'area', key: 'profile-high', shape: profile(3), open: true, look: 'crown' },
     { kind: 'area', key: 'profile', shape: profile(1), open: true, look: 'cut' },

@@ -9,6 +9,7 @@ const STATE_WORDS: Record<StationState, string> = { open: '', done: 'done', doub
 const ROOMS = [
   { path: '/jobs', name: 'Jobs' },
   { path: '/stockroom', name: 'Stockroom' },
+  { path: '/schools', name: 'Schools' },
   { path: '/gauges', name: 'Gauges' },
 ];
 

@@ -1,0 +1,138 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { LucideCopy, LucideTrash2 } from '@lucide/angular';
+import {
+  pair,
+  readWith,
+  sayLine,
+  schoolSchema,
+  SCHOOL_NUMBERS,
+  SEWN_TO,
+  SHIPPED_SCHOOLS,
+  WRAP_WAYS,
+  type Pair,
+  type SchoolNumber,
+  type SchoolRow,
+  type ShopDocument,
+} from '@yardland/core';
+import { WRAP_WORDS } from '../build/build-words';
+import { Choice } from '../shared/choice';
+import { newId } from '../shared/new-id';
+import { problemOf } from '../shared/problem';
+import { QuantityField } from '../shared/quantity-field';
+import { ShopService } from '../shared/shop.service';
+import { TextField } from '../shared/text-field';
+import { Tape } from '../shell/tape';
+import { ThemeButton } from '../shell/theme-button';
+import { WorkedExample } from './worked-example';
+
+const SEWN_WORDS: Record<(typeof SEWN_TO)[number], string> = {
+  finished: 'to the finished size',
+  wrapped: 'over the wrap, lightly squeezed',
+  core: 'to the core: its oversize is the seam',
+};
+
+/** The allowance schools: the shipped ones to read and copy, the shop's own to edit, each with an example worked out as it is changed. */
+@Component({
+  selector: 'yl-schools-page',
+  imports: [Tape, ThemeButton, TextField, QuantityField, Choice, WorkedExample, LucideCopy, LucideTrash2],
+  templateUrl: './schools-page.html',
+  host: { class: 'room' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SchoolsPage {
+  readonly #shops = inject(ShopService);
+  readonly #stored = toSignal(this.#shops.stored$);
+  protected readonly message = signal<string | null>(null);
+  readonly #chosen = signal<string>(SHIPPED_SCHOOLS[0]?.id ?? '');
+
+  protected readonly own = computed<readonly SchoolRow[]>(() => this.#stored()?.shop.schools ?? []);
+  protected readonly all = computed(() => [...SHIPPED_SCHOOLS, ...this.own()]);
+  protected readonly school = computed(() => this.all().find(({ id }) => id === this.#chosen()) ?? this.all()[0] ?? null);
+  protected readonly shipped = computed(() => SHIPPED_SCHOOLS.some(({ id }) => id === this.school()?.id));
+  protected readonly units = linkedSignal(() => this.#stored()?.shop.units ?? 'metric');
+  protected readonly step = computed(() => this.#stored()?.shop.step ?? { mm: 1, inch: 1 / 8 });
+  protected readonly shop = computed(() => this.#stored()?.shop ?? null);
+
+  protected readonly fine: Pair = { mm: 1, inch: 1 / 16 };
+  protected readonly numbers = SCHOOL_NUMBERS;
+  protected readonly ways = WRAP_WAYS.map((value) => ({ value, name: WRAP_WORDS[value] }));
+  protected readonly sewnTo = SEWN_TO.map((value) => ({ value, name: SEWN_WORDS[value] }));
+  protected readonly yesNo = [
+    { value: 'yes', name: 'yes' },
+    { value: 'no', name: 'no' },
+  ];
+
+  protected choose(id: string): void {
+    this.#chosen.set(id);
+  }
+
+  /** A copy of the school in hand, the shop's own from then on. */
+  protected copy(): void {
+    const from = this.school();
+    if (!from) return;
+    const name = `${from.name}, ours`;
+    const id = newId(name, new Set(this.all().map((one) => one.id)));
+    this.#change(
+      (shop) => ({ ...shop, schools: [...shop.schools, { ...from, id, name }] }),
+      () => this.choose(id),
+    );
+  }
+
+  protected remove(id: string): void {
+    this.#change(
+      (shop) => ({ ...shop, schools: shop.schools.filter((one) => one.id !== id) }),
+      () => this.choose(SHIPPED_SCHOOLS[0]?.id ?? ''),
+    );
+  }
+
+  /** One half of a number's pair; the other stays as it is. */
+  protected setNumber(number: SchoolNumber, system: 'metric' | 'inch', mm: number | null): void {
+    const school = this.school();
+    const value = school && number.get(school);
+    if (!school || !value || mm === null) return;
+    this.set(number.set(school, system === 'inch' ? pair(value.mm, mm / 25.4) : pair(mm, value.inch)));
+  }
+
+  protected setSewn(what: 'plate' | 'boxing', to: string): void {
+    const school = this.school();
+    if (school) this.set({ ...school, [what]: { ...school[what], to } });
+  }
+
+  protected setWrap(change: Partial<SchoolRow['wrap']>): void {
+    const school = this.school();
+    if (school) this.set({ ...school, wrap: { ...school.wrap, ...change } });
+  }
+
+  protected setLong(value: string): void {
+    const school = this.school();
+    if (school)
+      this.set({ ...school, longCore: value === 'yes' ? (school.longCore ?? { beyond: pair(900, 36), add: pair(6, 1 / 4), per: pair(600, 24) }) : null });
+  }
+
+  protected set(change: Partial<SchoolRow>): void {
+    const school = this.school();
+    if (!school || this.shipped()) return;
+    const read = readWith(schoolSchema, { ...school, ...change });
+    if (!read.ok) {
+      const [first] = read.problems;
+      this.message.set(first ? sayLine(first, { units: this.units(), step: this.step() }) : 'This cannot be.');
+      return;
+    }
+    this.#change((shop) => ({ ...shop, schools: shop.schools.map((one) => (one.id === school.id ? read.value : one)) }));
+  }
+
+  #change(edit: (shop: ShopDocument) => ShopDocument, then?: () => void): void {
+    this.#shops.change(edit).subscribe({
+      next: () => {
+        this.message.set(null);
+        then?.();
+      },
+      error: (error: unknown) => {
+        const problem = problemOf(error);
+        this.message.set(problem.code === 'stale-revision' ? `${problem.message} It is shown here now; make the change again.` : problem.message);
+        if (problem.code === 'stale-revision') this.#shops.renew().subscribe();
+      },
+    });
+  }
+}

@@ -1,0 +1,121 @@
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
+import {
+  assumed,
+  evaluateSizes,
+  formatLength,
+  pairMm,
+  whyLine,
+  type Figure,
+  type SchoolRow,
+  type ShopDocument,
+  type SizeRequest,
+  type UnitSystem,
+} from '@yardland/core';
+import { Choice, Switch } from '../shared/choice';
+import { QuantityField } from '../shared/quantity-field';
+
+const UNITS = [
+  { value: 'metric', name: 'metric' },
+  { value: 'inch', name: 'inches' },
+];
+const GIVEN = [
+  { value: 'seat', name: 'the seat' },
+  { value: 'finished', name: 'the cushion' },
+  { value: 'core', name: 'a kept core' },
+  { value: 'sewn', name: 'an old cover' },
+];
+
+/** A long bench shows what packed ends and long cores do; in inches a round number of them. */
+const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heightMm: number]> = {
+  metric: [1200, 450, 100],
+  inch: [48 * 25.4, 18 * 25.4, 4 * 25.4],
+};
+
+/** One cushion through a school: every size with its derivation, worked out anew as the school or the measures are changed. */
+@Component({
+  selector: 'yl-worked-example',
+  imports: [QuantityField, Switch, Choice],
+  template: `
+    <h2 id="example-title">Worked example</h2>
+    <div class="dialog-fields">
+      <yl-switch label="Measured in" [options]="unitOptions" [value]="units()" (changed)="unitsChanged.emit($any($event))" />
+      <yl-choice label="Measured is" [options]="givenOptions" [value]="given()" (changed)="given.set($any($event))" />
+    </div>
+    <div class="example-measures">
+      @for (one of measures; track one.name; let i = $index) {
+        <yl-quantity
+          [label]="one.name"
+          [mm]="sides()[i] ?? 0"
+          [minMm]="20"
+          [maxMm]="5000"
+          [units]="units()"
+          [step]="document().step"
+          (changed)="setSide(i, $event)"
+        />
+      }
+    </div>
+    <dl class="example">
+      @for (row of rows(); track row.name) {
+        <div>
+          <dt>{{ row.name }}</dt>
+          <dd>
+            <b>{{ row.size }}</b>
+            @for (line of row.why; track line) {
+              <small>{{ line }}</small>
+            }
+          </dd>
+        </div>
+      }
+    </dl>
+  `,
+  host: { class: 'check worked', role: 'region', 'aria-labelledby': 'example-title' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class WorkedExample {
+  readonly school = input.required<SchoolRow>();
+  readonly document = input.required<ShopDocument>();
+  readonly units = input.required<UnitSystem>();
+  readonly unitsChanged = output<UnitSystem>();
+  protected readonly unitOptions = UNITS;
+  protected readonly givenOptions = GIVEN;
+  protected readonly measures = [{ name: 'Wide' }, { name: 'Deep' }, { name: 'High' }];
+  protected readonly given = signal<SizeRequest['given']>('seat');
+  protected readonly sides = linkedSignal<readonly number[]>(() => FIRST[this.units()]);
+
+  protected readonly rows = computed(() => {
+    const [acrossMm = 0, deepMm = 0, heightMm = 0] = this.sides();
+    const [school, units] = [this.school(), this.units()];
+    const sizes = evaluateSizes(
+      school,
+      {
+        given: this.given(),
+        acrossMm,
+        deepMm,
+        heightMm,
+        wrapLoftMm: pairMm(school.wrap.loft, units),
+        wrapSqueezed: assumed('wrapSqueezedLightly', this.document().calibration, units),
+        seamMm: null,
+        thin: null,
+      },
+      units,
+    );
+    const row = (name: string, ...figures: readonly Figure[]) => ({
+      name,
+      size: figures.map((figure) => formatLength(figure.value, units, this.document().step)).join(' × '),
+      why: [...new Set(figures.filter((figure) => figure.kind !== 'given').map((figure) => whyLine(figure, units)))],
+    });
+    const { seat, finished, core, sewn, cut, boxingCut } = sizes;
+    return [
+      row('Seat', seat.width, seat.depth),
+      row('Finished', finished.width, finished.depth, finished.height),
+      row('Core', core.width, core.depth, core.height),
+      row('Sewn', sewn.width, sewn.depth, sewn.height),
+      row('Plate, cut', cut.width, cut.depth),
+      row('Boxing, cut', boxingCut),
+    ];
+  });
+
+  protected setSide(index: number, mm: number | null): void {
+    if (mm !== null) this.sides.update((sides) => sides.map((side, i) => (i === index ? mm : side)));
+  }
+}
