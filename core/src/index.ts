@@ -5,6 +5,7 @@ export * from './build/fit';
 export * from './build/fit-request';
 export * from './build/outlines';
 export * from './build/foam';
+export * from './build/knife-edge';
 export * from './build/membrane';
 export * from './build/sensitivity';
 export * from './build/sizes';

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { fit, jobSchema, openShop, plan, loadCurve, shopSchema, solveLay, type Job } from '@yardland/core';
+import { crown, fit, outlineOf, SHAPES, jobSchema, openShop, plan, loadCurve, shopSchema, solveLay, type Job } from '@yardland/core';
 import { rowOf, timed, type Row } from './measure';
 
 /** The rows of pure computing: planning, fit, load curve, lay. */
@@ -57,6 +57,14 @@ export function coreRows(root: string): Row[] {
         for (let i = 1; i <= 100; i++) curve.strainAt(i * 200);
       }),
     ),
+    ...SHAPES.filter((shape) => ['rectangle', 't', 'ring-sector'].includes(shape.shape)).map((shape) => {
+      const { outline } = outlineOf(shape.like(620, 480));
+      return rowOf(
+        `crown of ${shape.name}: surface, bowed plate, 3 pads`,
+        'under 60 ms',
+        timed(40, () => void crown(outline, 30, 3)),
+      );
+    }),
     ...(lay
       ? [
           rowOf(

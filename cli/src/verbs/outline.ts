@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { grow, isClosed, issue, measured, type Issue, type Join, type Outline } from '@yardland/core';
+import { grow, isClosed, issue, measured, withoutEars, type Issue, type Join, type Outline } from '@yardland/core';
 import { formatOf, readOutlineFile } from '@yardland/core/format/formats';
 import { readOutlineValue } from '@yardland/core/format/json';
 import type { FileUnits, ReadOutline } from '@yardland/core/format/outline-file';
@@ -56,9 +56,9 @@ async function write(outline: Outline, file: string): Promise<Issue | null> {
 /** Measures an outline from a file or a shape, grown where asked, and writes it in another format. */
 export const outlineVerb: Verb = {
   name: 'outline',
-  usage: 'outline FILE [--shape JSON] [--grow MM] [--join round|mitre] [--units mm|inch] [--out FILE.dxf|.svg|.pdf|.plt|.csv|.json]',
+  usage: 'outline FILE [--shape JSON] [--grow MM] [--join round|mitre] [--trim-ears MM] [--units mm|inch] [--out FILE.dxf|.svg|.pdf|.plt|.csv|.json]',
   does: 'measures an outline (.dxf, .svg, .csv, .json) or a shape, grows it by a true offset, and writes it in another format',
-  options: ['shape', 'grow', 'join', 'units', 'out'],
+  options: ['shape', 'grow', 'join', 'trim-ears', 'units', 'out'],
   async run([file], options) {
     const { shape, units, out } = options;
     const join = (options['join'] ?? 'mitre') as Join;
@@ -66,6 +66,8 @@ export const outlineVerb: Verb = {
     if (join !== 'round' && join !== 'mitre') return wrong('--join', 'Join round or mitre.');
     if (units !== undefined && units !== 'mm' && units !== 'inch') return wrong('--units', 'Units are mm or inch.');
     if (!Number.isFinite(mm) || Math.abs(mm) > 1000 || options['grow'] === '') return wrong('--grow', 'Grow by a number of millimetres, from −1000 to 1000.');
+    const ears = options['trim-ears'] === undefined ? 0 : Number(options['trim-ears']);
+    if (!(ears >= 0 && ears <= 100) || options['trim-ears'] === '') return wrong('--trim-ears', 'Trim the corners by a number of millimetres, from 0 to 100.');
     if (file === undefined && shape === undefined)
       return refusal([{ code: 'file-missing', path: '', message: 'Name a file, - for JSON on standard input, or give --shape.' }]);
 
@@ -73,11 +75,12 @@ export const outlineVerb: Verb = {
     if (!read.ok) return refusal(inWords(read.problems));
     const grown = grow(read.outline, mm, join);
     if (!grown.ok) return refusal(inWords([issue('error', grown.code, '--grow')]));
+    const made = withoutEars(grown.outline, ears);
     const problems = [...read.notes, ...(grown.exact ? [] : [issue('warning', 'offset-trimmed', '--grow')])];
     if (out !== undefined) {
-      const trouble = await write(grown.outline, out);
+      const trouble = await write(made, out);
       if (trouble) return refusal(inWords([trouble]));
     }
-    return { code: 0, out: report(grown.outline, problems) };
+    return { code: 0, out: report(made, problems) };
   },
 };

@@ -29,6 +29,8 @@ type Draft = Omit<Step, 'id' | 'figures' | 'cautions' | 'seam'> & Partial<Pick<S
 /** Wide foam and fine dust, blades and vapour: said where the hand meets them. */
 const CAUTION = {
   saw: 'Foam saw or knife: blade guard down, fingers out of the line; wear a dust mask with old foam.',
+  knife: 'Foam knife: long strokes, away from you, fingers out of the line; wear a dust mask with old foam.',
+  wire: 'Hot wire: open the window, the fumes are harmful; it burns, and foam can catch fire: never leave it on.',
   glue: 'Spray adhesive: open the window, nothing burning near, keep overspray off the faces.',
   bag: 'Thin plastic bags and vacuum: never within a child’s reach.',
 };
@@ -60,7 +62,7 @@ function cutting(plan: CushionPlan): Draft[] {
       phase: 'cut',
       what: `Cut the ${pieceLabel(piece)}: {0} × {1}, marked square to the face and cut upright.`,
       figures: [piece.width, piece.height],
-      cautions: [CAUTION.saw],
+      cautions: [plan.source.core.tool === 'hot-wire' ? CAUTION.wire : plan.source.core.tool === 'knife' ? CAUTION.knife : CAUTION.saw],
       lit: ['foam'],
     })),
     ...plan.pieces

@@ -5,9 +5,19 @@ import { given, law, minus, plus, sum, type Figure } from '../kernel/figure';
 import { issue, type Issue } from '../kernel/issue';
 import { isFoam, SHEET_NOMINAL_MM, type Grade } from '../material/material';
 import type { Piece } from '../piece/piece';
-import type { Constants } from '../shop/assumptions';
+import type { AssumptionKey, Constants } from '../shop/assumptions';
 import type { Shop } from '../shop/shop';
 import type { Sizes } from './sizes';
+
+export const CUTTING_TOOLS = ['saw', 'knife', 'hot-wire'] as const;
+export type CuttingTool = (typeof CUTTING_TOOLS)[number];
+
+const KERFS: Record<CuttingTool, AssumptionKey> = { saw: 'sawKerfMm', knife: 'knifeKerfMm', 'hot-wire': 'wireKerfMm' };
+
+/** Width of cut of a tool, mm: what a piece needs beside it on the sheet. */
+export function kerfOf(tool: CuttingTool | undefined, assume: Constants): number {
+  return assume(KERFS[tool ?? 'saw']);
+}
 
 export interface Layer {
   readonly grade: string;

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { constructionSchema } from '../cover/constructions/constructions';
 import { CROWN_WAYS } from '../build/domed';
+import { CUTTING_TOOLS } from '../build/foam';
 import { GIVEN } from '../build/sizes';
 import { DECKS, POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
@@ -109,6 +110,8 @@ export const cushionSchema = z.strictObject({
         }),
       )
       .max(8),
+    /** What the foam is cut with; the saw unless told. */
+    tool: z.enum(CUTTING_TOOLS).optional(),
     /** The old core goes back in: nothing of it is cut or bought. */
     kept: z.boolean().optional(),
   }),

@@ -1,3 +1,4 @@
+import { kerfOf } from '../build/foam';
 import { biasBlocks, biasDepth } from '../cover/welt';
 import { flatten, rectangleOutline } from '../geometry/outline';
 import { hashText } from '../kernel/hash';
@@ -107,7 +108,11 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
       kind: 'sheet',
       widthMm: grade.sheet.widthMm - trim,
       lengthMm: grade.sheet.lengthMm - trim,
-      gapMm: shop.assume('sawKerfMm', job.units),
+      gapMm: Math.max(
+        ...plans
+          .filter((plan) => plan.pieces.some((piece) => piece.grade === gradeId))
+          .map((plan) => kerfOf(plan.source.core.tool, (key) => shop.assume(key, job.units))),
+      ),
     };
     return [wanted(`foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, items)];
   });

@@ -46,6 +46,8 @@ export const ASSUMPTIONS = {
   threadThin: ratio(2.5, 'thread per length of seam and row, thin cloth (0.5 mm and under)', 'lockstitch, both threads'),
   threadThick: ratio(3.2, 'thread per length of seam and row, thick cloth (2 mm and over)', 'lockstitch, both threads'),
   sawKerfMm: length(3, 1 / 8, 'width of cut of the foam saw', 'bench practice'),
+  knifeKerfMm: length(1, 1 / 16, 'width of cut of a foam knife or bread knife', 'bench practice'),
+  wireKerfMm: length(2, 1 / 16, 'width of cut of a hot wire', 'bench practice'),
   sheetTrimMm: length(5, 1 / 4, 'edge of a foam sheet that is not square and clean', 'bench practice'),
   uprightShare: ratio(0.75, 'share of the body’s weight on the seat, upright with the feet down', 'seating surveys'),
   reclinedShare: ratio(0.65, 'the same, reclined', 'seating surveys'),

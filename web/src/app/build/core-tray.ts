@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { area, formatLengthUnit, formatNumber, gluedArea, pieceLabel } from '@yardland/core';
+import { area, formatLengthUnit, formatNumber, gluedArea, kerfOf, pieceLabel, type CuttingTool } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
@@ -19,6 +19,7 @@ import { QuantityField } from '../shared/quantity-field';
       [step]="store.step()"
       (changed)="setHeight($event)"
     />
+    <yl-choice class="few wider" label="Cut with" [options]="tools" [value]="store.cushion()?.core?.tool ?? 'saw'" (changed)="setTool($event)" />
     @if ((store.cushion()?.core?.layers?.length ?? 0) > 1) {
       <yl-choice label="Top layer" [options]="fronts" [value]="store.cushion()?.core?.layers?.[0]?.overFront ? 'over' : 'flat'" (changed)="setFront($event)" />
     }
@@ -48,6 +49,11 @@ import { QuantityField } from '../shared/quantity-field';
 })
 export class CoreTray {
   protected readonly store = inject(JobStore);
+  protected readonly tools = [
+    { value: 'saw', name: 'foam saw' },
+    { value: 'knife', name: 'knife' },
+    { value: 'hot-wire', name: 'hot wire' },
+  ];
   protected readonly fronts = [
     { value: 'flat', name: 'lies flat' },
     { value: 'over', name: 'rolls over the front' },
@@ -73,7 +79,7 @@ export class CoreTray {
       return rest > 150 ? [`${length(rest)} × ${length(request.material.widthMm)}`] : [];
     });
     return [
-      { name: 'Cut with', says: `foam saw, ${length(shop.assume('sawKerfMm', job.units))} kerf between pieces` },
+      { name: 'Kerf between pieces', says: length(kerfOf(one.source.core.tool, (key) => shop.assume(key, job.units))) },
       ...(parts.length
         ? [{ name: 'Glued up from', says: parts.map((piece) => `${pieceLabel(piece).replace(/^foam,? ?/, '')}: ${length(piece.width.value)}`).join(' · ') }]
         : []),
@@ -84,6 +90,13 @@ export class CoreTray {
 
   protected setHeight(mm: number | null): void {
     if (mm !== null) this.store.editCushion('Height', (cushion) => ({ ...cushion, heightMm: mm }));
+  }
+
+  protected setTool(value: string): void {
+    this.store.editCushion('Cutting tool', ({ core: { tool: _before, ...core }, ...cushion }) => ({
+      ...cushion,
+      core: value === 'saw' ? core : { ...core, tool: value as CuttingTool },
+    }));
   }
 
   protected setFront(value: string): void {
