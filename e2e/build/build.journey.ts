@@ -71,7 +71,7 @@ test('a loose cover is mended with one press, and the wrap is laid out in its ow
   await expect(shop.ticket()).toContainText('wrap, parcel');
   await expect(tray).toContainText('Loose wadding for the corners');
   await tray.getByText('Core', { exact: true }).click();
-  await expect(tray).toContainText('kerf');
+  await expect(tray).toContainText('Kerf between pieces');
   await shop.expectAccessible();
 });
 
