@@ -77,7 +77,13 @@ export function bounds(points: readonly Point[]): Bounds {
 
 /** The smallest upright rectangle round an outline, exact for its curves. */
 export function outlineBounds(outline: Outline): Bounds {
-  return bounds(outline.segments.flatMap(extremesOf));
+  const points: Point[] = [];
+  for (const segment of outline.segments) {
+    // The end of a segment is the start of the next.
+    if (segment.kind === 'line') points.push(segment.from);
+    else points.push(...extremesOf(segment));
+  }
+  return bounds(points);
 }
 
 export interface Station {

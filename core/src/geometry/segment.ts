@@ -68,9 +68,15 @@ export function flattenSegment(segment: Segment, tolerance: number): Point[] {
   if (segment.kind === 'line') return [segment.from];
   if (segment.kind === 'cubic') return cubicFlat(segment, tolerance);
   const most = 2 * Math.acos(Math.max(0, 1 - tolerance / segment.radius));
-  const count = Math.max(1, Math.ceil(Math.abs(segment.sweep) / most));
-  const length = segmentLength(segment);
-  return Array.from({ length: count }, (_, i) => pointOn(segment, (length * i) / count));
+  const { centre, radius, sweep } = segment;
+  const count = Math.max(1, Math.ceil(Math.abs(sweep) / most));
+  const start = startAngle(segment);
+  const points: Point[] = [segment.from];
+  for (let i = 1; i < count; i++) {
+    const angle = start + (sweep * i) / count;
+    points.push({ x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) });
+  }
+  return points;
 }
 
 /** The points of a segment that may lie furthest out: its ends, and where it runs level or upright. */

@@ -10,7 +10,7 @@ import type { Cover } from '../cover/constructions/construction';
 import { cornersOf } from '../cover/corners';
 import { flatten, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
-import { hashText } from '../kernel/hash';
+import { hashNumbers } from '../kernel/hash';
 import { given, law, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
 import type { Piece } from '../piece/piece';
@@ -103,7 +103,10 @@ export function clothFacts(
 function cutOf(piece: Piece, quantity: number): Cut {
   const polygon = flatten(piece.trimMm > 0 ? rectangleOutline(piece.width.value + piece.trimMm, piece.height.value) : piece.outline);
   const count = piece.countPerCushion * quantity;
-  return { piece, polygon, count, hash: hashText(JSON.stringify([count, polygon])) };
+  const content = new Float64Array(2 * polygon.length + 1);
+  content[0] = count;
+  polygon.forEach(({ x, y }, i) => content.set([x, y], 2 * i + 1));
+  return { piece, polygon, count, hash: hashNumbers(content) };
 }
 
 /** Loose wadding: where there is a wrap there is some for the corners; packed ends take more. */

@@ -14,7 +14,7 @@ export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: st
   const { crownMm, underMm, widthMm } = sectionReach(one);
   const sewnHeight = sizes.sewn.height.value;
   // The section lies below the plan, clear of the plan's own dimension line.
-  const sectionY = -(Math.max(width.value, depth.value) * 0.42 + sewnHeight + crownMm);
+  const sectionY = -(Math.max(width.value, depth.value) * 0.34 + sewnHeight + crownMm);
   const ends = slope?.end === 'front' ? [slope.finished.value, height.value] : [height.value, slope?.finished.value ?? height.value];
   const items: SceneItem[] = [
     ...plateItems(plate, seam.value),
@@ -52,14 +52,13 @@ export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: st
     {
       kind: 'note',
       key: 'section-words',
-      at: { x: 0, y: sectionY + sewnHeight + crownMm },
-      dy: -10,
+      at: { x: 0, y: sectionY - underMm },
+      dy: 30,
       text: `Section, ${sectionWay(one)}`,
       look: 'head',
     },
-    { kind: 'note', key: 'section-foot', at: { x: 0, y: sectionY - underMm }, text: '' },
   ];
-  return { title: `Build of ${one.source.name}, plan and section`, fit, room: { left: 84, right: slope ? 180 : 158, top: 58, bottom: 30 }, items };
+  return { title: `Build of ${one.source.name}, plan and section`, fit, room: { left: 84, right: slope ? 180 : 158, top: 58, bottom: 52 }, items };
 }
 
 /** Heights, as shares of the crown, at which the surface is cut level on the drawing. */
