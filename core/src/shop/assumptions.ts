@@ -48,6 +48,12 @@ export const ASSUMPTIONS = {
   sawKerfMm: length(3, 1 / 8, 'width of cut of the foam saw', 'bench practice'),
   knifeKerfMm: length(1, 1 / 16, 'width of cut of a foam knife or bread knife', 'bench practice'),
   wireKerfMm: length(2, 1 / 16, 'width of cut of a hot wire', 'bench practice'),
+  penAllowanceMm: length(
+    3,
+    1 / 8,
+    'a line drawn round foam with a marker lies outside its edge by this',
+    'half the marker’s thickness, and a little for its tilt',
+  ),
   sheetTrimMm: length(5, 1 / 4, 'edge of a foam sheet that is not square and clean', 'bench practice'),
   uprightShare: ratio(0.75, 'share of the body’s weight on the seat, upright with the feet down', 'seating surveys'),
   reclinedShare: ratio(0.65, 'the same, reclined', 'seating surveys'),

@@ -1,4 +1,4 @@
-import { formatLengthUnit, formatNumber, type Advice, type SayIn, type Sensitivity, type WrapWay } from '@yardland/core';
+import { formatLengthUnit, formatNumber, MM_PER_INCH, type Advice, type SayIn, type Sensitivity, type UnitSystem, type WrapWay } from '@yardland/core';
 
 export const WRAP_WORDS: Record<WrapWay, string> = {
   blanket: 'blanket round front and back',
@@ -19,11 +19,21 @@ const WHAT: Record<Sensitivity['what'], string> = {
   pad: 'pads thicker',
 };
 
-/** What a millimetre more of an allowance does: `+12 N/m`, and to the crown where that is worth saying. */
-export function sensitivityWords(one: Sensitivity): { readonly what: string; readonly does: string } {
+/** So much more of an allowance is looked at: a millimetre, or a sixteenth. */
+const MORE: Record<UnitSystem, { readonly mm: number; readonly words: string }> = {
+  metric: { mm: 1, words: 'a millimetre' },
+  inch: { mm: MM_PER_INCH / 16, words: '1/16 in' },
+};
+
+export const moreWords = (units: UnitSystem): string => MORE[units].words;
+
+/** What a little more of an allowance does: `+12 N/m`, and to the crown where that is worth saying. */
+export function sensitivityWords(one: Sensitivity, units: UnitSystem): { readonly what: string; readonly does: string } {
+  const { mm } = MORE[units];
   const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${formatNumber(Math.abs(value), digits)}`;
-  const crown = Math.abs(one.crownMm) >= 0.05 ? `, crown ${signed(one.crownMm, 1)} mm` : '';
-  return { what: WHAT[one.what], does: `${signed(one.tensionNPerM, Math.abs(one.tensionNPerM) < 10 ? 1 : 0)} N/m${crown}` };
+  const [tension, crownMm] = [one.tensionNPerM * mm, one.crownMm * mm];
+  const crown = units === 'inch' ? `${signed(crownMm / MM_PER_INCH, 3)} in` : `${signed(crownMm, 1)} mm`;
+  return { what: WHAT[one.what], does: `${signed(tension, Math.abs(tension) < 10 ? 1 : 0)} N/m${Math.abs(crownMm) >= 0.05 ? `, crown ${crown}` : ''}` };
 }
 
 /** One change in words: what, from where, to where. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { area, formatLengthUnit, formatNumber, gluedArea, kerfOf, pieceLabel, type CuttingTool } from '@yardland/core';
+import { area, formatLengthUnit, formatNumber, gluedArea, kerfOf, pieceLabel, type CuttingTool, type LaySubject } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
@@ -29,6 +29,7 @@ import { QuantityField } from '../shared/quantity-field';
         [mm]="layer.bevelMm ?? null"
         [optional]="true"
         [maxMm]="100"
+        class="few"
         hint="none"
         [units]="store.units()"
         [step]="store.step()"
@@ -67,12 +68,10 @@ export class CoreTray {
     const foam = one.pieces.filter((piece) => piece.material === 'foam');
     const glued = gluedArea(one.pieces, one.source.core.layers, area(one.outlines.core), Math.min(one.sizes.core.width.value, one.sizes.core.depth.value));
     const parts = foam.filter((piece) => piece.glued);
-    const foamLays =
-      this.store
-        .plan()
-        ?.lays.filter(
-          (lay) => lay.subject.kind === 'foam' && one.source.core.layers.some((layer) => lay.subject.kind === 'foam' && layer.grade === lay.subject.grade),
-        ) ?? [];
+    const mine = (subject: LaySubject): boolean =>
+      subject.kind === 'foam' &&
+      one.source.core.layers.some((layer) => layer.grade === subject.grade && Math.abs(layer.thicknessMm - subject.thicknessMm) < 0.01);
+    const foamLays = this.store.plan()?.lays.filter(({ subject }) => mine(subject)) ?? [];
     const left = foamLays.flatMap(({ answer, request }) => {
       if (!answer || request.material.kind !== 'sheet') return [];
       const rest = request.material.lengthMm - answer.lengthMm;

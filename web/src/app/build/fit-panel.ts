@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { deciding, FIT_WORDS, fitAdvice, formatLengthUnit, formatNumber, sensitivity, type Advice } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { adviceWords, sensitivityWords } from './build-words';
+import { adviceWords, moreWords, sensitivityWords } from './build-words';
 
 /** Changes shown at most; the first is the one that comes nearest. */
 const SHOWN_ADVICE = 4;
@@ -49,7 +49,7 @@ const SHOWN_ALLOWANCES = 4;
           }
         </ul>
       }
-      <h3 class="field-label">What a millimetre more does</h3>
+      <h3 class="field-label">What {{ more() }} more does</h3>
       <dl class="matters">
         @for (one of matters(); track one.what) {
           <div>
@@ -98,8 +98,14 @@ export class FitPanel {
 
   protected readonly matters = computed(() => {
     const request = this.store.cushionPlan()?.fitRequest;
-    return request ? sensitivity(request).slice(0, SHOWN_ALLOWANCES).map(sensitivityWords) : [];
+    return request
+      ? sensitivity(request)
+          .slice(0, SHOWN_ALLOWANCES)
+          .map((one) => sensitivityWords(one, this.store.units()))
+      : [];
   });
+
+  protected readonly more = computed(() => moreWords(this.store.units()));
 
   protected take({ cushion }: Advice): void {
     this.store.editCushion('Advice on the fit', () => cushion);

@@ -1,4 +1,4 @@
-import { formatLength, type CushionPlan, type Feel, type Point, type SayIn, type Shop } from '@yardland/core';
+import { formatLength, waddingAt, wrapLies, type CushionPlan, type Feel, type Point, type SayIn, type Shop } from '@yardland/core';
 import { boxArea, layerLook } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
@@ -15,6 +15,27 @@ function level(width: number, y: number, sinkMm: number): Point[] {
     const x = (width * i) / POINTS;
     return { x, y: y - sinkMm * share(x - width / 2) };
   });
+}
+
+/**
+ * The cover over the stack: crowned as predicted while nobody sits, and down on what the sitter leaves of the wrap where somebody does. Between the cover and
+ * the stack lies the wrap, and what else lifts the face.
+ */
+function coverItems(one: CushionPlan, width: number, total: number, feel: Feel | null): SceneItem[] {
+  const lies = wrapLies(one.wrapWay).faces ? (one.wrap?.value ?? 0) : 0;
+  const crownMm = one.fit?.crownMm ?? 0;
+  const sink = feel?.giveMm ?? 0;
+  const pressed = feel ? waddingAt(lies, feel.meanPressurePa) : 0;
+  const top = level(width, total, sink).map(({ x, y }): Point => {
+    const loaded = feel ? share(x - width / 2) : 0;
+    const along = x / width;
+    return { x, y: y + 4 * crownMm * along * (1 - along) * (1 - loaded) + pressed * loaded };
+  });
+  const stack = level(width, total, sink).reverse();
+  return [
+    ...(lies > 0 ? [{ kind: 'area' as const, key: 'wrap', shape: [...top, ...stack], look: 'wrap' as const }] : []),
+    { kind: 'area', key: 'cover', shape: [{ x: 0, y: 0 }, ...top, { x: width, y: 0 }], open: true, look: 'cover' },
+  ];
 }
 
 /** Where a layer dragged to a height belongs: as many layers stay above it as have their middle higher. */
@@ -81,6 +102,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
     });
     top = bottom;
   });
+  items.push(...coverItems(one, width.value, total, feel));
   const edge = [
     { x: -width.value * 0.04, y: height.value },
     { x: width.value * 1.04, y: height.value },
@@ -88,7 +110,15 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
   const asked = `the school asks for ${formatLength(height.value, inWords.units, inWords.step)} of core`;
   items.push(
     { kind: 'area', key: 'wanted', shape: edge, open: true, look: 'bound' },
-    { kind: 'note', key: 'wanted-words', at: { x: width.value / 2, y: Math.max(height.value, total) }, dy: -14, anchor: 'middle', text: asked, look: 'small' },
+    {
+      kind: 'note',
+      key: 'wanted-words',
+      at: { x: width.value / 2, y: Math.max(height.value, total) + (feel ? 0 : (one.fit?.crownMm ?? 0)) },
+      dy: -14,
+      anchor: 'middle',
+      text: asked,
+      look: 'small',
+    },
     deckGive > 0
       ? { kind: 'area', key: 'deck', shape: level(width.value, 0, deckGive), open: true, look: 'cover' }
       : boxArea('ground', -width.value * 0.06, -ground, width.value * 1.12, ground, 'board'),

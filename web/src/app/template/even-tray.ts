@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { asymmetry, evenOut, formatLengthUnit, growEdges, MARK_EDGES, measured, outlineOf, type Keep, type Outline } from '@yardland/core';
+import { asymmetry, evenOut, formatLengthUnit, grow, growEdges, MARK_EDGES, measured, outlineOf, type Keep, type Outline } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { NumberField } from '../shared/number-field';
 
@@ -28,6 +28,7 @@ import { NumberField } from '../shared/number-field';
           />
         }
         <button type="button" class="button" [disabled]="!grows()" (click)="grow()">Grow it</button>
+        <button type="button" class="button" (click)="takePenOff()">Take the pen off, {{ pen() }}</button>
       </div>
       <dl class="facts">
         @for (row of all; track row.word) {
@@ -76,6 +77,8 @@ export class EvenTray {
   });
 
   protected readonly edges = MARK_EDGES;
+  readonly #penMm = computed(() => this.store.shop()?.assume('penAllowanceMm', this.store.job()?.units ?? 'metric') ?? 0);
+  protected readonly pen = computed(() => this.#mm(this.#penMm()));
   /** What each side is to be grown by; a front that runs under a rail gets more. */
   protected readonly amounts = signal({ front: 0, right: 0, back: 0, left: 0 });
   protected readonly grows = computed(() => Object.values(this.amounts()).some((mm) => mm !== 0));
@@ -95,6 +98,18 @@ export class EvenTray {
       },
     });
     this.amounts.set({ front: 0, right: 0, back: 0, left: 0 });
+  }
+
+  /** Drawn round foam with a marker: the line lies outside the edge by the shop's figure. */
+  protected takePenOff(): void {
+    const mm = -this.#penMm();
+    this.drawn.emit({
+      label: 'Pen taken off',
+      change: (outline) => {
+        const grown = grow(outline, mm);
+        return grown.ok ? grown.outline : outline;
+      },
+    });
   }
 
   protected take(keep: Keep): void {
