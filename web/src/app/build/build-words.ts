@@ -51,6 +51,6 @@ export function adviceWords({ kind, from, to }: Advice, { units, step }: SayIn):
     case 'school':
       return `School “${to}” instead of “${from}”`;
     case 'crown-pads':
-      return from === 0 ? `${to === 1 ? 'A crown pad' : `${to} crown pads`}` : `${to} crown pads, not ${from}`;
+      return from === 0 ? `${to === 1 ? 'A crown pad' : `${to} crown pads`}` : `${to} crown ${to === 1 ? 'pad' : 'pads'}, not ${from}`;
   }
 }
