@@ -12,6 +12,7 @@ import {
   planJson,
   sayLine,
   schoolWords,
+  sewnApart,
   stepsOf,
   whyLine,
   type CushionPlan,
@@ -58,11 +59,10 @@ function sizesTable(sheet: Sheet, one: CushionPlan, x: number, y: number, width:
   const columns = [x + width * 0.52, x + width * 0.78, x + width];
   ['wide', 'deep', 'high'].forEach((word, i) => sheet.line(word, columns[i] ?? x, y, { size: 8.5, grey: 90, align: 'right' }));
   let at = y + 13;
-  const sewn = (['width', 'depth', 'height'] as const).some((key) => Math.abs(sizes.sewn[key].value - sizes.finished[key].value) > 0.01);
   const rows: [string, (Figure | undefined)[]][] = [
     ['Seat', [sizes.seat.width, sizes.seat.depth]],
     ['Finished', [sizes.finished.width, sizes.finished.depth, sizes.finished.height]],
-    ...(sewn ? ([['Sewn', [sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height]]] as [string, Figure[]][]) : []),
+    ...(sewnApart(sizes) ? ([['Sewn', [sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height]]] as [string, Figure[]][]) : []),
     ['Core', [sizes.core.width, sizes.core.depth, sizes.core.height]],
     ...(sizes.slope ? ([['Thin edge', [undefined, undefined, sizes.slope.finished]]] as [string, (Figure | undefined)[]][]) : []),
     ['Cut, plate', [sizes.cut.width, sizes.cut.depth]],

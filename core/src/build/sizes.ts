@@ -23,6 +23,14 @@ export interface Sizes {
   readonly slope: Slope | null;
 }
 
+/** A size apart from another by less than this is the same on paper, mm. */
+const SAME_SIZE_MM = 0.01;
+
+/** Whether the cover is sewn larger or smaller than the finished size, so that both must be said. */
+export function sewnApart({ finished, sewn }: Sizes): boolean {
+  return (['width', 'depth', 'height'] as const).some((key) => Math.abs(sewn[key].value - finished[key].value) > SAME_SIZE_MM);
+}
+
 /** Which size was measured; `sewn` is an old cover, seam to seam. */
 export const GIVEN = ['seat', 'finished', 'core', 'sewn'] as const;
 

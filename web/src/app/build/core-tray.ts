@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { area, formatLengthUnit, formatNumber, gluedArea, kerfOf, pieceLabel, type CuttingTool, type LaySubject } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
+import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/quantity-field';
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */
 @Component({
   selector: 'yl-core-tray',
-  imports: [QuantityField, Choice],
+  imports: [QuantityField, Choice, Facts],
   template: `
     <yl-quantity
       class="few"
@@ -36,14 +37,7 @@ import { QuantityField } from '../shared/quantity-field';
         (changed)="setBevel(i, $event)"
       />
     }
-    <dl class="facts small">
-      @for (fact of facts(); track fact.name) {
-        <div>
-          <dt>{{ fact.name }}</dt>
-          <dd>{{ fact.says }}</dd>
-        </div>
-      }
-    </dl>
+    <yl-facts [facts]="facts()" />
   `,
   host: { class: 'tray-part' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -60,7 +54,7 @@ export class CoreTray {
     { value: 'over', name: 'rolls over the front' },
   ];
 
-  protected readonly facts = computed(() => {
+  protected readonly facts = computed<readonly Fact[]>(() => {
     const [one, shop, job] = [this.store.cushionPlan(), this.store.shop(), this.store.job()];
     if (!one?.sizes || !one.outlines || !shop || !job) return [];
     const { units, step } = this.store.inWords();

@@ -3,6 +3,7 @@ import { formatExact, formatLengthUnit, type Cushion } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
+import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/quantity-field';
 
 type Crown = NonNullable<Cushion['crown']>;
@@ -13,7 +14,7 @@ const PAD_LOFT_MM = 13;
 /** How far the faces stand proud, how the cloth makes room for it, and what is laid under it. */
 @Component({
   selector: 'yl-crown-tray',
-  imports: [QuantityField, NumberField, Choice, Switch],
+  imports: [QuantityField, NumberField, Choice, Switch, Facts],
   template: `
     <yl-quantity
       class="few"
@@ -41,14 +42,7 @@ const PAD_LOFT_MM = 13;
           (changed)="set({ pads: { count: pads.count, loftMm: +$event } })"
         />
       }
-      <dl class="facts small">
-        @for (fact of facts(); track fact.name) {
-          <div>
-            <dt>{{ fact.name }}</dt>
-            <dd>{{ fact.says }}</dd>
-          </div>
-        }
-      </dl>
+      <yl-facts [facts]="facts()" />
     } @else {
       <p class="tray-words">Flat faces, as far as the filling lets them. Type how far the middle should stand above the edge.</p>
     }
@@ -73,7 +67,7 @@ export class CrownTray {
     return [...lofts].sort((a, b) => a - b).map((mm) => ({ value: String(mm), name: `wadding ${formatLengthUnit(mm, units, step)}` }));
   });
 
-  protected readonly facts = computed(() => {
+  protected readonly facts = computed<readonly Fact[]>(() => {
     const one = this.store.cushionPlan();
     if (!one?.crown) return [];
     const { answer } = one.crown;

@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { formatLengthUnit, formatNumber, formatRun, pairMm, pieceLabel, WRAP_WAYS, type WrapWay } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
+import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/quantity-field';
 import { WRAP_WORDS } from './build-words';
 
 /** How the core is wrapped, in how thick a wadding, what is cut for it and how much comes off the roll. */
 @Component({
   selector: 'yl-wrap-tray',
-  imports: [Choice, QuantityField],
+  imports: [Choice, QuantityField, Facts],
   template: `
     <yl-quantity
       label="Wrap, one layer"
@@ -21,14 +22,7 @@ import { WRAP_WORDS } from './build-words';
       (changed)="setWrap($event)"
     />
     <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (changed)="setWay($event)" />
-    <dl class="facts small">
-      @for (fact of facts(); track fact.name) {
-        <div>
-          <dt>{{ fact.name }}</dt>
-          <dd>{{ fact.says }}</dd>
-        </div>
-      }
-    </dl>
+    <yl-facts [facts]="facts()" />
   `,
   host: { class: 'tray-part' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -49,7 +43,7 @@ export class WrapTray {
     ];
   });
 
-  protected readonly facts = computed(() => {
+  protected readonly facts = computed<readonly Fact[]>(() => {
     const [one, plan] = [this.store.cushionPlan(), this.store.plan()];
     if (!one || !plan) return [];
     const { units, step } = this.store.inWords();

@@ -10,12 +10,12 @@ import {
   pieceRemark,
   say,
   schoolWords,
+  sewnApart,
   stationOf,
   whyLine,
   type BuyLine,
   type Figure,
   type Piece,
-  type Sizes,
 } from '@yardland/core';
 import { Length } from '../shared/length';
 import { Why } from '../shared/why';
@@ -26,11 +26,6 @@ interface SizeRow {
   readonly key: string;
   readonly name: string;
   readonly figures: readonly (Figure | null)[];
-}
-
-/** A cover that is sewn larger or smaller than the finished size tells so. */
-function sewnApart({ finished, sewn }: Sizes): boolean {
-  return (['width', 'depth', 'height'] as const).some((key) => Math.abs(sewn[key].value - finished[key].value) > 0.01);
 }
 
 /** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */

@@ -13,13 +13,12 @@ import {
   type Pair,
   type SchoolNumber,
   type SchoolRow,
-  type ShopDocument,
 } from '@yardland/core';
 import { WRAP_WORDS } from '../build/build-words';
 import { Choice } from '../shared/choice';
 import { newId } from '../shared/new-id';
-import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
+import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
 import { Tape } from '../shell/tape';
@@ -38,12 +37,14 @@ const SEWN_WORDS: Record<(typeof SEWN_TO)[number], string> = {
   imports: [Tape, ThemeButton, TextField, QuantityField, Choice, WorkedExample, LucideCopy, LucideTrash2],
   templateUrl: './schools-page.html',
   host: { class: 'room' },
+  providers: [ShopEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SchoolsPage {
   readonly #shops = inject(ShopService);
   readonly #stored = toSignal(this.#shops.stored$);
-  protected readonly message = signal<string | null>(null);
+  readonly #edit = inject(ShopEditor);
+  protected readonly message = this.#edit.message;
   readonly #chosen = signal<string>(SHIPPED_SCHOOLS[0]?.id ?? '');
 
   protected readonly own = computed<readonly SchoolRow[]>(() => this.#stored()?.shop.schools ?? []);
@@ -73,14 +74,14 @@ export class SchoolsPage {
     if (!from) return;
     const name = `${from.name}, ours`;
     const id = newId(name, new Set(this.all().map((one) => one.id)));
-    this.#change(
+    this.#edit.change(
       (shop) => ({ ...shop, schools: [...shop.schools, { ...from, id, name }] }),
       () => this.choose(id),
     );
   }
 
   protected remove(id: string): void {
-    this.#change(
+    this.#edit.change(
       (shop) => ({ ...shop, schools: shop.schools.filter((one) => one.id !== id) }),
       () => this.choose(SHIPPED_SCHOOLS[0]?.id ?? ''),
     );
@@ -119,20 +120,6 @@ export class SchoolsPage {
       this.message.set(first ? sayLine(first, { units: this.units(), step: this.step() }) : 'This cannot be.');
       return;
     }
-    this.#change((shop) => ({ ...shop, schools: shop.schools.map((one) => (one.id === school.id ? read.value : one)) }));
-  }
-
-  #change(edit: (shop: ShopDocument) => ShopDocument, then?: () => void): void {
-    this.#shops.change(edit).subscribe({
-      next: () => {
-        this.message.set(null);
-        then?.();
-      },
-      error: (error: unknown) => {
-        const problem = problemOf(error);
-        this.message.set(problem.code === 'stale-revision' ? `${problem.message} It is shown here now; make the change again.` : problem.message);
-        if (problem.code === 'stale-revision') this.#shops.renew().subscribe();
-      },
-    });
+    this.#edit.change((shop) => ({ ...shop, schools: shop.schools.map((one) => (one.id === school.id ? read.value : one)) }));
   }
 }

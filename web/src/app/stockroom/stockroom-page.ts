@@ -17,7 +17,7 @@ import {
   type ShopDocument,
 } from '@yardland/core';
 import { newId } from '../shared/new-id';
-import { problemOf } from '../shared/problem';
+import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
 import { Tape } from '../shell/tape';
@@ -48,13 +48,15 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
   imports: [Tape, ThemeButton, TextField, GradeEditor, FillingEditor, LucidePlus],
   templateUrl: './stockroom-page.html',
   host: { class: 'room' },
+  providers: [ShopEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class StockroomPage {
   readonly #shops = inject(ShopService);
   readonly #stored = toSignal(this.#shops.stored$);
   readonly #chosen = signal<string | null>(null);
-  protected readonly message = signal<string | null>(null);
+  readonly #edit = inject(ShopEditor);
+  protected readonly message = this.#edit.message;
   protected readonly familyWords = FAMILY_WORDS;
   protected readonly kindWords = KIND_WORDS;
 
@@ -102,7 +104,7 @@ export class StockroomPage {
     const id = this.#newId(name);
     const { lots: _lots, quoted: _quoted, ...like } = this.grade() ?? NEW_FOAM;
     const grade: Grade = { ...like, id, name, ...(parsed ? { densityKgM3: round1(parsed.densityKgM3), hardness25N: round1(parsed.hardnessN) } : {}) };
-    this.#change(
+    this.#edit.change(
       (shop) => ({ ...shop, grades: [...shop.grades, grade] }),
       () => this.#chosen.set(id),
     );
@@ -111,7 +113,7 @@ export class StockroomPage {
   protected addFilling(): void {
     const id = this.#newId('new filling');
     const filling: Filling = { id, name: 'New filling', kind: 'feather', densityKgM3: 20, thicknessesMm: [50, 100], pricePerM3: 0 };
-    this.#change(
+    this.#edit.change(
       (shop) => ({ ...shop, fillings: [...shop.fillings, filling] }),
       () => this.#chosen.set(id),
     );
@@ -119,7 +121,7 @@ export class StockroomPage {
 
   protected remove(id: string): void {
     const without = <T extends { readonly id: string }>(rows: readonly T[]): T[] => rows.filter((one) => one.id !== id);
-    this.#change((shop) => ({ ...shop, grades: without(shop.grades), fillings: without(shop.fillings) }));
+    this.#edit.change((shop) => ({ ...shop, grades: without(shop.grades), fillings: without(shop.fillings) }));
   }
 
   protected setGrade(grade: Grade): void {
@@ -137,7 +139,7 @@ export class StockroomPage {
       this.message.set(`“${text}” is not a number of nought or more.`);
       return;
     }
-    this.#change((shop) => {
+    this.#edit.change((shop) => {
       const { [key]: _before, ...calibration } = shop.calibration;
       return { ...shop, calibration: text.trim() ? { ...calibration, [key]: value } : calibration };
     });
@@ -151,24 +153,10 @@ export class StockroomPage {
   #keep<T>(schema: z.ZodType<T>, value: T, edit: (shop: ShopDocument, kept: T) => ShopDocument): void {
     const read = readWith(schema, value);
     if (read.ok) {
-      this.#change((shop) => edit(shop, read.value));
+      this.#edit.change((shop) => edit(shop, read.value));
       return;
     }
     const [first] = read.problems;
     this.message.set(first ? `${first.path}: ${sayLine(first, { units: 'metric', step: { mm: 1, inch: 1 / 8 } })}` : 'This cannot be.');
-  }
-
-  #change(edit: (shop: ShopDocument) => ShopDocument, then?: () => void): void {
-    this.#shops.change(edit).subscribe({
-      next: () => {
-        this.message.set(null);
-        then?.();
-      },
-      error: (error: unknown) => {
-        const problem = problemOf(error);
-        this.message.set(problem.code === 'stale-revision' ? `${problem.message} It is shown here now; make the change again.` : problem.message);
-        if (problem.code === 'stale-revision') this.#shops.renew().subscribe();
-      },
-    });
   }
 }
