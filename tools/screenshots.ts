@@ -1,13 +1,9 @@
 // Pictures of the main views in docs/screenshots, made from the demo data: npm run screenshots
-import { spawn } from 'node:child_process';
 import path from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { chromium, type Page } from '@playwright/test';
-import flags from './chromium.json' with { type: 'json' };
+import type { Page } from '@playwright/test';
+import { root, served } from './served';
 
-const root = fileURLToPath(new URL('..', import.meta.url));
 const PORT = 4873;
-const base = `http://127.0.0.1:${PORT}`;
 
 interface Picture {
   readonly file: string;
@@ -70,29 +66,11 @@ const PICTURES: readonly Picture[] = [
   { file: 'build-dark', job: 'Reading corner', place: '2/build', theme: 'dark' },
 ];
 
-async function served(): Promise<() => void> {
-  const server = spawn(process.execPath, ['tools/serve-fresh.mjs', String(PORT)], { cwd: root, stdio: 'ignore' });
-  for (let i = 0; i < 240; i++) {
-    if (
-      await fetch(`${base}/api/health`).then(
-        (r) => r.ok,
-        () => false,
-      )
-    )
-      return () => server.kill('SIGTERM');
-    await new Promise((resolve) => setTimeout(resolve, 500));
-  }
-  server.kill('SIGTERM');
-  throw new Error('the application did not come up');
-}
-
-const stop = await served();
-const browser = await chromium.launch({ executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: flags });
+const { base, browser, jobId, stop } = await served(PORT);
 try {
-  const { jobs } = (await (await fetch(`${base}/api/jobs`)).json()) as { jobs: { id: string; name: string }[] };
   for (const { file, job, room, place, size, theme, before } of PICTURES) {
     const page = await browser.newPage({ viewport: size ?? { width: 1280, height: 800 }, colorScheme: theme ?? 'light', reducedMotion: 'reduce' });
-    const id = jobs.find((one) => one.name === job)?.id;
+    const id = job === undefined ? undefined : jobId(job);
     await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/${room ?? 'jobs'}`);
     await page
       .locator(id ? 'yl-ticket h2' : room ? '.check h2, .check h3' : '.jobs .name')
@@ -106,6 +84,5 @@ try {
     console.log(`docs/screenshots/${file}.png`);
   }
 } finally {
-  await browser.close();
-  stop();
+  await stop();
 }

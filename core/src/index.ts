@@ -10,6 +10,7 @@ export * from './build/membrane';
 export * from './build/sensitivity';
 export * from './build/sizes';
 export * from './build/slope';
+export * from './build/solve-crown';
 export * from './build/wrap';
 export * from './contract/api';
 export * from './contract/pictures';

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import { coreRows } from './core-rows';
+import { dragRows } from './drag-rows';
 import { rowOf, table, type Row } from './measure';
 import { serverRows } from './server-rows';
 
@@ -27,7 +28,7 @@ function firstLoad(): Row {
   return rowOf('first-load JavaScript of a job, compressed', 'under 220 kB', [bytes / 1000], 'kB');
 }
 
-const rows = [...coreRows(root), ...(await serverRows(root)), firstLoad()];
+const rows = [...coreRows(root), ...(await serverRows(root)), firstLoad(), ...(await dragRows())];
 const text = `# Measured
 
 Made by \`npm run bench\` on ${os.availableParallelism()} cores (${os.cpus()[0]?.model.trim() ?? 'unknown'}), Node ${process.versions.node}, ${new Date().toISOString().slice(0, 10)}.

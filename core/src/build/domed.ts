@@ -3,7 +3,7 @@ import { cross, minusPoint, plusPoint, type Point } from '../geometry/point';
 import { grow } from '../geometry/offset';
 import { given, law, type Figure } from '../kernel/figure';
 import type { Mark, Piece } from '../piece/piece';
-import { crown, type Crown } from './crown';
+import type { Crown } from './crown';
 import { reaching } from './outlines';
 
 /** How a face is made to stand proud: the plate bowed out, or left flat and drawn in. */
@@ -19,11 +19,6 @@ export interface CrownAsk {
 
 export interface CrownAnswer extends Crown {
   readonly format: 'yardland/crown-answer@1';
-}
-
-/** Solves the crown of a face; some tens of milliseconds, so that screens leave it to a worker. */
-export function solveCrown({ outline, crownMm, pads }: CrownAsk): CrownAnswer {
-  return { format: 'yardland/crown-answer@1', ...crown(outline, crownMm, pads) };
 }
 
 /** How far off a bowed edge is looked for, mm. */

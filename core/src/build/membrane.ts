@@ -79,13 +79,34 @@ function reaches(polygon: readonly Point[], x0: number, y0: number, step: number
  * over-relaxation. `steps` is the fineness; the error falls with its square on smooth outlines.
  */
 export function membrane(polygon: readonly Point[], areaMm2: number, steps = STEPS): Membrane {
+  const { inside, reach, height, ...surface } = relaxed(polygon, areaMm2, steps);
+  const { values, columns, step } = surface;
+  for (const i of inside) values[i] = (values[i] as number) / (height || 1);
+  goOnBelow(values, inside, reach, columns, step);
+  return { polygon, ...surface };
+}
+
+/** A grid coarser than this is not worth starting from a coarser one still. */
+const COARSEST = 24;
+
+interface Relaxed extends Surface {
+  readonly top: Point;
+  readonly height: number;
+  /** Nodes inside the outline. */
+  readonly inside: readonly number[];
+  readonly reach: Reach;
+}
+
+/** Heights before they are scaled, nothing outside. Begun from the same surface on half as many steps, which is most of the way. */
+function relaxed(polygon: readonly Point[], areaMm2: number, steps: number): Relaxed {
   const box = bounds(polygon);
   const step = Math.sqrt(areaMm2) / steps;
   // Half a step of odds keeps straight edges off the nodes.
   const [x0, y0] = [box.minX - step * 0.5, box.minY - step * 0.5];
   const columns = Math.ceil((box.maxX - x0) / step) + 2;
   const rows = Math.ceil((box.maxY - y0) / step) + 2;
-  const { left, right, down, up } = reaches(polygon, x0, y0, step, columns, rows);
+  const reach = reaches(polygon, x0, y0, step, columns, rows);
+  const { left, right, down, up } = reach;
   const least = ON_EDGE * step;
   const inside: number[] = [];
   for (let i = 0; i < columns * rows; i++)
@@ -104,6 +125,8 @@ export function membrane(polygon: readonly Point[], areaMm2: number, steps = STE
     weights[5 * n + 4] = 1 / (wl + wr + wd + wu);
   });
   const values = new Float64Array(columns * rows);
+  const start = steps >= 2 * COARSEST ? relaxed(polygon, areaMm2, steps / 2) : null;
+  if (start) for (const i of inside) values[i] = heightAt(start, { x: x0 + (i % columns) * step, y: y0 + Math.floor(i / columns) * step });
   const span = Math.max(columns, rows);
   const relax = 2 / (1 + Math.sin(Math.PI / span));
   for (let round = 0; round < MOST_ROUNDS; round++) {
@@ -125,9 +148,7 @@ export function membrane(polygon: readonly Point[], areaMm2: number, steps = STE
     if (change <= SETTLED * most) break;
   }
   const { top, height } = highest(values, columns, rows, x0, y0, step);
-  for (const i of inside) values[i] = (values[i] as number) / (height || 1);
-  goOnBelow(values, inside, { left, right, down, up }, columns, step);
-  return { polygon, x0, y0, step, columns, rows, values, top };
+  return { x0, y0, step, columns, rows, values, top, height, inside, reach };
 }
 
 /** The highest point between nodes, by the parabolas through the highest node and its neighbours. */

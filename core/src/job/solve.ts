@@ -1,4 +1,5 @@
-import { solveCrown, type CrownAnswer, type CrownAsk } from '../build/domed';
+import type { CrownAnswer, CrownAsk } from '../build/domed';
+import { solveCrown } from '../build/solve-crown';
 import type { LayAnswer, LayRequest } from '../lay/contract';
 import { solveLay } from '../lay/engine';
 import type { Shop } from '../shop/shop';
