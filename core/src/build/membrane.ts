@@ -43,7 +43,7 @@ const STEPS = 96;
 /** A node nearer to the edge than this share of a step lies on it. */
 const ON_EDGE = 1e-3;
 /** Heights that change less than this share of the highest in a round have settled: what is left is some sixteen times that, far below the grid’s own error. */
-const SETTLED = 1e-7;
+const SETTLED = 1e-6;
 const MOST_ROUNDS = 4000;
 
 /** For each node the clear way to the edge in one direction, at most one step; 0 for a node that is not inside. */
