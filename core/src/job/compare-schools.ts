@@ -13,7 +13,6 @@ export interface Compared {
   /** What one cushion takes of each, pieces alone, mm²; foam and filling mm³. */
   readonly clothMm2: number;
   readonly foamMm3: number;
-  readonly waddingMm2: number;
 }
 
 const total = (pieces: readonly Piece[], material: Piece['material'], of: (piece: Piece) => number): number =>
@@ -42,7 +41,6 @@ export function compareSchools(cushion: Cushion, context: CushionContext): Compa
       plan,
       clothMm2: total(plan.pieces, 'cover', (piece) => area(piece.outline)),
       foamMm3: total(plan.pieces, 'foam', (piece) => area(piece.outline) * (piece.thicknessMm ?? 0)),
-      waddingMm2: total(plan.pieces, 'wadding', (piece) => area(piece.outline)),
     };
   });
 }

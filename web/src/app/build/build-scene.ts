@@ -14,7 +14,7 @@ export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: st
   const { crownMm, underMm, widthMm } = sectionReach(one);
   const sewnHeight = sizes.sewn.height.value;
   // The section lies below the plan, clear of the plan's own dimension line.
-  const sectionY = -(Math.max(width.value, depth.value) * 0.34 + sewnHeight + crownMm);
+  const sectionY = -(Math.max(width.value, depth.value) * 0.46 + sewnHeight + crownMm);
   const ends = slope?.end === 'front' ? [slope.finished.value, height.value] : [height.value, slope?.finished.value ?? height.value];
   const items: SceneItem[] = [
     ...plateItems(plate, seam.value),

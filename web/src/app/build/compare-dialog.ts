@@ -19,6 +19,7 @@ interface Row {
   readonly key: number;
   readonly name: string;
   readonly idea: string;
+  readonly finished: string;
   readonly core: string;
   readonly sewn: string;
   readonly cut: string;
@@ -27,7 +28,6 @@ interface Row {
   readonly fit: string;
   readonly cloth: string;
   readonly foam: string;
-  readonly wadding: string;
   readonly here: boolean;
   readonly cutPath: string;
   readonly corePath: string;
@@ -50,15 +50,15 @@ interface Row {
             <tr>
               <th scope="col">School</th>
               <th scope="col"><span class="sr-only">Outlines over each other</span></th>
+              <th scope="col" class="num">Finished</th>
               <th scope="col" class="num">Core</th>
               <th scope="col" class="num">Sewn</th>
               <th scope="col" class="num">Plate, cut</th>
               <th scope="col" class="num">Pieces</th>
               <th scope="col" class="num">Crown</th>
-              <th scope="col">Fits</th>
+              <th scope="col">Fits, N/m</th>
               <th scope="col" class="num">Cloth m²</th>
               <th scope="col" class="num">Foam l</th>
-              <th scope="col" class="num">Wadding m²</th>
               <th scope="col"><span class="sr-only">Take it</span></th>
             </tr>
           </thead>
@@ -74,15 +74,15 @@ interface Row {
                     <path class="thumb-cut" [attr.d]="row.cutPath" />
                   </svg>
                 </td>
+                <td class="num">{{ row.finished }}</td>
                 <td class="num">{{ row.core }}</td>
                 <td class="num">{{ row.sewn }}</td>
                 <td class="num">{{ row.cut }}</td>
                 <td class="num">{{ row.pieces }}</td>
                 <td class="num">{{ row.crown }}</td>
-                <td>{{ row.fit }}</td>
+                <td class="fits">{{ row.fit }}</td>
                 <td class="num">{{ row.cloth }}</td>
                 <td class="num">{{ row.foam }}</td>
-                <td class="num">{{ row.wadding }}</td>
                 <td>
                   @if (row.here) {
                     <span class="far">in hand</span>
@@ -114,7 +114,7 @@ export class CompareDialog {
   protected readonly rows = computed<readonly Row[]>(() => {
     const { units, step } = this.#store.inWords();
     const size = (...figures: readonly (Figure | undefined)[]): string => figures.map((figure) => formatLength(figure?.value ?? 0, units, step)).join(' × ');
-    return this.#compared().map(({ school, plan, clothMm2, foamMm3, waddingMm2 }, i): Row => {
+    return this.#compared().map(({ school, plan, clothMm2, foamMm3 }, i): Row => {
       const { sizes, outlines, fit } = plan;
       const path = (which: 'cut' | 'core'): string =>
         outlines
@@ -129,15 +129,15 @@ export class CompareDialog {
         key: i + 1,
         name: school.name,
         idea: school.idea,
+        finished: sizes ? size(sizes.finished.width, sizes.finished.depth, sizes.finished.height) : '—',
         core: sizes ? size(sizes.core.width, sizes.core.depth, sizes.core.height) : '—',
         sewn: sizes ? size(sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height) : '—',
         cut: sizes ? size(sizes.cut.width, sizes.cut.depth) : '—',
         pieces: plan.pieces.reduce((sum, piece) => sum + piece.countPerCushion, 0),
         crown: fit ? formatLength(fit.crownMm, units, step) : '—',
-        fit: fit ? `${FIT_WORDS[fit.verdict]}, ${formatNumber(deciding(fit))} N/m${fit.bowRisk ? ', may bow' : ''}` : 'not known for this filling',
+        fit: fit ? `${FIT_WORDS[fit.verdict]}, ${formatNumber(deciding(fit))}${fit.bowRisk ? ', may bow' : ''}` : 'not known',
         cloth: (clothMm2 / 1e6).toFixed(2),
         foam: (foamMm3 / 1e6).toFixed(1),
-        wadding: waddingMm2 > 0 ? (waddingMm2 / 1e6).toFixed(2) : '—',
         here: school.id === this.#store.cushion()?.school,
         cutPath: path('cut'),
         corePath: path('core'),
