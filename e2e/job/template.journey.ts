@@ -64,6 +64,17 @@ test('points are dragged, snapped and mirrored, each a step of undo; halves are 
   await shop.tray().getByRole('button', { name: 'Keep the left' }).click();
   await expect(shop.tray()).toContainText('Both halves are the same.');
 
+  // Drawn round foam: the pen comes off all round; and a knife edge loses its ears but not its width.
+  const wide = async (): Promise<number> => Number((await shop.size('Seat'))[0]?.replace(/\D/g, ''));
+  const before = await wide();
+  await shop.tray().getByRole('button', { name: 'Take the pen off, 3 mm' }).click();
+  await expect.poll(wide).toBe(before - 6);
+  await page.getByRole('button', { name: 'Undo: Pen taken off' }).click();
+  await expect.poll(wide).toBe(before);
+  await shop.tray().getByRole('button', { name: 'Take the ears off, 13 mm' }).click();
+  await page.getByRole('button', { name: 'Undo: Ears taken off' }).click();
+  await expect.poll(wide).toBe(before);
+
   // A side becomes a curve, gets a point, and the ticket stays true.
   await part(shop, 'Points');
   await page.getByRole('button', { name: /^Bulge of side 1,/ }).focus();

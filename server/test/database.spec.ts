@@ -82,7 +82,9 @@ describe('a server killed in the middle of writes', () => {
         }
       };
       const writers = [1, 2, 3, 4].map((n) => writer(n).catch(() => undefined));
-      await new Promise((resolve) => setTimeout(resolve, 300 + 150 * round));
+      // Killed once all four are in the middle of their writes, however slow the machine is.
+      while (acknowledged.size < 4 * (round + 1)) await new Promise((resolve) => setTimeout(resolve, 20));
+      await new Promise((resolve) => setTimeout(resolve, 150 + 150 * round));
       child.kill('SIGKILL');
       alive = false;
       await Promise.all([...writers, gone]);

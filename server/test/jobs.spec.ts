@@ -123,7 +123,12 @@ describe('the shop', () => {
     const { body } = await app.get('/api/shop');
     expect(body.revision).toBe(1);
     const ours = { ...SHIPPED_SCHOOLS[0]!, id: 'ours', name: 'Ours' };
-    const changed = { ...body.shop, calibration: { trimOffMm: 40 }, schools: [ours] };
+    const changed = {
+      ...body.shop,
+      calibration: { trimOffMm: 40 },
+      schools: [ours],
+      remnants: [{ id: 'wren-28-75', grade: 'wren-28', thicknessMm: 75, widthMm: 600, lengthMm: 1190 }],
+    };
     const written = await app.send('PUT', '/api/shop', { revision: 1, shop: changed });
     expect([written.status, written.body.revision]).toEqual([200, 2]);
     expect((await app.get('/api/shop')).body).toEqual({ revision: 2, shop: changed });

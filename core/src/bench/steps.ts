@@ -35,6 +35,11 @@ const CAUTION = {
   bag: 'Thin plastic bags and vacuum: never within a child’s reach.',
 };
 
+/** What the tool in hand asks for. */
+function cuttingCaution({ source }: CushionPlan): string {
+  return { saw: CAUTION.saw, knife: CAUTION.knife, 'hot-wire': CAUTION.wire }[source.core.tool ?? 'saw'];
+}
+
 function cutting(plan: CushionPlan): Draft[] {
   const layers = plan.pieces.filter((piece) => piece.role === 'foam');
   const covers = plan.pieces.filter((piece) => piece.material === 'cover');
@@ -62,7 +67,7 @@ function cutting(plan: CushionPlan): Draft[] {
       phase: 'cut',
       what: `Cut the ${pieceLabel(piece)}: {0} × {1}, marked square to the face and cut upright.`,
       figures: [piece.width, piece.height],
-      cautions: [plan.source.core.tool === 'hot-wire' ? CAUTION.wire : plan.source.core.tool === 'knife' ? CAUTION.knife : CAUTION.saw],
+      cautions: [cuttingCaution(plan)],
       lit: ['foam'],
     })),
     ...plan.pieces
@@ -151,7 +156,7 @@ function preparing(plan: CushionPlan): Draft[] {
               phase: 'prepare',
               what: `Bevel the upper edges${layers > 1 ? ` of layer ${i + 1}` : ''}: {0} down and {0} in, all round.`,
               figures: [given('bevel', layer.bevelMm, 'entered')],
-              cautions: [CAUTION.saw],
+              cautions: [cuttingCaution(plan)],
               lit: ['foam'],
             },
           ],
@@ -162,8 +167,18 @@ function preparing(plan: CushionPlan): Draft[] {
             phase: 'prepare' as const,
             what: `Cut the top on the slope, from {0} at the ${slope.end === 'back' ? 'front' : 'back'} to {1} at the ${slope.end}: mark both sides, saw from side to side.`,
             figures: [plan.sizes.core.height, slope.core],
-            cautions: [CAUTION.saw],
+            cautions: [cuttingCaution(plan)],
             lit: ['foam'] as const,
+          },
+        ]
+      : []),
+    ...(plan.pieces.some((piece) => piece.role === 'crown-pad')
+      ? [
+          {
+            phase: 'prepare' as const,
+            what: `Lay the crown pads in the middle of ${plan.fitRequest?.crownedFaces === 1 ? 'the top' : 'both faces'}, the largest first, and tack them at their edges only.`,
+            cautions: [CAUTION.glue],
+            lit: ['crown-pad', 'foam'] as const,
           },
         ]
       : []),
@@ -257,7 +272,7 @@ function sewing(plan: CushionPlan): Draft[] {
         ? 'Sew the band to the top plate, corner to corner, pivoting where the panels’ seams stop.'
         : `Sew the band to the top plate, notch to notch; clip the boxing ${cover.clipsPerCorner === 1 ? 'once' : `${cover.clipsPerCorner} times`} at each corner${cover.clipEveryMm === null ? '.' : ', and every {0} along the curves.'}`,
       figures: cover.clipEveryMm === null ? [] : [given('between clips', cover.clipEveryMm, 'shop')],
-      cautions: ['Clip the allowance, not the stitch.'],
+      cautions: ['Clip the allowance, not the stitch.', ...(cover.eased ? ['Ease the bowed plate in evenly between the notches; no pleat at a corner.'] : [])],
       lit: ['plate', 'boxing', 'side-panel', 'plaque'],
       seam: 'band-to-top',
     },

@@ -1,5 +1,6 @@
 import { fit, type FitRequest } from '../build/fit';
 import { sensitivity } from '../build/sensitivity';
+import { openShop } from '../shop/shop';
 import { demoShop, sampleCushion } from '../testing/samples';
 import { fitAdvice } from './advice';
 import { compareSchools } from './compare-schools';
@@ -38,6 +39,18 @@ describe('advice on the fit', () => {
 
   it('says nothing where nothing can be predicted', () => {
     expect(fitAdvice(made({ core: { layers: [] } }), context)).toEqual([]);
+  });
+});
+
+describe('the cloth', () => {
+  it('that stretches lies slacker and lets the face stand higher', () => {
+    const { document } = context.shop;
+    const shop = openShop({ ...document, cloths: document.cloths.map((cloth) => ({ ...cloth, stretches: cloth.id === 'indigo-twill' })) });
+    const [woven, stretch] = ['moss-velvet', 'indigo-twill'].map(
+      (material) => planCushion(sampleCushion(), { ...context, shop, cloth: { widthMm: 1400, material } }).fit!,
+    );
+    expect(stretch!.tensionAcrossNPerM).toBeLessThan(woven!.tensionAcrossNPerM);
+    expect(stretch!.crownMm).toBeGreaterThan(woven!.crownMm);
   });
 });
 

@@ -89,12 +89,13 @@ function blocked(source: Cushion, asked: Asked, school: School | null, problems:
 export function clothFacts(
   { cloth, units }: Pick<Job, 'cloth' | 'units'>,
   shop: Shop,
-): { readonly usableMm: number; readonly thicknessMm: number; readonly oneWay: boolean; readonly name: string | null } {
+): { readonly usableMm: number; readonly thicknessMm: number; readonly oneWay: boolean; readonly stretches: boolean; readonly name: string | null } {
   const material = cloth.material === undefined ? undefined : shop.cloth(cloth.material);
   return {
     usableMm: Math.max(0, cloth.widthMm - 2 * (material?.selvedgeMm ?? shop.assume('selvedgeMm', units))),
     thicknessMm: material?.thicknessMm ?? shop.assume('clothThicknessMm', units),
     oneWay: material?.oneWay ?? true,
+    stretches: material?.stretches ?? false,
     name: material?.name ?? null,
   };
 }
@@ -122,7 +123,7 @@ function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: Sc
 }
 
 /** Problems of foam that is still to be cut: a kept core has none of them. */
-const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'sheet-thickness-not-stocked', 'filling-not-made-so-high']);
+const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'core-glued-up', 'sheet-thickness-not-stocked', 'filling-not-made-so-high']);
 
 /** Derives one cushion: total, pure, and independent of the others. */
 export function planCushion(cushion: Cushion, { units, cloth, shop, crownOf }: CushionContext): CushionPlan {
@@ -174,7 +175,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, crownOf }: C
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
   const places = cushion.seat?.places ?? 1;
   const foams = corePieces(cushion.core.layers, sizes.core, outlines.core, places, shop, assume);
-  const asks = fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, assume, shop, crown: crown?.answer ?? null });
+  const asks = fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, stretches: facts.stretches, assume, shop, crown: crown?.answer ?? null });
   const prediction = asks && fit(asks);
   const problems = [
     ...under('template', shape.remarks?.(cushion.template) ?? []),

@@ -16,13 +16,15 @@ export interface FitContext {
   readonly loftMm: number;
   readonly way: WrapWay;
   readonly school: School;
+  /** The cloth gives. */
+  readonly stretches: boolean;
   readonly assume: Constants;
   readonly shop: Shop;
   readonly crown: CrownAnswer | null;
 }
 
 /** What the fit model is told of a cushion. Null while a layer is not foam, or there is none. */
-export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, school, assume, shop, crown }: FitContext): FitRequest | null {
+export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, school, stretches, assume, shop, crown }: FitContext): FitRequest | null {
   const foams = cushion.core.layers.flatMap((layer) => {
     const grade = shop.grade(layer.grade);
     return grade ? [{ thicknessMm: layer.thicknessMm, hardness25N: grade.hardness25N, supportFactor: grade.supportFactor }] : [];
@@ -53,7 +55,7 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, scho
     crownedFaces: faces,
     bowAcrossMm: bowed ? (crown?.extraAcrossMm ?? 0) : 0,
     bowAlongMm: bowed ? (crown?.extraAlongMm ?? 0) : 0,
-    clothStiffnessNPerM: assume('wovenStiffness'),
+    clothStiffnessNPerM: assume(stretches ? 'stretchStiffness' : 'wovenStiffness'),
   };
 }
 
@@ -63,10 +65,15 @@ export function fillingNote(cushion: Cushion, shop: Shop): Issue[] {
   return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
 }
 
+/** What to advise where the school itself takes no wrap, mm. */
+const USUAL_WRAP_MM = 25;
+
+/** What the prediction gives cause to say; it never blocks. */
 export function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School): Issue[] {
   const problems: Issue[] = [];
   const oversizeMm = Math.max(sizes.core.width.value - sizes.sewn.width.value, sizes.core.depth.value - sizes.sewn.depth.value);
-  if (loftMm <= 0 && oversizeMm <= 1) problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm }));
+  if (loftMm <= 0 && oversizeMm <= 1)
+    problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm || USUAL_WRAP_MM }));
   else if (prediction.verdict === 'loose')
     problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { tension: Math.min(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM) }));
   const tightest = Math.max(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM);

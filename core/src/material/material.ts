@@ -73,10 +73,24 @@ export const clothSchema = z.strictObject({
   selvedgeMm: z.number().nonnegative().max(200),
   thicknessMm: z.number().positive().max(10),
   oneWay: z.boolean(),
+  /** Gives like stretch vinyl instead of holding like woven cloth. */
+  stretches: z.boolean().optional(),
   tint,
   pricePerM: z.number().nonnegative().max(1e5),
 });
 export type Cloth = z.infer<typeof clothSchema>;
+
+/** A piece of foam left over from a sheet and kept: right-angled, as it was measured. */
+export const remnantSchema = z.strictObject({
+  id,
+  grade: z.string().min(1).max(60),
+  thicknessMm: mm,
+  widthMm: mm,
+  lengthMm: mm,
+  /** Where it came from, and when. */
+  note: z.string().max(200).optional(),
+});
+export type Remnant = z.infer<typeof remnantSchema>;
 
 /** Polyester wadding on the roll; loft is the nominal thickness of one layer. */
 export const waddingSchema = z.strictObject({

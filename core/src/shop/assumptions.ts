@@ -48,6 +48,7 @@ export const ASSUMPTIONS = {
   sawKerfMm: length(3, 1 / 8, 'width of cut of the foam saw', 'bench practice'),
   knifeKerfMm: length(1, 1 / 16, 'width of cut of a foam knife or bread knife', 'bench practice'),
   wireKerfMm: length(2, 1 / 16, 'width of cut of a hot wire', 'bench practice'),
+  earTrimMm: length(13, 1 / 2, 'a knife-edge corner is taken in by this on both sides, running out at a quarter of them', 'bench practice'),
   penAllowanceMm: length(
     3,
     1 / 8,

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { clothSchema, fillingSchema, gradeSchema, waddingSchema, type Cloth, type Grade, type Stock, type Wadding } from '../material/material';
+import { clothSchema, fillingSchema, gradeSchema, remnantSchema, waddingSchema, type Cloth, type Grade, type Stock, type Wadding } from '../material/material';
 import { ASSUMPTIONS, assumed, type AssumptionKey, type Calibration } from './assumptions';
 import type { UnitSystem } from '../units/length';
 import { schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
@@ -16,6 +16,8 @@ export const shopSchema = z.strictObject({
   fillings: z.array(fillingSchema).max(200).default([]),
   cloths: z.array(clothSchema).max(500),
   waddings: z.array(waddingSchema).max(100),
+  /** Foam left over and kept. */
+  remnants: z.array(remnantSchema).max(500).default([]),
   /** The shop's own schools; the shipped ones stand before them. */
   schools: z
     .array(schoolSchema)

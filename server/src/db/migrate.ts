@@ -4,7 +4,7 @@ import { shopAndJobs } from './migrations/0001-shop-and-jobs.sql';
 import { samples } from './migrations/0002-samples.sql';
 import { shopRevision } from './migrations/0003-shop-revision.sql';
 import { fillingsAndPictures } from './migrations/0004-fillings-and-pictures.sql';
-import { schools } from './migrations/0005-schools.sql';
+import { schoolsAndRemnants } from './migrations/0005-schools-and-remnants.sql';
 
 export interface Migration {
   readonly name: string;
@@ -17,7 +17,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'samples', sql: samples },
   { name: 'shop-revision', sql: shopRevision },
   { name: 'fillings-and-pictures', sql: fillingsAndPictures },
-  { name: 'schools', sql: schools },
+  { name: 'schools-and-remnants', sql: schoolsAndRemnants },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

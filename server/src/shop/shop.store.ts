@@ -57,6 +57,9 @@ export class ShopStore {
       for (const [kind, materials] of rows) materials.forEach((one, position) => insertMaterial.run(kind, one.id, position, one.name, JSON.stringify(one)));
       this.#db.prepare('DELETE FROM school').run();
       const insertSchool = this.#db.prepare('INSERT INTO school (id, position, name, document) VALUES (?, ?, ?, ?)');
+      this.#db.prepare('DELETE FROM remnant').run();
+      const insertRemnant = this.#db.prepare('INSERT INTO remnant (id, position, grade, document) VALUES (?, ?, ?, ?)');
+      document.remnants.forEach((one, position) => insertRemnant.run(one.id, position, one.grade, JSON.stringify(one)));
       document.schools.forEach((one, position) => insertSchool.run(one.id, position, one.name, JSON.stringify(one)));
     })();
     this.#open = null;
@@ -73,6 +76,11 @@ export class ShopStore {
       .get();
     const select = this.#db.prepare<[Kind], { document: string }>('SELECT document FROM material WHERE kind = ? ORDER BY position');
     const materials = (kind: Kind): unknown[] => select.all(kind).map((one): unknown => JSON.parse(one.document));
+    const rows = (table: 'school' | 'remnant'): unknown[] =>
+      this.#db
+        .prepare<[], { document: string }>(`SELECT document FROM ${table} ORDER BY position`)
+        .all()
+        .map((one): unknown => JSON.parse(one.document));
     return shopSchema.parse({
       format: 'yardland/shop@1',
       name: row?.name,
@@ -83,10 +91,8 @@ export class ShopStore {
       fillings: materials('filling'),
       cloths: materials('cloth'),
       waddings: materials('wadding'),
-      schools: this.#db
-        .prepare<[], { document: string }>('SELECT document FROM school ORDER BY position')
-        .all()
-        .map((one): unknown => JSON.parse(one.document)),
+      schools: rows('school'),
+      remnants: rows('remnant'),
     });
   }
 }

@@ -206,7 +206,7 @@ export const boxed: ConstructionModule<Boxed> = {
     };
     const flat = slope ? slopingPlate(request, slope, bottom) : bottom;
     const { top, under, eased } = crowned(request, flat, bottom);
-    const acrossRoll = request.railroaded ? sizes.cut.depth.value : sizes.cut.width.value;
+    const acrossRoll = Math.max(...[top, under].map((plate) => (request.railroaded ? plate.height.value : plate.width.value)));
     if (acrossRoll > usableMm) problems.push(issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm: acrossRoll, usableMm }));
 
     const weltRound = (round: Figure, id: string, countPerCushion: number): Piece => ({

@@ -1,9 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { area, formatLengthUnit, formatNumber, gluedArea, kerfOf, pieceLabel, type CuttingTool, type LaySubject } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { area, formatLengthUnit, formatNumber, gluedArea, kerfOf, pieceLabel, type CuttingTool, type Remnant } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { Facts, type Fact } from '../shared/facts';
+import { newId } from '../shared/new-id';
 import { QuantityField } from '../shared/quantity-field';
+import { ShopEditor } from '../shared/shop-editor';
+
+/** A strip of foam shorter than this is swept up, mm. */
+const WORTH_KEEPING_MM = 150;
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */
 @Component({
@@ -26,7 +31,7 @@ import { QuantityField } from '../shared/quantity-field';
     }
     @for (layer of store.cushion()?.core?.layers ?? []; track $index; let i = $index) {
       <yl-quantity
-        [label]="(store.cushion()?.core?.layers?.length ?? 0) > 1 ? 'Bevel, layer ' + (i + 1) : 'Bevel of the upper edges'"
+        [label]="(store.cushion()?.core?.layers?.length ?? 0) > 1 ? 'Bevel, layer ' + (i + 1) : 'Bevel'"
         [mm]="layer.bevelMm ?? null"
         [optional]="true"
         [maxMm]="100"
@@ -38,12 +43,30 @@ import { QuantityField } from '../shared/quantity-field';
       />
     }
     <yl-facts [facts]="facts()" />
+    @for (offcut of offcuts(); track offcut.words) {
+      <p class="offcut">
+        Left of the last sheet: <b>{{ offcut.words }}</b>
+        @if (kept().includes(offcut.grade + ' ' + offcut.thicknessMm)) {
+          <span>is on the shelf</span>
+        } @else {
+          <button type="button" class="button" [attr.aria-label]="'Keep as a remnant: ' + offcut.words" (click)="keep(offcut)">Keep it</button>
+        }
+      </p>
+    }
+    @if (message(); as text) {
+      <p class="tray-words bad" role="alert">{{ text }}</p>
+    }
   `,
+  providers: [ShopEditor],
   host: { class: 'tray-part' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CoreTray {
   protected readonly store = inject(JobStore);
+  readonly #edit = inject(ShopEditor);
+  protected readonly message = this.#edit.message;
+  /** Foams whose offcut was put on the shelf from here. */
+  protected readonly kept = signal<readonly string[]>([]);
   protected readonly tools = [
     { value: 'saw', name: 'foam saw' },
     { value: 'knife', name: 'knife' },
@@ -62,24 +85,40 @@ export class CoreTray {
     const foam = one.pieces.filter((piece) => piece.material === 'foam');
     const glued = gluedArea(one.pieces, one.source.core.layers, area(one.outlines.core), Math.min(one.sizes.core.width.value, one.sizes.core.depth.value));
     const parts = foam.filter((piece) => piece.glued);
-    const mine = (subject: LaySubject): boolean =>
-      subject.kind === 'foam' &&
-      one.source.core.layers.some((layer) => layer.grade === subject.grade && Math.abs(layer.thicknessMm - subject.thicknessMm) < 0.01);
-    const foamLays = this.store.plan()?.lays.filter(({ subject }) => mine(subject)) ?? [];
-    const left = foamLays.flatMap(({ answer, request }) => {
-      if (!answer || request.material.kind !== 'sheet') return [];
-      const rest = request.material.lengthMm - answer.lengthMm;
-      return rest > 150 ? [`${length(rest)} × ${length(request.material.widthMm)}`] : [];
-    });
     return [
       { name: 'Kerf between pieces', says: length(kerfOf(one.source.core.tool, (key) => shop.assume(key, job.units))) },
       ...(parts.length
         ? [{ name: 'Glued up from', says: parts.map((piece) => `${pieceLabel(piece).replace(/^foam,? ?/, '')}: ${length(piece.width.value)}`).join(' · ') }]
         : []),
       ...(glued > 0 ? [{ name: 'To glue, for one', says: `${formatNumber(glued / 1e6, 2)} m²` }] : []),
-      ...(left.length ? [{ name: 'Left of the last sheet, for the remnants', says: left.join(' · ') }] : []),
     ];
   });
+
+  /** What the saw leaves of the last sheet of each foam, where it is worth keeping. */
+  protected readonly offcuts = computed<readonly (Remnant & { readonly words: string })[]>(() => {
+    const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
+    if (!one || !shop) return [];
+    const { units, step } = this.store.inWords();
+    const mine = ({ grade, thicknessMm }: { grade: string; thicknessMm: number }): boolean =>
+      one.source.core.layers.some((layer) => layer.grade === grade && Math.abs(layer.thicknessMm - thicknessMm) < 0.01);
+    return (this.store.plan()?.lays ?? []).flatMap(({ subject, answer, request: { material } }) => {
+      if (subject.kind !== 'foam' || !mine(subject) || !answer || material.kind !== 'sheet') return [];
+      const lengthMm = material.lengthMm - answer.lengthMm;
+      if (lengthMm < WORTH_KEEPING_MM) return [];
+      const size = `${formatLengthUnit(lengthMm, units, step)} × ${formatLengthUnit(material.widthMm, units, step)}`;
+      const words = `${shop.grade(subject.grade)?.name ?? subject.grade}, ${formatLengthUnit(subject.thicknessMm, units, step)}: ${size}`;
+      const { grade, thicknessMm } = subject;
+      return [{ id: '', grade, thicknessMm, widthMm: material.widthMm, lengthMm, note: this.store.job()?.name ?? '', words }];
+    });
+  });
+
+  /** Puts an offcut on the shelf, where the stockroom shows it. */
+  protected keep({ words: _words, ...remnant }: Remnant & { readonly words: string }): void {
+    this.#edit.change(
+      (shop) => ({ ...shop, remnants: [...shop.remnants, { ...remnant, id: newId(`${remnant.grade} left`, new Set(shop.remnants.map(({ id }) => id))) }] }),
+      () => this.kept.update((kept) => [...kept, `${remnant.grade} ${remnant.thicknessMm}`]),
+    );
+  }
 
   protected setHeight(mm: number | null): void {
     if (mm !== null) this.store.editCushion('Height', (cushion) => ({ ...cushion, heightMm: mm }));

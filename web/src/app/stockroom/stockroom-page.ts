@@ -5,6 +5,7 @@ import {
   ASSUMPTIONS,
   fillingSchema,
   formatExact,
+  formatLengthUnit,
   formatNumber,
   gradeSchema,
   pairMm,
@@ -62,6 +63,17 @@ export class StockroomPage {
 
   protected readonly grades = computed(() => this.#stored()?.shop.grades ?? []);
   protected readonly fillings = computed(() => this.#stored()?.shop.fillings ?? []);
+  protected readonly remnants = computed(() => {
+    const shop = this.#stored()?.shop;
+    const size = (mm: number): string => formatLengthUnit(mm, shop?.units ?? 'metric', shop?.step ?? { mm: 1, inch: 1 / 8 });
+    return (shop?.remnants ?? []).map(({ id, grade, thicknessMm, widthMm, lengthMm, note }) => ({
+      id,
+      name: shop?.grades.find((one) => one.id === grade)?.name ?? grade,
+      thick: size(thicknessMm),
+      size: `${size(lengthMm)} × ${size(widthMm)}`,
+      note: note ?? '',
+    }));
+  });
   protected readonly filling = computed(() => this.fillings().find(({ id }) => id === this.#chosen()) ?? null);
   protected readonly grade = computed(() => (this.filling() ? null : (this.grades().find(({ id }) => id === this.#chosen()) ?? this.grades()[0] ?? null)));
 
@@ -122,6 +134,10 @@ export class StockroomPage {
   protected remove(id: string): void {
     const without = <T extends { readonly id: string }>(rows: readonly T[]): T[] => rows.filter((one) => one.id !== id);
     this.#edit.change((shop) => ({ ...shop, grades: without(shop.grades), fillings: without(shop.fillings) }));
+  }
+
+  protected useUp(id: string): void {
+    this.#edit.change((shop) => ({ ...shop, remnants: shop.remnants.filter((one) => one.id !== id) }));
   }
 
   protected setGrade(grade: Grade): void {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { asymmetry, evenOut, formatLengthUnit, grow, growEdges, MARK_EDGES, measured, outlineOf, type Keep, type Outline } from '@yardland/core';
+import { asymmetry, evenOut, formatLengthUnit, grow, growEdges, MARK_EDGES, measured, outlineOf, withoutEars, type Keep, type Outline } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { NumberField } from '../shared/number-field';
 
@@ -29,6 +29,7 @@ import { NumberField } from '../shared/number-field';
         }
         <button type="button" class="button" [disabled]="!grows()" (click)="grow()">Grow it</button>
         <button type="button" class="button" (click)="takePenOff()">Take the pen off, {{ pen() }}</button>
+        <button type="button" class="button" (click)="takeEarsOff()">Take the ears off, {{ ears() }}</button>
       </div>
       <dl class="facts">
         @for (row of all; track row.word) {
@@ -78,6 +79,8 @@ export class EvenTray {
 
   protected readonly edges = MARK_EDGES;
   readonly #penMm = computed(() => this.store.shop()?.assume('penAllowanceMm', this.store.job()?.units ?? 'metric') ?? 0);
+  readonly #earMm = computed(() => this.store.shop()?.assume('earTrimMm', this.store.job()?.units ?? 'metric') ?? 0);
+  protected readonly ears = computed(() => this.#mm(this.#earMm()));
   protected readonly pen = computed(() => this.#mm(this.#penMm()));
   /** What each side is to be grown by; a front that runs under a rail gets more. */
   protected readonly amounts = signal({ front: 0, right: 0, back: 0, left: 0 });
@@ -110,6 +113,12 @@ export class EvenTray {
         return grown.ok ? grown.outline : outline;
       },
     });
+  }
+
+  /** A knife-edge pillow: corners taken in so that they do not stand out as ears. */
+  protected takeEarsOff(): void {
+    const mm = this.#earMm();
+    this.drawn.emit({ label: 'Ears taken off', change: (outline) => withoutEars(outline, mm) });
   }
 
   protected take(keep: Keep): void {
