@@ -157,7 +157,7 @@ function heightsOf(rules: Rules, finished: Figure, wrapped: boolean): Heights {
       : numberOf(rules, 'core-thickness');
   const core = sum('core thickness', finished, plus(thicker));
   const ease = signed(numberOf(rules, 'boxing'), 1);
-  if (school.boxing.to === 'core') return { finished, core, sewn: sum('sewn height', core, minus(seam, 2)), boxingCut: { ...renamed('boxing cut', core) } };
+  if (school.boxing.to === 'core') return { finished, core, sewn: sum('sewn height', core, minus(seam, 2)), boxingCut: renamed('boxing cut', core) };
   const base = school.boxing.to === 'wrapped' ? core : finished;
   const terms = [...(school.boxing.to === 'wrapped' ? signed(rules.wrap, 2) : []), ...ease];
   const sewn = terms.length ? sum('sewn height', base, ...terms) : renamed('sewn height', base);

@@ -77,18 +77,15 @@ export function makePanels({ sewn, sizes, slope, zipWidth, stripMm, trimOffMm }:
   const spans = edgeSpans(sewn);
   const span = spans.find(({ edge }) => edge === 'back');
   const ends = across.value - 2 * seam.value;
-  // The slope is the side's upper seam: the last of its edges but the front's.
-  const slopes = sides.reduce(
-    (total, { sewn: own }) => total + (own?.segments.filter(({ edge }) => edge === 'back').reduce((mm, s) => mm + segmentLength(s), 0) ?? 0),
-    0,
-  );
-  const floors = sides.length * sizes.sewn.depth.value;
+  // Measured back from the pieces: a side's upper seam is its back edge, the lower one its front.
+  const sideSeams = (edge: 'front' | 'back'): number =>
+    sides.flatMap((side) => side.sewn?.segments ?? []).reduce((mm, segment) => mm + (segment.edge === edge ? segmentLength(segment) : 0), 0);
   return {
     opening: law('zip opening', 'the back from corner to corner, {0}', [sizes.sewn.width], (w = 0) => w),
     boxing: [frontPanel, ...sides],
     plaque,
-    sewnTopMm: 2 * ends + slopes,
-    sewnBottomMm: 2 * ends + floors,
+    sewnTopMm: 2 * ends + sideSeams('back'),
+    sewnBottomMm: 2 * ends + sideSeams('front'),
     joins: { kind: 'panel-corners', count: 2, firstMm: front.cut.value, secondMm: endHeight(sides[0], 0, seam.value) },
     zip: { startMm: span?.start ?? 0, endMm: span?.end ?? perimeter(sewn) },
     problems,
