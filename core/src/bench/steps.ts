@@ -79,7 +79,17 @@ function cutting(plan: CushionPlan): Draft[] {
         cautions: ['Springs are under load: look the unit’s covering over for tears before it goes in.'],
         lit: ['filling'],
       })),
-    ...(wraps.length ? [{ phase: 'cut' as const, what: 'Cut the wadding for the wrap.', lit: WRAPS }] : []),
+    ...(wraps.length
+      ? [
+          {
+            phase: 'cut' as const,
+            what: plan.pieces.some((piece) => piece.role === 'crown-pad')
+              ? 'Cut the wadding: the wrap, and the crown pads by their outlines.'
+              : 'Cut the wadding for the wrap.',
+            lit: [...WRAPS, 'crown-pad'] as const,
+          },
+        ]
+      : []),
   ];
 }
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { deciding, FIT_WORDS, fitAdvice, formatLengthUnit, formatNumber, sensitivity, type Advice } from '@yardland/core';
+import { capital } from '../shared/capital';
 import { JobStore } from '../job/job-store';
 import { adviceWords, moreWords, sensitivityWords } from './build-words';
 
@@ -74,7 +75,7 @@ export class FitPanel {
     const { units, step } = this.store.inWords();
     const { fit, source } = one;
     return {
-      verdict: `${FIT_WORDS[fit.verdict].charAt(0).toUpperCase()}${FIT_WORDS[fit.verdict].slice(1)}, ${formatNumber(deciding(fit))} N/m`,
+      verdict: `${capital(FIT_WORDS[fit.verdict])}, ${formatNumber(deciding(fit))} N/m`,
       crown: formatLengthUnit(fit.crownMm, units, step),
       asked: source.crown ? formatLengthUnit(source.crown.mm, units, step) : null,
       across: formatNumber(fit.tensionAcrossNPerM),

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { formatLengthUnit, pairMm, schoolNumber, SCHOOL_NUMBERS, type SchoolNumberKey } from '@yardland/core';
 import { LucideColumns3 } from '@lucide/angular';
 import { JobStore } from '../job/job-store';
+import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
 
@@ -67,8 +68,7 @@ export class SchoolTray {
   });
 
   protected wordOf(key: SchoolNumberKey): string {
-    const { word } = schoolNumber(key);
-    return word.charAt(0).toUpperCase() + word.slice(1);
+    return capital(schoolNumber(key).word);
   }
 
   protected setSchool(id: string): void {

@@ -1,10 +1,11 @@
 import { shapeOf, type Cushion, type Template } from '@yardland/core';
+import { capital } from '../shared/capital';
 
 /** What changing a measure is called, for undo: `Width`, `Corner radius`. */
 export function measureWord(cushion: Cushion | null, key: string): string {
   const word = cushion ? (shapeOf(cushion.template).measures.find((one) => one.key === key)?.word ?? 'measure') : 'measure';
   const named = { wide: 'width', deep: 'depth' }[word] ?? word;
-  return named.charAt(0).toUpperCase() + named.slice(1);
+  return capital(named);
 }
 
 /** The cushion with one measure of its template set; null, or nothing for one that may be left out, leaves it out. */

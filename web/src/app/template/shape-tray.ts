@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucidePlus, LucideTrash2 } from '@lucide/angular';
 import { outlineOf, shapeOf, SHAPES, type SeatStation, type Template } from '@yardland/core';
+import { capital } from '../shared/capital';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
@@ -15,7 +16,13 @@ import { measureWord, withMeasure } from './measures';
   template: `
     <yl-choice class="named" label="Shape" [options]="shapes" [value]="shape().shape" (changed)="setShape($event)" />
     @for (option of shape().options ?? []; track option.key) {
-      <yl-choice [label]="option.word" [options]="option.values" [value]="optionOf(option.key)" none="usual" (changed)="setOption(option.key, $event)" />
+      <yl-choice
+        [label]="capital(option.word)"
+        [options]="option.values"
+        [value]="optionOf(option.key)"
+        none="usual"
+        (changed)="setOption(option.key, $event)"
+      />
     }
     @for (measure of shape().measures; track measure.key) {
       @if (measure.unit === 'mm') {
@@ -66,6 +73,7 @@ import { measureWord, withMeasure } from './measures';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ShapeTray {
+  protected readonly capital = capital;
   protected readonly store = inject(JobStore);
   protected readonly shapes = SHAPES.map(({ shape, name }) => ({ value: shape, name }));
   readonly #template = computed<Template>(() => this.store.cushion()?.template ?? { shape: 'rectangle', widthMm: 1, depthMm: 1 });
@@ -74,10 +82,6 @@ export class ShapeTray {
     const template = this.#template();
     return template.shape === 'stations' ? template.stations : null;
   });
-
-  protected capital(word: string): string {
-    return word.charAt(0).toUpperCase() + word.slice(1);
-  }
 
   protected valueOf(key: string): number | null {
     const value = measureOf(this.#template(), key);
