@@ -3,7 +3,7 @@ import { outlineBounds, type Outline } from '../geometry/outline';
 import { moved } from '../geometry/transform';
 import { law, type Figure } from '../kernel/figure';
 import { sized } from '../template/sized';
-import type { Plane, Sizes } from './sizes';
+import { SAME_SIZE_MM, type Plane, type Sizes } from './sizes';
 
 /** The outlines of the sizes, in one frame: the finished one's box lies at the origin. */
 export interface Outlines {
@@ -29,9 +29,6 @@ export function outlinesOf(base: Outline, sizes: Sizes, acrossMm: number, deepMm
   const cut = grow(sewn, sizes.seam.value);
   return { seat, finished: moved(finished, -minX, -minY), sewn, core, cut: cut.ok ? cut.outline : sewn };
 }
-
-/** A corner cut finer than this is not a different size, mm. */
-const SAME_SIZE_MM = 0.01;
 
 /** A size as far as the outline really reaches: where slanting sides meet, a grown corner stands out further than the side has moved. */
 export function reaching(figure: Figure, mm: number): Figure {

@@ -24,7 +24,7 @@ export interface Sizes {
 }
 
 /** A size apart from another by less than this is the same on paper, mm. */
-const SAME_SIZE_MM = 0.01;
+export const SAME_SIZE_MM = 0.01;
 
 /** Whether the cover is sewn larger or smaller than the finished size, so that both must be said. */
 export function sewnApart({ finished, sewn }: Sizes): boolean {

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { pair, type Pair } from '../units/length';
+import { pair, pairOf, type Pair } from '../units/length';
 
 const amount = z.number().min(-500).max(2000);
 const pairSchema = z.strictObject({ mm: amount, inch: z.number().min(-20).max(80) });
@@ -251,5 +251,5 @@ export function schoolNumber(key: SchoolNumberKey): SchoolNumber {
 /** A school with one number put over by a cushion; the same school where it has no such number. */
 export function overridden(school: SchoolRow, key: SchoolNumberKey, mm: number): School {
   const number = schoolNumber(key);
-  return number.get(school) === null ? school : { ...number.set(school, pair(mm, mm / 25.4)), overridden: key };
+  return number.get(school) === null ? school : { ...number.set(school, pairOf(mm)), overridden: key };
 }

@@ -19,3 +19,13 @@ export function pair(mm: number, inch: number): Pair {
 export function pairMm(value: Pair, system: UnitSystem): number {
   return system === 'inch' ? value.inch * MM_PER_INCH : value.mm;
 }
+
+/** The same length in both systems. */
+export function pairOf(mm: number): Pair {
+  return pair(mm, mm / MM_PER_INCH);
+}
+
+/** A pair with one of its sides set, in millimetres; the other stays as it is said. */
+export function pairWith(value: Pair, system: UnitSystem, mm: number): Pair {
+  return system === 'inch' ? { ...value, inch: mm / MM_PER_INCH } : { ...value, mm };
+}

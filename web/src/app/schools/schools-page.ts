@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { toSignal } from '@angular/core/rxjs-interop';
 import { LucideCopy, LucideTrash2 } from '@lucide/angular';
 import {
-  pair,
+  pairMm,
+  pairWith,
   readWith,
   sayLine,
   schoolSchema,
@@ -13,6 +14,7 @@ import {
   type Pair,
   type SchoolNumber,
   type SchoolRow,
+  type UnitSystem,
 } from '@yardland/core';
 import { WRAP_WORDS } from '../build/build-words';
 import { Choice } from '../shared/choice';
@@ -30,6 +32,15 @@ const SEWN_WORDS: Record<(typeof SEWN_TO)[number], string> = {
   wrapped: 'over the wrap, lightly squeezed',
   core: 'to the core: its oversize is the seam',
 };
+
+/** What a school's rule for long cores starts as: the one that ships. */
+const USUAL_LONG_CORE = SHIPPED_SCHOOLS.find(({ longCore }) => longCore)?.longCore ?? null;
+
+/** Both sides of a pair, as columns. */
+const SYSTEMS = [
+  { system: 'metric', word: 'metric' },
+  { system: 'inch', word: 'inches' },
+] as const;
 
 /** The allowance schools: the shipped ones to read and copy, the shop's own to edit, each with an example worked out as it is changed. */
 @Component({
@@ -57,6 +68,8 @@ export class SchoolsPage {
 
   protected readonly fine: Pair = { mm: 1, inch: 1 / 16 };
   protected readonly numbers = SCHOOL_NUMBERS;
+  protected readonly systems = SYSTEMS;
+  protected readonly pairMm = pairMm;
   protected readonly ways = WRAP_WAYS.map((value) => ({ value, name: WRAP_WORDS[value] }));
   protected readonly sewnTo = SEWN_TO.map((value) => ({ value, name: SEWN_WORDS[value] }));
   protected readonly yesNo = [
@@ -88,11 +101,11 @@ export class SchoolsPage {
   }
 
   /** One half of a number's pair; the other stays as it is. */
-  protected setNumber(number: SchoolNumber, system: 'metric' | 'inch', mm: number | null): void {
+  protected setNumber(number: SchoolNumber, system: UnitSystem, mm: number | null): void {
     const school = this.school();
     const value = school && number.get(school);
     if (!school || !value || mm === null) return;
-    this.set(number.set(school, system === 'inch' ? pair(value.mm, mm / 25.4) : pair(mm, value.inch)));
+    this.set(number.set(school, pairWith(value, system, mm)));
   }
 
   protected setSewn(what: 'plate' | 'boxing', to: string): void {
@@ -107,8 +120,7 @@ export class SchoolsPage {
 
   protected setLong(value: string): void {
     const school = this.school();
-    if (school)
-      this.set({ ...school, longCore: value === 'yes' ? (school.longCore ?? { beyond: pair(900, 36), add: pair(6, 1 / 4), per: pair(600, 24) }) : null });
+    if (school) this.set({ ...school, longCore: value === 'yes' ? (school.longCore ?? USUAL_LONG_CORE) : null });
   }
 
   protected set(change: Partial<SchoolRow>): void {

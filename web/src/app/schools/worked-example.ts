@@ -3,6 +3,7 @@ import {
   assumed,
   evaluateSizes,
   formatLength,
+  MM_PER_INCH,
   pairMm,
   whyLine,
   type Figure,
@@ -12,23 +13,18 @@ import {
   type UnitSystem,
 } from '@yardland/core';
 import { Choice, Switch } from '../shared/choice';
+import { GIVEN_OPTIONS } from '../shared/given-words';
 import { QuantityField } from '../shared/quantity-field';
 
 const UNITS = [
   { value: 'metric', name: 'metric' },
   { value: 'inch', name: 'inches' },
 ];
-const GIVEN = [
-  { value: 'seat', name: 'the seat' },
-  { value: 'finished', name: 'the cushion' },
-  { value: 'core', name: 'a kept core' },
-  { value: 'sewn', name: 'an old cover' },
-];
 
 /** A long bench shows what packed ends and long cores do; in inches a round number of them. */
 const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heightMm: number]> = {
   metric: [1200, 450, 100],
-  inch: [48 * 25.4, 18 * 25.4, 4 * 25.4],
+  inch: [48 * MM_PER_INCH, 18 * MM_PER_INCH, 4 * MM_PER_INCH],
 };
 
 /** One cushion through a school: every size with its derivation, worked out anew as the school or the measures are changed. */
@@ -77,7 +73,7 @@ export class WorkedExample {
   readonly units = input.required<UnitSystem>();
   readonly unitsChanged = output<UnitSystem>();
   protected readonly unitOptions = UNITS;
-  protected readonly givenOptions = GIVEN;
+  protected readonly givenOptions = GIVEN_OPTIONS;
   protected readonly measures = [{ name: 'Wide' }, { name: 'Deep' }, { name: 'High' }];
   protected readonly given = signal<SizeRequest['given']>('seat');
   protected readonly sides = linkedSignal<readonly number[]>(() => FIRST[this.units()]);

@@ -17,6 +17,7 @@ import {
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Switch } from '../shared/choice';
+import { GIVEN_OPTIONS } from '../shared/given-words';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
 import { templateOrigin } from '../shared/table/cushion-scene';
@@ -31,12 +32,6 @@ import { PointsTray } from './points-tray';
 import { ShapeTray } from './shape-tray';
 import { evenScene, marksScene, measuresScene, pointsScene } from './template-scene';
 
-const GIVEN = [
-  { value: 'seat', name: 'the seat' },
-  { value: 'finished', name: 'the cushion' },
-  { value: 'core', name: 'a kept core' },
-  { value: 'sewn', name: 'an old cover' },
-];
 const PARTS = [
   { value: 'measures', name: 'Measures' },
   { value: 'points', name: 'Points' },
@@ -56,7 +51,7 @@ type Part = (typeof PARTS)[number]['value'];
 })
 export class TemplateStation {
   protected readonly store = inject(JobStore);
-  protected readonly given = GIVEN;
+  protected readonly given = GIVEN_OPTIONS;
   protected readonly parts = PARTS;
   protected readonly part = signal<Part>('measures');
   protected readonly mirror = signal(false);
@@ -152,7 +147,7 @@ export class TemplateStation {
   }
 
   protected setGiven(value: string): void {
-    const given = GIVEN.find((option) => option.value === value)?.value as Cushion['given'] | undefined;
+    const given = GIVEN_OPTIONS.find((option) => option.value === value)?.value;
     if (given) this.store.editCushion('What was measured', (cushion) => ({ ...cushion, given }));
   }
 
