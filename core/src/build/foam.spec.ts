@@ -13,18 +13,18 @@ const long = (over: Partial<Cushion> = {}): Cushion => sampleCushion({ given: 'c
 
 describe('a core longer than a sheet', () => {
   it('is glued up between the sitting places, where the sheet reaches', () => {
-    expect(gluedAt(3000, 1990, 1)).toEqual([1990]);
-    expect(gluedAt(3000, 2100, 3)).toEqual([2000]);
-    expect(gluedAt(3000, 1990, 2)).toEqual([1500]);
-    expect(gluedAt(1990, 1990, 2)).toEqual([]);
+    expect(gluedAt(3000, 1990, 1, 100)).toEqual([1990]);
+    expect(gluedAt(3000, 2100, 3, 100)).toEqual([2000]);
+    expect(gluedAt(3000, 1990, 2, 100)).toEqual([1500]);
+    expect(gluedAt(1990, 1990, 2, 100)).toEqual([]);
     // The last part would be a sliver: the join moves in.
-    expect(gluedAt(2000, 1990, 1)).toEqual([1900]);
+    expect(gluedAt(2000, 1990, 1, 100)).toEqual([1900]);
   });
 
   it('always comes out whole: as few parts as it takes, none longer than the sheet, none a sliver', () => {
     fc.assert(
       fc.property(fc.integer({ min: 300, max: 9000 }), fc.integer({ min: 600, max: 2400 }), fc.integer({ min: 1, max: 8 }), (length, most, places) => {
-        const ends = [0, ...gluedAt(length, most, places), length];
+        const ends = [0, ...gluedAt(length, most, places, 100), length];
         const parts = ends.slice(1).map((to, i) => to - ends[i]!);
         expect(Math.max(...parts)).toBeLessThanOrEqual(most + 1e-6);
         expect(Math.min(...parts)).toBeGreaterThan(length > most ? 99 : 0);

@@ -1,12 +1,12 @@
 import { growEdges, type EdgeAmounts } from '../geometry/offset';
-import { outlineBounds, type Outline } from '../geometry/outline';
-import { sliced } from '../geometry/transform';
-import { given, law, minus, plus, sum, type Figure } from '../kernel/figure';
+import type { Outline } from '../geometry/outline';
+import { given, minus, plus, sum, type Figure } from '../kernel/figure';
 import { issue, type Issue } from '../kernel/issue';
-import { isFoam, SHEET_NOMINAL_MM, type Grade } from '../material/material';
+import { isFoam, SAME_TO_A_CUSHION_MM, SHEET_NOMINAL_MM, type Grade } from '../material/material';
 import type { Piece } from '../piece/piece';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
 import type { Shop } from '../shop/shop';
+import { inParts } from './parts';
 import type { Sizes } from './sizes';
 
 export const CUTTING_TOOLS = ['saw', 'knife', 'hot-wire'] as const;
@@ -28,12 +28,6 @@ export interface Layer {
   readonly bevelMm?: number | undefined;
 }
 
-/** How far the layers may miss the asked thickness before it is said, mm: what a sheet is cut to. */
-const LAYER_SUM_MM = 0.5;
-
-/** A join keeps at least this from the ends of a core: what is shorter does not hold, mm. */
-const SHORTEST_PART_MM = 100;
-
 /** What a sheet gives once its edges are trimmed, shorter side first; mm. */
 function usableOf(grade: Grade, assume: Constants): readonly [shorter: number, longer: number] {
   const trim = 2 * assume('sheetTrimMm');
@@ -43,16 +37,16 @@ function usableOf(grade: Grade, assume: Constants): readonly [shorter: number, l
 
 /**
  * Where a length that no sheet gives is glued up: as few joins as it takes, each between two sitting places where one is in reach, else as far along as
- * the sheet goes. Places share the length evenly; one place sits in the middle.
+ * the sheet goes. Places share the length evenly; one place sits in the middle. No part is shorter than `endMm`.
  */
-export function gluedAt(lengthMm: number, sheetMm: number, places: number): number[] {
+export function gluedAt(lengthMm: number, sheetMm: number, places: number, endMm: number): number[] {
   const joins: number[] = [];
   let from = 0;
   while (lengthMm - from > sheetMm + 1e-6) {
     const parts = Math.ceil((lengthMm - from) / sheetMm - 1e-9);
     // What is left must still go into the parts that are left, and no part may be a sliver.
-    const least = Math.max(from + SHORTEST_PART_MM, lengthMm - (parts - 1) * sheetMm);
-    const most = Math.min(from + sheetMm, lengthMm - SHORTEST_PART_MM);
+    const least = Math.max(from + endMm, lengthMm - (parts - 1) * sheetMm);
+    const most = Math.min(from + sheetMm, lengthMm - endMm);
     const between = Array.from({ length: places - 1 }, (_, i) => (lengthMm * (i + 1)) / places).filter((at) => at >= least && at <= most);
     const join = between.at(-1) ?? most;
     joins.push(join);
@@ -116,35 +110,40 @@ export function corePieces(layers: readonly Layer[], core: Sizes['core'], outlin
       joins: 0,
     };
     if (!stock || !isFoam(stock)) return [whole];
-    const parts = partsOf(whole, usableOf(stock, assume), places, index);
+    const parts = partsOf(whole, usableOf(stock, assume), places, index, assume('joinEndMm'));
     return parts ?? [whole];
   });
 }
 
-/** A layer in parts, side by side along its longer way; null where one sheet gives it, or no plain cut does. */
-function partsOf(whole: Piece, [shorter, longer]: readonly [number, number], places: number, index: number): Piece[] | null {
-  const across = whole.width.value >= whole.height.value;
-  const [long, short] = across ? [whole.width.value, whole.height.value] : [whole.height.value, whole.width.value];
-  if (long <= longer || short > shorter) return null;
-  const box = outlineBounds(whole.outline);
-  const [axis, start] = across ? (['x', box.minX] as const) : (['y', box.minY] as const);
-  const joins = gluedAt(long, longer, places);
-  // The next layer's joins lie elsewhere.
-  const at = index % 2 ? joins.map((join) => long - join).sort((a, b) => a - b) : joins;
-  const ends = [0, ...at, long];
-  const outlines = ends.slice(1).map((to, i) => sliced(whole.outline, axis, start + (ends[i] ?? 0), start + to));
-  if (outlines.some((one) => one === null)) return null;
-  return outlines.map((outline, i): Piece => {
-    const mm = (ends[i + 1] ?? 0) - (ends[i] ?? 0);
-    const length = law('core', `part ${i + 1} of ${outlines.length}, of {0}`, [across ? whole.width : whole.height], () => mm);
-    return {
-      ...whole,
-      id: `${whole.id}-${i + 1}`,
-      outline: outline as Outline,
-      glued: { index: i + 1, of: outlines.length },
-      ...(across ? { width: length } : { height: length }),
-    };
-  });
+/** A layer in parts, none larger than a sheet: side by side along one way, or both ways; null where one sheet gives it, or no plain cut does. */
+function partsOf(whole: Piece, [shorter, longer]: readonly [number, number], places: number, index: number, endMm: number): Piece[] | null {
+  const [wide, deep] = [whole.width.value, whole.height.value];
+  if (fitsWithin([wide, deep], [shorter, longer])) return null;
+  // Whichever way the sheets lie, the fewest parts; the long side along the sheet's long side where both do.
+  const ways = [
+    [wide >= deep ? longer : shorter, wide >= deep ? shorter : longer],
+    [wide >= deep ? shorter : longer, wide >= deep ? longer : shorter],
+  ] as const;
+  const count = ([x, y]: readonly [number, number]): number => Math.ceil(wide / x - 1e-9) * Math.ceil(deep / y - 1e-9);
+  const [xMost, yMost] = count(ways[1]) < count(ways[0]) ? ways[1] : ways[0];
+  return inParts(whole, acrossCuts(wide, xMost, places, index, endMm), deepCuts(deep, yMost, index, endMm), 'core');
+}
+
+const fitsWithin = ([a, b]: readonly [number, number], [shorter, longer]: readonly [number, number]): boolean =>
+  Math.max(a, b) <= longer && Math.min(a, b) <= shorter;
+
+/** Joins along the width; those of the next layer lie mirrored. */
+function acrossCuts(wideMm: number, mostMm: number, places: number, index: number, endMm: number): readonly number[] {
+  const joins = gluedAt(wideMm, mostMm, places, endMm);
+  return index % 2 ? joins.map((join) => wideMm - join).sort((a, b) => a - b) : joins;
+}
+
+/** Joins along the depth, as far back as the sheet reaches: nobody sits there. Those of the next layer lie a little further forward, where its sheet reaches too. */
+function deepCuts(deepMm: number, mostMm: number, index: number, endMm: number): readonly number[] {
+  const joins = gluedAt(deepMm, mostMm, 1, endMm);
+  const forward = joins.map((join) => join - endMm);
+  const reaches = (forward[0] ?? 0) >= endMm && deepMm - (forward.at(-1) ?? 0) <= mostMm;
+  return index % 2 && reaches ? forward : joins;
 }
 
 function checkSheet(grade: Grade, layerPieces: readonly Piece[], core: Sizes['core'], assume: Constants, path: string): Issue[] {
@@ -190,7 +189,7 @@ export function checkLayers(layers: readonly Layer[], core: Sizes['core'], piece
     }
   });
   const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
-  if (layers.length && Math.abs(total - core.height.value) > LAYER_SUM_MM)
+  if (layers.length && Math.abs(total - core.height.value) > SAME_TO_A_CUSHION_MM)
     problems.push(
       issue('warning', 'layers-do-not-add-up', 'core.layers', { totalMm: total, wantedMm: core.height.value, differenceMm: total - core.height.value }),
     );

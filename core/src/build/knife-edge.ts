@@ -1,11 +1,7 @@
 import { isCorner } from '../geometry/measure';
 import { closed, type Outline } from '../geometry/outline';
 import { cross, plusPoint, type Point } from '../geometry/point';
-import { shipped } from '../shop/assumptions';
 import { directionOn, line, segmentLength, splitAt, type Cubic, type Segment } from '../geometry/segment';
-
-/** Full corners of a knife-edge pillow make ears: where along a side their trim has run out. */
-const EAR_RUN_OUT = 0.25;
 
 const outwardOf = (way: Point): Point => ({ x: way.y, y: -way.x });
 
@@ -22,7 +18,7 @@ const turnedRound = (curve: Cubic): Cubic => ({ ...curve, from: curve.to, c1: cu
  * A knife-edge plate without ears: at every sharp outer corner both sides are taken in by `trimMm`, running out at `share` of each side (0 to ½). Smooth and
  * inner corners stay. The outline runs counter-clockwise.
  */
-export function withoutEars(outline: Outline, trimMm = shipped('earTrimMm'), share = EAR_RUN_OUT): Outline {
+export function withoutEars(outline: Outline, trimMm: number, share: number): Outline {
   const { segments } = outline;
   const count = segments.length;
   // The corner that each side begins with, taken in; null where it is not a sharp outer one.

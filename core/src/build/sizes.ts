@@ -1,6 +1,6 @@
 import { given, law, minus, plus, renamed, sum, type Figure, type Term } from '../kernel/figure';
 import { schoolNumber, type School, type SchoolNumberKey } from '../shop/schools';
-import { pairMm, type Pair, type UnitSystem } from '../units/length';
+import { pairMm, type UnitSystem } from '../units/length';
 import { slopeOf, type Slope, type Thin } from './slope';
 
 export interface Plane {
@@ -38,6 +38,7 @@ export interface SizeRequest {
   readonly given: (typeof GIVEN)[number];
   readonly acrossMm: number;
   readonly deepMm: number;
+  /** Of the size that was given: a kept core's own thickness, an old cover's sewn boxing. */
   readonly heightMm: number;
   /** One layer of wrap; 0 for none. */
   readonly wrapLoftMm: number;
@@ -148,27 +149,47 @@ interface Heights {
   readonly boxingCut: Figure;
 }
 
-/** Heights at one edge of the cushion. */
-function heightsOf(rules: Rules, finished: Figure, wrapped: boolean): Heights {
-  const { school, seam } = rules;
-  const thicker =
-    wrapped && school.wrap.coreThicknessWrapped
-      ? fixed('over the height, wrapped', school.wrap.coreThicknessWrapped, rules.system)
-      : numberOf(rules, 'core-thickness');
-  const core = sum('core thickness', finished, plus(thicker));
-  const ease = signed(numberOf(rules, 'boxing'), 1);
-  if (school.boxing.to === 'core') return { finished, core, sewn: sum('sewn height', core, minus(seam, 2)), boxingCut: renamed('boxing cut', core) };
-  const base = school.boxing.to === 'wrapped' ? core : finished;
-  const terms = [...(school.boxing.to === 'wrapped' ? signed(rules.wrap, 2) : []), ...ease];
-  const sewn = terms.length ? sum('sewn height', base, ...terms) : renamed('sewn height', base);
-  return { finished, core, sewn, boxingCut: sum('boxing cut', sewn, plus(seam, 2)) };
+/** What the core has over the finished height. */
+function thickerBy({ school, system }: Rules, wrapped: boolean): Figure {
+  return wrapped && school.wrap.coreThicknessWrapped
+    ? given('over the height, wrapped', pairMm(school.wrap.coreThicknessWrapped, system), 'school')
+    : numberOf({ school, system }, 'core-thickness');
 }
 
-const fixed = (name: string, value: Pair, system: UnitSystem): Figure => given(name, pairMm(value, system), 'school');
+/** What the sewn boxing has over the height it is sewn to. */
+function boxingTerms(rules: Rules): Term[] {
+  const { to } = rules.school.boxing;
+  if (to === 'core') return [minus(rules.seam, 2)];
+  return [...(to === 'wrapped' ? signed(rules.wrap, 2) : []), ...signed(numberOf(rules, 'boxing'), 1)];
+}
+
+const HEIGHT_NAMES = { seat: 'finished height', finished: 'finished height', core: 'core thickness', sewn: 'old cover, high' } as const;
+
+/** Heights at one edge of the cushion, from the height of whichever size was given; a seat's is the finished one. */
+function heightsOf(rules: Rules, from: SizeRequest['given'], enteredMm: number, wrapped: boolean, edge = ''): Heights {
+  const { to } = rules.school.boxing;
+  const thicker = thickerBy(rules, wrapped);
+  const terms = boxingTerms(rules);
+  const backFrom = (name: string, figure: Figure, more: readonly Term[]): Figure =>
+    more.length ? sum(name, figure, ...reversed(more)) : renamed(name, figure);
+  const entered = given(`${HEIGHT_NAMES[from]}${edge}`, enteredMm, 'entered');
+
+  const coreGiven = from === 'core' ? entered : from === 'sewn' && to !== 'finished' ? backFrom('core thickness', entered, terms) : null;
+  const finished = coreGiven
+    ? sum('finished height', coreGiven, ...reversed([plus(thicker)]))
+    : from === 'sewn'
+      ? backFrom('finished height', entered, terms)
+      : entered;
+  const core = coreGiven ?? sum('core thickness', finished, plus(thicker));
+  const base = to === 'finished' ? finished : core;
+  const sewn = from === 'sewn' ? renamed('sewn height', entered) : terms.length ? sum('sewn height', base, ...terms) : renamed('sewn height', base);
+  const boxingCut = to === 'core' ? renamed('boxing cut', core) : sum('boxing cut', sewn, plus(rules.seam, 2));
+  return { finished, core, sewn, boxingCut };
+}
 
 /**
  * Leads from the given size to all the others by the rules of one school. Runs both ways: from the seat or the finished size to the core, from a kept
- * core to the cover, from an old cover to a new core. Of a wedge the thick edge and the thin one go by the same rules.
+ * core to the cover, from an old cover to a new core; the height entered is that of the size given. Of a wedge the thick edge and the thin one go by the same rules.
  */
 export function evaluateSizes(school: School, request: SizeRequest, system: UnitSystem): Sizes {
   const seam = request.seamMm === null ? numberOf({ school, system }, 'seam') : given('seam', request.seamMm, 'entered');
@@ -182,8 +203,8 @@ export function evaluateSizes(school: School, request: SizeRequest, system: Unit
   const across = lineOf(rules, request.given, request.acrossMm, directionOf(rules, 'core-across', request.acrossMm >= request.deepMm));
   const deep = lineOf(rules, request.given, request.deepMm, directionOf(rules, 'core-deep', request.deepMm > request.acrossMm));
   const wrapped = request.wrapLoftMm > 0;
-  const thick = heightsOf(rules, given('finished height', request.heightMm, 'entered'), wrapped);
-  const thin = request.thin && heightsOf(rules, given('finished height, thin edge', request.thin.mm, 'entered'), wrapped);
+  const thick = heightsOf(rules, request.given, request.heightMm, wrapped);
+  const thin = request.thin && heightsOf(rules, request.given, request.thin.mm, wrapped, ', thin edge');
 
   return {
     seat: { width: across.seat, depth: deep.seat },

@@ -7,7 +7,9 @@ import { given, law, plus, sum, type Figure } from '../kernel/figure';
 import type { Piece, PieceRole } from '../piece/piece';
 import type { Constants } from '../shop/assumptions';
 import type { WrapWay } from '../shop/schools';
+import { gluedAt } from './foam';
 import { reaching } from './outlines';
+import { inParts } from './parts';
 import type { Sizes } from './sizes';
 
 interface Core {
@@ -122,6 +124,19 @@ export function wrapLies(way: WrapWay): { readonly sides: boolean; readonly face
 /** The wadding pieces round one core, by the way it is wrapped. None without loft. */
 export function wrapPieces(way: WrapWay, loftMm: number, size: Sizes['core'], outline: Outline, assume: Constants): Piece[] {
   return loftMm > 0 ? WAYS[way]({ size, outline, assume }) : [];
+}
+
+/**
+ * A piece of wadding that no roll is wide enough for, in parts with a butt join: between two sitting places where one is in reach. A piece that the roll gives
+ * stays whole; so does one that no straight cut divides, and the lay then says that it is missing.
+ */
+export function onRoll(one: Piece, rollMm: number, places: number, assume: Constants): Piece[] {
+  const [wide, deep] = [one.width.value, one.height.value];
+  if (Math.min(wide, deep) <= rollMm) return [one];
+  const endMm = assume('joinEndMm');
+  const across = wide / rollMm <= deep / rollMm + 1e-9;
+  const cuts = across ? gluedAt(wide, rollMm, places, endMm) : gluedAt(deep, rollMm, 1, endMm);
+  return inParts(one, across ? cuts : [], across ? [] : cuts, 'wrap') ?? [one];
 }
 
 /** Loose wadding worked into the corners, and into both ends of a long cushion where the school packs them; grams. */

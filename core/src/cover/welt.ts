@@ -56,12 +56,12 @@ export interface BiasBlocks {
 
 /**
  * A block a × b (b ≤ a) gives ⌊(a − b)/(w·√2)⌋ whole strips of width w from edge to edge at 45°; the two corner triangles are offcut.
- * Returns no block when the cloth is too narrow for a single strip.
  */
 export function biasBlocks(strips: number, stripWidthMm: number, depthMm: number, usableMm: number): BiasBlocks {
   const pitch = stripWidthMm * Math.SQRT2;
   const most = Math.floor((usableMm - depthMm) / pitch + 1e-9);
-  if (most < 1) return { depthMm, widthsMm: [], strips };
+  // Too narrow for a strip across: a block for each, which the lay turns along the roll or names as missing.
+  if (most < 1) return { depthMm, widthsMm: Array.from({ length: strips }, () => pitch + depthMm), strips };
   const full = Math.floor(strips / most);
   const rest = strips - full * most;
   const widths = Array.from({ length: full }, () => most * pitch + depthMm);

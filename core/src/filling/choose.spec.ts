@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { shipped } from '../shop/assumptions';
 import { demoShop } from '../testing/samples';
 import { foamsOf, stacksOf } from './candidates';
 import { choose } from './choose';
@@ -20,6 +21,7 @@ describe('choosing', () => {
         ...over,
       },
       catalogue,
+      shipped,
     );
   const best = (over: Partial<ChooseRequest> = {}) => {
     const [first] = ask(over).ranked;

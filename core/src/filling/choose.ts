@@ -1,5 +1,5 @@
 import { isFoam, type FillingKind, type Grade, type Stock } from '../material/material';
-import { shipped, type Constants } from '../shop/assumptions';
+import type { Constants } from '../shop/assumptions';
 import { foamsOf, stacksOf, type Catalogue, type Stack } from './candidates';
 import {
   backMark,
@@ -126,7 +126,7 @@ const SHOWN = 40;
  * Ranks the catalogue's fillings, singly and in stacks, for a seat, its sitters and its use; every place with its reasons. Nothing is hidden: what
  * no stack keeps is listed with why.
  */
-export function choose(request: ChooseRequest, catalogue: Catalogue, assume: Constants = shipped): Choice {
+export function choose(request: ChooseRequest, catalogue: Catalogue, assume: Constants): Choice {
   // Felt and the like lie under or round a core; they are not ranked as one.
   const stock: readonly Stock[] = [...catalogue.grades, ...catalogue.fillings.filter(({ kind }) => kind !== 'felt')];
   const barred = stock.flatMap((one) => {

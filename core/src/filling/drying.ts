@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { shipped, type Constants } from '../shop/assumptions';
+import type { Constants } from '../shop/assumptions';
 
 /** A core weighed wet at intervals, bare or in its cover. */
 export const dryingSchema = z.strictObject({
@@ -50,7 +50,7 @@ function dryAfter(points: DryingCurve['points'], share: number): DryingCurve['dr
 }
 
 /** The drying curves of a sample, bare first: water still held over time, and the time until it counts as dry. */
-export function dryingCurves(drying: Drying, assume: Constants = shipped): DryingCurve[] {
+export function dryingCurves(drying: Drying, assume: Constants): DryingCurve[] {
   return [false, true].flatMap((covered) => {
     const points = drying.readings
       .filter((one) => one.covered === covered)

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { shipped, type Constants } from '../shop/assumptions';
+import type { Constants } from '../shop/assumptions';
 import { foamThickness, layerSchema, strainLaw, type FillingLayer } from './layer';
 import { GRAVITY, waddingAt } from './load-curve';
 
@@ -51,7 +51,7 @@ const CURVE_POINTS = 100;
 const CURVE_BEYOND = 1.5;
 
 /** Mean pressure under a sitter, Pa: weight × share over the contact area. */
-export function meanPressure({ massKg, posture }: Sitter, assume: Constants = shipped): number {
+export function meanPressure({ massKg, posture }: Sitter, assume: Constants): number {
   if (posture === 'lying') return (massKg * GRAVITY) / assume('lyingArea');
   const share = posture === 'upright' ? assume('uprightShare') : assume('reclinedShare');
   return (massKg * GRAVITY * share) / (assume('contactBase') + assume('contactPerKg') * massKg);
@@ -111,7 +111,7 @@ function feelRatio(layers: readonly FillingLayer[], strained: Strained, all: num
 }
 
 /** How a stack of layers feels under one sitter. A model with assumed constants; see its limits in the docs. */
-export function feelOf(request: FeelRequest, assume: Constants = shipped, curvePoints = CURVE_POINTS): Feel {
+export function feelOf(request: FeelRequest, assume: Constants, curvePoints = CURVE_POINTS): Feel {
   const meanPressurePa = meanPressure(request.sitter, assume);
   const peakPa = meanPressurePa * assume('peakFactor');
   const law = stackLaw(request.layers, request.settled ?? false, assume);

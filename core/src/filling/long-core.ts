@@ -6,7 +6,9 @@ export interface OldPiece {
   readonly heightMm: number;
 }
 
+/** A question for one long core out of old ones. The same request always gives the same answer. */
 export interface LongCoreAsk {
+  readonly format: 'yardland/long-core-ask@1';
   readonly lengthMm: number;
   readonly depthMm: number;
   readonly heightMm: number;
@@ -18,6 +20,8 @@ export interface LongCoreAsk {
 /** A piece as it lies in the long core. */
 export interface UsedPiece {
   readonly piece: number;
+  /** Not the piece itself but the strip that was ripped off it. */
+  readonly strip: boolean;
   /** Turned a quarter: its depth lies along the core. */
   readonly turned: boolean;
   readonly fromMm: number;
@@ -35,11 +39,14 @@ export interface LongCore {
   readonly joinsClear: boolean;
 }
 
-export type LongCoreAnswer =
+export type LongCoreAnswer = { readonly format: 'yardland/long-core-answer@1' } & (
   | { readonly kind: 'plan'; readonly plan: LongCore }
   /** The pieces that can be used end to end are shorter than the core by this. */
   | { readonly kind: 'too-short'; readonly missingMm: number }
-  | { readonly kind: 'none' };
+  | { readonly kind: 'none' }
+);
+
+const answered = { format: 'yardland/long-core-answer@1' } as const;
 
 /** Old cores are measured no finer; within this a length or a depth is as wanted, mm. */
 const MEASURED_MM = 2;
@@ -56,6 +63,10 @@ type Span = readonly [from: number, to: number];
 
 interface Option {
   readonly piece: number;
+  /** The strip ripped off the piece: there once the piece lies so that one is left. */
+  readonly strip: boolean;
+  /** Of a strip: how its piece must lie. */
+  readonly parentTurned: boolean;
   readonly turned: boolean;
   readonly lengthMm: number;
   readonly ripped: boolean;
@@ -73,17 +84,38 @@ export function joinZones({ lengthMm, places }: Pick<LongCoreAsk, 'lengthMm' | '
   return Array.from({ length: places + 1 }, (_, i): Span => [edges[2 * i] ?? 0, edges[2 * i + 1] ?? lengthMm]);
 }
 
-/** Every way a piece may lie so that it is deep and high enough. */
+interface Way {
+  readonly along: number;
+  readonly across: number;
+  readonly turned: boolean;
+}
+
+/** Both ways a right-angled piece of foam may lie; one for a square. */
+const waysOf = (lengthMm: number, depthMm: number): Way[] =>
+  [
+    { along: lengthMm, across: depthMm, turned: false },
+    { along: depthMm, across: lengthMm, turned: true },
+  ].filter(({ turned }) => !turned || lengthMm !== depthMm);
+
+/** Every way a piece, or the strip that is ripped off it, may lie so that it is deep and high enough. */
 export function optionsOf(ask: LongCoreAsk): Option[] {
+  const lies = ({ along, across }: Way): boolean => across >= ask.depthMm - MEASURED_MM && along >= SHORTEST_MM;
+  const ripped = ({ across }: Way): boolean => across > ask.depthMm + MEASURED_MM;
   return ask.pieces.flatMap((one, piece) => {
     if (Math.abs(one.heightMm - ask.heightMm) > STEP_MM) return [];
-    const ways = [
-      { along: one.lengthMm, across: one.depthMm, turned: false },
-      { along: one.depthMm, across: one.lengthMm, turned: true },
-    ];
-    return ways
-      .filter(({ along, across, turned }) => across >= ask.depthMm - MEASURED_MM && along >= SHORTEST_MM && !(turned && one.lengthMm === one.depthMm))
-      .map(({ along, across, turned }): Option => ({ piece, turned, lengthMm: along, ripped: across > ask.depthMm + MEASURED_MM }));
+    return waysOf(one.lengthMm, one.depthMm)
+      .filter(lies)
+      .flatMap((way): Option[] => {
+        const whole = { piece, strip: false, parentTurned: false, turned: way.turned, lengthMm: way.along, ripped: ripped(way) };
+        if (!ripped(way)) return [whole];
+        // A piece that lies turned and leaves as much as the core is deep was only sawn in two: no strip.
+        const left = way.across - ask.depthMm;
+        const strips = way.turned && left >= ask.depthMm - MEASURED_MM ? [] : waysOf(way.along, left).filter(lies);
+        return [
+          whole,
+          ...strips.map((strip): Option => ({ piece, strip: true, parentTurned: way.turned, turned: strip.turned, lengthMm: strip.along, ripped: ripped(strip) })),
+        ];
+      });
   });
 }
 
@@ -110,7 +142,7 @@ function settle(placed: readonly Placed[], lengthMm: number): UsedPiece[] {
     const possible = meet(starts, [back]).sort((p, q) => q[1] - q[0] - (p[1] - p[0]));
     const [a, b] = possible[0] ?? [0, 0];
     const from = i === 0 ? 0 : (a + b) / 2;
-    used.unshift({ piece: option.piece, turned: option.turned, fromMm: from, toMm: to, cutShorter: cut, ripped: option.ripped });
+    used.unshift({ piece: option.piece, strip: option.strip, turned: option.turned, fromMm: from, toMm: to, cutShorter: cut, ripped: option.ripped });
     to = from;
   }
   return used;
@@ -118,14 +150,16 @@ function settle(placed: readonly Placed[], lengthMm: number): UsedPiece[] {
 
 function search(ask: LongCoreAsk, options: readonly Option[], zones: readonly Span[], states: { left: number }): UsedPiece[] | null {
   const { lengthMm } = ask;
-  const most = new Set(options.map((option) => option.piece)).size;
+  const most = new Set(options.map(({ piece, strip }) => `${piece} ${strip}`)).size;
   const walk = (placed: readonly Placed[], cutsLeft: number, piecesLeft: number): UsedPiece[] | null => {
     const starts: readonly Span[] = placed.at(-1)?.ends ?? [[0, 0]];
     const tried = new Set<string>();
     for (const option of options) {
-      if (placed.some((one) => one.option.piece === option.piece)) continue;
+      if (placed.some((one) => one.option.piece === option.piece && one.option.strip === option.strip)) continue;
+      // A strip is there once its piece lies as it must; that the piece comes first loses nothing, for a core is the same from both ends.
+      if (option.strip && !placed.some(({ option: { piece, strip, turned } }) => piece === option.piece && !strip && turned === option.parentTurned)) continue;
       // Two pieces alike need not both be tried in one place.
-      const like = `${option.lengthMm} ${option.ripped}`;
+      const like = `${option.lengthMm} ${option.ripped} ${option.strip}`;
       if (tried.has(like)) continue;
       tried.add(like);
       for (const cut of [false, true]) {
@@ -156,19 +190,23 @@ function search(ask: LongCoreAsk, options: readonly Option[], zones: readonly Sp
 
 /**
  * Makes one long core out of several old ones: cut to depth, butted end to end, joins away from where people sit; of all ways the one with the
- * fewest cuts, then the fewest joins. Found by searching orders, turns and cuts, with the whole range of places a cut can put a join carried along.
+ * fewest cuts, then the fewest joins; the strips ripped off are offcuts that may fill a gap. Found by searching orders, turns and cuts, with the whole range of places a cut can put a join carried along.
  */
 export function joinLongCore(ask: LongCoreAsk): LongCoreAnswer {
   const options = optionsOf(ask);
   const longest = new Map<number, number>();
-  for (const { piece, lengthMm } of options) longest.set(piece, Math.max(lengthMm, longest.get(piece) ?? 0));
+  for (const { piece, lengthMm, turned } of options.filter(({ strip }) => !strip)) {
+    const strips = options.filter((one) => one.strip && one.piece === piece && one.parentTurned === turned).map((one) => one.lengthMm);
+    longest.set(piece, Math.max(lengthMm + Math.max(0, ...strips), longest.get(piece) ?? 0));
+  }
   const together = [...longest.values()].reduce((sum, mm) => sum + mm, 0);
-  if (together < ask.lengthMm - MEASURED_MM) return { kind: 'too-short', missingMm: ask.lengthMm - together };
+  if (together < ask.lengthMm - MEASURED_MM) return { ...answered, kind: 'too-short', missingMm: ask.lengthMm - together };
   const states = { left: MOST_STATES };
   const clear = search(ask, options, joinZones(ask), states);
   const used = clear ?? search(ask, options, [[0, ask.lengthMm]], { left: MOST_STATES });
-  if (!used) return { kind: 'none' };
+  if (!used) return { ...answered, kind: 'none' };
   return {
+    ...answered,
     kind: 'plan',
     plan: {
       used,

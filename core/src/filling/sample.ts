@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { given, law, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
+import type { Constants } from '../shop/assumptions';
 import { dryingCurves, dryingSchema, type DryingCurve } from './drying';
 import { setOf } from './old-core';
 import { checkPress, press, type PressRequest, type PressResult } from './press';
@@ -78,8 +79,8 @@ function densityOf(sample: Sample): Figure | null {
   return law('kg/m³', '{0} ÷ ({1} × {2} × {3})', inputs, (m = 0, w = 1, d = 1, t = 1) => m / ((w * d * t) / 1e9), 'count');
 }
 
-/** Everything that a sample's readings say, each on its own; what was not measured is null. Readings that cannot be are problems. */
-export function sampleResults(sample: Sample): SampleResults {
+/** Everything that a sample's readings say by the shop's constants, each on its own; what was not measured is null. Readings that cannot be are problems. */
+export function sampleResults(sample: Sample, assume: Constants): SampleResults {
   const litres = litresOf(sample);
   const problems: Issue[] = [];
   let pressed: PressResult | null = null;
@@ -97,7 +98,7 @@ export function sampleResults(sample: Sample): SampleResults {
     density: densityOf(sample),
     press: pressed,
     set: setOf(sample),
-    drying: sample.drying ? dryingCurves(sample.drying) : [],
+    drying: sample.drying ? dryingCurves(sample.drying, assume) : [],
     retained: [...retained].sort((a, b) => a.minute - b.minute),
     problems,
   };

@@ -3,11 +3,12 @@ import { sensitivity } from '../build/sensitivity';
 import { openShop } from '../shop/shop';
 import { demoShop, sampleCushion } from '../testing/samples';
 import { fitAdvice } from './advice';
+import { answersIn } from './answers';
 import { compareSchools } from './compare-schools';
 import type { Cushion } from './document';
 import { planCushion, type CushionContext, type CushionPlan } from './plan-cushion';
 
-const context: CushionContext = { units: 'metric', cloth: { widthMm: 1400 }, shop: demoShop(), crownOf: () => null };
+const context: CushionContext = { units: 'metric', cloth: { widthMm: 1400 }, shop: demoShop(), answers: answersIn({}) };
 const made = (over: Partial<Cushion>): CushionPlan => planCushion(sampleCushion(over), context);
 const codes = (one: CushionPlan): string[] => one.problems.map((problem) => problem.code);
 

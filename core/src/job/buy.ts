@@ -73,7 +73,7 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
 
 function total(name: string, plans: readonly CushionPlan[], of: (plan: CushionPlan) => Figure | null): Figure | null {
   const parts = plans.flatMap((plan) => {
-    const figure = of(plan);
+    const figure = plan.keptCover ? null : of(plan);
     return figure ? [plus(figure, plan.source.quantity)] : [];
   });
   const [first, ...rest] = parts;

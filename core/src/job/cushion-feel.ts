@@ -19,13 +19,12 @@ export function fillingLayers(cushion: Cushion, shop: Shop): FillingLayer[] | nu
   return layers.length > 0 && layers.length === cushion.core.layers.length ? layers : null;
 }
 
-/** How a cushion's filling feels under a sitter, on its own deck, settled as it will be. */
-export function cushionFeel(one: CushionPlan, layers: readonly FillingLayer[], sitter: Sitter, shop: Shop, units: UnitSystem): Feel {
-  const { seat } = one.source;
+/** How a cushion's filling feels under a sitter, in its wrap (one layer, mm), on its own deck, settled as it will be. */
+export function cushionFeel({ seat }: Cushion, wrapLoftMm: number, layers: readonly FillingLayer[], sitter: Sitter, shop: Shop, units: UnitSystem): Feel {
   const request: FeelRequest = {
     format: 'yardland/feel@1',
     layers: [...layers],
-    wrapLoftMm: 2 * (one.wrap?.value ?? 0),
+    wrapLoftMm: 2 * wrapLoftMm,
     support: seat?.support ?? UNSAID_DECK,
     sitter,
     settled: true,

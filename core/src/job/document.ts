@@ -60,6 +60,8 @@ const seatSchema = z.strictObject({
       /** The mark of the core it came off. */
       offCore: text(20).optional(),
       findings: z.array(z.enum(COVER_FINDINGS)).max(COVER_FINDINGS.length),
+      /** A new cover is made although this one could go back on. */
+      renew: z.boolean().optional(),
     })
     .optional(),
   fire: z.strictObject({ setting: z.enum(FIRE_SETTINGS).optional(), rules: text(300).optional() }).optional(),
@@ -91,7 +93,7 @@ export const cushionSchema = z.strictObject({
   template: templateSchema,
   /** Ties and buttons, riding on the outline. */
   marks: z.array(outlineMarkSchema).max(80).optional(),
-  /** Finished height. */
+  /** Of the size that was given: finished for a seat or a finished size, a kept core's thickness, an old cover's sewn height. */
   heightMm: thickness,
   school: z.string().min(1).max(60),
   /** One number of the school that this cushion takes otherwise. */
@@ -112,7 +114,7 @@ export const cushionSchema = z.strictObject({
       .max(8),
     /** What the foam is cut with; the saw unless told. */
     tool: z.enum(CUTTING_TOOLS).optional(),
-    /** The old core goes back in: nothing of it is cut or bought. */
+    /** The old core goes back in, or a long one is made of old ones: no foam is bought. */
     kept: z.boolean().optional(),
   }),
   /** One layer of wrap; absent: as the school usually takes. */

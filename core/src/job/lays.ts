@@ -4,6 +4,7 @@ import { flatten, rectangleOutline } from '../geometry/outline';
 import { hashText } from '../kernel/hash';
 import type { Issue } from '../kernel/issue';
 import type { LayAnswer, LayItem, LayMaterial, LayRequest, Turn } from '../lay/contract';
+import { nominalThickness } from '../material/material';
 import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
 import type { Job } from './document';
@@ -97,8 +98,12 @@ function grouped(plans: readonly CushionPlan[], keyOf: (piece: Piece, plan: Cush
   return groups;
 }
 
+/** One lay for each foam and sheet: an inch sheet and its metric twin are one. */
 function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
-  const groups = grouped(plans, (piece) => (piece.material === 'foam' ? `${piece.grade} ${piece.thicknessMm}` : null));
+  const groups = grouped(plans, ({ material, grade, thicknessMm }) => {
+    const stock = material === 'foam' ? shop.grade(grade ?? '') : undefined;
+    return stock ? `${stock.id} ${nominalThickness(stock, thicknessMm ?? 0)}` : null;
+  });
   return [...groups].flatMap(([key, items]) => {
     const [gradeId = '', thickness = ''] = key.split(' ');
     const grade = shop.grade(gradeId);
@@ -118,13 +123,15 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
   });
 }
 
+/** One lay for each roll of wadding, whatever lofts were asked of it. */
 function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
-  const groups = grouped(plans, (piece, plan) => (piece.material === 'wadding' ? String(piece.thicknessMm ?? plan.wrap?.value ?? 0) : null));
-  return [...groups].flatMap(([loft, items]) => {
-    const wadding = shop.waddingNear(Number(loft));
+  const rollOf = (piece: Piece, plan: CushionPlan) => shop.waddingNear(piece.thicknessMm ?? plan.wrap?.value ?? 0, plan.source.seat?.place === 'outdoor');
+  const groups = grouped(plans, (piece, plan) => (piece.material === 'wadding' ? (rollOf(piece, plan)?.id ?? null) : null));
+  return [...groups].flatMap(([id, items]) => {
+    const wadding = shop.document.waddings.find((one) => one.id === id);
     if (!wadding) return [];
     const material: LayMaterial = { kind: 'roll', widthMm: wadding.rollWidthMm, gapMm: shop.assume('clothGapMm', job.units) };
-    return [wanted(`wadding-${loft}`, { kind: 'wadding', loftMm: Number(loft), material: wadding.id }, material, items)];
+    return [wanted(`wadding-${id}`, { kind: 'wadding', loftMm: wadding.loftMm, material: id }, material, items)];
   });
 }
 

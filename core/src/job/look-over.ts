@@ -15,23 +15,27 @@ export interface LookedOver {
   readonly refresh: readonly RefreshItem[];
 }
 
-/** Crown pads are built of wadding of this loft, mm; the roll nearest to it is taken. */
-const PAD_LOFT_MM = 25;
-
-/** The verdict on a cushion's old core and what it takes to bring it back; null while nothing was found of it. */
-export function lookedOver({ source, sizes, asked }: CushionPlan): LookedOver | null {
+/** The verdict on a cushion's old core and what it takes to bring it back, hollows filled with wadding of `padLoftMm`; null while nothing was found of it. */
+export function lookedOver({ source, sizes, asked, padLoftMm }: Pick<CushionPlan, 'source' | 'sizes' | 'asked' | 'padLoftMm'>): LookedOver | null {
   const old = source.seat?.old;
   if (!old || !sizes) return null;
   const looked = old.findings.length > 0 || old.middleMm !== undefined || old.hardness25N !== undefined || old.densityKgM3 !== undefined;
   if (!looked && !asked.certified) return null;
   const judged = judge(old, asked);
   const core = { widthMm: sizes.core.width.value, depthMm: sizes.core.depth.value };
-  return { judged, refresh: refreshList(old, judged, core, PAD_LOFT_MM) };
+  return { judged, refresh: refreshList(old, judged, core, padLoftMm) };
 }
 
 /** The old cover's verdict; null where nothing was said of it. */
 export function lookedOverCover({ seat }: Cushion): ReturnType<typeof judgeCover> | null {
   return seat?.oldCover ? judgeCover(seat.oldCover.findings) : null;
+}
+
+/** How the old cover is made ready to go back on; null where a new one is made: none was looked over, it is past use, or a new one is wanted all the same. */
+export function keptCover(cushion: Cushion): 'wash' | 'restitch' | null {
+  const judged = lookedOverCover(cushion);
+  if (!judged || judged.verdict === 'renew' || cushion.seat?.oldCover?.renew) return null;
+  return judged.verdict;
 }
 
 /** What refreshing and replacing one old core cost; refreshing is null where it is beyond that. */
@@ -41,7 +45,7 @@ export function oldCoreCosts(one: CushionPlan, shop: Shop, units: UnitSystem): {
   const core = { widthMm: one.sizes.core.width.value, depthMm: one.sizes.core.depth.value };
   const wrapMm = one.wrap?.value ?? 0;
   return {
-    refresh: looked.judged.verdict === 'replace' ? null : refreshCost(looked.refresh, core, one.sizes.core.height.value, wrapMm, PAD_LOFT_MM, shop, units),
+    refresh: looked.judged.verdict === 'replace' ? null : refreshCost(looked.refresh, core, one.sizes.core.height.value, wrapMm, one.padLoftMm, shop, units),
     replace: replaceCost(one.source.core.layers, core, wrapMm, shop, units),
   };
 }

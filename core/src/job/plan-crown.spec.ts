@@ -74,7 +74,7 @@ describe('a crown in the plan', () => {
         .map((lay) => lay.key)
         .filter((key) => key.startsWith('wadding'))
         .sort(),
-    ).toEqual(['wadding-13', 'wadding-25']);
+    ).toEqual(['wadding-wadding-13', 'wadding-wadding-25']);
   });
 
   it('of a wedge stands on its slope', () => {

@@ -65,15 +65,12 @@ export function fillingNote(cushion: Cushion, shop: Shop): Issue[] {
   return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
 }
 
-/** What to advise where the school itself takes no wrap, mm. */
-const USUAL_WRAP_MM = 25;
-
 /** What the prediction gives cause to say; it never blocks. */
-export function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School): Issue[] {
+export function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, school: School, assume: Constants): Issue[] {
   const problems: Issue[] = [];
   const oversizeMm = Math.max(sizes.core.width.value - sizes.sewn.width.value, sizes.core.depth.value - sizes.sewn.depth.value);
   if (loftMm <= 0 && oversizeMm <= 1)
-    problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm || USUAL_WRAP_MM }));
+    problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm || assume('usualWrapMm') }));
   else if (prediction.verdict === 'loose')
     problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { tension: Math.min(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM) }));
   const tightest = Math.max(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM);

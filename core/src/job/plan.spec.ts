@@ -10,7 +10,7 @@ import type { Cushion } from './document';
 import { plan, type Plan } from './plan';
 import { planJson } from './plan-json';
 import type { CushionPlan } from './plan-cushion';
-import { planSolved } from './solve';
+import { checkedLay, planSolved } from './solve';
 
 const shop = demoShop();
 const IN = 25.4;
@@ -205,7 +205,9 @@ describe('what goes wrong', () => {
     expectCode({ core: { layers: [{ grade: 'wren-28', thicknessMm: 50 }] } }, 'layers-do-not-add-up');
     expectCode({ core: { layers: [{ grade: 'wren-28', thicknessMm: 71 }] } }, 'sheet-thickness-not-stocked');
     expectCode({ template: { shape: 'rectangle', widthMm: 2300, depthMm: 400 } }, 'core-glued-up');
-    expectCode({ template: { shape: 'rectangle', widthMm: 2300, depthMm: 2200 } }, 'core-larger-than-sheet');
+    expectCode({ template: { shape: 'rectangle', widthMm: 2300, depthMm: 2200 } }, 'core-glued-up');
+    // A wide ring that a straight cut would leave in two pieces.
+    expectCode({ template: { shape: 'ring-sector', innerRadiusMm: 1500, depthMm: 500, angleDeg: 330 } }, 'core-larger-than-sheet');
     expectCode({ wrapLoftMm: 0 }, 'core-exact-without-wrap');
     expectCode({ template: { shape: 'rectangle', widthMm: 1680, depthMm: 430 } }, 'boxing-join-on-front');
     expectCode({ template: { shape: 'rectangle', widthMm: 1680, depthMm: 430 } }, 'plate-wider-than-cloth');
@@ -228,7 +230,7 @@ describe('what goes wrong', () => {
 describe('the whole plan', () => {
   it('asks for its lays, then shows what to buy from their checked answers', () => {
     const asked = plan(sampleJob(), shop);
-    expect(asked.lays.map((one) => one.key)).toEqual(['cloth', 'foam-wren-28-75', 'wadding-25']);
+    expect(asked.lays.map((one) => one.key)).toEqual(['cloth', 'foam-wren-28-75', 'wadding-wadding-25']);
     expect(asked.buy.filter((line) => line.layKey).every((line) => line.amount === null)).toBeTrue();
     const done = solvedPlan();
     expect(done.wanted).toEqual([]);
@@ -249,7 +251,7 @@ describe('the whole plan', () => {
     const asked = plan(sampleJob(), shop);
     const [cloth] = asked.lays;
     const answer = solveLay(cloth!.request);
-    const spoiled = plan(sampleJob(), shop, { [cloth!.hash]: { ...answer, placements: answer.placements.slice(1) } });
+    const spoiled = plan(sampleJob(), shop, { [cloth!.hash]: checkedLay(cloth!.request, { ...answer, placements: answer.placements.slice(1) }) });
     expect(spoiled.problems.map((problem) => problem.code)).toContain('lay-piece-missing');
     expect(spoiled.buy[0]!.amount).toBeNull();
   });

@@ -1,30 +1,26 @@
 import { issue, under, type Issue } from '../kernel/issue';
-import type { CrownAnswer, CrownAsk } from '../build/domed';
-import type { LayAnswer } from '../lay/contract';
-import { validateLay } from '../lay/validate';
 import type { Shop } from '../shop/shop';
+import { answersIn, type HeavyRequest, type Solved } from './answers';
 import { buyList, type BuyLine } from './buy';
 import type { Job } from './document';
 import { chooseLots, lotProblems, type LotChoice } from './lots';
 import { laysOf, type PlannedLay, type WantedLay } from './lays';
-import { planCushion, type CushionPlan } from './plan-cushion';
+import { missingPieces } from './missing';
+import { planCushion, unanswered, type CushionPlan } from './plan-cushion';
 
-/** Answers of the heavy computations, by the hash of their request. */
-export type Solved = Readonly<Record<string, LayAnswer | CrownAnswer>>;
-
-/** A crown that the plan needs before its cushion's plates are known. */
-export interface WantedCrown {
+/** A question that the plan needs answered before its cushion's pieces are known. */
+export interface WantedAnswer {
   readonly hash: string;
-  readonly request: CrownAsk;
+  readonly request: HeavyRequest;
 }
-export type Wanted = WantedLay | WantedCrown;
+export type Wanted = WantedLay | WantedAnswer;
 
 export interface Plan {
   readonly job: Job;
   readonly shop: Shop;
   readonly cushions: readonly CushionPlan[];
   readonly lays: readonly PlannedLay[];
-  /** The crowns still without an answer; when there are none, the lays. */
+  /** Crowns and long cores still without an answer; when there are none, the lays. */
   readonly wanted: readonly Wanted[];
   /** Which lot each foam of the job is cut from. */
   readonly lots: readonly LotChoice[];
@@ -38,9 +34,9 @@ const atRoot = (path: string): boolean => path.startsWith('cloth');
 function planLay(one: WantedLay, solved: Solved, previous: Plan | undefined): PlannedLay {
   const before = previous?.lays.find((lay) => lay.hash === one.hash && lay.answer);
   if (before) return before;
-  const answer = solved[one.hash] ?? null;
-  if (answer?.format !== 'yardland/lay-answer@1') return { ...one, answer: null, problems: [] };
-  const problems = validateLay(one.request, answer);
+  const solvedLay = solved[one.hash];
+  if (solvedLay?.format !== 'yardland/checked-lay@1') return { ...one, answer: null, problems: [] };
+  const { answer, problems } = solvedLay;
   // An answer that breaks the rules is shown as a problem and never cut from.
   return problems.length ? { ...one, answer: null, problems } : { ...one, answer, problems };
 }
@@ -66,19 +62,16 @@ function markProblems(cushions: readonly CushionPlan[]): Issue[] {
 export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan): Plan {
   const same = previous && previous.shop === shop && previous.job.units === job.units && previous.job.cloth === job.cloth;
   const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
-  const crownOf = (hash: string): CrownAnswer | null => {
-    const answer = solved[hash];
-    return answer?.format === 'yardland/crown-answer@1' ? answer : null;
-  };
+  const answers = answersIn(solved);
   const cushions = job.cushions.map((cushion) => {
     const before = known.get(cushion);
-    const stale = before?.crown && !before.crown.answer && crownOf(before.crown.hash);
-    return before && !stale ? before : planCushion(cushion, { units: job.units, cloth: job.cloth, shop, crownOf });
+    const stale = before && unanswered(before).some(({ hash }) => solved[hash]);
+    return before && !stale ? before : planCushion(cushion, { units: job.units, cloth: job.cloth, shop, answers });
   });
   const unchanged = same && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
   // Plates whose crown is still worked out have no shape yet to be laid.
-  const crowns = cushions.flatMap(({ crown }) => (crown && !crown.answer ? [{ hash: crown.hash, request: crown.request }] : []));
-  const requests: readonly WantedLay[] = crowns.length ? [] : unchanged ? previous.lays : laysOf(job, cushions, shop);
+  const open = cushions.flatMap((one) => unanswered(one).map(({ hash, request }): WantedAnswer => ({ hash, request })));
+  const requests: readonly WantedLay[] = open.length ? [] : unchanged ? previous.lays : laysOf(job, cushions, shop);
   const lays = requests.map(({ hash, key, subject, request }) => planLay({ hash, key, subject, request }, solved, previous));
   const cushionProblems = cushions.flatMap((one, i) =>
     one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
@@ -89,11 +82,17 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan)
     shop,
     cushions,
     lays,
-    wanted: crowns.length
-      ? crowns
+    wanted: open.length
+      ? open
       : lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(({ hash, key, subject, request }) => ({ hash, key, subject, request })),
     lots,
     buy: buyList(job, cushions, lays, lots, shop),
-    problems: [...cushionProblems, ...markProblems(cushions), ...lotProblems(lots, shop), ...lays.flatMap((lay) => lay.problems)],
+    problems: [
+      ...cushionProblems,
+      ...markProblems(cushions),
+      ...lotProblems(lots, shop),
+      ...lays.flatMap((lay) => lay.problems),
+      ...missingPieces(lays, cushions),
+    ],
   };
 }

@@ -56,7 +56,7 @@ const SENTENCES: Record<string, Speak> = {
   ],
   'core-larger-than-sheet': (n, mm) => [
     `The core is ${mm('coreMm')} long and a sheet of ${n('grade')} gives ${mm('sheetMm')}.`,
-    'Glue it up from two pieces, joined where nobody sits, or take foam in longer sheets.',
+    'No straight cut divides this outline: take foam in larger sheets, or glue up a block before it is cut to shape.',
   ],
   'sheet-thickness-not-stocked': (n, mm) => [
     `${n('grade')} does not come ${mm('thicknessMm')} thick.`,
@@ -65,7 +65,7 @@ const SENTENCES: Record<string, Speak> = {
   'filling-not-made-so-high': (n, mm) => [`${n('grade')} is not made ${mm('thicknessMm')} high.`, `The nearest is ${mm('nearestMm')}.`],
   'layers-do-not-add-up': (_, mm) => [
     `The layers make ${mm('totalMm')}; the school asks for ${mm('wantedMm')}.`,
-    `Change a layer by ${mm('differenceAbsMm')}.`,
+    `Change a layer by ${mm('differenceAbsMm')}, add or take out one, or take another school.`,
   ],
   'core-exact-without-wrap': (_, mm) => [
     'Foam cut exactly to the cover and no wrap: a loose cover, a flat face, empty corners.',
@@ -98,14 +98,58 @@ const SENTENCES: Record<string, Speak> = {
     `The zip plaque is ${mm('plaqueMm')} long and the cloth gives ${mm('stripMm')}.`,
     'Cut the strips along the roll, or shorten the zip.',
   ],
-  'plate-wider-than-cloth': (_, mm) => [
+  'plate-wider-than-cloth': (n, mm) => [
     `The plate is ${mm('plateMm')} across and the cloth gives ${mm('usableMm')}.`,
-    'Railroad the cloth, or take a wider one.',
+    n('railroaded') === '1' ? 'Take a wider cloth, or turn it: it is railroaded now.' : 'Railroad the cloth, or take a wider one.',
   ],
   'tie-near-zip-end': (_, mm) => [`A tie and an end of the zip lie within ${mm('clearMm')} of each other.`, 'Move the tie, or let the zip run past it.'],
   'seam-pair-unequal': (n, mm) => [
     `The two edges of seam “${n('seam')}” differ: ${mm('firstMm')} and ${mm('secondMm')}.`,
     'Please report this job: the cover should never come out so.',
+  ],
+  'piece-missing': (n, mm) => [
+    `${n('piece')}, ${mm('widthMm')} × ${mm('heightMm')}, fits on none of its material: it is missing from what is bought.`,
+    'Take a wider or longer material, or divide the piece.',
+  ],
+  'no-wadding': (_, mm) => [`The shop has no wadding, and a wrap of ${mm('loftMm')} is asked for.`, 'Put a wadding into the stockroom.'],
+  'wadding-of-another-loft': (n, mm) => [
+    `No wadding of ${mm('loftMm')} is in the stockroom; ${n('wadding')}, ${mm('nearestMm')}, is the nearest and is laid.`,
+    '',
+  ],
+  'lay-left-out': (n) => [`The lay leaves ${n('piece')} out, though there is room for it.`, 'Lay it again.'],
+  'kept-cover-not-measured': () => [
+    'The old cover goes back on, and its own size was not measured.',
+    'Measure it seam to seam and say so under “measured is”: until then it is taken for what a new one would be.',
+  ],
+  'old-cores-too-short': (_, mm) => [`The old cores are ${mm('missingMm')} too short together.`, 'Fill the gap with an offcut.'],
+  'old-cores-do-not-join': () => ['No way was found to make the core’s length of these old cores.', 'Add an offcut, or take a new core.'],
+  'old-core-join-sat-on': () => ['A join of the old cores lies where somebody sits.', 'No other way was found with these; an offcut more may give one.'],
+  'sitter-bottoms-out': (n) => [
+    `A ${n('build')} sitter presses this filling to its bottom: its worst layer goes down by ${n('strainPercent')} %.`,
+    'Take a firmer or a thicker foam, or put a firm layer underneath.',
+  ],
+  'soft-under-firm': (n) => [
+    `${n('below')} lies under the firmer ${n('above')}.`,
+    'Put the firm layer at the bottom and the soft one on top.',
+  ],
+  'indoor-foam-outdoors': (n) => [`${n('filling')} holds water for days out of doors.`, 'Take an open, fast-drying foam.'],
+  'indoor-wadding-outdoors': (n) => [`${n('wadding')} holds water out of doors.`, 'Take an open, quick-drying wadding, or no wrap.'],
+  'bad-core-kept': (n) => [
+    `The old core goes back in, and it ${{ mould: 'is mouldy', crumbling: 'crumbles', 'no-return': 'does not come back' }[n('finding')] ?? 'is past use'}.`,
+    'Replace it.',
+  ],
+  'core-kept-against-verdict': () => ['The old core goes back in against the verdict on it.', 'Replace it, or put a new firm layer under or over it.'],
+  'kept-core-not-rated': () => [
+    'The old core goes back in, and nothing shows that it meets the fire rules of this place.',
+    'Replace it with certified material; who runs the place and its fire adviser decide, not the shop.',
+  ],
+  'filling-not-rated': (n) => [
+    `No fire rating of ${n('filling')} is known, and this place asks for certified material.`,
+    'Ask the supplier for its certificate and note it in the stockroom, or take a certified filling.',
+  ],
+  'feather-under-heavy': (n) => [
+    `Feather and down alone will not carry a ${n('build')} sitter.`,
+    'Put a sprung or foam core inside, with the feather as an envelope round it.',
   ],
   'lay-unknown-piece': (n) => [`The lay holds a piece the job has not: ${n('piece')}.`, 'Lay it again.'],
   'lay-piece-twice': (n) => [`${n('piece')} lies twice.`, 'Lay it again.'],

@@ -1,21 +1,31 @@
-import type { CrownAnswer, CrownAsk } from '../build/domed';
 import { solveCrown } from '../build/solve-crown';
-import type { LayAnswer, LayRequest } from '../lay/contract';
+import { joinLongCore } from '../filling/long-core';
 import { solveLay } from '../lay/engine';
+import type { CheckedLay, LayAnswer, LayRequest } from '../lay/contract';
+import { validateLay } from '../lay/validate';
 import type { Shop } from '../shop/shop';
+import type { HeavyAnswer, HeavyRequest, Solved } from './answers';
 import type { Job } from './document';
-import { plan, type Plan, type Solved } from './plan';
+import { plan, type Plan } from './plan';
 
-/** The heavy questions of a plan, told apart by their format. */
-export type HeavyRequest = LayRequest | CrownAsk;
-export type HeavyAnswer = LayAnswer | CrownAnswer;
+/** A lay with what the independent check says of it. */
+export function checkedLay(request: LayRequest, answer: LayAnswer): CheckedLay {
+  return { format: 'yardland/checked-lay@1', answer, problems: validateLay(request, answer) };
+}
 
 /** Answers one heavy question, here and now. */
 export function solve(request: HeavyRequest): HeavyAnswer {
-  return request.format === 'yardland/crown-ask@1' ? solveCrown(request) : solveLay(request);
+  switch (request.format) {
+    case 'yardland/crown-ask@1':
+      return solveCrown(request);
+    case 'yardland/long-core-ask@1':
+      return joinLongCore(request);
+    case 'yardland/lay-request@1':
+      return checkedLay(request, solveLay(request));
+  }
 }
 
-/** The plan of a job with everything heavy answered, crowns first, then the lays of the plates they shape. `answer` may work elsewhere. */
+/** The plan of a job with everything heavy answered: what shapes the pieces first, then their lays. `answer` may work elsewhere. */
 export async function planWith(job: Job, shop: Shop, answer: (hash: string, request: HeavyRequest) => Promise<HeavyAnswer>): Promise<Plan> {
   let known: Solved = {};
   let made = plan(job, shop);

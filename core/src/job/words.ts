@@ -1,4 +1,5 @@
 import type { FitVerdict } from '../build/fit';
+import type { GIVEN } from '../build/sizes';
 import type { Piece, PieceRole, SeamKind } from '../piece/piece';
 import { schoolNumber } from '../shop/schools';
 import type { Shop } from '../shop/shop';
@@ -21,6 +22,7 @@ const ROLE_WORDS: Record<PieceRole, string> = {
   'wrap-end': 'wrap, end',
   'wrap-parcel': 'wrap, parcel',
   'crown-pad': 'crown pad',
+  'hollow-pad': 'hollow pad',
 };
 
 export const SEAM_WORDS: Record<SeamKind, string> = {
@@ -42,6 +44,14 @@ export const FIT_WORDS: Record<FitVerdict, string> = {
   'will-not-close': 'will not close',
 };
 
+/** What the height of a cushion is called, by the size that was given. */
+export const HEIGHT_WORDS: Record<(typeof GIVEN)[number], string> = {
+  seat: 'finished height',
+  finished: 'finished height',
+  core: 'core’s thickness',
+  sewn: 'old cover’s height',
+};
+
 /** Which school a cushion follows, and the one number it takes otherwise: `Packed ends; core longer, an end: −20 mm, not −13 mm`. */
 export function schoolWords({ school, source }: CushionPlan, shop: Shop, { units, step }: SayIn): string {
   if (!school) return '';
@@ -56,6 +66,7 @@ export function schoolWords({ school, source }: CushionPlan, shop: Shop, { units
 /** What is written on a piece: `boxing 2 of 3`, `foam, layer 1`. */
 export function pieceLabel(piece: Piece): string {
   const { index, of } = piece.part;
+  if (piece.name !== undefined) return piece.name;
   if (piece.role === 'foam' || piece.role === 'filling') {
     const layer = of > 1 ? `${piece.role}, layer ${index}` : piece.role;
     return piece.glued ? `${layer}, part ${piece.glued.index} of ${piece.glued.of}` : layer;
@@ -63,7 +74,8 @@ export function pieceLabel(piece: Piece): string {
   if (piece.role === 'plate' && of > 1) return index === 1 ? 'bottom plate' : 'top plate';
   if (piece.role === 'welt' && of > 1) return index === 1 ? 'welt strip, bottom' : 'welt strip, top';
   if (piece.role === 'side-panel') return index === 1 ? 'right side panel' : 'left side panel';
-  return of > 1 ? `${ROLE_WORDS[piece.role]} ${index} of ${of}` : ROLE_WORDS[piece.role];
+  const words = of > 1 ? `${ROLE_WORDS[piece.role]} ${index} of ${of}` : ROLE_WORDS[piece.role];
+  return piece.glued ? `${words}, part ${piece.glued.index} of ${piece.glued.of}` : words;
 }
 
 /** A few words more, for lists. */

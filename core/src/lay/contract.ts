@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/point';
+import type { Issue } from '../kernel/issue';
 
 export type Turn = 0 | 90 | 180 | 270;
 
@@ -50,6 +51,13 @@ export interface LayAnswer {
   readonly use: number;
   readonly tried: number;
   readonly stopped: boolean;
+}
+
+/** A lay with what an independent check found wrong with it; an empty list means that it can be cut. */
+export interface CheckedLay {
+  readonly format: 'yardland/checked-lay@1';
+  readonly answer: LayAnswer;
+  readonly problems: readonly Issue[];
 }
 
 export interface LayProgress {

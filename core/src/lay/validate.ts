@@ -1,8 +1,8 @@
 import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
-import { boxGap, polygonGap } from '../geometry/polygon';
+import { polygonGap } from '../geometry/polygon';
 import { issue, type Issue } from '../kernel/issue';
-import { placed, type LayAnswer, type LayRequest } from './contract';
+import { placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest } from './contract';
 
 /** Pieces may come nearer than the gap by this, mm: double-precision noise, not a rule. */
 const NOISE_MM = 1e-3;
@@ -44,17 +44,42 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
   }
 
   for (const item of request.items) {
-    if (answer.unplaced.includes(item.id)) continue;
+    if (answer.unplaced.includes(item.id)) {
+      // Left out is only what fits on nothing: an item that would go in by itself was dropped.
+      if (fitsAlone(item, material)) problems.push(issue('error', 'lay-left-out', '', { piece: item.id }));
+      continue;
+    }
     for (let copy = 0; copy < item.count; copy++)
       if (!seen.has(`${item.id} ${copy + 1}`)) problems.push(issue('error', 'lay-piece-missing', '', { piece: `${item.id} ${copy + 1}` }));
   }
 
-  laid.forEach((a, i) => {
-    for (const b of laid.slice(i + 1)) {
-      if (a.sheet !== b.sheet || boxGap(a.polygon, b.polygon) >= material.gapMm - NOISE_MM) continue;
-      const gap = polygonGap(a.polygon, b.polygon);
-      if (gap < material.gapMm - NOISE_MM) problems.push(issue('error', 'lay-too-near', '', { piece: a.label, other: b.label, gapMm: gap }));
-    }
+  problems.push(...tooNear(laid, material.gapMm));
+  return problems;
+}
+
+/** Whether one copy of an item lies inside the material in any allowed turn. */
+function fitsAlone({ polygon, turns }: LayItem, material: LayMaterial): boolean {
+  const length = material.kind === 'sheet' ? material.lengthMm : Infinity;
+  return turns.some((turn) => {
+    const { maxX, maxY } = bounds(placed(polygon, turn, 0, 0));
+    return maxX <= material.widthMm && maxY <= length;
   });
+}
+
+/** Pairs nearer than the gap. Swept along the material, so that only pieces whose boxes come near are measured. */
+function tooNear(laid: readonly Laid[], gapMm: number): Issue[] {
+  const problems: Issue[] = [];
+  const least = gapMm - NOISE_MM;
+  const sorted = laid.map((one) => ({ ...one, box: bounds(one.polygon) })).sort((a, b) => a.sheet - b.sheet || a.box.minY - b.box.minY);
+  let open: typeof sorted = [];
+  for (const b of sorted) {
+    open = open.filter((a) => a.sheet === b.sheet && a.box.maxY + least > b.box.minY);
+    for (const a of open) {
+      if (a.box.minX - b.box.maxX >= least || b.box.minX - a.box.maxX >= least) continue;
+      const gap = polygonGap(a.polygon, b.polygon);
+      if (gap < least) problems.push(issue('error', 'lay-too-near', '', { piece: a.label, other: b.label, gapMm: gap }));
+    }
+    open.push(b);
+  }
   return problems;
 }

@@ -11,6 +11,9 @@ export const FAMILIES = ['conventional', 'high-resilience', 'fast-drying', 'reco
 /** Sheets go by round numbers: 2 in is a 50 mm sheet. Within this a thickness is the nominal one, mm. */
 export const SHEET_NOMINAL_MM = 2.5;
 
+/** Thicknesses and lofts that differ by no more than this are the same to a cushion: an inch and 25 mm, 3 in and 75 mm. */
+export const SAME_TO_A_CUSHION_MM = 2;
+
 /** Sheets of one lot on the shelf. Foam of two lots feels different: a set of cushions is cut from one. */
 export const lotSchema = z.strictObject({
   lot: z.string().trim().min(1).max(60),
@@ -41,6 +44,8 @@ export const gradeSchema = z.strictObject({
   lots: z.array(lotSchema).max(200).optional(),
   /** Where `hardness25N` was converted from another per cent or thickness: the figure as given. */
   quoted: quotedSchema.optional(),
+  /** The fire rating it is certified to, in the supplier's words; absent where none is known. */
+  fireRating: z.string().trim().min(1).max(120).optional(),
 });
 export type Grade = z.infer<typeof gradeSchema>;
 
@@ -64,6 +69,12 @@ export type Filling = z.infer<typeof fillingSchema>;
 export type Stock = Grade | Filling;
 
 export const isFoam = (stock: Stock): stock is Grade => !('kind' in stock);
+
+/** The thickness a stock is sold in that stands for `thicknessMm`: the nearest within the nominal tolerance, else the thickness itself. */
+export function nominalThickness({ thicknessesMm }: Pick<Stock, 'thicknessesMm'>, thicknessMm: number): number {
+  const [nearest] = [...thicknessesMm].sort((a, b) => Math.abs(a - thicknessMm) - Math.abs(b - thicknessMm));
+  return nearest !== undefined && Math.abs(nearest - thicknessMm) <= SHEET_NOMINAL_MM ? nearest : thicknessMm;
+}
 
 /** A cover cloth on the roll. */
 export const clothSchema = z.strictObject({
@@ -99,5 +110,7 @@ export const waddingSchema = z.strictObject({
   loftMm: z.number().positive().max(200),
   rollWidthMm: mm,
   pricePerM: z.number().nonnegative().max(1e5),
+  /** Open and quick-drying: may be used out of doors. */
+  open: z.boolean().optional(),
 });
 export type Wadding = z.infer<typeof waddingSchema>;

@@ -15,8 +15,10 @@ export type PieceRole =
   | 'wrap-blanket'
   | 'wrap-end'
   | 'wrap-parcel'
-  | 'crown-pad';
-export type PieceMaterial = 'cover' | 'foam' | 'filling' | 'wadding';
+  | 'crown-pad'
+  | 'hollow-pad';
+/** What a piece is cut from; `old-core`: from the foam that is there already. */
+export type PieceMaterial = 'cover' | 'foam' | 'old-core' | 'filling' | 'wadding';
 export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'zip-end' | 'fold' | 'tie' | 'button';
 
 /** A notch, or where a button goes (then `outward` is nothing): a place on the seam line and the way out of the piece. It is cut from the cut edge towards that place. */
@@ -30,9 +32,11 @@ export interface Mark {
 export interface Piece {
   readonly id: string;
   readonly role: PieceRole;
+  /** What it is called where its role alone does not say it. */
+  readonly name?: string;
   /** Which of several of a role: strip 2 of 3, layer 1 of 2. */
   readonly part: { readonly index: number; readonly of: number };
-  /** Of a layer of foam that is glued up side by side: which part. */
+  /** Of a layer that is glued up, or wadding that is butted together: which part. */
   readonly glued?: { readonly index: number; readonly of: number };
   readonly material: PieceMaterial;
   /** Foam and other fillings: what it is of, by id. */

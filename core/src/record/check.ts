@@ -15,12 +15,21 @@ export interface Comparison {
 /** A dressed cushion is as promised when plan and edge are within these, mm; soft goods cannot be measured finer. */
 export const CHECK_TOLERANCE: Record<CheckPlace, number> = { widthMm: 6, depthMm: 6, edgeMm: 6, middleMm: 10 };
 
-/** What was promised: the finished plan and edge height, and the middle standing proud by the predicted crown of both faces. */
-export function promised(plan: CushionPlan): Record<CheckPlace, number> | null {
-  const { sizes, fit } = plan;
+/**
+ * What a dressed cushion measures when all went as planned: the cover as it is sewn, a flat plate drawn in by its crown, and the middle standing proud by the
+ * predicted crown of each face that has one. A wedge is measured at its thick edge, and in the middle of its slope.
+ */
+export function promised({ sizes, fit, fitRequest, crown, source }: CushionPlan): Record<CheckPlace, number> | null {
   if (!sizes) return null;
-  const { width, depth, height } = sizes.finished;
-  return { widthMm: width.value, depthMm: depth.value, edgeMm: height.value, middleMm: height.value + 2 * (fit?.crownMm ?? 0) };
+  const { width, depth, height } = sizes.sewn;
+  const drawn = source.crown?.way === 'flat' ? crown?.answer : null;
+  const middle = sizes.slope ? (height.value + sizes.slope.sewn.value) / 2 : height.value;
+  return {
+    widthMm: width.value - (drawn?.drawInAcrossMm ?? 0),
+    depthMm: depth.value - (drawn?.drawInAlongMm ?? 0),
+    edgeMm: height.value,
+    middleMm: middle + (fitRequest?.crownedFaces ?? 0) * (fit?.crownMm ?? 0),
+  };
 }
 
 /** The measures of a check beside what was promised. */

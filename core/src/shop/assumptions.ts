@@ -1,7 +1,7 @@
 import { pair, pairMm, type Pair, type UnitSystem } from '../units/length';
 
 /** Units of constants that are the same in every shop. */
-type Plain = 'min' | 's' | 'money/h' | 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
+type Plain = 'min' | 's' | 'cm²' | 'money/h' | 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
 
 /** One constant that the trade assumes rather than derives. A shop may calibrate it; the shipped value stays visible beside it. */
 export interface Assumption {
@@ -112,6 +112,13 @@ export const ASSUMPTIONS = {
   wrapWhipOverMm: length(32, 1.25, 'faces that are whip-stitched together reach over the edge by this', '25 to 38 in use'),
   cornerReachMm: length(40, 1.5, 'loose wadding in a corner reaches this far along both sides', 'bench practice'),
   looseFillDensity: plain(14, 'kg/m³', 'density of loose wadding packed into a corner', 'weighing what goes in'),
+  hollowPadLoftMm: plain(25, 'mm', 'loft of the wadding that a hollow in an old core is filled with', 'bench practice'),
+  usualWrapMm: length(25, 1, 'wrap to advise where the school itself takes none', 'bench practice'),
+  earRunOut: ratio(0.25, 'share of a side over which a knife-edge corner’s trim runs out', 'bench practice'),
+  sinkLowSeatMm: plain(450, 'mm', 'a seat that ends below this with nobody on it is low', 'ergonomics of rising'),
+  pressPlateCm2: plain(323, 'cm²', 'area of the press plate', 'a round foot of 203 mm'),
+  keptOffcutMm: plain(150, 'mm', 'an offcut of foam shorter than this is swept up', 'bench practice'),
+  joinEndMm: plain(100, 'mm', 'a glued join keeps at least this from the end of a core', 'what is shorter does not hold'),
   thinPadMm: plain(60, 'mm', 'pads up to this are thin and want firm foam', 'bench practice'),
 } as const satisfies Record<string, Assumption>;
 

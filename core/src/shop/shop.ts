@@ -40,8 +40,8 @@ export interface Shop {
   /** A foam or another filling: whatever a layer names. */
   readonly stock: (id: string) => Stock | undefined;
   readonly cloth: (id: string) => Cloth | undefined;
-  /** The wadding whose loft is nearest to `loftMm`, or undefined when there is none. */
-  readonly waddingNear: (loftMm: number) => Wadding | undefined;
+  /** The wadding whose loft is nearest to `loftMm`, out of doors an open one where the shop has any; undefined when there is none. */
+  readonly waddingNear: (loftMm: number, outdoors?: boolean) => Wadding | undefined;
   readonly assume: (key: AssumptionKey, system: UnitSystem) => number;
 }
 
@@ -59,7 +59,11 @@ export function openShop(document: ShopDocument): Shop {
     grade: find(document.grades),
     stock: find<Stock>([...document.grades, ...document.fillings]),
     cloth: find(document.cloths),
-    waddingNear: (loftMm) => [...document.waddings].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0],
+    waddingNear: (loftMm, outdoors = false) => {
+      const open = outdoors ? document.waddings.filter((one) => one.open) : [];
+      const rolls = open.length ? open : document.waddings;
+      return [...rolls].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0];
+    },
     assume: (key, system) => assumed(key, calibration, system),
   };
 }

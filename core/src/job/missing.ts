@@ -1,0 +1,34 @@
+import { issue, type Issue } from '../kernel/issue';
+import type { Piece } from '../piece/piece';
+import type { PlannedLay } from './lays';
+import type { Plan } from './plan';
+import type { CushionPlan } from './plan-cushion';
+import { pieceLabel } from './words';
+
+/** Where a piece of this material is changed, from the cushion. */
+const PATHS: Record<Piece['material'], string> = {
+  cover: 'construction',
+  foam: 'core.layers',
+  'old-core': 'seat.oldCores',
+  filling: 'core.layers',
+  wadding: 'wrapLoftMm',
+};
+
+/** A piece that its material cannot give: never bought short in silence, but named with its size, under its cushion. */
+export function missingPieces(lays: readonly PlannedLay[], cushions: readonly CushionPlan[]): Issue[] {
+  return lays.flatMap(({ answer, key }) =>
+    (answer?.unplaced ?? []).flatMap((item) => {
+      const [index = '', id] = item.split('/');
+      const piece = cushions[Number(index)]?.pieces.find((one) => one.id === id);
+      if (!piece) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];
+      const { width, height } = piece;
+      return [issue('error', 'piece-missing', `cushions.${index}.${PATHS[piece.material]}`, { piece: pieceLabel(piece), widthMm: width.value, heightMm: height.value, key })];
+    }),
+  );
+}
+
+/** What concerns one cushion: its own problems, those of the whole job, and those of the foam it is cut from. Paths from the root. */
+export function problemsOf(plan: Plan, index: number): Issue[] {
+  const foams = new Set(plan.cushions[index]?.source.core.layers.map((layer) => `lots.${layer.grade}`));
+  return plan.problems.filter(({ path }) => path.startsWith(`cushions.${index}.`) || path.startsWith('cloth') || foams.has(path));
+}
