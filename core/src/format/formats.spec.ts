@@ -3,7 +3,7 @@ import { measured } from '../geometry/measure';
 import { area, flatten, perimeter, type Outline } from '../geometry/outline';
 import { outlineOf, SHAPES } from '../template/shapes/shapes';
 import { distanceTo } from '../geometry/measure';
-import { splineCubics } from './dxf';
+import { splineCubics } from './dxf/spline';
 import { formatOf, OUTLINE_FORMATS, readOutlineFile } from './formats';
 
 const outlines = SHAPES.map((shape) => ({ shape: shape.shape, outline: outlineOf(shape.like(620, 480)).outline }));
@@ -94,13 +94,13 @@ describe('outline files', () => {
       return result.ok ? 'read' : result.problems[0]?.code;
     };
     expect(code('a.svg', `${'<g>'.repeat(10_000)}`)).toBe('file-not-of-its-kind');
-    expect(code('a.svg', `<svg>${'<g>'.repeat(100)}</svg>`)).toBe('file-not-of-its-kind');
-    expect(code('a.svg', '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg><path d="&b;"/></svg>')).toBe('file-not-of-its-kind');
+    expect(code('a.svg', `<svg>${'<g>'.repeat(100)}</svg>`)).toBe('file-line-unreadable');
+    expect(code('a.svg', '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg><path d="&b;"/></svg>')).toBe('file-line-unreadable');
     expect(code('a.svg', '<svg width="10mm" viewBox="0 0 10 10"><script>alert(1)</script></svg>')).toBe('file-without-outline');
-    expect(code('a.svg', '<svg><path d="M0 0L1e999 0L5 5Z"/></svg>')).toMatch(/file-(not-of-its-kind|without-outline)/);
+    expect(code('a.svg', '<svg><path d="M0 0L1e999 0L5 5Z"/></svg>')).toMatch(/file-(not-of-its-kind|line-unreadable)/);
     expect(code('a.dxf', 'hello\nworld\n')).toBe('file-not-of-its-kind');
-    expect(code('a.dxf', '0\nSECTION\n2\nENTITIES\n0\nLINE\n8\n0\n10\nNaN\n20\n0\n11\n1\n21\n1\n0\nENDSEC\n')).toBe('file-without-outline');
-    expect(code('a.csv', '0,0\n1,zwei\n')).toBe('row-not-a-point');
+    expect(code('a.dxf', '0\nSECTION\n2\nENTITIES\n0\nLINE\n8\n0\n10\nNaN\n20\n0\n11\n1\n21\n1\n0\nENDSEC\n')).toBe('file-line-unreadable');
+    expect(code('a.csv', '0,0\n1,zwei\n')).toBe('file-line-unreadable');
     expect(code('a.csv', '0,0\n'.repeat(30_000))).toBe('outline-too-fine');
     expect(code('a.json', '{"format":"yardland/outline@1","start":[0,0],"segments":[]}')).toMatch(/^document-/);
     expect(code('a.json', '[')).toBe('file-not-json');

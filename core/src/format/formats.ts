@@ -1,10 +1,10 @@
 import { issue } from '../kernel/issue';
 import { csv } from './csv';
-import { dxf } from './dxf';
+import { dxf } from './dxf/dxf';
 import { hpgl } from './hpgl';
 import { json } from './json';
 import { OUTLINE_TEXT_LIMIT, type FileUnits, type OutlineFormat, type ReadOutline } from './outline-file';
-import { svg } from './svg';
+import { svg } from './svg/svg';
 
 /** The closed list of outline formats. */
 export const OUTLINE_FORMATS: readonly OutlineFormat[] = [dxf, svg, csv, hpgl, json];
