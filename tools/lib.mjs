@@ -1,4 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -28,33 +29,74 @@ export function heard(command, args, env = {}) {
   });
 }
 
-/** Installs the packages when they are missing or older than the lock file. */
+const readJson = (file) => {
+  try {
+    return JSON.parse(fs.readFileSync(file, 'utf8'));
+  } catch {
+    return null;
+  }
+};
+
+/**
+ * Whether what lies in node_modules is what a lock file asks for, by content: npm writes its own account of the folder when an install has finished, so one that was stopped
+ * half-way has none. Packages for other platforms may be missing.
+ */
+export function packagesMatch(lock, installed) {
+  if (!lock || !installed) return false;
+  const same = (name) => {
+    const [wanted, there] = [lock.packages[name], installed.packages[name]];
+    if (!there) return wanted.optional === true || wanted.devOptional === true || wanted.peer === true;
+    return there.version === wanted.version && there.integrity === wanted.integrity;
+  };
+  const names = Object.keys(lock.packages).filter((name) => name.startsWith('node_modules/'));
+  return names.every(same) && Object.keys(installed.packages).every((name) => !name.startsWith('node_modules/') || name in lock.packages);
+}
+
+/** Installs the packages when what is there is not what the lock file asks for. */
 export function ensurePackages() {
-  const mark = path.join(root, 'node_modules/.package-lock.json');
-  const lock = path.join(root, 'package-lock.json');
-  if (fs.existsSync(mark) && fs.statSync(mark).mtimeMs >= fs.statSync(lock).mtimeMs) return;
+  const [lock, installed] = ['package-lock.json', 'node_modules/.package-lock.json'].map((file) => readJson(path.join(root, file)));
+  if (packagesMatch(lock, installed)) return;
   console.log('Installing packages (better-sqlite3 is compiled: this takes some minutes once) …');
   must(npm, ['ci', '--no-fund', '--no-audit']);
 }
 
 const SOURCES = ['core/src', 'paper/src', 'server/src', 'web', 'package-lock.json', 'angular.json', 'tsconfig.base.json', 'tools/build.mjs'];
 
-function newest(place) {
-  const stat = fs.statSync(place);
-  if (!stat.isDirectory()) return stat.mtimeMs;
-  return Math.max(
-    stat.mtimeMs,
-    ...fs
-      .readdirSync(place)
-      .filter((name) => name !== 'node_modules')
-      .map((name) => newest(path.join(place, name))),
-  );
+/** Every file under a place that goes into what is built, in one order. */
+function filesUnder(place) {
+  if (!fs.statSync(place).isDirectory()) return [place];
+  return fs
+    .readdirSync(place)
+    .sort()
+    .filter((name) => name !== 'node_modules' && !name.endsWith('.spec.ts'))
+    .flatMap((name) => filesUnder(path.join(place, name)));
 }
 
-export const STAMP = path.join(root, 'dist/built');
+/** A name for the content of all sources: the same on every checkout of the same files, whatever their times. */
+export function sourcesHash(places = SOURCES.map((one) => path.join(root, one)), base = root) {
+  const hash = createHash('sha256');
+  for (const file of places.flatMap(filesUnder))
+    hash
+      .update(`${path.relative(base, file)}\0`)
+      .update(fs.readFileSync(file))
+      .update('\0');
+  return hash.digest('hex');
+}
 
-/** Builds web and server when a source is newer than what was built last. */
+/** Holds the hash of the sources that the build beside it was made from; gone while a build is under way. */
+const STAMP = path.join(root, 'dist/built');
+
+/** Runs a build so that one that is stopped half-way is not taken for a finished one. */
+export async function stamped(build) {
+  fs.rmSync(STAMP, { force: true });
+  const hash = sourcesHash();
+  await build();
+  fs.mkdirSync(path.dirname(STAMP), { recursive: true });
+  fs.writeFileSync(STAMP, hash);
+}
+
+/** Builds web and server when what was built last was made from other sources. */
 export function ensureBuilt() {
-  if (fs.existsSync(STAMP) && Math.max(...SOURCES.map((one) => newest(path.join(root, one)))) <= fs.statSync(STAMP).mtimeMs) return;
+  if (fs.existsSync(STAMP) && fs.readFileSync(STAMP, 'utf8') === sourcesHash()) return;
   must(process.execPath, ['tools/build.mjs']);
 }

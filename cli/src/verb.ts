@@ -1,6 +1,6 @@
-/** What a verb answers: text for standard output or standard error, and the exit code (0 done, 2 the input is not as it should be). */
+/** What a verb answers: text for standard output or standard error, and the exit code: 0 done; 1 done, and the answer holds an error; 2 the input is not as it should be. */
 export interface Outcome {
-  readonly code: 0 | 2;
+  readonly code: 0 | 1 | 2;
   readonly out?: string;
   readonly error?: string;
 }

@@ -22,7 +22,12 @@ const readFile = (name: string, units: FileUnits | null) => readOutlineFile(name
 
 describe('outline files as other programs write them', () => {
   it('are all told of in the list, and all in the folder', () => {
-    expect(fs.readdirSync(folder).filter((name) => name !== 'true-areas.json').sort()).toEqual(Object.keys(truths).sort());
+    expect(
+      fs
+        .readdirSync(folder)
+        .filter((name) => name !== 'true-areas.json')
+        .sort(),
+    ).toEqual(Object.keys(truths).sort());
   });
 
   for (const [name, { areaMm2, units, tolerance = 2e-5, refused, line }] of Object.entries(truths))
@@ -41,7 +46,9 @@ describe('outline files as other programs write them', () => {
     const said = Object.entries(truths).filter(([, truth]) => truth.areaMm2 !== undefined && truth.units === undefined);
     for (const [name, { areaMm2, tolerance = 2e-5 }] of said) {
       const read = readFile(name, 'inch');
-      expect(read.ok && Math.abs(area(read.outline) / (areaMm2 ?? NaN) - 1)).withContext(name).toBeLessThan(tolerance);
+      expect(read.ok && Math.abs(area(read.outline) / (areaMm2 ?? NaN) - 1))
+        .withContext(name)
+        .toBeLessThan(tolerance);
     }
   });
 });

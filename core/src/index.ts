@@ -62,8 +62,11 @@ export * from './job/plan-json';
 export * from './job/plan-old-cores';
 export * from './job/quick-line';
 export * from './job/say';
+export * from './job/plan-cushion-solved';
 export * from './job/solve';
+export * from './job/trials';
 export * from './job/words';
+export { JOB_FORMAT } from './job/upgrades/upgrades';
 export * from './kernel/figure';
 export * from './kernel/hash';
 export * from './kernel/issue';
@@ -95,5 +98,6 @@ export type { Corners, PenEdge, Traced, TraceAnswer, TraceRequest } from './temp
 export * from './units/foam';
 export * from './units/format';
 export * from './units/length';
+export * from './units/number';
 export * from './units/parse';
 export * from './units/round';

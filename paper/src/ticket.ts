@@ -76,13 +76,19 @@ function sizesTable(sheet: Sheet, one: CushionPlan, x: number, y: number, width:
   return at;
 }
 
-const MATERIAL_WORDS: Record<Piece['material'], string> = { cover: 'Cover', foam: 'Foam', filling: 'Filling, made to size', wadding: 'Wadding' };
+const MATERIAL_WORDS: Record<Piece['material'], string> = {
+  cover: 'Cover',
+  foam: 'Foam',
+  'old-core': 'From the old cores',
+  filling: 'Filling, made to size',
+  wadding: 'Wadding',
+};
 
 function pieceRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, bottom: number, length: (figure: Figure | undefined) => string): number {
   const width = sheet.width - 2 * MARGIN;
   let at = y;
   const facts = clothFacts(plan.job, plan.shop);
-  for (const material of ['cover', 'foam', 'filling', 'wadding'] as const) {
+  for (const material of ['cover', 'foam', 'old-core', 'filling', 'wadding'] as const) {
     const pieces = one.pieces.filter((piece) => piece.material === material);
     if (pieces.length === 0 || at > bottom - 40) continue;
     const from = material === 'cover' ? (facts.name ?? '') : '';

@@ -1,4 +1,4 @@
-import { checkPress, choose, chooseRequestSchema, feelOf, feelRequestSchema, press, pressRequestSchema } from '@yardland/core';
+import { checkPress, choose, chooseRequestSchema, feelOf, feelRequestSchema, press, pressRequestSchema, shipped } from '@yardland/core';
 import { readShop } from '../read';
 import { documentVerb } from './document-verb';
 
@@ -9,7 +9,7 @@ export const feelVerb = documentVerb(
   { name: 'feel', does: 'works out sink, give, feel and verdicts of a stack of layers under a sitter' },
   feelRequestSchema,
   nothingWrong,
-  (request) => feelOf(request),
+  (request) => feelOf(request, shipped),
 );
 
 /** Hardness of a sample from a press test. */

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { grow, isClosed, issue, measured, withoutEars, type Issue, type Join, type Outline } from '@yardland/core';
+import { grow, isClosed, issue, measured, shipped, withoutEars, type Issue, type Join, type Outline } from '@yardland/core';
 import { formatOf, readOutlineFile } from '@yardland/core/format/formats';
 import { readOutlineValue } from '@yardland/core/format/json';
 import type { FileUnits, ReadOutline } from '@yardland/core/format/outline-file';
@@ -75,7 +75,7 @@ export const outlineVerb: Verb = {
     if (!read.ok) return refusal(inWords(read.problems));
     const grown = grow(read.outline, mm, join);
     if (!grown.ok) return refusal(inWords([issue('error', grown.code, '--grow')]));
-    const made = withoutEars(grown.outline, ears);
+    const made = withoutEars(grown.outline, ears, shipped('earRunOut'));
     const problems = [...read.notes, ...(grown.exact ? [] : [issue('warning', 'offset-trimmed', '--grow')])];
     if (out !== undefined) {
       const trouble = await write(made, out);

@@ -6,7 +6,7 @@ import { refusal, type Verb } from '../verb';
 export const planVerb: Verb = {
   name: 'plan',
   usage: 'plan JOB.json [--shop SHOP.json]',
-  does: 'works out sizes, pieces, seams, lays and what to buy, and prints the plan as JSON',
+  does: 'works out sizes, pieces, seams, lays and what to buy, and prints the plan as JSON; exits with 1 when the plan holds an error',
   options: ['shop'],
   run([file], options) {
     if (file === undefined) return refusal([{ code: 'file-missing', path: '', message: 'Name a job file, or - for standard input.' }]);
@@ -16,6 +16,9 @@ export const planVerb: Verb = {
     if (!job.ok) return refusal(inWords(job.problems));
     const shop = readShop(options['shop']);
     if (!shop.ok) return refusal(inWords(shop.problems).map((problem) => ({ ...problem, path: ['shop', problem.path].filter(Boolean).join('.') })));
-    return { code: 0, out: `${JSON.stringify(planJson(planSolved(job.value, shop.value)), null, 2)}\n` };
+    const made = planSolved(job.value, shop.value);
+    // What cannot be cut is told by the exit code too: the plan stands on standard output all the same.
+    const code = made.problems.some(({ severity }) => severity === 'error') ? 1 : 0;
+    return { code, out: `${JSON.stringify(planJson(made), null, 2)}\n` };
   },
 };

@@ -46,26 +46,37 @@ describe('the height of the size that was given', () => {
   it('leads from each size back to the same cushion, for every school, both units, wedges too', () => {
     const numbers = fc.record({ heightMm: fc.double({ min: 60, max: 400, noNaN: true }), thin: fc.boolean(), wrapLoftMm: fc.constantFrom(0, 13, 25) });
     fc.assert(
-      fc.property(fc.constantFrom(...SHIPPED_SCHOOLS), fc.constantFrom('metric' as const, 'inch' as const), numbers, (row, system, { heightMm, thin, wrapLoftMm }) => {
-        const edge = (mm: number): SizeRequest['thin'] => (thin ? { mm, end: 'back' } : null);
-        const from = evaluateSizes(row, request({ heightMm, wrapLoftMm, thin: edge(heightMm * 0.7) }), system);
-        for (const given of GIVEN) {
-          const mm = given === 'seat' ? from.finished.height.value : from[given].height.value;
-          const low = from.slope && (given === 'seat' ? from.slope.finished.value : from.slope[given].value);
-          const there = evaluateSizes(row, request({ given, heightMm: mm, wrapLoftMm, thin: low === null ? null : edge(low) }), system);
-          for (const name of ['finished', 'core', 'sewn'] as const) {
-            expect(there[name].height.value).withContext(`${row.id} ${given} ${name}`).toBeCloseTo(from[name].height.value, 6);
-            if (from.slope) expect(there.slope![name].value).withContext(`${row.id} ${given} thin ${name}`).toBeCloseTo(from.slope[name].value, 6);
+      fc.property(
+        fc.constantFrom(...SHIPPED_SCHOOLS),
+        fc.constantFrom('metric' as const, 'inch' as const),
+        numbers,
+        (row, system, { heightMm, thin, wrapLoftMm }) => {
+          const edge = (mm: number): SizeRequest['thin'] => (thin ? { mm, end: 'back' } : null);
+          const from = evaluateSizes(row, request({ heightMm, wrapLoftMm, thin: edge(heightMm * 0.7) }), system);
+          for (const given of GIVEN) {
+            const mm = given === 'seat' ? from.finished.height.value : from[given].height.value;
+            const low = from.slope && (given === 'seat' ? from.slope.finished.value : from.slope[given].value);
+            const there = evaluateSizes(row, request({ given, heightMm: mm, wrapLoftMm, thin: low === null ? null : edge(low) }), system);
+            for (const name of ['finished', 'core', 'sewn'] as const) {
+              expect(there[name].height.value).withContext(`${row.id} ${given} ${name}`).toBeCloseTo(from[name].height.value, 6);
+              if (from.slope) expect(there.slope![name].value).withContext(`${row.id} ${given} thin ${name}`).toBeCloseTo(from.slope[name].value, 6);
+            }
           }
-        }
-      }),
+        },
+      ),
       { seed: 912, numRuns: 200 },
     );
   });
 
   it('reaches the pieces: the boxing and the asked layers follow the kept core', () => {
     const one = planned(
-      sampleCushion({ given: 'core', heightMm: 100, school: 'bare-and-oversize', wrapLoftMm: 0, core: { kept: true, layers: [{ grade: 'wren-28', thicknessMm: 100 }] } }),
+      sampleCushion({
+        given: 'core',
+        heightMm: 100,
+        school: 'bare-and-oversize',
+        wrapLoftMm: 0,
+        core: { kept: true, layers: [{ grade: 'wren-28', thicknessMm: 100 }] },
+      }),
     );
     expect(one.pieces.find((piece) => piece.role === 'boxing')!.height.value).toBe(101);
     expect(one.problems.map(({ code }) => code)).not.toContain('layers-do-not-add-up');

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { JOB_STATES, jobSchema } from '../job/document';
+import { upgraded } from '../job/upgrades/upgrades';
 import { storedShopSchema } from './shop';
 
 /** What a list of jobs shows of each. */
@@ -13,8 +14,10 @@ export const jobSummarySchema = z.strictObject({
   archived: z.boolean(),
   cushions: z.int(),
   pieces: z.int(),
-  /** Wide × deep of each cushion, mm, for the small outlines; at most eight. */
-  outlines: z.array(z.strictObject({ widthMm: z.number(), depthMm: z.number(), quantity: z.int() })),
+  /** Each cushion from above, mm, front at y = 0, for the small drawings; at most eight. Without points it is drawn as its box. */
+  outlines: z.array(
+    z.strictObject({ widthMm: z.number(), depthMm: z.number(), quantity: z.int(), outline: z.array(z.tuple([z.number(), z.number()])).nullable() }),
+  ),
   updatedAt: z.iso.datetime(),
 });
 export type JobSummary = z.infer<typeof jobSummarySchema>;
@@ -45,8 +48,11 @@ const revision = z.int().positive();
 /** What changed, in a few words, for the undo button. */
 const label = z.string().trim().min(1).max(120);
 
-export const createJobSchema = z.strictObject({ job: jobSchema });
-export const writeJobSchema = z.strictObject({ revision, label, job: jobSchema });
+/** A job as it comes in: of any format there has been. */
+const incomingJob = z.preprocess(upgraded, jobSchema);
+
+export const createJobSchema = z.strictObject({ job: incomingJob });
+export const writeJobSchema = z.strictObject({ revision, label, job: incomingJob });
 export const revisionSchema = z.strictObject({ revision });
 export const archiveJobSchema = z.strictObject({ revision, archived: z.boolean() });
 

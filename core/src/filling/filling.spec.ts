@@ -184,7 +184,9 @@ describe('a sample', () => {
         },
         edgeMm: 100,
         middleMm: 88,
-      }), shipped);
+      }),
+      shipped,
+    );
     expect(results.density?.value).toBeCloseTo(30, 9);
     expect(results.retained.map((one) => [one.minute, Math.round(one.perLitre * 1e4) / 1e4])).toEqual([
       [10, 0.025],

@@ -113,7 +113,14 @@ export function optionsOf(ask: LongCoreAsk): Option[] {
         const strips = way.turned && left >= ask.depthMm - MEASURED_MM ? [] : waysOf(way.along, left).filter(lies);
         return [
           whole,
-          ...strips.map((strip): Option => ({ piece, strip: true, parentTurned: way.turned, turned: strip.turned, lengthMm: strip.along, ripped: ripped(strip) })),
+          ...strips.map((strip): Option => ({
+            piece,
+            strip: true,
+            parentTurned: way.turned,
+            turned: strip.turned,
+            lengthMm: strip.along,
+            ripped: ripped(strip),
+          })),
         ];
       });
   });

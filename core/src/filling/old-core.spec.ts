@@ -191,14 +191,17 @@ describe('drying', () => {
   });
 
   it('keeps bare and covered apart and says nothing of a core that does not dry', () => {
-    const curves = dryingCurves({
-      dryKg: 1,
-      readings: [
-        { minute: 0, massKg: 2, covered: true },
-        { minute: 30, massKg: 2, covered: true, knocked: true },
-        { minute: 0, massKg: 1.5, covered: false },
-      ],
-    }, shipped);
+    const curves = dryingCurves(
+      {
+        dryKg: 1,
+        readings: [
+          { minute: 0, massKg: 2, covered: true },
+          { minute: 30, massKg: 2, covered: true, knocked: true },
+          { minute: 0, massKg: 1.5, covered: false },
+        ],
+      },
+      shipped,
+    );
     expect(curves.map((curve) => [curve.covered, curve.points.length, curve.dryAfter])).toEqual([
       [false, 1, null],
       [true, 2, null],

@@ -1,3 +1,4 @@
+import { parseNumber } from '../units/number';
 import type { Quoted } from '../material/material';
 import { KG_M3_PER_LB_FT3, N_PER_LBF } from '../units/foam';
 import type { UnitSystem } from '../units/length';
@@ -20,7 +21,7 @@ export function parseGradeCode(code: string, units: UnitSystem): { readonly dens
   if (density === undefined || hardness === undefined) return null;
   const inch = units === 'inch';
   const scale = inch && !apart ? 0.1 : 1;
-  const densityKgM3 = Number(density.replace(',', '.')) * scale * (inch ? KG_M3_PER_LB_FT3 : 1);
+  const densityKgM3 = (parseNumber(density) ?? 0) * scale * (inch ? KG_M3_PER_LB_FT3 : 1);
   const hardnessN = Number(hardness) * (inch ? N_PER_LBF : 1);
   return densityKgM3 >= 8 && densityKgM3 <= 300 && hardnessN >= 20 && hardnessN <= 1500 ? { densityKgM3, hardnessN } : null;
 }

@@ -2,10 +2,12 @@ import { fit, type FitRequest } from '../build/fit';
 import { sensitivity } from '../build/sensitivity';
 import { openShop } from '../shop/shop';
 import { demoShop, sampleCushion } from '../testing/samples';
+import { solveCrown } from '../build/solve-crown';
 import { fitAdvice } from './advice';
 import { answersIn } from './answers';
 import { compareSchools } from './compare-schools';
 import type { Cushion } from './document';
+import { finished } from './trials';
 import { planCushion, type CushionContext, type CushionPlan } from './plan-cushion';
 
 const context: CushionContext = { units: 'metric', cloth: { widthMm: 1400 }, shop: demoShop(), answers: answersIn({}) };
@@ -16,7 +18,7 @@ describe('advice on the fit', () => {
   it('finds a wrap for foam cut exactly to its cover, and every change it names does what it says', () => {
     const loose = made({ wrapLoftMm: 0 });
     expect(loose.fit!.verdict).toBe('loose');
-    const advice = fitAdvice(loose, context);
+    const advice = finished(fitAdvice(loose, context, solveCrown));
     expect(advice.map((one) => one.kind)).toContain('wrap');
     for (const one of advice) {
       expect(planCushion(one.cushion, context).fit).withContext(one.kind).toEqual(one.fit);
@@ -34,12 +36,12 @@ describe('advice on the fit', () => {
     });
     expect(full.fit!.verdict).toBe('hard-to-close');
     expect(full.fit!.bowRisk).toBeTrue();
-    const [best] = fitAdvice(full, context);
+    const [best] = finished(fitAdvice(full, context, solveCrown));
     expect(['taut', 'roomy']).toContain(best!.fit.verdict);
   });
 
   it('says nothing where nothing can be predicted', () => {
-    expect(fitAdvice(made({ core: { layers: [] } }), context)).toEqual([]);
+    expect(finished(fitAdvice(made({ core: { layers: [] } }), context, solveCrown))).toEqual([]);
   });
 });
 
@@ -85,7 +87,7 @@ describe('sensitivity', () => {
 
 describe('comparing schools', () => {
   it('puts the same cushion through each as it stands, its core as thick as it asks', () => {
-    const rows = compareSchools(sampleCushion({ wrapLoftMm: 13, schoolNumber: { number: 'seam', mm: 20 } }), context);
+    const rows = finished(compareSchools(sampleCushion({ wrapLoftMm: 13, schoolNumber: { number: 'seam', mm: 20 } }), context, solveCrown));
     expect(rows.length).toBe(context.shop.schools.length);
     for (const row of rows) {
       expect(row.plan.sizes).withContext(row.school.id).not.toBeNull();

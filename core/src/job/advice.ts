@@ -5,6 +5,7 @@ import { schoolNumber } from '../shop/schools';
 import { pairMm } from '../units/length';
 import type { Cushion } from './document';
 import { planCushion, type CushionContext, type CushionPlan } from './plan-cushion';
+import { planCushionSolved, type CrownSolver } from './plan-cushion-solved';
 
 /** One thing that could be changed about a cushion so that its cover fits, by how much, and how it would fit then. */
 export interface Advice {
@@ -89,23 +90,57 @@ function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 
   ];
 }
 
+/** Of each kind so many come into the last round, where each is worked out with its own crown. */
+const SHORTLIST = 3;
+
+/** How far advice has come: changes tried, of so many. */
+export interface TrialProgress {
+  readonly done: number;
+  readonly of: number;
+}
+
 /**
- * What to change, by how much, so that the cover fits: of each kind the change that comes nearest, each re-solved, nearest first. Empty where nothing
- * betters it, or the fit is not predicted. It advises; it changes nothing.
+ * What to change, by how much, so that the cover fits: of each kind the change that comes nearest, nearest first. Every change is first tried with the crown as it is; the best
+ * of each kind are then re-solved with their own. Yields after each one tried, so that a caller can show how far it is and stop. Empty where nothing betters it, or the fit is
+ * not predicted. It advises; it changes nothing.
  */
-export function fitAdvice(one: CushionPlan, context: CushionContext): Advice[] {
+export function* fitAdvice(one: CushionPlan, context: CushionContext, solveCrown: CrownSolver): Generator<TrialProgress, Advice[]> {
   if (!one.fit) return [];
   const asked = one.source.crown?.mm ?? null;
   if (fitsWell(one.fit, asked)) return [];
   const now = offTheMark(one.fit, asked);
+  const all = tries(one, context);
+  const known = one.crown?.answer ?? null;
+  const asItIs: CushionContext = { ...context, answers: { ...context.answers, crown: () => known } };
+  let done = 0;
+  const good: { readonly change: Omit<Advice, 'fit'>; readonly off: number }[] = [];
+  for (const change of all) {
+    const off = tried(change, planCushion(change.cushion, asItIs), asked)?.off ?? Infinity;
+    if (off < now - BETTER) good.push({ change, off });
+    yield { done: ++done, of: all.length };
+  }
+  const kinds = [...new Set(good.map(({ change }) => change.kind))];
+  const shortlist = kinds.flatMap((kind) =>
+    good
+      .filter(({ change }) => change.kind === kind)
+      .sort((a, b) => a.off - b.off)
+      .slice(0, SHORTLIST),
+  );
   const best = new Map<Advice['kind'], Advice & { readonly off: number }>();
-  for (const change of tries(one, context)) {
-    const after = planCushion(change.cushion, context);
-    if (!after.fit || after.problems.some((problem) => problem.severity === 'error')) continue;
-    // A school that asks for other layers than there are would trade one trouble for another.
-    if (change.kind === 'school' && after.problems.some((problem) => problem.code === 'layers-do-not-add-up')) continue;
-    const off = offTheMark(after.fit, asked);
-    if (off < Math.min(now - 0.1, best.get(change.kind)?.off ?? Infinity)) best.set(change.kind, { ...change, fit: after.fit, off });
+  for (const { change } of shortlist) {
+    const after = tried(change, planCushionSolved(change.cushion, context, solveCrown), asked);
+    if (after && after.off < Math.min(now - BETTER, best.get(change.kind)?.off ?? Infinity)) best.set(change.kind, { ...change, ...after });
+    yield { done: ++done, of: all.length + shortlist.length };
   }
   return [...best.values()].sort((a, b) => a.off - b.off).map(({ off: _off, ...advice }) => advice);
+}
+
+/** A change has to come nearer by this, in octaves, to be worth a word. */
+const BETTER = 0.1;
+
+/** How a change would fit, or null where it makes a cushion that cannot be or trades one trouble for another. */
+function tried(change: Omit<Advice, 'fit'>, after: CushionPlan, askedMm: number | null): { readonly fit: Fit; readonly off: number } | null {
+  if (!after.fit || after.problems.some((problem) => problem.severity === 'error')) return null;
+  if (change.kind === 'school' && after.problems.some((problem) => problem.code === 'layers-do-not-add-up')) return null;
+  return { fit: after.fit, off: offTheMark(after.fit, askedMm) };
 }

@@ -2,7 +2,9 @@ import { area } from '../geometry/outline';
 import type { Piece } from '../piece/piece';
 import type { SchoolRow } from '../shop/schools';
 import type { Cushion } from './document';
+import type { TrialProgress } from './advice';
 import { planCushion, type CushionContext, type CushionPlan } from './plan-cushion';
+import { planCushionSolved, type CrownSolver } from './plan-cushion-solved';
 
 /** A cushion as one school would make it. */
 export interface Compared {
@@ -18,29 +20,39 @@ export interface Compared {
 const total = (pieces: readonly Piece[], material: Piece['material'], of: (piece: Piece) => number): number =>
   pieces.filter((piece) => piece.material === material).reduce((sum, piece) => sum + of(piece) * piece.countPerCushion, 0);
 
-/** Whether two thicknesses of a core are one, mm. */
+/** Whether two thicknesses of a core are one, and the thinnest layer that is cut, mm. */
 const SAME_MM = 0.5;
+const THINNEST_MM = 5;
 
 /**
- * The cushion through every school of the shop, each as it stands: its own wrap, none of its numbers overridden. A single layer is taken as thick as the
- * school asks; of a stack the top layer makes up the difference, where it can.
+ * The cushion through every school of the shop, each as it stands: its own wrap, its own crown, none of its numbers overridden. A single layer is taken as thick as the
+ * school asks; of a stack the top layer makes up the difference, where it can. Yields after each school.
  */
-export function compareSchools(cushion: Cushion, context: CushionContext): Compared[] {
+export function* compareSchools(cushion: Cushion, context: CushionContext, solveCrown: CrownSolver): Generator<TrialProgress, Compared[]> {
   const { schoolNumber: _number, wrapLoftMm: _loft, wrapWay: _way, ...rest } = cushion;
-  return context.shop.schools.map((school) => {
+  const { schools } = context.shop;
+  const rows: Compared[] = [];
+  for (const school of schools) {
     const as: Cushion = { ...rest, school: school.id };
-    const first = planCushion(as, context);
-    const [top, ...below] = as.core.layers;
-    const missing = (first.sizes?.core.height.value ?? 0) - as.core.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
-    const fits = !first.sizes || !top || Math.abs(missing) < SAME_MM || top.thicknessMm + missing < 5 || cushion.core.kept;
-    const made = fits ? as : { ...as, core: { ...as.core, layers: [{ ...top, thicknessMm: top.thicknessMm + missing }, ...below] } };
-    const plan = fits ? first : planCushion(made, context);
-    return {
+    const made = withAskedThickness(as, planCushion(as, context));
+    const plan = planCushionSolved(made, context, solveCrown);
+    rows.push({
       school,
       cushion: made,
       plan,
       clothMm2: total(plan.pieces, 'cover', (piece) => area(piece.outline)),
       foamMm3: total(plan.pieces, 'foam', (piece) => area(piece.outline) * (piece.thicknessMm ?? 0)),
-    };
-  });
+    });
+    yield { done: rows.length, of: schools.length };
+  }
+  return rows;
+}
+
+/** The cushion with its top layer as thick as the school asks of the whole stack; as it is where that cannot be. */
+function withAskedThickness(cushion: Cushion, { sizes }: CushionPlan): Cushion {
+  const { layers, kept } = cushion.core;
+  const [top, ...below] = layers;
+  const missing = (sizes?.core.height.value ?? 0) - layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  if (!sizes || !top || kept || Math.abs(missing) < SAME_MM || top.thicknessMm + missing < THINNEST_MM) return cushion;
+  return { ...cushion, core: { ...cushion.core, layers: [{ ...top, thicknessMm: top.thicknessMm + missing }, ...below] } };
 }

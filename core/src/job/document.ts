@@ -11,6 +11,7 @@ import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
 import { readWith, type Read } from '../kernel/read';
+import { JOB_FORMAT, upgraded } from './upgrades/upgrades';
 
 const text = (most: number) => z.string().max(most);
 const thickness = z.number().positive().max(1000);
@@ -131,15 +132,25 @@ export const cushionSchema = z.strictObject({
     })
     .optional(),
   seat: seatSchema.optional(),
-  /** Steps done, by step: on how many of the cushions. */
-  bench: z.strictObject({ done: z.record(z.string().max(60), z.int().min(0).max(500)) }).optional(),
+  /** Steps done, by the step's own name: on how many of the cushions, and the sizes of its pieces when it was ticked, so that a later change shows. */
+  bench: z
+    .strictObject({
+      done: z.record(
+        z.string().max(80),
+        z.strictObject({
+          count: z.int().min(0).max(500),
+          sizes: z.record(z.string().max(60), z.tuple([z.number().finite(), z.number().finite()])).optional(),
+        }),
+      ),
+    })
+    .optional(),
   checks: z.array(checkSchema).max(500).optional(),
   note: text(2000).optional(),
 });
 export type Cushion = z.infer<typeof cushionSchema>;
 
 export const jobSchema = z.strictObject({
-  format: z.literal('yardland/job@1'),
+  format: z.literal(JOB_FORMAT),
   name: z.string().trim().min(1).max(120),
   customer: text(120).optional(),
   units: z.enum(['inch', 'metric']),
@@ -162,17 +173,26 @@ export type Job = z.infer<typeof jobSchema>;
 /** Largest job file that is read, characters. */
 export const JOB_TEXT_LIMIT = 2_000_000;
 
-/** Reads a job document from any value: the document, or every problem with its path. */
+/** Reads a job document of any format there has been: the document in today's, or every problem with its path. */
 export function readJob(value: unknown): Read<Job> {
-  return readWith(jobSchema, value);
+  return readWith(jobSchema, upgraded(value));
 }
 
-/** Reads a job from the text of a file; never throws. */
-export function readJobText(text: string): Read<Job> {
-  if (text.length > JOB_TEXT_LIMIT) return { ok: false, problems: [issue('error', 'file-too-large', '', { limit: JOB_TEXT_LIMIT })] };
+/** Whether a stored document is in today's format, so that its text can be handed on as it is. */
+export function isCurrent(text: string): boolean {
+  return text.startsWith(`{"format":"${JOB_FORMAT}"`);
+}
+
+/** Reads a document from where the server keeps it; never throws. */
+export function readStoredJob(text: string): Read<Job> {
   try {
     return readJob(JSON.parse(text));
   } catch {
     return { ok: false, problems: [issue('error', 'file-not-json', '')] };
   }
+}
+
+/** Reads a job from the text of a file; never throws. */
+export function readJobText(text: string): Read<Job> {
+  return text.length > JOB_TEXT_LIMIT ? { ok: false, problems: [issue('error', 'file-too-large', '', { limit: JOB_TEXT_LIMIT })] } : readStoredJob(text);
 }

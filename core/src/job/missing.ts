@@ -22,7 +22,14 @@ export function missingPieces(lays: readonly PlannedLay[], cushions: readonly Cu
       const piece = cushions[Number(index)]?.pieces.find((one) => one.id === id);
       if (!piece) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];
       const { width, height } = piece;
-      return [issue('error', 'piece-missing', `cushions.${index}.${PATHS[piece.material]}`, { piece: pieceLabel(piece), widthMm: width.value, heightMm: height.value, key })];
+      return [
+        issue('error', 'piece-missing', `cushions.${index}.${PATHS[piece.material]}`, {
+          piece: pieceLabel(piece),
+          widthMm: width.value,
+          heightMm: height.value,
+          key,
+        }),
+      ];
     }),
   );
 }

@@ -170,7 +170,9 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers }: C
     { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm, wrapLoftMm: loftMm, wrapSqueezed: assume('wrapSqueezedLightly'), seamMm, thin },
     units,
   );
-  const nothing = (['sewn', 'core', 'finished'] as const).find((name) => bySchool[name].height.value <= 0 || (bySchool.slope && bySchool.slope[name].value <= 0));
+  const nothing = (['sewn', 'core', 'finished'] as const).find(
+    (name) => bySchool[name].height.value <= 0 || (bySchool.slope && bySchool.slope[name].value <= 0),
+  );
   if (nothing) return blocked(known, school, [issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm: cushion.heightMm })]);
   const outlines = outlinesOf(base, bySchool, acrossMm, deepMm);
   if (!outlines)
@@ -220,11 +222,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers }: C
     ...pads,
     ...wrapPieces(wrapWay, loftMm, sizes.core, outlines.core, assume),
   ].flatMap((piece) => onRoll(piece, shop.waddingNear(piece.thicknessMm ?? loftMm, outdoors)?.rollWidthMm ?? Infinity, places, assume));
-  const pieces = [
-    ...(kept ? [] : cover.pieces),
-    ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : foams),
-    ...wadding,
-  ];
+  const pieces = [...(kept ? [] : cover.pieces), ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : foams), ...wadding];
   return {
     ...known,
     school,

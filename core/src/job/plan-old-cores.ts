@@ -49,7 +49,12 @@ export function longCorePieces({ request, answer }: PlannedLongCore, core: Sizes
     const piece = request.pieces[one.piece];
     const long = one.turned ? piece?.depthMm : piece?.lengthMm;
     const width: Figure = one.cutShorter
-      ? law('long core, part', 'part {0} of {1}, cut from {2}', [counted(i + 1), counted(used.length), given(piece?.name ?? '', long ?? mm, 'entered')], () => mm)
+      ? law(
+          'long core, part',
+          'part {0} of {1}, cut from {2}',
+          [counted(i + 1), counted(used.length), given(piece?.name ?? '', long ?? mm, 'entered')],
+          () => mm,
+        )
       : given(usedName(one, request), mm, 'entered');
     return {
       ...BLANK,

@@ -128,10 +128,7 @@ const SENTENCES: Record<string, Speak> = {
     `A ${n('build')} sitter presses this filling to its bottom: its worst layer goes down by ${n('strainPercent')} %.`,
     'Take a firmer or a thicker foam, or put a firm layer underneath.',
   ],
-  'soft-under-firm': (n) => [
-    `${n('below')} lies under the firmer ${n('above')}.`,
-    'Put the firm layer at the bottom and the soft one on top.',
-  ],
+  'soft-under-firm': (n) => [`${n('below')} lies under the firmer ${n('above')}.`, 'Put the firm layer at the bottom and the soft one on top.'],
   'indoor-foam-outdoors': (n) => [`${n('filling')} holds water for days out of doors.`, 'Take an open, fast-drying foam.'],
   'indoor-wadding-outdoors': (n) => [`${n('wadding')} holds water out of doors.`, 'Take an open, quick-drying wadding, or no wrap.'],
   'bad-core-kept': (n) => [
@@ -220,7 +217,10 @@ const SENTENCES: Record<string, Speak> = {
     `The file is not ${n('kind')} as it should be${n('detail') ? `: ${n('detail')}` : ''}.`,
     'Export it again, or take another format.',
   ],
-  'file-line-unreadable': (n) => [`Line ${n('line')} of the ${n('kind')} file cannot be read right: ${n('detail')}.`, 'Export it again, or take another format.'],
+  'file-line-unreadable': (n) => [
+    `Line ${n('line')} of the ${n('kind')} file cannot be read right: ${n('detail')}.`,
+    'Export it again, or take another format.',
+  ],
   'entities-not-read': (n) => [`Of the drawing ${n('kinds')} was not read.`, 'Turn it into lines and arcs if it belongs to the outline.'],
   'file-without-outline': () => ['The file holds no closed outline.', 'Close it in the program that drew it, and export it again.'],
   'outline-too-fine': (n) => [`The outline has more than ${n('most')} parts.`, 'Simplify it before it is exported.'],

@@ -12,7 +12,8 @@ const seat = (over: Partial<NonNullable<Cushion['seat']>>): NonNullable<Cushion[
 const codes = (cushion: Cushion, over: Partial<Job> = {}): string[] => problemsOf(planSolved(sampleJob([cushion], over), shop), 0).map(({ code }) => code);
 
 describe('twins of one material in inches and millimetres', () => {
-  const cushion = (thicknessMm: number, wrapLoftMm: number): Cushion => sampleCushion({ heightMm: 75, wrapLoftMm, core: { layers: [{ grade: 'wren-28', thicknessMm }] } });
+  const cushion = (thicknessMm: number, wrapLoftMm: number): Cushion =>
+    sampleCushion({ heightMm: 75, wrapLoftMm, core: { layers: [{ grade: 'wren-28', thicknessMm }] } });
   const plan = planSolved(sampleJob([cushion(75, 25), cushion(3 * IN, IN)]), shop);
 
   it('are one lay and one line to buy', () => {
@@ -136,7 +137,9 @@ describe('old cores', () => {
 });
 
 describe('what must not pass in silence', () => {
-  const layers = (...rows: readonly [string, number][]): Partial<Cushion> => ({ core: { layers: rows.map(([grade, thicknessMm]) => ({ grade, thicknessMm })) } });
+  const layers = (...rows: readonly [string, number][]): Partial<Cushion> => ({
+    core: { layers: rows.map(([grade, thicknessMm]) => ({ grade, thicknessMm })) },
+  });
   const sitter = (build: 'slight' | 'heavy') => ({ build, posture: 'upright' as const });
 
   it('is said of each grave thing, and only where it is so', () => {
@@ -149,7 +152,9 @@ describe('what must not pass in silence', () => {
     expect(said(layers(['wren-22-soft', 25], ['wren-32-firm', 25], ['wren-22-soft', 25]))).not.toContain('soft-under-firm');
     expect(said({ ...layers(['wren-28', 75]), wrapLoftMm: 0, seat: seat({ place: 'outdoor' }) })).toContain('indoor-foam-outdoors');
     expect(said({ ...layers(['tern-30', 75]), wrapLoftMm: 0, seat: seat({ place: 'outdoor' }) })).not.toContain('indoor-foam-outdoors');
-    expect(said({ core: { kept: true, layers: [{ grade: 'wren-28', thicknessMm: 75 }] }, seat: seat({ old: { findings: ['mould'] } }) })).toContain('bad-core-kept');
+    expect(said({ core: { kept: true, layers: [{ grade: 'wren-28', thicknessMm: 75 }] }, seat: seat({ old: { findings: ['mould'] } }) })).toContain(
+      'bad-core-kept',
+    );
     expect(said({ core: { kept: true, layers: [] }, seat: seat({ fire: { setting: 'care' }, old: { findings: [] } }) })).toContain('kept-core-not-rated');
     expect(said({ ...layers(['eider-down', 100]), heightMm: 100, seat: seat({ sitters: [sitter('heavy')] }) })).toContain('feather-under-heavy');
   });

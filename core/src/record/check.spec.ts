@@ -14,7 +14,12 @@ describe('a dressed cushion against what was promised', () => {
     const one = solved(sampleCushion({ school: 'measured-over-the-wrap', given: 'finished' }));
     const sewn = one.sizes!.sewn;
     expect(sewn.width.value).toBeGreaterThan(590);
-    expect(promised(one)).toEqual({ widthMm: sewn.width.value, depthMm: sewn.depth.value, edgeMm: sewn.height.value, middleMm: sewn.height.value + 2 * one.fit!.crownMm });
+    expect(promised(one)).toEqual({
+      widthMm: sewn.width.value,
+      depthMm: sewn.depth.value,
+      edgeMm: sewn.height.value,
+      middleMm: sewn.height.value + 2 * one.fit!.crownMm,
+    });
   });
 
   it('counts one face of a cushion that is crowned on top only', () => {

@@ -35,7 +35,7 @@ describe('the stations', () => {
 
   it('take bench and check from what was ticked and measured', () => {
     const steps = stepsOf(plan(sampleJob(), shop).cushions[0]!);
-    const done = Object.fromEntries(steps.map((step) => [step.id, 1]));
+    const done = Object.fromEntries(steps.map((step) => [step.id, { count: 1 }]));
     expect(states({ bench: { done } }).bench).toBe('done');
     expect(states({ quantity: 2, bench: { done } }).bench).toBe('open');
     expect(states({ checks: [{ date: '2026-11-20', widthMm: 591 }] }).check).toBe('done');

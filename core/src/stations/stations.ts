@@ -71,7 +71,7 @@ export function stationStates(plan: Plan, index: number): Record<StationId, Stat
           : lays.length
             ? 'done'
             : 'open',
-    bench: steps.length && steps.every((step) => (source.bench?.done[step.id] ?? 0) >= source.quantity) ? 'done' : one.cover ? 'open' : 'blocked',
+    bench: steps.length && steps.every((step) => (source.bench?.done[step.id]?.count ?? 0) >= source.quantity) ? 'done' : one.cover ? 'open' : 'blocked',
     check: lastCheck ? (compare(one, lastCheck).some((row) => row.within === false) ? 'doubtful' : 'done') : 'open',
   };
 }

@@ -1,5 +1,6 @@
 import shopJson from '../../../demo/shop.json';
 import type { Cushion, Job } from '../job/document';
+import { JOB_FORMAT } from '../job/upgrades/upgrades';
 import { openShop, shopSchema, type Shop } from '../shop/shop';
 
 /** The demo shop, read as the application reads it. */
@@ -24,5 +25,5 @@ export function sampleCushion(over: Partial<Cushion> = {}): Cushion {
 }
 
 export function sampleJob(cushions: readonly Cushion[] = [sampleCushion()], over: Partial<Job> = {}): Job {
-  return { format: 'yardland/job@1', name: 'Sample', units: 'metric', cushions: [...cushions], cloth: { widthMm: 1400 }, ...over };
+  return { format: JOB_FORMAT, name: 'Sample', units: 'metric', cushions: [...cushions], cloth: { widthMm: 1400 }, ...over };
 }

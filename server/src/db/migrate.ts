@@ -5,6 +5,7 @@ import { samples } from './migrations/0002-samples.sql';
 import { shopRevision } from './migrations/0003-shop-revision.sql';
 import { fillingsAndPictures } from './migrations/0004-fillings-and-pictures.sql';
 import { schoolsAndRemnants } from './migrations/0005-schools-and-remnants.sql';
+import { searchAndOutlines } from './migrations/0006-search-and-outlines.sql';
 
 export interface Migration {
   readonly name: string;
@@ -18,6 +19,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'shop-revision', sql: shopRevision },
   { name: 'fillings-and-pictures', sql: fillingsAndPictures },
   { name: 'schools-and-remnants', sql: schoolsAndRemnants },
+  { name: 'search-and-outlines', sql: searchAndOutlines },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

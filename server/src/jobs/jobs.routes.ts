@@ -1,4 +1,4 @@
-import { archiveJobSchema, createJobSchema, jobQuerySchema, readWith, revisionSchema, writeJobSchema } from '@yardland/core';
+import { archiveJobSchema, createJobSchema, isCurrent, jobQuerySchema, readWith, revisionSchema, writeJobSchema } from '@yardland/core';
 import { Router } from 'express';
 import { check } from '../http/refusal';
 import type { JobStore } from './jobs.store';
@@ -33,6 +33,10 @@ export function jobRoutes(store: JobStore): Router {
   router.get('/:id', (request, response) => {
     // Handed on as stored, its JSON neither read nor written again: most requests are this one.
     const { document, archived, ...row } = store.readText(request.params.id);
+    if (!isCurrent(document)) {
+      response.json(store.read(request.params.id));
+      return;
+    }
     const head = JSON.stringify({ id: row.id, revision: row.revision, archived: archived === 1, undo: row.undo, redo: row.redo });
     response.type('json').send(`${head.slice(0, -1)},"job":${document}}`);
   });

@@ -26,7 +26,8 @@ export interface SummaryRow {
 }
 
 export interface ListQuery {
-  readonly like: string | null;
+  /** What is looked for, as the way of looking wants it; null for all. */
+  readonly words: string | null;
   readonly state: string | null;
   /** Only jobs due before this day and not yet done; null for all. */
   readonly lateOn: string | null;
@@ -37,9 +38,32 @@ export interface ListQuery {
 const WHERE = `
   WHERE j.archived = @archived
     AND (@state IS NULL OR j.state = @state)
-    AND (@lateOn IS NULL OR (j.due_date < @lateOn AND j.state NOT IN ('ready', 'delivered')))
-    AND (@like IS NULL OR j.name LIKE @like ESCAPE '!' OR j.customer LIKE @like ESCAPE '!'
-         OR EXISTS (SELECT 1 FROM cushion c WHERE c.job_id = j.id AND c.name LIKE @like ESCAPE '!'))`;
+    AND (@lateOn IS NULL OR (j.due_date < @lateOn AND j.state NOT IN ('ready', 'delivered')))`;
+
+/** How the words are looked for: all three letters and more by the index, less by looking at each. */
+const FOUND = {
+  any: '',
+  match: ' AND j.id IN (SELECT job_id FROM job_search WHERE job_search MATCH @words)',
+  like: " AND j.id IN (SELECT job_id FROM job_search WHERE words LIKE @words ESCAPE '!')",
+} as const;
+export type Finding = keyof typeof FOUND;
+
+function listing(db: Database, found: string) {
+  return {
+    // The page is picked first: only its jobs are looked at closely.
+    list: db.prepare<[ListQuery], SummaryRow>(`
+      SELECT j.id, j.revision, j.name, j.customer, j.state, j.due_date, j.archived, j.updated_at,
+        (SELECT count(*) FROM cushion c WHERE c.job_id = j.id) AS cushions,
+        (SELECT coalesce(sum(quantity), 0) FROM cushion c WHERE c.job_id = j.id) AS pieces,
+        (SELECT json_group_array(json_object('widthMm', width_mm, 'depthMm', depth_mm, 'quantity', quantity, 'outline', json(outline)))
+           FROM (SELECT * FROM cushion c WHERE c.job_id = j.id ORDER BY position LIMIT 8)) AS outlines
+      FROM (SELECT j.id AS page_id FROM job j ${WHERE}${found}
+            ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name LIMIT @limit)
+        JOIN job j ON j.id = page_id
+      ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name`),
+    count: db.prepare<[ListQuery], { total: number }>(`SELECT count(*) AS total FROM job j ${WHERE}${found} AND @limit IS NOT NULL`),
+  };
+}
 
 /** The statements about jobs, prepared once. */
 export function jobStatements(db: Database) {
@@ -50,15 +74,7 @@ export function jobStatements(db: Database) {
         (SELECT n.label FROM job_step n WHERE n.job_id = j.id AND n.step = j.step + 1) AS redo
       FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step
       WHERE j.id = ?`),
-    list: db.prepare<[ListQuery], SummaryRow>(`
-      SELECT j.id, j.revision, j.name, j.customer, j.state, j.due_date, j.archived, j.updated_at,
-        (SELECT count(*) FROM cushion c WHERE c.job_id = j.id) AS cushions,
-        (SELECT coalesce(sum(quantity), 0) FROM cushion c WHERE c.job_id = j.id) AS pieces,
-        (SELECT json_group_array(json_object('widthMm', width_mm, 'depthMm', depth_mm, 'quantity', quantity))
-           FROM (SELECT * FROM cushion c WHERE c.job_id = j.id ORDER BY position LIMIT 8)) AS outlines
-      FROM job j ${WHERE}
-      ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name LIMIT @limit`),
-    count: db.prepare<[ListQuery], { total: number }>(`SELECT count(*) AS total FROM job j ${WHERE} AND @limit IS NOT NULL`),
+    find: { any: listing(db, FOUND.any), match: listing(db, FOUND.match), like: listing(db, FOUND.like) } satisfies Record<Finding, unknown>,
     any: db.prepare<[], { found: number }>('SELECT EXISTS (SELECT 1 FROM job) AS found'),
     insert: db.prepare(`
       INSERT INTO job (id, revision, step, name, customer, state, due_date, created_at, updated_at)
@@ -73,7 +89,9 @@ export function jobStatements(db: Database) {
     dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),
     dropCushions: db.prepare('DELETE FROM cushion WHERE job_id = ?'),
     insertCushion: db.prepare(`
-      INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school)
-      VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school)`),
+      INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school, outline)
+      VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school, @outline)`),
+    dropWords: db.prepare('DELETE FROM job_search WHERE job_id = ?'),
+    insertWords: db.prepare('INSERT INTO job_search (job_id, words) VALUES (?, ?)'),
   };
 }

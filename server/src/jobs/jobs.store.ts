@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { outlineOf, shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
+import { flatten, outlineOf, readStoredJob, shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
-import { jobStatements, type JobRow, type ListQuery } from './jobs.sql';
+import { jobStatements, type Finding, type JobRow, type ListQuery } from './jobs.sql';
 
 /** Steps of one job that undo can go back over; older ones are let go. */
 const KEPT_STEPS = 500;
@@ -32,14 +32,15 @@ export class JobStore {
 
   list(search: Search): JobList {
     const text = search.text?.trim();
+    const finding: Finding = !text ? 'any' : [...text].length < 3 ? 'like' : 'match';
     const query: ListQuery = {
-      like: text ? `%${text.replace(/[!%_]/g, '!$&')}%` : null,
+      words: text ? (finding === 'match' ? `"${text.replaceAll('"', '""')}"` : `%${text.replace(/[!%_]/g, '!$&')}%`) : null,
       state: search.state === 'late' ? null : (search.state ?? null),
       lateOn: search.state === 'late' ? search.today : null,
       archived: search.archived ? 1 : 0,
       limit: search.limit,
     };
-    const jobs = this.#sql.list.all(query).map(({ due_date, updated_at, archived, outlines, state, ...row }) => ({
+    const jobs = this.#sql.find[finding].list.all(query).map(({ due_date, updated_at, archived, outlines, state, ...row }) => ({
       ...row,
       state: state as JobList['jobs'][number]['state'],
       dueDate: due_date,
@@ -47,7 +48,7 @@ export class JobStore {
       outlines: JSON.parse(outlines) as JobList['jobs'][number]['outlines'],
       updatedAt: updated_at,
     }));
-    return { jobs, total: this.#sql.count.get(query)?.total ?? 0 };
+    return { jobs, total: this.#sql.find[finding].count.get(query)?.total ?? 0 };
   }
 
   read(id: string): StoredJob {
@@ -122,7 +123,7 @@ export class JobStore {
   #goTo(row: JobRow, step: number, code: string, message: string): void {
     const target = this.#sql.stepAt.get(row.id, step);
     if (!target) throw new Refusal(409, { code, path: '', message, current: stored(row) });
-    this.#point(row.id, step, JSON.parse(target.document) as Job);
+    this.#point(row.id, step, document(target.document));
   }
 
   #point(id: string, step: number, job: Job): void {
@@ -137,8 +138,22 @@ export class JobStore {
       const cannotBe = shapeOf(cushion.template).check(cushion.template).length > 0;
       const { acrossMm, deepMm } = cannotBe ? { acrossMm: 0, deepMm: 0 } : outlineOf(cushion.template);
       const { name, quantity, heightMm, school } = cushion;
-      this.#sql.insertCushion.run({ jobId, position, name, quantity, shape: cushion.template.shape, widthMm: acrossMm, depthMm: deepMm, heightMm, school });
+      const outline = cannotBe ? null : JSON.stringify(smallOutline(cushion));
+      this.#sql.insertCushion.run({
+        jobId,
+        position,
+        name,
+        quantity,
+        shape: cushion.template.shape,
+        widthMm: acrossMm,
+        depthMm: deepMm,
+        heightMm,
+        school,
+        outline,
+      });
     });
+    this.#sql.dropWords.run(jobId);
+    this.#sql.insertWords.run(jobId, [job.name, job.customer ?? '', ...job.cushions.map(({ name }) => name)].join('\n'));
   }
 }
 
@@ -147,5 +162,27 @@ function columns(job: Job): { name: string; customer: string; state: string; due
 }
 
 function stored(row: JobRow): StoredJob {
-  return { id: row.id, revision: row.revision, archived: row.archived === 1, undo: row.undo, redo: row.redo, job: JSON.parse(row.document) as Job };
+  return { id: row.id, revision: row.revision, archived: row.archived === 1, undo: row.undo, redo: row.redo, job: document(row.document) };
+}
+
+/** A stored document, read like any other: brought up to date, and refused where it is not as it should be. */
+function document(text: string): Job {
+  const read = readStoredJob(text);
+  if (read.ok) return read.value;
+  const [first] = read.problems;
+  throw new Refusal(500, {
+    code: 'stored-job-damaged',
+    path: first?.path ?? '',
+    message: 'This job cannot be read as it is stored. Restore a backup, or take an earlier step of it.',
+  });
+}
+
+/** Chords of the small outline run this near to its curves, mm. */
+const SMALL_MM = 6;
+
+/** The outline for a list's small drawing: whole millimetres, flattened roughly. */
+function smallOutline({ template }: Job['cushions'][number]): readonly (readonly [number, number])[] {
+  const points = flatten(outlineOf(template).outline, SMALL_MM);
+  const [minX, minY] = [Math.min(...points.map(({ x }) => x)), Math.min(...points.map(({ y }) => y))];
+  return points.map(({ x, y }) => [Math.round(x - minX), Math.round(y - minY)] as const);
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
-import { jobSchema, sampleSchema, shopSchema } from '@yardland/core';
+import { readJob, sampleSchema, shopSchema, type Job } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import * as z from 'zod';
 import { localDay } from '../jobs/jobs.routes';
@@ -15,12 +15,25 @@ const DAY_MS = 86_400_000;
 export function seedDemo(demoDir: string, db: Database, jobs: JobStore, shops: ShopStore, today = new Date()): number {
   const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(demoDir, file), 'utf8'));
   if (!shops.isEmpty()) return 0;
-  shops.write(shopSchema.parse(read('shop.json')));
+  const shop = shopSchema.parse(read('shop.json'));
   const manifest = manifestSchema.parse(read('manifest.json'));
-  for (const { file, dueInDays } of manifest)
-    jobs.create({ ...jobSchema.parse(read(file)), dueDate: localDay(new Date(today.getTime() + dueInDays * DAY_MS)) }, 'Demo job');
-  const insert = db.prepare('INSERT INTO sample (id, name, lot, date, document) VALUES (?, ?, ?, ?, ?)');
-  for (const sample of z.array(sampleSchema).parse(read('samples.json')))
-    insert.run(randomUUID(), sample.name, sample.lot ?? '', sample.date, JSON.stringify(sample));
+  const documents = manifest.map(({ file, dueInDays }) => ({
+    ...readDemo(read(file), file),
+    dueDate: localDay(new Date(today.getTime() + dueInDays * DAY_MS)),
+  }));
+  const samples = z.array(sampleSchema).parse(read('samples.json'));
+  // All of it or nothing: a seeding that was stopped half-way would be taken for the shop's own work.
+  db.transaction(() => {
+    shops.write(shop);
+    for (const job of documents) jobs.create(job, 'Demo job');
+    const insert = db.prepare('INSERT INTO sample (id, name, lot, date, document) VALUES (?, ?, ?, ?, ?)');
+    for (const sample of samples) insert.run(randomUUID(), sample.name, sample.lot ?? '', sample.date, JSON.stringify(sample));
+  }).immediate();
   return manifest.length;
+}
+
+function readDemo(value: unknown, file: string): Job {
+  const job = readJob(value);
+  if (!job.ok) throw new Error(`The demo job ${file} is not as it should be: ${job.problems[0]?.path ?? ''}`);
+  return job.value;
 }

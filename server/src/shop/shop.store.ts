@@ -2,7 +2,29 @@ import { openShop, shopSchema, type Shop, type ShopDocument, type StoredShop } f
 import type { Database } from 'better-sqlite3';
 import { Refusal } from '../http/refusal';
 
-type Kind = 'grade' | 'filling' | 'cloth' | 'wadding';
+const KINDS = ['grade', 'filling', 'cloth', 'wadding'] as const;
+type Kind = (typeof KINDS)[number];
+const LISTS = { grade: 'grades', filling: 'fillings', cloth: 'cloths', wadding: 'waddings' } as const;
+
+interface Row {
+  readonly id: string;
+  readonly name?: string;
+  readonly grade?: string;
+}
+
+/** Reading, putting and dropping the rows of one table; of materials, those of one kind. */
+function rowStatements(db: Database, table: 'material' | 'school' | 'remnant', kind: Kind | null) {
+  const where = kind === null ? '' : `kind = '${kind}' AND `;
+  const all = db.prepare<[], { id: string; position: number; document: string }>(`SELECT id, position, document FROM ${table} WHERE ${where}1`);
+  const drop = db.prepare<[string]>(`DELETE FROM ${table} WHERE ${where}id = ?`);
+  const columns = { material: 'kind, id, position, name, document', school: 'id, position, name, document', remnant: 'id, position, grade, document' }[table];
+  const put = db.prepare(`INSERT OR REPLACE INTO ${table} (${columns}) VALUES (${columns.replace(/[a-z]+/g, '@$&')})`);
+  return {
+    all: () => all.all(),
+    drop: (id: string) => drop.run(id),
+    put: ({ id, name, grade }: Row, position: number, document: string) => put.run({ kind, id, position, name, grade, document }),
+  };
+}
 
 /** The shop's document, kept in rows. */
 export class ShopStore {
@@ -25,7 +47,7 @@ export class ShopStore {
 
   /** Takes a changed document that names the revision it saw; refuses a stale one with the current. */
   change({ revision, shop }: StoredShop): StoredShop {
-    return this.#db
+    this.#db
       .transaction(() => {
         const current = this.stored();
         if (current.revision !== revision)
@@ -36,33 +58,35 @@ export class ShopStore {
             currentShop: current,
           });
         this.write(shop, revision + 1);
-        return this.stored();
       })
       .immediate();
+    // Read again only once the change is on the disk.
+    return this.stored();
   }
 
+  /** Brings the rows to what a document says: what has changed is written, what has gone is removed, all the rest is left alone. */
   write(document: ShopDocument, revision = 1): void {
-    const insertMaterial = this.#db.prepare('INSERT INTO material (kind, id, position, name, document) VALUES (?, ?, ?, ?, ?)');
     this.#db.transaction(() => {
       this.#db
         .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration, revision) VALUES (1, ?, ?, ?, ?, ?)')
         .run(document.name, document.units, JSON.stringify(document.step), JSON.stringify(document.calibration), revision);
-      this.#db.prepare('DELETE FROM material').run();
-      const rows: [Kind, readonly { id: string; name: string }[]][] = [
-        ['grade', document.grades],
-        ['filling', document.fillings],
-        ['cloth', document.cloths],
-        ['wadding', document.waddings],
-      ];
-      for (const [kind, materials] of rows) materials.forEach((one, position) => insertMaterial.run(kind, one.id, position, one.name, JSON.stringify(one)));
-      this.#db.prepare('DELETE FROM school').run();
-      const insertSchool = this.#db.prepare('INSERT INTO school (id, position, name, document) VALUES (?, ?, ?, ?)');
-      this.#db.prepare('DELETE FROM remnant').run();
-      const insertRemnant = this.#db.prepare('INSERT INTO remnant (id, position, grade, document) VALUES (?, ?, ?, ?)');
-      document.remnants.forEach((one, position) => insertRemnant.run(one.id, position, one.grade, JSON.stringify(one)));
-      document.schools.forEach((one, position) => insertSchool.run(one.id, position, one.name, JSON.stringify(one)));
+      for (const kind of KINDS) this.#bring('material', kind, document[LISTS[kind]]);
+      this.#bring('school', null, document.schools);
+      this.#bring('remnant', null, document.remnants);
     })();
     this.#open = null;
+  }
+
+  #bring(table: 'material' | 'school' | 'remnant', kind: Kind | null, items: readonly Row[]): void {
+    const sql = rowStatements(this.#db, table, kind);
+    const before = new Map(sql.all().map((row) => [row.id, row]));
+    items.forEach((item, position) => {
+      const document = JSON.stringify(item);
+      const row = before.get(item.id);
+      before.delete(item.id);
+      if (row?.position !== position || row.document !== document) sql.put(item, position, document);
+    });
+    for (const id of before.keys()) sql.drop(id);
   }
 
   /** The shop ready for planning; read once and kept until it is written. Throws when there is none. */

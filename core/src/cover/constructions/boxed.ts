@@ -207,7 +207,8 @@ export const boxed: ConstructionModule<Boxed> = {
     const flat = slope ? slopingPlate(request, slope, bottom) : bottom;
     const { top, under, eased } = crowned(request, flat, bottom);
     const acrossRoll = Math.max(...[top, under].map((plate) => (request.railroaded ? plate.height.value : plate.width.value)));
-    if (acrossRoll > usableMm) problems.push(issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm: acrossRoll, usableMm, railroaded: request.railroaded ? 1 : 0 }));
+    if (acrossRoll > usableMm)
+      problems.push(issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm: acrossRoll, usableMm, railroaded: request.railroaded ? 1 : 0 }));
 
     const weltRound = (round: Figure, id: string, countPerCushion: number): Piece => ({
       ...weltPiece({

@@ -62,9 +62,11 @@ export function splineOf(entity: Entity): Segment[] {
   if (!xs.length && entity.pairs.some(({ code }) => code === 11)) throw new Unreadable(entity.line, 'a spline given by the points it runs through only');
   const controls = xs.map((x, i): Point => ({ x, y: ys[i] ?? 0 }));
   const whole = degree >= 1 && degree <= 5 && controls.length > degree && ys.length === xs.length && knots.length === controls.length + degree + 1;
-  if (!whole || knots.some((knot, i) => knot < (knots[i - 1] ?? -Infinity))) throw new Unreadable(entity.line, 'a spline whose knots and points do not belong together');
+  if (!whole || knots.some((knot, i) => knot < (knots[i - 1] ?? -Infinity)))
+    throw new Unreadable(entity.line, 'a spline whose knots and points do not belong together');
   if (controls.length > MOST_CONTROLS) throw new Unreadable(entity.line, `a spline of more than ${MOST_CONTROLS} points`);
-  if (weights.length && (weights.length !== controls.length || weights.some((weight) => !(weight > 0)))) throw new Unreadable(entity.line, 'a spline with weights that cannot be');
+  if (weights.length && (weights.length !== controls.length || weights.some((weight) => !(weight > 0))))
+    throw new Unreadable(entity.line, 'a spline with weights that cannot be');
   const plain = weights.every((weight) => Math.abs(weight - (weights[0] ?? 1)) < 1e-12);
   const clamped = knots.slice(0, degree + 1).every((k) => k === knots[0]) && knots.slice(-degree - 1).every((k) => k === knots.at(-1));
   if (plain && clamped && degree === 3) return splineCubics(controls, knots);

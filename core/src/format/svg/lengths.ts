@@ -12,8 +12,7 @@ export interface Room {
 
 export type Along = 'x' | 'y' | 'both';
 
-const whole = ({ width, height }: Room, along: Along): number =>
-  along === 'x' ? width : along === 'y' ? height : Math.hypot(width, height) / Math.SQRT2;
+const whole = ({ width, height }: Room, along: Along): number => (along === 'x' ? width : along === 'y' ? height : Math.hypot(width, height) / Math.SQRT2);
 
 const LENGTH = /^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*(mm|cm|in|pt|pc|px|q|%)?\s*$/i;
 

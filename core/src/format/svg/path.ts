@@ -33,7 +33,10 @@ function ellipticArc(from: Point, [rx = 0, ry = 0, degrees = 0, large = 0, clock
 export function pathSegments(data: string, map: Affine, lineNumber: number): Segment[] {
   const parsed = svgpath(data) as ReturnType<typeof svgpath> & { readonly err?: string };
   if (parsed.err) throw new Unreadable(lineNumber, `path data: ${parsed.err.replace(/^SvgPath:\s*/, '')}`);
-  const path = parsed.matrix([...map]).abs().unshort();
+  const path = parsed
+    .matrix([...map])
+    .abs()
+    .unshort();
   const segments: Segment[] = [];
   let [at, start]: [Point, Point] = [
     { x: 0, y: 0 },

@@ -16,8 +16,12 @@ const UNSAID: Room = { width: 300, height: 150 };
 function viewBoxOf({ attributes, line }: Element): readonly [number, number, number, number] | null {
   const text = attributes['viewBox'];
   if (text === undefined) return null;
-  const [x, y, w, h, ...more] = text.trim().split(/[\s,]+/).map(Number);
-  if (![x, y, w, h].every((n) => Number.isFinite(n)) || more.length || !(w && w > 0) || !(h && h > 0)) throw new Unreadable(line, `the view box “${text.slice(0, 60)}”`);
+  const [x, y, w, h, ...more] = text
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  if (![x, y, w, h].every((n) => Number.isFinite(n)) || more.length || !(w && w > 0) || !(h && h > 0))
+    throw new Unreadable(line, `the view box “${text.slice(0, 60)}”`);
   return [x ?? 0, y ?? 0, w, h];
 }
 
@@ -71,9 +75,7 @@ function rootView(root: Element): View & { readonly said: boolean } {
   if (!said) return { map: IDENTITY, room: natural, said };
   const mm = UNIT_MM['px'] ?? 1;
   const toMm: Affine = [mm, 0, 0, mm, 0, 0];
-  return box
-    ? { map: within(toMm, fitted(box, room, root.attributes['preserveAspectRatio'])), room: natural, said }
-    : { map: toMm, room, said };
+  return box ? { map: within(toMm, fitted(box, room, root.attributes['preserveAspectRatio'])), room: natural, said } : { map: toMm, room, said };
 }
 
 class Drawing {
@@ -95,7 +97,8 @@ class Drawing {
     if (++this.#count > MOST_ENTITIES) throw new Unreadable(element.line, 'it holds too much');
     const { name, attributes, style } = element;
     if (HIDDEN.has(name) || (style.get('display') ?? attributes['display'])?.trim() === 'none') return;
-    if (style.has('transform-origin') || attributes['transform-origin'] !== undefined) throw new Unreadable(element.line, 'a transform about an origin of its own');
+    if (style.has('transform-origin') || attributes['transform-origin'] !== undefined)
+      throw new Unreadable(element.line, 'a transform about an origin of its own');
     // A style's transform stands in place of the attribute's, as the standard has it.
     const turned: View = { room: view.room, map: within(view.map, transformOf(style.get('transform') ?? attributes['transform'] ?? '', element.line)) };
     if (name === 'use') {

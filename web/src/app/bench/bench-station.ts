@@ -62,7 +62,7 @@ export class BenchStation {
   }
 
   protected done(step: Step): number {
-    return Math.min(this.quantity(), this.store.cushion()?.bench?.done[step.id] ?? 0);
+    return Math.min(this.quantity(), this.store.cushion()?.bench?.done[step.id]?.count ?? 0);
   }
 
   protected words(step: Step): string {
@@ -74,7 +74,7 @@ export class BenchStation {
     const done = Math.max(0, Math.min(this.quantity(), count));
     this.store.editCushion(`${PHASE_WORDS[step.phase]}: ${done} of ${this.quantity()}`, (cushion) => {
       const { [step.id]: _before, ...rest } = cushion.bench?.done ?? {};
-      return { ...cushion, bench: { done: done > 0 ? { ...rest, [step.id]: done } : rest } };
+      return { ...cushion, bench: { done: done > 0 ? { ...rest, [step.id]: { count: done } } : rest } };
     });
   }
 

@@ -1,4 +1,16 @@
-import { contour, distance, flatten, formatLength, heightAt, type CushionPlan, type Outline, type Point, type SayIn, type Shop } from '@yardland/core';
+import {
+  contour,
+  distance,
+  flatten,
+  formatLength,
+  HEIGHT_WORDS,
+  heightAt,
+  type CushionPlan,
+  type Outline,
+  type Point,
+  type SayIn,
+  type Shop,
+} from '@yardland/core';
 import { outlineItems, planDimensions, plateItems, shapeDimensions } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 import { sectionItems, sectionReach, sectionWay } from '../shared/table/section';
@@ -7,15 +19,19 @@ import { sectionItems, sectionReach, sectionWay } from '../shared/table/section'
 export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: string): Scene {
   const { sizes } = one;
   // A bowed top plate tells more than the flat one under it.
-  const plate = one.pieces.filter((piece) => piece.role === 'plate').at(sizes?.slope ? 0 : -1);
+  const plate = (one.cover?.pieces ?? []).filter((piece) => piece.role === 'plate').at(sizes?.slope ? 0 : -1);
   if (!sizes || !plate) return { title: 'Build', fit, items: [] };
-  const { width, depth, height } = sizes.finished;
+  const { width, depth } = sizes.finished;
   const { slope, seam } = sizes;
   const { crownMm, underMm, widthMm } = sectionReach(one);
   const sewnHeight = sizes.sewn.height.value;
   // The section lies below the plan, clear of the plan's own dimension line.
   const sectionY = -(Math.max(width.value, depth.value) * 0.46 + sewnHeight + crownMm);
-  const ends = slope?.end === 'front' ? [slope.finished.value, height.value] : [height.value, slope?.finished.value ?? height.value];
+  // The height on the drawing is the one that is entered: of the size that was given.
+  const given = one.source.given === 'seat' ? 'finished' : one.source.given;
+  const [thick, thin] = [sizes[given].height.value, slope?.[given].value ?? sizes[given].height.value];
+  const ends = slope?.end === 'front' ? [thin, thick] : [thick, thin];
+  const heightName = HEIGHT_WORDS[one.source.given];
   const items: SceneItem[] = [
     ...plateItems(plate, seam.value),
     ...outlineItems(one, ['core']),
@@ -25,7 +41,7 @@ export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: st
     {
       kind: 'dim',
       key: slope?.end === 'front' ? 'thinMm' : 'heightMm',
-      name: slope ? 'finished height, front' : 'finished height',
+      name: slope ? `${heightName}, front` : heightName,
       side: 'left',
       away: 28,
       from: { x: 0, y: sectionY },
@@ -38,7 +54,7 @@ export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: st
           {
             kind: 'dim' as const,
             key: slope.end === 'front' ? 'heightMm' : 'thinMm',
-            name: 'finished height, back',
+            name: `${heightName}, back`,
             side: 'right' as const,
             away: 34,
             from: { x: widthMm, y: sectionY + (ends[1] ?? 0) },

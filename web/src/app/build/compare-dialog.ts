@@ -1,18 +1,10 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  compareSchools,
-  deciding,
-  FIT_WORDS,
-  flatten,
-  formatLength,
-  formatLengthUnit,
-  formatNumber,
-  outlineBounds,
-  type Compared,
-  type Figure,
-} from '@yardland/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { deciding, FIT_WORDS, flatten, formatLength, formatLengthUnit, formatNumber, outlineBounds, type Compared, type Figure } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
+import { SolvePool } from '../job/solve-pool';
+import { trialAsk } from '../job/trial-ask';
 
 interface Row {
   readonly id: string;
@@ -44,6 +36,9 @@ interface Row {
         {{ asked() }} Each school with its own wrap and all its numbers, the core as thick as it asks. Solid is the cut plate, shaded the core. Press a number
         to take a school.
       </p>
+      @if (working(); as words) {
+        <p class="tray-words" role="status">{{ words }}</p>
+      }
       <div class="schools-beside">
         <table>
           <thead>
@@ -104,7 +99,10 @@ interface Row {
 export class CompareDialog {
   readonly #store = inject<JobStore>(DIALOG_DATA);
   readonly #dialog = inject<DialogRef<string | null>>(DialogRef);
-  readonly #compared = signal<readonly Compared[]>(this.#compare());
+  readonly #pool = inject(SolvePool);
+  readonly #compared = signal<readonly Compared[]>([]);
+  /** How many schools are worked out, or why they could not be. */
+  protected readonly working = signal<string | null>('Working the schools out …');
 
   protected readonly asked = computed(() => {
     const [cushion, { units, step }] = [this.#store.cushion(), this.#store.inWords()];
@@ -155,8 +153,18 @@ export class CompareDialog {
     this.#dialog.close(id);
   }
 
-  #compare(): readonly Compared[] {
-    const [cushion, context] = [this.#store.cushion(), this.#store.context()];
-    return cushion && context ? compareSchools(cushion, context) : [];
+  constructor() {
+    const [cushion, job, shop] = [this.#store.cushion(), this.#store.job(), this.#store.shop()];
+    if (!cushion || !job || !shop) return;
+    this.#pool
+      .try(trialAsk('yardland/compare-ask@1', cushion, job, shop))
+      .pipe(takeUntilDestroyed())
+      .subscribe((says) => {
+        if (says.kind === 'trying') this.working.set(`Working the schools out: ${says.progress.done} of ${says.progress.of}`);
+        if (says.kind === 'failed') this.working.set(`The schools could not be compared: ${says.message}`);
+        if (says.kind !== 'tried' || says.answer.format !== 'yardland/compare-answer@1') return;
+        this.working.set(null);
+        this.#compared.set(says.answer.compared);
+      });
   }
 }

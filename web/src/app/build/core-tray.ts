@@ -1,14 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { area, formatLengthUnit, formatNumber, gluedArea, kerfOf, pieceLabel, type CuttingTool, type Remnant } from '@yardland/core';
+import {
+  area,
+  formatLengthUnit,
+  formatNumber,
+  gluedArea,
+  HEIGHT_WORDS,
+  kerfOf,
+  nominalThickness,
+  pieceLabel,
+  type CuttingTool,
+  type Remnant,
+} from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
 import { Facts, type Fact } from '../shared/facts';
 import { newId } from '../shared/new-id';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
-
-/** A strip of foam shorter than this is swept up, mm. */
-const WORTH_KEEPING_MM = 150;
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */
 @Component({
@@ -17,7 +26,7 @@ const WORTH_KEEPING_MM = 150;
   template: `
     <yl-quantity
       class="few"
-      label="Finished height"
+      [label]="heightWords()"
       [mm]="store.cushion()?.heightMm ?? 0"
       [minMm]="5"
       [maxMm]="1000"
@@ -100,17 +109,22 @@ export class CoreTray {
     if (!one || !shop) return [];
     const { units, step } = this.store.inWords();
     const mine = ({ grade, thicknessMm }: { grade: string; thicknessMm: number }): boolean =>
-      one.source.core.layers.some((layer) => layer.grade === grade && Math.abs(layer.thicknessMm - thicknessMm) < 0.01);
+      one.source.core.layers.some(
+        (layer) =>
+          layer.grade === grade && Math.abs(nominalThickness(shop.stock(layer.grade) ?? { thicknessesMm: [] }, layer.thicknessMm) - thicknessMm) < 0.01,
+      );
     return (this.store.plan()?.lays ?? []).flatMap(({ subject, answer, request: { material } }) => {
       if (subject.kind !== 'foam' || !mine(subject) || !answer || material.kind !== 'sheet') return [];
       const lengthMm = material.lengthMm - answer.lengthMm;
-      if (lengthMm < WORTH_KEEPING_MM) return [];
+      if (lengthMm < shop.assume('keptOffcutMm', units)) return [];
       const size = `${formatLengthUnit(lengthMm, units, step)} × ${formatLengthUnit(material.widthMm, units, step)}`;
       const words = `${shop.grade(subject.grade)?.name ?? subject.grade}, ${formatLengthUnit(subject.thicknessMm, units, step)}: ${size}`;
       const { grade, thicknessMm } = subject;
       return [{ id: '', grade, thicknessMm, widthMm: material.widthMm, lengthMm, note: this.store.job()?.name ?? '', words }];
     });
   });
+
+  protected readonly heightWords = computed(() => capital(HEIGHT_WORDS[this.store.cushion()?.given ?? 'finished']));
 
   /** Puts an offcut on the shelf, where the stockroom shows it. */
   protected keep({ words: _words, ...remnant }: Remnant & { readonly words: string }): void {

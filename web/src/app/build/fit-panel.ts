@@ -1,12 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { deciding, FIT_WORDS, fitAdvice, formatLengthUnit, formatNumber, sensitivity, type Advice } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import { deciding, FIT_WORDS, fitsWell, formatLengthUnit, formatNumber, sensitivity, type Advice, type TrialProgress } from '@yardland/core';
+import { debounceTime, distinctUntilChanged, EMPTY, finalize, Subject, switchMap, takeUntil } from 'rxjs';
 import { capital } from '../shared/capital';
 import { JobStore } from '../job/job-store';
+import { SolvePool } from '../job/solve-pool';
+import { trialAsk } from '../job/trial-ask';
 import { adviceWords, moreWords, sensitivityWords } from './build-words';
 
 /** Changes shown at most; the first is the one that comes nearest. */
 const SHOWN_ADVICE = 4;
 const SHOWN_ALLOWANCES = 4;
+/** Changes are tried out when the cushion has been still for this long. */
+const STILL_MS = 250;
 
 /** Will it fit: what the model says, what would mend it with one press, and which allowance matters most. It advises and never stops anything. */
 @Component({
@@ -36,6 +42,15 @@ const SHOWN_ALLOWANCES = 4;
       </dl>
       @if (read.bow) {
         <p class="verdict">The core is much larger than its cover: it may bow like a boat.</p>
+      }
+      @if (trying(); as trying) {
+        <p class="tray-words" role="status">
+          Trying changes out: {{ trying.done }} of {{ trying.of }}
+          <button type="button" class="button" (click)="stop()">Stop</button>
+        </p>
+      }
+      @if (failed(); as why) {
+        <p class="tray-words bad" role="alert">Advice could not be worked out: {{ why }}</p>
       }
       @if (advice().length) {
         <h3 class="field-label">What would mend it</h3>
@@ -84,11 +99,23 @@ export class FitPanel {
     };
   });
 
+  readonly #pool = inject(SolvePool);
+  readonly #found = signal<readonly Advice[]>([]);
+  /** How far the changes are tried out; null when nothing is under way. */
+  protected readonly trying = signal<TrialProgress | null>(null);
+  protected readonly failed = signal<string | null>(null);
+
+  /** What is worth asking advice for: a cushion that does not fit well. Named by its content, so that the same one is not asked twice. */
+  readonly #ask = computed(() => {
+    const [one, job, shop] = [this.store.cushionPlan(), this.store.job(), this.store.shop()];
+    if (!one?.fit || !job || !shop || fitsWell(one.fit, one.source.crown?.mm ?? null)) return null;
+    return trialAsk('yardland/advice-ask@1', one.source, job, shop);
+  });
+  readonly #stop = new Subject<void>();
+
   protected readonly advice = computed(() => {
-    const [one, context] = [this.store.cushionPlan(), this.store.context()];
-    if (!one || !context) return [];
     const inWords = this.store.inWords();
-    return fitAdvice(one, context)
+    return this.#found()
       .slice(0, SHOWN_ADVICE)
       .map((advice) => ({
         advice,
@@ -107,6 +134,34 @@ export class FitPanel {
   });
 
   protected readonly more = computed(() => moreWords(this.store.units()));
+
+  constructor() {
+    toObservable(this.#ask)
+      .pipe(
+        distinctUntilChanged((a, b) => JSON.stringify(a) === JSON.stringify(b)),
+        debounceTime(STILL_MS),
+        switchMap((ask) => {
+          this.failed.set(null);
+          this.#found.set([]);
+          return ask
+            ? this.#pool.try(ask).pipe(
+                takeUntil(this.#stop),
+                finalize(() => this.trying.set(null)),
+              )
+            : EMPTY;
+        }),
+        takeUntilDestroyed(),
+      )
+      .subscribe((says) => {
+        if (says.kind === 'trying') this.trying.set(says.progress);
+        if (says.kind === 'failed') this.failed.set(says.message);
+        if (says.kind === 'tried' && says.answer.format === 'yardland/advice-answer@1') this.#found.set(says.answer.advice);
+      });
+  }
+
+  protected stop(): void {
+    this.#stop.next();
+  }
 
   protected take({ cushion }: Advice): void {
     this.store.editCushion('Advice on the fit', () => cushion);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { LucideTrash2 } from '@lucide/angular';
-import { dryingCurves, formatNumber, type Drying, type DryingCurve, type Sample } from '@yardland/core';
+import { dryingCurves, formatNumber, type Constants, type Drying, type DryingCurve, type Sample } from '@yardland/core';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { NumberField } from '../shared/number-field';
 
@@ -49,6 +49,8 @@ const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ?
 })
 export class DryingPanel {
   readonly sample = input.required<Sample>();
+  /** The shop's constants. */
+  readonly assume = input.required<Constants>();
   readonly changed = output<Drying>();
   protected readonly minute = signal<number | null>(null);
   protected readonly mass = signal<number | null>(null);
@@ -60,7 +62,7 @@ export class DryingPanel {
 
   readonly #curves = computed(() => {
     const drying = this.drying();
-    return drying ? dryingCurves(drying) : [];
+    return drying ? dryingCurves(drying, this.assume()) : [];
   });
   protected readonly rows = computed(() =>
     (this.drying()?.readings ?? []).map(

@@ -1,8 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { LucidePlus, LucideTrash2 } from '@lucide/angular';
-import { formatNumber, litresOf, sampleResults, say, type DeviceId, type Drying, type Grade, type Sample, type StoredSample } from '@yardland/core';
-import { catchError, concatMap, of, Subject } from 'rxjs';
+import {
+  formatNumber,
+  litresOf,
+  parseNumber,
+  sampleResults,
+  say,
+  shipped,
+  type Constants,
+  type DeviceId,
+  type Drying,
+  type Grade,
+  type Sample,
+  type StoredSample,
+} from '@yardland/core';
+import { catchError, concatMap, EMPTY, of, Subject, tap } from 'rxjs';
 import { today } from '../shared/days';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { newId } from '../shared/new-id';
@@ -19,9 +32,6 @@ import { SamplesApi } from './samples-api';
 
 type Size = 'widthMm' | 'depthMm' | 'thicknessMm' | 'edgeMm' | 'middleMm';
 
-/** The press plate of the shop, cm²: a round foot of 203 mm. */
-const PLATE_CM2 = 323;
-
 /** Bench tests of foam: density, press test, set, recovery, drain; typed in or read from a device. */
 @Component({
   selector: 'yl-gauges-page',
@@ -37,6 +47,9 @@ export class GaugesPage {
   readonly #devices = toSignal(this.#api.devices().pipe(catchError(() => of([]))), { initialValue: [] });
   readonly #writes = new Subject<StoredSample>();
   protected readonly units = computed(() => this.#shop()?.document.units ?? 'metric');
+  /** The shop's constants, calibrated where it has calibrated them. */
+  protected readonly assume = computed<Constants>(() => (key) => this.#shop()?.assume(key, this.units()) ?? shipped(key));
+  readonly #plateCm2 = computed(() => this.assume()('pressPlateCm2'));
   /** Thickness is read finer than foam is cut. */
   protected readonly step = { mm: 0.5, inch: 1 / 32 };
   protected readonly samples = signal<readonly StoredSample[]>([]);
@@ -49,7 +62,7 @@ export class GaugesPage {
   protected readonly results = computed(() => {
     const sample = this.current()?.sample;
     if (!sample) return null;
-    const { density, press, set, retained, problems } = sampleResults(sample);
+    const { density, press, set, retained, problems } = sampleResults(sample, this.assume());
     return {
       density: density ? formatNumber(density.value, 1) : null,
       press: press
@@ -67,7 +80,7 @@ export class GaugesPage {
   protected readonly pressQuery = computed(() => {
     const thicknessMm = this.current()?.sample.thicknessMm;
     return thicknessMm && this.loadKg() > 0
-      ? { thicknessMm, massKg: this.loadKg(), plateAreaCm2: this.current()?.sample.press?.plateAreaCm2 ?? PLATE_CM2 }
+      ? { thicknessMm, massKg: this.loadKg(), plateAreaCm2: this.current()?.sample.press?.plateAreaCm2 ?? this.#plateCm2() }
       : null;
   });
   protected readonly scaleQuery = computed(() => {
@@ -82,7 +95,7 @@ export class GaugesPage {
   );
   protected readonly drainLines = computed<readonly ChartLine[]>(() =>
     [this.current(), this.samples().find(({ id }) => id === this.compared()) ?? this.drained()[0]].flatMap((one) => {
-      const retained = one ? sampleResults(one.sample).retained : [];
+      const retained = one ? sampleResults(one.sample, this.assume()).retained : [];
       return one && retained.length
         ? [
             {
@@ -105,9 +118,20 @@ export class GaugesPage {
 
   constructor() {
     this.#api.list().subscribe({ next: (samples) => this.samples.set(samples), error: (error: unknown) => this.message.set(problemOf(error).message) });
+    // One failed write is said and the next goes out all the same: it holds the whole sample.
     const writing = this.#writes
-      .pipe(concatMap((stored) => this.#api.write(stored)))
-      .subscribe({ error: (error: unknown) => this.message.set(problemOf(error).message) });
+      .pipe(
+        concatMap((stored) =>
+          this.#api.write(stored).pipe(
+            tap(() => this.message.set(null)),
+            catchError((error: unknown) => {
+              this.message.set(`“${stored.sample.name}” was not saved: ${problemOf(error).message} Change it again to try once more.`);
+              return EMPTY;
+            }),
+          ),
+        ),
+      )
+      .subscribe();
     inject(DestroyRef).onDestroy(() => writing.unsubscribe());
   }
 
@@ -140,7 +164,7 @@ export class GaugesPage {
   protected makeGrade(): void {
     const sample = this.current()?.sample;
     if (!sample) return;
-    const { density, press } = sampleResults(sample);
+    const { density, press } = sampleResults(sample, this.assume());
     if (!density || !press) return;
     this.#shops
       .change((shop) => {
@@ -177,10 +201,9 @@ export class GaugesPage {
   }
 
   protected setNumber(key: 'massKg' | 'recoverySeconds', text: string): void {
-    const value = Number(text.replace(',', '.'));
+    const value = parseNumber(text);
     this.#edit(
-      ({ [key]: _before, ...sample }) =>
-        (text.trim() && Number.isFinite(value) && value >= 0 && (key !== 'massKg' || value > 0) ? { ...sample, [key]: value } : sample) as Sample,
+      ({ [key]: _before, ...sample }) => (value !== null && value >= 0 && (key !== 'massKg' || value > 0) ? { ...sample, [key]: value } : sample) as Sample,
     );
   }
 
@@ -194,14 +217,14 @@ export class GaugesPage {
   }
 
   protected setLoad(text: string): void {
-    const kg = Number(text.replace(',', '.'));
+    const kg = parseNumber(text) ?? 0;
     if (kg > 0 && kg <= 500) this.loadKg.set(kg);
   }
 
   protected addReading(mm: number): void {
     const massKg = this.loadKg();
     this.#edit((sample) => {
-      const before = sample.press ?? { plateAreaCm2: PLATE_CM2, readings: [] };
+      const before = sample.press ?? { plateAreaCm2: this.#plateCm2(), readings: [] };
       return { ...sample, press: { ...before, readings: [...before.readings, { massKg, loadedThicknessMm: Math.max(0.5, Math.round(mm * 10) / 10) }] } };
     });
   }
@@ -215,8 +238,8 @@ export class GaugesPage {
   }
 
   protected addDrain(poured: string, minute: string, litres: string): void {
-    const [pouredL, at, collected] = [poured, minute, litres].map((text) => Number(text.replace(',', '.')));
-    if (!pouredL || at === undefined || collected === undefined || !Number.isFinite(at + collected) || at < 0 || collected < 0) {
+    const [pouredL, at, collected] = [poured, minute, litres].map(parseNumber);
+    if (!pouredL || at === null || at === undefined || collected === null || collected === undefined || at < 0 || collected < 0) {
       this.message.set('A drain reading is litres poured, minutes, and litres collected until then.');
       return;
     }

@@ -15,6 +15,7 @@ import { ConflictDialog } from './conflict-dialog';
 import { JobSheetDialog } from './job-sheet-dialog';
 import { JobStore } from './job-store';
 import { QuickLine } from './quick-line';
+import type { Kept } from './pending-shelf';
 import type { SaveState } from './save-queue';
 import { Strip } from './strip';
 import { Ticket } from './ticket';
@@ -25,6 +26,12 @@ const SAVE_WORDS: Record<SaveState, string> = {
   offline: 'not sent yet',
   conflict: 'changed elsewhere',
   refused: 'not taken',
+};
+
+const KEPT_WORDS: Record<Kept, string> = {
+  all: 'Your changes wait in this browser and go out in order when it is back.',
+  'last state': 'This browser’s store is full: the job waits in it as it is now, without its single steps, and goes out when the server is back.',
+  nothing: 'This browser’s store is full: your changes are in this window only. Keep it open until they are saved.',
 };
 
 /** One job: tape, strip, quick line, the station in hand, ticket; and the keys that work all over it. */
@@ -87,6 +94,10 @@ export class JobPage {
 
   protected saveWords(): string {
     return SAVE_WORDS[this.store.saveState()];
+  }
+
+  protected keptWords(): string {
+    return KEPT_WORDS[this.store.kept()];
   }
 
   protected goTo(cushion: number, station = this.station() || 'template'): void {

@@ -5,7 +5,7 @@ import { jobSchema, type Job, type StoredJob } from '@yardland/core';
 import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import shopJson from '../../../../demo/shop.json';
 import { JobStore } from './job-store';
-import { pendingShelf } from './save-queue';
+import { pendingShelf } from './pending-shelf';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const job: Job = jobSchema.parse(boxes);
@@ -74,13 +74,47 @@ describe('JobStore', () => {
     open();
     height(100);
     http.expectOne({ method: 'PUT', url }).flush(stored(2, { ...job, name: 'x' }, { undo: 'Height' }));
-    expect(store.head()?.undo).toBe('Height');
+    expect(store.undoLabel()).toBe('Height');
     store.goBackOrForth('undo');
+    // Shown at once; the server is told in turn.
+    expect(store.cushion()?.heightMm).toBeCloseTo(88.9, 6);
     const undo = http.expectOne(`${url}/undo`);
     expect(undo.request.body).toEqual({ revision: 2 });
     undo.flush(stored(3, job, { redo: 'Height' }));
+    expect([store.undoLabel(), store.redoLabel()]).toEqual([null, 'Height']);
+  });
+
+  it('undoes twice when it is pressed twice in quick succession, and redoes both', () => {
+    open();
+    height(100);
+    height(110);
+    store.goBackOrForth('undo');
+    store.goBackOrForth('undo');
     expect(store.cushion()?.heightMm).toBeCloseTo(88.9, 6);
-    expect([store.head()?.undo, store.head()?.redo]).toEqual([null, 'Height']);
+    store.goBackOrForth('redo');
+    expect(store.cushion()?.heightMm).toBe(100);
+    const sent: string[] = [];
+    for (let revision = 2; revision <= 6; revision++) {
+      const one = http.expectOne((request) => request.method !== 'GET');
+      expect((one.request.body as { revision: number }).revision).toBe(revision - 1);
+      sent.push(one.request.url.split('/').at(-1) ?? '');
+      one.flush(stored(revision, store.job() as Job));
+    }
+    expect(sent).toEqual([ID, ID, 'undo', 'undo', 'redo']);
+    expect(store.saveState()).toBe('saved');
+  });
+
+  it('asks the server for a step that this window does not know, and makes later changes of what it answers', () => {
+    store.open(ID);
+    http.expectOne(url).flush(stored(4, job, { undo: 'Name' }));
+    http.expectOne('/api/shop').flush({ revision: 1, shop: shopJson });
+    store.goBackOrForth('undo');
+    height(120);
+    const earlier = { ...job, name: 'As it was' };
+    http.expectOne(`${url}/undo`).flush(stored(5, earlier, { redo: 'Name' }));
+    expect([store.job()?.name, store.cushion()?.heightMm]).toEqual(['As it was', 120]);
+    const { request } = http.expectOne({ method: 'PUT', url });
+    expect([(request.body as StoredJob).revision, (request.body as StoredJob).job.name]).toEqual([5, 'As it was']);
   });
 
   it('shows both sides of a conflict and overwrites only when told to', () => {
@@ -112,7 +146,7 @@ describe('JobStore', () => {
 
   it('goes on with what an earlier window could not send, unless somebody else was at it since', () => {
     const mine = { ...job, name: 'Mine, unsent' };
-    pendingShelf.keep(ID, { revision: 4, changes: [{ label: 'Name', job: mine }] });
+    pendingShelf.keep(ID, { revision: 4, changes: [{ kind: 'edit', label: 'Name', job: mine }] });
     open(4);
     expect(store.job()?.name).toBe('Mine, unsent');
     http.expectOne({ method: 'PUT', url }).flush(stored(5, mine));
@@ -120,7 +154,7 @@ describe('JobStore', () => {
   });
 
   it('asks instead of sending when the job has moved on since', () => {
-    pendingShelf.keep(ID, { revision: 4, changes: [{ label: 'Name', job: { ...job, name: 'Mine, unsent' } }] });
+    pendingShelf.keep(ID, { revision: 4, changes: [{ kind: 'edit', label: 'Name', job: { ...job, name: 'Mine, unsent' } }] });
     open(9);
     expect(store.saveState()).toBe('conflict');
     expect([store.conflict()?.mine.name, store.conflict()?.theirs.revision]).toEqual(['Mine, unsent', 9]);

@@ -1,5 +1,6 @@
 import { computed, DestroyRef, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import {
+  answersIn,
   plan,
   stationStates,
   type Cushion,
@@ -17,7 +18,9 @@ import { forkJoin, Subscription } from 'rxjs';
 import { JobsApi } from '../jobs/jobs-api';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
-import { drained, pendingShelf, SaveQueue, type Change, type SaveState } from './save-queue';
+import { History } from './history';
+import { pendingShelf, type Kept } from './pending-shelf';
+import { SaveQueue, type Answered, type Change, type SaveState } from './save-queue';
 import { SaveQueues } from './save-queues';
 
 interface Head {
@@ -59,7 +62,20 @@ export class JobStore {
   /** The units shown; null: the job's own. */
   readonly #shownUnits = signal<UnitSystem | null>(null);
 
+  /** The way back of this window; `#turned` renews what is derived from it. */
+  readonly #history = new History();
+  readonly #turned = signal(0);
+  /** Steps back or forth that only the server knows the document of; changes made meanwhile wait for them. */
+  #blindSteps = 0;
+  readonly #deferred: { readonly label: string; readonly change: (job: Job) => Job }[] = [];
+
+  /** What the next undo takes back and the next redo brings again; null where there is none. */
+  readonly undoLabel = computed(() => (this.#turned(), this.#history.undo ?? this.#head()?.undo ?? null));
+  readonly redoLabel = computed(() => (this.#turned(), this.#history.redo ?? (this.#history.changed ? null : (this.#head()?.redo ?? null))));
+
   readonly saveState = signal<SaveState>('saved');
+  /** How well changes that are not sent yet are kept in this browser. */
+  readonly kept = signal<Kept>('all');
   readonly conflict = signal<Conflict | null>(null);
   readonly refusal = signal<string | null>(null);
   /** Why the job could not be opened. */
@@ -88,11 +104,10 @@ export class JobStore {
   readonly cushionIndex = computed(() => Math.min(this.#cushionIndex(), Math.max(0, (this.job()?.cushions.length ?? 1) - 1)));
   readonly cushion = computed<Cushion | null>(() => this.job()?.cushions[this.cushionIndex()] ?? null);
   readonly cushionPlan = computed<CushionPlan | null>(() => this.plan()?.cushions[this.cushionIndex()] ?? null);
-  /** What one cushion is planned in: for trying changes out beside the plan. A crown that stays as it is keeps its surface. */
+  /** What one cushion is planned in: for trying changes out beside the plan. */
   readonly context = computed<CushionContext | null>(() => {
-    const { job, shop } = this.#source() ?? {};
-    const known = this.cushionPlan()?.crown?.answer ?? null;
-    return job && shop ? { units: job.units, cloth: job.cloth, shop, crownOf: () => known } : null;
+    const { job, shop, solved } = this.#source() ?? {};
+    return job && shop && solved ? { units: job.units, cloth: job.cloth, shop, answers: answersIn(solved) } : null;
   });
   readonly states = computed(() => {
     const whole = this.plan();
@@ -131,10 +146,15 @@ export class JobStore {
     const mayGoOn = pending !== null && pending.revision === revision;
     if (mine) this.#job.set(mine);
     const queue = new SaveQueue(
-      { write: (seen, label, job) => this.#api.write(id, seen, label, job), keep: (waiting) => pendingShelf.keep(id, waiting) },
+      {
+        write: (seen, label, job) => this.#api.write(id, seen, label, job),
+        step: (seen, direction) => this.#api.step(id, direction, seen),
+        keep: (waiting) => pendingShelf.keep(id, waiting),
+      },
       revision,
       mayGoOn ? pending.changes : [],
     );
+    this.#blindSteps = mayGoOn ? pending.changes.filter((change) => change.job === null).length : 0;
     if (mine && !mayGoOn) {
       queue.state$.next('conflict');
       queue.conflict$.next(stored);
@@ -155,10 +175,16 @@ export class JobStore {
     const job = this.#job();
     this.#preview.set(null);
     if (!job) return;
+    if (this.#blindSteps > 0) {
+      this.#deferred.push({ label, change });
+      return;
+    }
     const next = change(job);
     if (JSON.stringify(next) === JSON.stringify(job)) return;
+    this.#history.made(label, job);
     this.#job.set(next);
-    this.#queue?.push({ label, job: next });
+    this.#turned.update((n) => n + 1);
+    this.#queue?.push({ kind: 'edit', label, job: next });
   }
 
   /** Changes the cushion in hand. */
@@ -172,20 +198,20 @@ export class JobStore {
     this.#preview.set(change && job ? this.#withCushion(job, change) : null);
   }
 
-  /** Goes one step back or forth, once everything waiting is sent. */
+  /** Goes one step back or forth: at once where this window knows the way, else when the server has answered. Sent in turn with the edits. */
   goBackOrForth(direction: 'undo' | 'redo'): void {
-    const [queue, head] = [this.#queue, this.#head()];
-    if (!queue || !head) return;
-    this.#subscriptions.add(
-      drained(queue).subscribe((state) => {
-        if (state !== 'saved' || this.#head()?.[direction] === null) return;
-        this.#subscriptions.add(
-          this.#api
-            .step(head.id, direction, queue.revision)
-            .subscribe({ next: (stored) => this.#renew(stored), error: (error: unknown) => this.#failed(error) }),
-        );
-      }),
-    );
+    const [queue, job] = [this.#queue, this.#job()];
+    const label = direction === 'undo' ? this.undoLabel() : this.redoLabel();
+    if (!queue || !job || label === null) return;
+    this.#preview.set(null);
+    const there = this.#blindSteps > 0 ? null : this.#history.step(direction, job);
+    if (there) this.#job.set(there);
+    else {
+      this.#history.forget();
+      this.#blindSteps++;
+    }
+    this.#turned.update((n) => n + 1);
+    queue.push({ kind: direction, label, job: there });
   }
 
   /** Answers a conflict: this window's job written over the other's, or the other's taken. */
@@ -193,8 +219,12 @@ export class JobStore {
     const conflict = this.conflict();
     if (!conflict) return;
     this.#take(conflict.theirs);
-    const changes: Change[] = keep === 'mine' ? [{ label: 'Kept this window’s job', job: conflict.mine }] : [];
-    if (keep === 'mine') this.#job.set(conflict.mine);
+    const changes: Change[] = keep === 'mine' ? [{ kind: 'edit', label: 'Kept this window’s job', job: conflict.mine }] : [];
+    if (keep === 'mine') {
+      this.#history.made('Kept this window’s job', conflict.theirs.job);
+      this.#job.set(conflict.mine);
+      this.#turned.update((n) => n + 1);
+    }
     this.#queue?.resume(conflict.theirs.revision, changes);
   }
 
@@ -205,8 +235,15 @@ export class JobStore {
     this.#subscriptions.add(this.#api.read(id).subscribe((stored) => this.#renew(stored)));
   }
 
+  /** Takes an answer in; the oldest that the plan does not look at are let go. */
   addSolved(hash: string, answer: Solved[string]): void {
-    this.solved.update((solved) => ({ ...solved, [hash]: answer }));
+    const used = new Set(this.plan() ? hashesOf(this.plan() as Plan) : []);
+    this.solved.update((solved) => {
+      const all = Object.entries({ ...solved, [hash]: answer });
+      const spare = all.filter(([name]) => name !== hash && !used.has(name));
+      const gone = new Set(spare.slice(0, Math.max(0, spare.length - SPARE_ANSWERS)).map(([name]) => name));
+      return Object.fromEntries(all.filter(([name]) => !gone.has(name)));
+    });
   }
 
   #withCushion(job: Job, change: (cushion: Cushion) => Cushion): Job {
@@ -224,27 +261,42 @@ export class JobStore {
         this.conflict.set(theirs && mine ? { theirs, mine } : null);
       }),
     );
-    this.#subscriptions.add(queue.stored$.subscribe(({ id, archived, undo, redo }) => this.#head.set({ id, archived, undo, redo })));
+    this.#subscriptions.add(queue.kept$.subscribe((kept) => this.kept.set(kept)));
+    this.#subscriptions.add(queue.answered$.subscribe((answered) => this.#answered(answered)));
+  }
+
+  /** The server has taken a change: its steps are known, and the document of one that only it knew. */
+  #answered({ change, stored }: Answered): void {
+    const { id, archived, undo, redo, job } = stored;
+    this.#head.set({ id, archived, undo, redo });
+    if (change.job !== null) return;
+    this.#blindSteps--;
+    if (this.#blindSteps > 0) return;
+    this.#job.set(job);
+    this.#preview.set(null);
+    this.#turned.update((n) => n + 1);
+    for (const { label, change: late } of this.#deferred.splice(0)) this.edit(label, late);
   }
 
   #take({ job, id, archived, undo, redo }: StoredJob): void {
     this.#head.set({ id, archived, undo, redo });
     this.#job.set(job);
     this.#preview.set(null);
+    this.#history.forget();
+    this.#blindSteps = 0;
+    this.#deferred.length = 0;
+    this.#turned.update((n) => n + 1);
   }
 
   #renew(stored: StoredJob): void {
     this.#take(stored);
     this.#queue?.resume(stored.revision, []);
   }
+}
 
-  #failed(error: unknown): void {
-    const problem = problemOf(error);
-    if (problem.current && problem.code === 'stale-revision') {
-      this.#queue?.state$.next('conflict');
-      this.#queue?.conflict$.next(problem.current);
-    } else if (problem.current) this.#renew(problem.current);
-    else if (problem.status === 0) this.saveState.set('offline');
-    else this.refusal.set(problem.message);
-  }
+/** Answers kept beside those that the plan looks at: what undo or a change taken back wants again. */
+const SPARE_ANSWERS = 60;
+
+function hashesOf({ cushions, lays }: Plan): string[] {
+  return [...lays.map(({ hash }) => hash), ...cushions.flatMap(({ crown, longCore }) => [crown?.hash ?? '', longCore?.hash ?? ''])];
 }

@@ -1,19 +1,19 @@
 import { TestBed } from '@angular/core/testing';
-import { solveLay, type HeavyRequest } from '@yardland/core';
+import { checkedLay, solveLay, type HeavyRequest } from '@yardland/core';
 import { Subject } from 'rxjs';
 import type { JobStore } from './job-store';
 import { openedStore } from '../testing/opened-job';
-import type { FromSolveWorker } from './solve-messages';
+import type { Solving } from './solve-messages';
 import { SolvePool } from './solve-pool';
 import { PlanSolver } from './plan-solver';
 
 /** A pool whose worker answers when it is told to. */
 class HandPool {
-  readonly asked = new Map<string, { request: HeavyRequest; answers: Subject<FromSolveWorker> }>();
+  readonly asked = new Map<string, { request: HeavyRequest; answers: Subject<Solving> }>();
   readonly stopped: string[] = [];
 
-  solve(hash: string, request: HeavyRequest): Subject<FromSolveWorker> {
-    const answers = new Subject<FromSolveWorker>();
+  solve(hash: string, request: HeavyRequest): Subject<Solving> {
+    const answers = new Subject<Solving>();
     this.asked.set(hash, { request, answers });
     return answers;
   }
@@ -51,9 +51,9 @@ describe('PlanSolver', () => {
     if (!request || !answers) throw new Error('not asked');
     if (request.format !== 'yardland/lay-request@1') throw new Error('no lay');
     const answer = solveLay(request);
-    answers.next({ kind: 'progress', hash: wanted.hash, progress: { tried: 3, tries: 240, best: answer } });
+    answers.next({ kind: 'progress', progress: { tried: 3, tries: 240, best: answer } });
     expect(solver.progress()[wanted.hash]?.tried).toBe(3);
-    answers.next({ kind: 'done', hash: wanted.hash, answer });
+    answers.next({ kind: 'done', answer: checkedLay(request, answer) });
     await settle();
     expect(solver.progress()[wanted.hash]).toBeUndefined();
     expect(store.plan()?.wanted.map((one) => one.hash)).not.toContain(wanted.hash);
@@ -74,7 +74,11 @@ describe('PlanSolver', () => {
     const [hash = ''] = pool.asked.keys();
     solver.stop(hash);
     expect(pool.stopped).toEqual([hash]);
-    pool.asked.get(hash)?.answers.next({ kind: 'failed', hash, message: 'no memory' });
-    expect(solver.failure()).toBe('no memory');
+    pool.asked.get(hash)?.answers.next({ kind: 'failed', message: 'no memory' });
+    expect(solver.failure()).toEqual({ hash, message: 'no memory' });
+    // Tried again, and the failure is gone once it is answered.
+    solver.again();
+    expect(solver.failure()).toBeNull();
+    expect(pool.asked.get(hash)?.answers.observed).toBeTrue();
   });
 });

@@ -1,6 +1,6 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { toObservable } from '@angular/core/rxjs-interop';
-import type { LayProgress, Wanted } from '@yardland/core';
+import type { LayProgress, Plan, Wanted } from '@yardland/core';
 import { debounceTime, type Subscription } from 'rxjs';
 import { JobStore } from './job-store';
 import { SolvePool } from './solve-pool';
@@ -8,7 +8,13 @@ import { SolvePool } from './solve-pool';
 /** Work is begun when the plan has been still for this long, so that a drag does not start some a frame. */
 const STILL_MS = 200;
 
-/** Hands the crowns and lays that the plan wants to the worker, and their answers back to the store. */
+/** What could not be worked out: the question's name, and why. */
+export interface SolveFailure {
+  readonly hash: string;
+  readonly message: string;
+}
+
+/** Hands what the plan wants worked out to the workers, and their answers back to the store. */
 @Injectable()
 export class PlanSolver {
   readonly #store = inject(JobStore);
@@ -16,12 +22,13 @@ export class PlanSolver {
   readonly #running = new Map<string, Subscription>();
   /** How far each running lay is, by hash. */
   readonly progress = signal<Readonly<Record<string, LayProgress>>>({});
-  readonly failure = signal<string | null>(null);
+  /** What failed last and is still wanted; it is tried again when the plan changes, or by `again`. */
+  readonly failure = signal<SolveFailure | null>(null);
 
   constructor() {
     toObservable(this.#store.plan)
       .pipe(debounceTime(STILL_MS))
-      .subscribe((plan) => this.#serve(plan?.wanted ?? []));
+      .subscribe((plan) => this.#serve(plan));
     inject(DestroyRef).onDestroy(() => this.#running.forEach((running) => running.unsubscribe()));
   }
 
@@ -30,22 +37,34 @@ export class PlanSolver {
     this.#pool.stop(hash);
   }
 
-  #serve(wanted: readonly Wanted[]): void {
+  /** Tries what failed once more. */
+  again(): void {
+    this.failure.set(null);
+    this.#serve(this.#store.plan());
+  }
+
+  #serve(plan: Plan | null): void {
+    const wanted: readonly Wanted[] = plan?.wanted ?? [];
     const names = new Set(wanted.map((one) => one.hash));
     for (const [hash, running] of this.#running) {
       if (names.has(hash)) continue;
       running.unsubscribe();
       this.#forget(hash);
     }
+    const failed = this.failure();
+    if (failed && !names.has(failed.hash)) this.failure.set(null);
     for (const { hash, request } of wanted) {
       if (this.#running.has(hash)) continue;
-      const running = this.#pool.solve(hash, request).subscribe((message) => {
-        if (message.kind === 'progress') this.progress.update((all) => ({ ...all, [hash]: message.progress }));
-        if (message.kind === 'done') this.#store.addSolved(hash, message.answer);
-        if (message.kind === 'failed') this.failure.set(message.message);
-        if (message.kind !== 'progress') this.#forget(hash);
+      const running = this.#pool.solve(hash, request).subscribe((says) => {
+        if (says.kind === 'progress') this.progress.update((all) => ({ ...all, [hash]: says.progress }));
+        if (says.kind === 'done') {
+          if (this.failure()?.hash === hash) this.failure.set(null);
+          this.#store.addSolved(hash, says.answer);
+        }
+        if (says.kind === 'failed') this.failure.set({ hash, message: says.message });
+        if (says.kind !== 'progress') this.#forget(hash);
       });
-      this.#running.set(hash, running);
+      if (!running.closed) this.#running.set(hash, running);
     }
   }
 

@@ -1,10 +1,11 @@
 import { HttpErrorResponse } from '@angular/common/http';
-import type { Job, StoredJob } from '@yardland/core';
+import { JOB_FORMAT, type Job, type StoredJob } from '@yardland/core';
 import { defer, of, throwError } from 'rxjs';
-import { drained, SaveQueue, type Change, type Pending } from './save-queue';
+import { pendingShelf, type Kept } from './pending-shelf';
+import { SaveQueue, type Change, type Pending } from './save-queue';
 
 const job = (name: string): Job => ({
-  format: 'yardland/job@1',
+  format: JOB_FORMAT,
   name,
   units: 'metric',
   cushions: [
@@ -21,7 +22,7 @@ const job = (name: string): Job => ({
   ],
   cloth: { widthMm: 1400 },
 });
-const change = (name: string): Change => ({ label: name, job: job(name) });
+const change = (name: string): Change => ({ kind: 'edit', label: name, job: job(name) });
 const stored = (revision: number, name: string): StoredJob => ({
   id: '00000000-0000-4000-8000-000000000000',
   revision,
@@ -37,6 +38,8 @@ class Jar {
   reachable = true;
   readonly written: string[] = [];
   kept: Pending | null = null;
+  nothingToUndo = false;
+  room: Kept = 'all';
   readonly queue: SaveQueue;
 
   constructor(waiting: readonly Change[] = []) {
@@ -51,7 +54,20 @@ class Jar {
             this.written.push(label);
             return of(stored(this.revision, next.name));
           }),
-        keep: (pending) => (this.kept = pending && structuredClone(pending)),
+        step: (revision, direction) =>
+          defer(() => {
+            if (!this.reachable) return throwError(() => new HttpErrorResponse({ status: 0 }));
+            const nothing = { code: 'nothing-to-undo', path: '', message: 'nothing', current: stored(this.revision, 'first') };
+            if (this.nothingToUndo) return throwError(() => new HttpErrorResponse({ status: 409, error: nothing }));
+            if (revision !== this.revision) return throwError(() => new HttpErrorResponse({ status: 409 }));
+            this.revision += 1;
+            this.written.push(direction);
+            return of(stored(this.revision, direction));
+          }),
+        keep: (pending) => {
+          this.kept = pending && structuredClone(pending);
+          return this.room;
+        },
       },
       1,
       waiting,
@@ -101,16 +117,40 @@ describe('SaveQueue', () => {
     expect([jar.written, jar.queue.state$.value]).toEqual([['kept'], 'saved']);
   });
 
-  it('says when it is drained', () => {
+  it('sends undo and redo in turn with the edits, and goes on past a step that is not there', () => {
+    const jar = new Jar();
+    jar.queue.push(change('a'));
+    jar.queue.push({ kind: 'undo', label: 'a', job: null });
+    jar.queue.push({ kind: 'undo', label: 'b', job: null });
+    expect(jar.written).toEqual(['a', 'undo', 'undo']);
+    jar.nothingToUndo = true;
+    jar.queue.push({ kind: 'undo', label: 'c', job: null });
+    expect([jar.queue.state$.value, jar.queue.waiting]).toEqual(['saved', 0]);
+  });
+
+  it('says how well what waits is kept in the browser', () => {
     const jar = new Jar();
     jar.reachable = false;
+    jar.room = 'nothing';
     jar.queue.push(change('a'));
-    const seen: string[] = [];
-    drained(jar.queue).subscribe((state) => seen.push(state));
-    expect(seen).toEqual(['offline']);
-    jar.reachable = true;
-    jasmine.clock().tick(3100);
-    drained(jar.queue).subscribe((state) => seen.push(state));
-    expect(seen).toEqual(['offline', 'saved']);
+    expect(jar.queue.kept$.value).toBe('nothing');
+  });
+});
+
+describe('the shelf of pending changes', () => {
+  const ID = 'full-store';
+  afterEach(() => localStorage.clear());
+
+  it('keeps the job as it is now in place of every step when the store is full, and says when not even that fits', () => {
+    const set = spyOn(Storage.prototype, 'setItem').and.callThrough();
+    const big = (name: string): Change => ({ ...change(name), label: name });
+    expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('all');
+    set.and.callFake((_key: string, value: string) => {
+      if (value.includes('"a"')) throw new DOMException('full', 'QuotaExceededError');
+    });
+    expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('last state');
+    set.and.throwError(new DOMException('full', 'QuotaExceededError'));
+    expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('nothing');
+    expect(pendingShelf.read(ID)).toBeNull();
   });
 });

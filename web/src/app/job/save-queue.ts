@@ -1,13 +1,16 @@
 import type { Job, StoredJob } from '@yardland/core';
-import { BehaviorSubject, concatMap, defer, EMPTY, fromEvent, merge, Observable, of, retry, Subject, tap, throwError, timer } from 'rxjs';
+import { BehaviorSubject, concatMap, defer, EMPTY, fromEvent, merge, Observable, retry, Subject, tap, throwError, timer } from 'rxjs';
 import { problemOf } from '../shared/problem';
+import type { Kept } from './pending-shelf';
 
 /** `offline`: changes wait in the browser; `conflict`: another window was first. */
 export type SaveState = 'saved' | 'saving' | 'offline' | 'conflict' | 'refused';
 
+/** A change of a job, or a step back or forth. `job` is the document as it is afterwards; null where only the server knows it. */
 export interface Change {
+  readonly kind: 'edit' | 'undo' | 'redo';
   readonly label: string;
-  readonly job: Job;
+  readonly job: Job | null;
 }
 
 /** What is kept in the browser until the server has it. */
@@ -18,21 +21,33 @@ export interface Pending {
 
 export interface SavePort {
   readonly write: (revision: number, label: string, job: Job) => Observable<StoredJob>;
-  readonly keep: (pending: Pending | null) => void;
+  readonly step: (revision: number, direction: 'undo' | 'redo') => Observable<StoredJob>;
+  readonly keep: (pending: Pending | null) => Kept;
+}
+
+/** An answer of the server, and the change that it answers. */
+export interface Answered {
+  readonly change: Change;
+  readonly stored: StoredJob;
 }
 
 /** How long to wait before trying an unreachable server again; the browser's own sign of being back online is not waited for. */
 const TRY_AGAIN_MS = 3000;
 
+/** Answers of the server to a step that is not there to be taken: nothing is lost by going on. */
+const NO_STEP: ReadonlySet<string> = new Set(['nothing-to-undo', 'nothing-to-redo']);
+
 /**
- * Sends changes to the server one after the other, each naming the revision that the one before made. What has not been answered is kept
+ * Sends changes, undos and redos to the server one after the other, each naming the revision that the one before made. What has not been answered is kept
  * through `port.keep`, so that it goes out in order when the server is back, after a reload too. A stale write stops the queue in `conflict`.
  */
 export class SaveQueue {
   readonly state$ = new BehaviorSubject<SaveState>('saved');
-  readonly stored$ = new Subject<StoredJob>();
+  readonly answered$ = new Subject<Answered>();
   readonly conflict$ = new BehaviorSubject<StoredJob | null>(null);
   readonly refusal$ = new BehaviorSubject<string | null>(null);
+  /** How well the changes that wait are kept in this browser. */
+  readonly kept$ = new BehaviorSubject<Kept>('all');
   readonly #port: SavePort;
   readonly #sending = new Subject<void>();
   #revision: number;
@@ -50,7 +65,7 @@ export class SaveQueue {
     return this.#revision;
   }
 
-  /** The job as it will be once everything is sent; null when nothing waits. */
+  /** The job as it will be once everything is sent; null when nothing waits, or only the server knows. */
   get latest(): Job | null {
     return this.#changes.at(-1)?.job ?? null;
   }
@@ -80,22 +95,27 @@ export class SaveQueue {
     const [change] = this.#changes;
     if (!change || this.state$.value === 'conflict' || this.state$.value === 'refused') return EMPTY;
     if (this.state$.value !== 'offline') this.state$.next('saving');
-    return defer(() => this.#port.write(this.#revision, change.label, change.job)).pipe(
+    return defer(() => this.#send(change)).pipe(
       retry({ delay: (error) => this.#whenBack(error) }),
-      tap({
-        next: (stored) => {
-          this.#revision = stored.revision;
-          this.#changes.shift();
-          this.#keep();
-          this.state$.next(this.#changes.length ? 'saving' : 'saved');
-          this.stored$.next(stored);
-        },
-      }),
+      tap((stored) => this.#answered(change, stored)),
       (sent) =>
         new Observable((subscriber) =>
-          sent.subscribe({ error: (error: unknown) => this.#stop(error, () => subscriber.complete()), complete: () => subscriber.complete() }),
+          sent.subscribe({ error: (error: unknown) => this.#stop(change, error, () => subscriber.complete()), complete: () => subscriber.complete() }),
         ),
     );
+  }
+
+  #send(change: Change): Observable<StoredJob> {
+    if (change.kind !== 'edit') return this.#port.step(this.#revision, change.kind);
+    return change.job ? this.#port.write(this.#revision, change.label, change.job) : EMPTY;
+  }
+
+  #answered(change: Change, stored: StoredJob): void {
+    this.#revision = stored.revision;
+    this.#changes.shift();
+    this.#keep();
+    this.state$.next(this.#changes.length ? 'saving' : 'saved');
+    this.answered$.next({ change, stored });
   }
 
   #whenBack(error: unknown): Observable<unknown> {
@@ -104,9 +124,10 @@ export class SaveQueue {
     return merge(timer(TRY_AGAIN_MS), fromEvent(window, 'online'));
   }
 
-  #stop(error: unknown, done: () => void): void {
+  #stop(change: Change, error: unknown, done: () => void): void {
     const problem = problemOf(error);
-    if (problem.status === 409 && problem.current) {
+    if (problem.current && NO_STEP.has(problem.code)) this.#answered(change, problem.current);
+    else if (problem.status === 409 && problem.current) {
       this.state$.next('conflict');
       this.conflict$.next(problem.current);
     } else {
@@ -117,39 +138,6 @@ export class SaveQueue {
   }
 
   #keep(): void {
-    this.#port.keep(this.#changes.length ? { revision: this.#revision, changes: this.#changes } : null);
+    this.kept$.next(this.#port.keep(this.#changes.length ? { revision: this.#revision, changes: this.#changes } : null));
   }
-}
-
-/** The pending changes of a job kept in this browser. */
-export const pendingShelf = {
-  key: (id: string): string => `yardland.pending.${id}`,
-  read(id: string): Pending | null {
-    try {
-      return JSON.parse(localStorage.getItem(pendingShelf.key(id)) ?? 'null') as Pending | null;
-    } catch {
-      return null;
-    }
-  },
-  keep(id: string, pending: Pending | null): void {
-    try {
-      if (pending) localStorage.setItem(pendingShelf.key(id), JSON.stringify(pending));
-      else localStorage.removeItem(pendingShelf.key(id));
-    } catch {
-      // Full or forbidden storage: the queue still holds the changes as long as the window is open.
-    }
-  },
-};
-
-/** Emits once the queue has nothing left to send, or at once. */
-export function drained(queue: SaveQueue): Observable<SaveState> {
-  return queue.waiting === 0
-    ? of(queue.state$.value)
-    : new Observable((subscriber) =>
-        queue.state$.subscribe((state) => {
-          if (state === 'saving' || (state === 'saved' && queue.waiting > 0)) return;
-          subscriber.next(state);
-          subscriber.complete();
-        }),
-      );
 }

@@ -3,7 +3,7 @@ import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-i
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { LucideArchive, LucideArchiveRestore, LucideCopyPlus, LucidePlus, LucideUpload } from '@lucide/angular';
-import { JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type Job, type JobList, type JobSummary, type Shop } from '@yardland/core';
+import { JOB_FORMAT, JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type Job, type JobList, type JobSummary, type Shop } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
 import { Choice } from '../shared/choice';
 import { dayWords, daysUntil } from '../shared/days';
@@ -22,7 +22,7 @@ function newJob(shop: Shop): Job {
   const [width, depth, height] = inch ? [508, 457.2, 76.2] : [500, 450, 75];
   const [cloth] = shop.document.cloths;
   return {
-    format: 'yardland/job@1',
+    format: JOB_FORMAT,
     name: 'New job',
     units: shop.document.units,
     state: 'new',

@@ -1,15 +1,6 @@
-import { formatLength, formatLengthUnit, joinLongCore, joinZones, type CushionPlan, type LongCoreAnswer, type SayIn } from '@yardland/core';
+import { formatLength, formatLengthUnit, joinZones, usedName, type CushionPlan, type LongCoreAnswer, type SayIn } from '@yardland/core';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
-
-/** The best way to make this cushion's core of the old ones put in; null where none were. */
-export function longCoreOf(one: CushionPlan): LongCoreAnswer | null {
-  const { sizes, source } = one;
-  const pieces = source.seat?.oldCores ?? [];
-  if (!sizes || !pieces.length) return null;
-  const { width, depth, height } = sizes.core;
-  return joinLongCore({ lengthMm: width.value, depthMm: depth.value, heightMm: height.value, places: source.seat?.places ?? 1, pieces });
-}
 
 export function longCoreWords(answer: LongCoreAnswer, { units, step }: SayIn): string {
   if (answer.kind === 'too-short') return `What can be used is ${formatLengthUnit(answer.missingMm, units, step)} too short: fill the gap with an offcut.`;
@@ -22,16 +13,15 @@ export function longCoreWords(answer: LongCoreAnswer, { units, step }: SayIn): s
 
 /** The long core from above: the pieces butted, their joins, what is cut off, and where people sit. */
 export function longCoreScene(one: CushionPlan, fit: string, inWords: SayIn): Scene {
-  const { sizes, source } = one;
+  const { sizes, source, longCore } = one;
   if (!sizes) return { title: 'One long core', fit, items: [] };
   const [long, deep] = [sizes.core.width.value, sizes.core.depth.value];
   const places = source.seat?.places ?? 1;
-  const answer = longCoreOf(one);
+  const answer = longCore?.answer;
   const items: SceneItem[] = [boxArea('wanted', 0, 0, long, deep, 'core')];
   const mm = (value: number): string => formatLength(value, inWords.units, inWords.step);
   if (answer?.kind === 'plan') {
     answer.plan.used.forEach((used, i) => {
-      const piece = source.seat?.oldCores?.[used.piece];
       const width = used.toMm - used.fromMm;
       items.push(boxArea(`piece-${i}`, used.fromMm, 0, width, deep, i % 2 ? 'foam-alt' : 'foam'));
       items.push({
@@ -40,7 +30,7 @@ export function longCoreScene(one: CushionPlan, fit: string, inWords: SayIn): Sc
         at: { x: used.fromMm + width / 2, y: deep * 0.62 },
         anchor: 'middle',
         look: 'onpiece',
-        text: piece?.name ?? '',
+        text: longCore ? usedName(used, longCore.request) : '',
         within: width,
       });
       const done = [used.turned ? 'turned' : '', used.ripped ? 'ripped to depth' : '', used.cutShorter ? `cut to ${mm(width)}` : 'as it is']

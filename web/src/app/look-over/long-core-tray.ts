@@ -3,7 +3,7 @@ import { LucidePlus, LucideTrash2 } from '@lucide/angular';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
-import { longCoreOf, longCoreWords } from './long-core-scene';
+import { longCoreWords } from './long-core-scene';
 import { SeatEditor, type Seat } from './seat-editor';
 
 type OldCoreRow = NonNullable<Seat['oldCores']>[number];
@@ -61,9 +61,10 @@ export class LongCoreTray {
   protected readonly rows = computed(() => this.edit.seat().oldCores ?? []);
   protected readonly words = computed(() => {
     const one = this.edit.store.cushionPlan();
-    const answer = one ? longCoreOf(one) : null;
-    return answer
-      ? longCoreWords(answer, this.edit.store.inWords())
+    const longCore = one?.longCore;
+    if (longCore && !longCore.answer) return 'Looking for the best way to join them …';
+    return longCore?.answer
+      ? longCoreWords(longCore.answer, this.edit.store.inWords())
       : 'Put in what there is: old cores of this height, and offcuts. The best way to join them is drawn above.';
   });
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { LucideCamera, LucideTrash2 } from '@lucide/angular';
-import { FINDINGS, KG_M3_PER_LB_FT3, N_PER_LBF, RATINGS, sampleResults, type Finding, type Sample } from '@yardland/core';
+import { FINDINGS, KG_M3_PER_LB_FT3, N_PER_LBF, RATINGS, sampleResults, shipped, type Constants, type Finding, type Sample } from '@yardland/core';
 import { catchError, of } from 'rxjs';
 import { SamplesApi } from '../gauges/samples-api';
 import { Choice } from '../shared/choice';
@@ -51,7 +51,7 @@ export class OldCoreTray {
   /** Takes over what a bench sample measured: one change, so that one undo takes it back. */
   protected takeSample(name: string): void {
     const sample = this.#samples().find((one) => one.sample.name === name)?.sample;
-    if (sample) this.edit.setOld('Measured at the gauges', { sample: name, ...measuresOf(sample, this.edit.old().findings, this.#slowReturn()) });
+    if (sample) this.edit.setOld('Measured at the gauges', { sample: name, ...measuresOf(sample, this.edit.old().findings, this.#assume()) });
   }
 
   protected addPictures(files: FileList | null): void {
@@ -78,15 +78,13 @@ export class OldCoreTray {
     this.edit.setOld('Picture taken out', { pictures: (this.edit.old().pictures ?? []).filter((one) => one !== id) });
   }
 
-  #slowReturn(): number {
-    return this.edit.store.shop()?.assume('slowReturn', this.edit.store.units()) ?? Infinity;
-  }
+  readonly #assume = computed<Constants>(() => (key) => this.edit.store.shop()?.assume(key, this.edit.store.units()) ?? shipped(key));
 }
 
 /** What a sample says of an old core; what it did not measure is left as it is. */
-function measuresOf(sample: Sample, findings: readonly Finding[], slowReturn: number): Record<string, unknown> {
-  const { density, press } = sampleResults(sample);
-  const slow = (sample.recoverySeconds ?? 0) > slowReturn;
+function measuresOf(sample: Sample, findings: readonly Finding[], assume: Constants): Record<string, unknown> {
+  const { density, press } = sampleResults(sample, assume);
+  const slow = (sample.recoverySeconds ?? 0) > assume('slowReturn');
   return {
     ...(sample.edgeMm === undefined ? {} : { edgeMm: sample.edgeMm }),
     ...(sample.middleMm === undefined ? {} : { middleMm: sample.middleMm }),

@@ -36,6 +36,11 @@ import { SeatEditor, toggled } from './seat-editor';
               <li>Nothing speaks against it.</li>
             }
           </ul>
+          @if (verdict.reusable) {
+            <label class="tickbox"
+              ><input type="checkbox" [checked]="edit.cover().renew ?? false" (change)="setRenew(!edit.cover().renew)" />make a new one all the same</label
+            >
+          }
         </section>
       </div>
     }
@@ -49,8 +54,18 @@ export class OldCoverTray {
   protected readonly verdict = computed(() => {
     const cushion = this.edit.store.cushion();
     const judged = cushion ? lookedOverCover(cushion) : null;
-    return judged && { title: COVER_VERDICT_WORDS[judged.verdict], reasons: judged.reasons.map((reason) => say(reason, this.edit.store.inWords())) };
+    return (
+      judged && {
+        title: COVER_VERDICT_WORDS[judged.verdict],
+        reusable: judged.verdict !== 'renew',
+        reasons: judged.reasons.map((reason) => say(reason, this.edit.store.inWords())),
+      }
+    );
   });
+
+  protected setRenew(renew: boolean): void {
+    this.edit.setCover(renew ? 'A new cover' : 'The old cover goes back on', { renew });
+  }
 
   protected toggle(finding: CoverFinding): void {
     this.edit.setCover('Old cover', { findings: toggled(this.edit.cover().findings, finding) });

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { parseNumber } from '@yardland/core';
 
 let nextId = 0;
 
@@ -47,7 +48,7 @@ export class NumberField {
   protected readonly problem = computed<string | null>(() => {
     const text = this.#typed();
     if (text === null) return null;
-    const value = read(text);
+    const value = parseNumber(text);
     if (value === null) return `“${text}” is not a number.`;
     if (this.whole() && !Number.isInteger(value)) return 'A whole number, please.';
     if (value < this.least()) return `At least ${this.least()}.`;
@@ -63,11 +64,6 @@ export class NumberField {
     this.#typed.set(text);
     if (this.problem() !== null) return;
     this.#typed.set(null);
-    this.changed.emit(read(text));
+    this.changed.emit(parseNumber(text));
   }
-}
-
-function read(text: string): number | null {
-  const value = Number(text.trim().replace(',', '.'));
-  return text.trim() && Number.isFinite(value) ? value : null;
 }

@@ -10,6 +10,7 @@ import {
   gradeSchema,
   pairMm,
   parseGradeCode,
+  parseNumber,
   readWith,
   sayLine,
   type AssumptionKey,
@@ -150,14 +151,14 @@ export class StockroomPage {
 
   /** Sets the shop's own value of a constant; empty goes back to the shipped one. */
   protected calibrate(key: AssumptionKey, text: string): void {
-    const value = Number(text.replace(',', '.'));
-    if (text.trim() && !(Number.isFinite(value) && value >= 0)) {
+    const value = parseNumber(text);
+    if (text.trim() && !(value !== null && value >= 0)) {
       this.message.set(`“${text}” is not a number of nought or more.`);
       return;
     }
     this.#edit.change((shop) => {
       const { [key]: _before, ...calibration } = shop.calibration;
-      return { ...shop, calibration: text.trim() ? { ...calibration, [key]: value } : calibration };
+      return { ...shop, calibration: value === null ? calibration : { ...calibration, [key]: value } };
     });
   }
 

@@ -79,6 +79,7 @@ export class EvenTray {
 
   protected readonly edges = MARK_EDGES;
   readonly #penMm = computed(() => this.store.shop()?.assume('penAllowanceMm', this.store.job()?.units ?? 'metric') ?? 0);
+  readonly #earShare = computed(() => this.store.shop()?.assume('earRunOut', this.store.job()?.units ?? 'metric') ?? 0);
   readonly #earMm = computed(() => this.store.shop()?.assume('earTrimMm', this.store.job()?.units ?? 'metric') ?? 0);
   protected readonly ears = computed(() => this.#mm(this.#earMm()));
   protected readonly pen = computed(() => this.#mm(this.#penMm()));
@@ -117,8 +118,8 @@ export class EvenTray {
 
   /** A knife-edge pillow: corners taken in so that they do not stand out as ears. */
   protected takeEarsOff(): void {
-    const mm = this.#earMm();
-    this.drawn.emit({ label: 'Ears taken off', change: (outline) => withoutEars(outline, mm) });
+    const [mm, share] = [this.#earMm(), this.#earShare()];
+    this.drawn.emit({ label: 'Ears taken off', change: (outline) => withoutEars(outline, mm, share) });
   }
 
   protected take(keep: Keep): void {

@@ -83,9 +83,11 @@ describe('things laid in order', () => {
     expect(toggled(['mould'], 'smell')).toEqual(['mould', 'smell']);
     expect(toggled(['mould', 'smell'], 'mould')).toEqual(['smell']);
     const inWords = { units: 'metric' as const, step: { mm: 1, inch: 1 / 8 } };
-    expect(longCoreWords({ kind: 'too-short', missingMm: 120 }, inWords)).toContain('120 mm too short');
+    expect(longCoreWords({ format: 'yardland/long-core-answer@1', kind: 'too-short', missingMm: 120 }, inWords)).toContain('120 mm too short');
     const plan = { used: [], cuts: 1, joins: [600], joinsClear: true };
-    expect(longCoreWords({ kind: 'plan', plan }, inWords)).toMatch(/^one cut and one join, none where somebody sits/);
-    expect(longCoreWords({ kind: 'plan', plan: { ...plan, joinsClear: false } }, inWords)).toContain('but some where somebody sits');
+    expect(longCoreWords({ format: 'yardland/long-core-answer@1', kind: 'plan', plan }, inWords)).toMatch(/^one cut and one join, none where somebody sits/);
+    expect(longCoreWords({ format: 'yardland/long-core-answer@1', kind: 'plan', plan: { ...plan, joinsClear: false } }, inWords)).toContain(
+      'but some where somebody sits',
+    );
   });
 });

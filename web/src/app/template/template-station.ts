@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
+  HEIGHT_WORDS,
   mirrored,
   moveHandle,
   movePoint,
@@ -16,6 +17,7 @@ import {
   type Point,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import { capital } from '../shared/capital';
 import { Switch } from '../shared/choice';
 import { GIVEN_OPTIONS } from '../shared/given-words';
 import { NumberField } from '../shared/number-field';
@@ -53,6 +55,7 @@ export class TemplateStation {
   protected readonly store = inject(JobStore);
   protected readonly given = GIVEN_OPTIONS;
   protected readonly parts = PARTS;
+  protected readonly heightWords = computed(() => capital(HEIGHT_WORDS[this.store.cushion()?.given ?? 'finished']));
   protected readonly part = signal<Part>('measures');
   protected readonly mirror = signal(false);
   protected readonly snap = signal(true);

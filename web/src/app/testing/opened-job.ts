@@ -7,7 +7,7 @@ import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import stalls from '../../../../demo/jobs/stalls-benches.json';
 import shopJson from '../../../../demo/shop.json';
 import { JobStore } from '../job/job-store';
-import { pendingShelf } from '../job/save-queue';
+import { pendingShelf } from '../job/pending-shelf';
 
 export const demoShop: Shop = openShop(shopSchema.parse(shopJson));
 export const boxesJob: Job = jobSchema.parse(boxes);

@@ -1,0 +1,42 @@
+import { solveCrown } from '../build/solve-crown';
+import type { CrownAnswer, CrownAsk } from '../build/domed';
+import { openShop, type ShopDocument } from '../shop/shop';
+import { fitAdvice, type Advice, type TrialProgress } from './advice';
+import { answersIn } from './answers';
+import { compareSchools, type Compared } from './compare-schools';
+import type { Cushion, Job } from './document';
+import type { CushionContext } from './plan-cushion';
+import { planCushionSolved } from './plan-cushion-solved';
+
+/** A question about a cushion beside its plan, whole in itself so that a worker can answer it. */
+export interface TrialAsk {
+  readonly format: 'yardland/advice-ask@1' | 'yardland/compare-ask@1';
+  readonly cushion: Cushion;
+  readonly units: Job['units'];
+  readonly cloth: Job['cloth'];
+  readonly shop: ShopDocument;
+}
+
+export type TrialAnswer =
+  | { readonly format: 'yardland/advice-answer@1'; readonly advice: readonly Advice[] }
+  | { readonly format: 'yardland/compare-answer@1'; readonly compared: readonly Compared[] };
+
+/** Answers a question about a cushion, yielding how far it is. */
+export function* runTrial({ format, cushion, units, cloth, shop }: TrialAsk): Generator<TrialProgress, TrialAnswer> {
+  const context: CushionContext = { units, cloth, shop: openShop(shop), answers: answersIn({}) };
+  const known = new Map<string, CrownAnswer>();
+  const crown = (request: CrownAsk): CrownAnswer => {
+    const name = JSON.stringify(request);
+    const answer = known.get(name) ?? solveCrown(request);
+    known.set(name, answer);
+    return answer;
+  };
+  if (format === 'yardland/compare-ask@1') return { format: 'yardland/compare-answer@1', compared: yield* compareSchools(cushion, context, crown) };
+  const one = planCushionSolved(cushion, context, crown);
+  return { format: 'yardland/advice-answer@1', advice: yield* fitAdvice(one, context, crown) };
+}
+
+/** The last value of a generator, run to its end here and now. */
+export function finished<Y, R>(run: Generator<Y, R>): R {
+  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
+}
