@@ -1,4 +1,4 @@
-import { flatten, type Bounds, type CushionPlan, type Point } from '@yardland/core';
+import { flatten, outlineBounds, sectionOf, type Piece, type Planned, type Point, type SayIn, type SectionMatter, type Shop } from '@yardland/core';
 import type { Sheet } from './sheet';
 
 export interface Frame {
@@ -7,8 +7,6 @@ export interface Frame {
   readonly width: number;
   readonly height: number;
 }
-
-const DIM_ROOM = 26;
 
 function dimension(sheet: Sheet, from: Point, to: Point, text: string): void {
   sheet.stroke(from, to);
@@ -20,52 +18,78 @@ function dimension(sheet: Sheet, from: Point, to: Point, text: string): void {
   else sheet.line(text, middle.x, middle.y + 3, { size: 11, face: 'bold', align: 'center' });
 }
 
-/** The plate from above: cut line solid, sewing line dashed, notches as ticks, the grain as an arrow; front at the bottom. */
-export function drawPlan(sheet: Sheet, one: CushionPlan, frame: Frame, wide: string, deep: string, box: Bounds): void {
-  const plate = one.pieces.find((piece) => piece.role === 'plate');
-  if (!plate || !one.sizes) return;
-  const seam = one.sizes.seam.value;
-  const width = box.maxX - box.minX + 2 * seam;
-  const depth = box.maxY - box.minY + 2 * seam;
-  const scale = Math.min((frame.width - 60) / width, (frame.height - DIM_ROOM - 12) / depth);
-  const paper = (p: Point): Point => ({ x: frame.x + 6 + (p.x + seam) * scale, y: frame.y + 8 + (box.maxY + seam - p.y) * scale });
-  sheet.shape(flatten(plate.outline).map(paper), { width: 1.2 });
-  if (plate.sewn) sheet.shape(flatten(plate.sewn).map(paper), { width: 0.8, dash: [4, 2.5] });
-  for (const mark of plate.marks) sheet.stroke(paper({ x: mark.at.x + mark.outward.x * seam, y: mark.at.y + mark.outward.y * seam }), paper(mark.at), 1);
-  const arrow = [paper({ x: box.maxX * 0.5, y: box.maxY * 0.3 }), paper({ x: box.maxX * 0.5, y: box.maxY * 0.7 })] as const;
+/** The piece that shows a cushion from above: the largest of its visible cloth. */
+export function planPiece(one: Planned): Piece | null {
+  const size = ({ width, height }: Piece): number => width.value * height.value;
+  const plates = one.cover.pieces.filter(({ role, sewn }) => sewn && (role === 'plate' || role === 'end'));
+  return [...plates].sort((a, b) => size(b) - size(a))[0] ?? null;
+}
+
+/** A piece from above: cut line solid, sewing line dashed, notches as ticks, the grain as an arrow; front at the bottom. */
+export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, wide: string, deep: string): void {
+  const cut = outlineBounds(piece.outline);
+  const sewn = outlineBounds(piece.sewn ?? piece.outline);
+  const seam = Math.max(0, sewn.minX - cut.minX);
+  const [roomX, roomY] = [54, 30];
+  const scale = Math.min((frame.width - roomX) / (cut.maxX - cut.minX), (frame.height - roomY) / (cut.maxY - cut.minY));
+  const paper = (p: Point): Point => ({ x: frame.x + 4 + (p.x - cut.minX) * scale, y: frame.y + 4 + (cut.maxY - p.y) * scale });
+  sheet.shape(
+    flatten(piece.outline).map(paper),
+    { width: 1.2 },
+    (piece.holes ?? []).map((hole) => flatten(hole).map(paper)),
+  );
+  if (piece.sewn) sheet.shape(flatten(piece.sewn).map(paper), { width: 0.8, dash: [4, 2.5] });
+  for (const mark of piece.marks) sheet.stroke(paper({ x: mark.at.x + mark.outward.x * seam, y: mark.at.y + mark.outward.y * seam }), paper(mark.at), 1);
+  const at = (x: number, y: number): Point => paper({ x: sewn.minX + (sewn.maxX - sewn.minX) * x, y: sewn.minY + (sewn.maxY - sewn.minY) * y });
+  const arrow = [at(0.5, 0.32), at(0.5, 0.7)] as const;
   sheet.stroke(arrow[0], arrow[1], 0.8);
   sheet.stroke(arrow[1], { x: arrow[1].x - 3, y: arrow[1].y + 6 }, 0.8);
   sheet.stroke(arrow[1], { x: arrow[1].x + 3, y: arrow[1].y + 6 }, 0.8);
   sheet.line('grain', arrow[1].x + 6, (arrow[0].y + arrow[1].y) / 2 - 4, { size: 8, grey: 60 });
-  const [left, right] = [paper({ x: box.minX, y: 0 }).x, paper({ x: box.maxX, y: 0 }).x];
-  const foot = paper({ x: 0, y: box.minY - seam }).y + 10;
-  dimension(sheet, { x: left, y: foot }, { x: right, y: foot }, wide);
-  const side = paper({ x: box.maxX + seam, y: 0 }).x + 10;
-  dimension(sheet, { x: side, y: paper({ x: 0, y: box.maxY }).y }, { x: side, y: paper({ x: 0, y: box.minY }).y }, deep);
-  sheet.line('front', (left + right) / 2, paper({ x: 0, y: box.minY }).y - 12, { size: 8, grey: 60, align: 'center' });
+  const foot = paper({ x: 0, y: cut.minY }).y + 8;
+  dimension(sheet, { x: at(0, 0).x, y: foot }, { x: at(1, 0).x, y: foot }, wide);
+  const side = paper({ x: cut.maxX, y: 0 }).x + 8;
+  dimension(sheet, { x: side, y: at(0, 1).y }, { x: side, y: at(0, 0).y }, deep);
+  sheet.line('front', (at(0, 0).x + at(1, 0).x) / 2, at(0, 0).y - 12, { size: 8, grey: 60, align: 'center' });
 }
 
-/** The layers from front to back, to one scale both ways; the outline of each is the foam as cut. */
-export function drawSection(sheet: Sheet, one: CushionPlan, frame: Frame, length: (mm: number) => string): void {
-  const { sizes } = one;
-  if (!sizes) return;
-  const width = sizes.core.depth.value;
-  const total = one.source.core.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
-  const scale = Math.min((frame.width - 120) / width, (frame.height - 16) / Math.max(total, 1));
-  let y = frame.y + 8;
-  one.source.core.layers.forEach((layer, i) => {
-    const height = layer.thicknessMm * scale;
-    const right = frame.x + 8 + width * scale;
-    sheet.shape(
-      [
-        { x: frame.x + 8, y },
-        { x: right, y },
-        { x: right, y: y + height },
-        { x: frame.x + 8, y: y + height },
-      ],
-      { width: 0.8 },
-    );
-    sheet.line(`layer ${i + 1}: ${length(layer.thicknessMm)}`, right + 10, y + height / 2 - 5, { size: 8.5 });
-    y += height;
-  });
+const FILLS: Record<SectionMatter, string> = {
+  wrap: '#e4e4e4',
+  foam: '#ffffff',
+  'foam-alt': '#f4f4f4',
+  spring: '#d8d8d8',
+  feather: '#ececec',
+  felt: '#c8c8c8',
+  pads: '#d2d2d2',
+  cover: '',
+  welt: '#ffffff',
+  board: '#9a9a9a',
+};
+
+/** The section as the screen shows it: cover, wrap, layers, pads and crown, to one scale both ways, with its words beside it. Returns the y below. */
+export function drawSection(sheet: Sheet, one: Planned, frame: Frame, shop: Shop, inWords: SayIn): number {
+  const section = sectionOf(one, shop, inWords);
+  const words = 128;
+  const tall = section.heightMm + section.overMm + section.underMm;
+  const scale = Math.min((frame.width - words) / section.widthMm, (frame.height - 14) / Math.max(tall, 1));
+  const zero = frame.y + 2 + (section.heightMm + section.overMm) * scale;
+  const paper = (p: Point): Point => ({ x: frame.x + 8 + p.x * scale, y: zero - p.y * scale });
+  for (const area of section.areas) {
+    const fill = FILLS[area.matter];
+    sheet.shape(area.points.map(paper), { width: area.matter === 'cover' ? 1.2 : 0.5, ...(fill ? { fill } : {}) });
+  }
+  // Words one under the other, each with a line to what it is about.
+  const right = frame.x + 8 + section.widthMm * scale + 14;
+  const sorted = [...section.words].sort((a, b) => b.at.y - a.at.y);
+  let below = frame.y;
+  for (const { at, text } of sorted) {
+    const point = paper(at);
+    const y = Math.max(below, point.y - 5);
+    sheet.stroke(point, { x: right - 3, y: y + 5 }, 0.3);
+    sheet.line(text, right, y, { size: 8.5, most: frame.x + frame.width - right });
+    below = y + 11;
+  }
+  const bottom = Math.max(below, zero + section.underMm * scale) + 2;
+  sheet.line(`Section, ${section.way}`, frame.x + 8, bottom, { size: 8, grey: 80 });
+  return bottom + 12;
 }

@@ -1,2 +1,2 @@
-export { templatePdf, type TemplatePaper, type TemplatePrint } from './template';
+export { templatePdf, type TemplatePaper, type TemplatePrint, type TemplateSubject } from './template';
 export { ticketMark, ticketPdf, type Stamp } from './ticket';

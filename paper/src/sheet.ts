@@ -1,21 +1,8 @@
-import { createRequire } from 'node:module';
 import type { Point } from '@yardland/core';
 import PDFDocument from 'pdfkit';
+import { filesOf, runsOf, type Face } from './faces';
 
-const require = createRequire(import.meta.url);
-const fontFile = (name: string): string => require.resolve(name);
-
-const FONTS = {
-  text: () => fontFile('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff'),
-  bold: () => fontFile('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff'),
-  head: () => fontFile('@fontsource/besley/files/besley-latin-700-normal.woff'),
-};
-export type Face = keyof typeof FONTS;
-
-/** Signs that the shipped faces lack, said with what they have. */
-function printable(text: string): string {
-  return text.replace(/\u202f/g, '\u00a0').replace(/π/g, 'pi');
-}
+export type { Face } from './faces';
 
 export interface Pen {
   readonly width?: number;
@@ -23,7 +10,17 @@ export interface Pen {
   readonly fill?: string;
 }
 
-/** One page of black-on-white paper, measured in points from the top left. */
+interface TextStyle {
+  readonly size: number;
+  readonly face?: Face;
+  /** 0 black to 255 white. */
+  readonly grey?: number;
+}
+
+/** Line height as a multiple of the letters' size. */
+const LEADING = 1.28;
+
+/** Pages of black-on-white paper of one size, measured in points from the top left. */
 export class Sheet {
   readonly doc: PDFKit.PDFDocument;
   readonly width: number;
@@ -31,33 +28,71 @@ export class Sheet {
 
   /** `size`: a name of the paper, or width and height in points. */
   constructor(size: 'A4' | 'A3' | 'LETTER' | 'LEGAL' | [number, number], title: string) {
-    this.doc = new PDFDocument({ size, margin: 0, autoFirstPage: true, info: { Title: title, Creator: 'Yardland' } });
-    for (const [face, file] of Object.entries(FONTS)) this.doc.registerFont(face, file());
+    this.doc = new PDFDocument({ size, margin: 0, autoFirstPage: true, bufferPages: true, info: { Title: title, Creator: 'Yardland' } });
+    for (const face of ['text', 'bold', 'head'] as const) for (const { name, file } of filesOf(face)) this.doc.registerFont(name, file);
     this.width = this.doc.page.width;
     this.height = this.doc.page.height;
   }
 
+  /** How wide a text is on one line. */
+  widthOf(text: string, { size, face = 'text' }: TextStyle): number {
+    return runsOf(text, face).reduce((width, run) => width + this.doc.font(run.font).fontSize(size).widthOfString(run.text), 0);
+  }
+
   /** Writes one line; returns its width. Cut short with an ellipsis when it would be wider than `most`. */
-  line(text: string, x: number, y: number, options: { size: number; face?: Face; grey?: number; most?: number; align?: 'left' | 'right' | 'center' }): number {
-    const { size, face = 'text', grey = 0, align = 'left' } = options;
-    this.doc.font(face).fontSize(size).fillColor([grey, grey, grey]);
-    let shown = printable(text);
-    if (options.most !== undefined) while (shown.length > 1 && this.doc.widthOfString(shown) > options.most) shown = `${shown.replace(/…$/, '').slice(0, -1)}…`;
-    const width = this.doc.widthOfString(shown);
-    const left = align === 'left' ? x : align === 'right' ? x - width : x - width / 2;
-    this.doc.text(shown, left, y, { lineBreak: false });
+  line(text: string, x: number, y: number, options: TextStyle & { readonly most?: number; readonly align?: 'left' | 'right' | 'center' }): number {
+    const { size, face = 'text', grey = 0, align = 'left', most } = options;
+    let shown = text;
+    if (most !== undefined) while (shown.length > 1 && this.widthOf(shown, options) > most) shown = `${shown.replace(/…$/, '').slice(0, -1)}…`;
+    const width = this.widthOf(shown, options);
+    let at = align === 'left' ? x : align === 'right' ? x - width : x - width / 2;
+    const baseline = y + size * 0.95;
+    for (const run of runsOf(shown, face)) {
+      this.doc.font(run.font).fontSize(size).fillColor([grey, grey, grey]).text(run.text, at, baseline, { lineBreak: false, baseline: 'alphabetic' });
+      at += this.doc.widthOfString(run.text);
+    }
     return width;
   }
 
-  /** Writes text in lines no wider than `most`, at most `lines` of them; returns the y below. */
-  block(text: string, x: number, y: number, options: { size: number; most: number; lines: number; face?: Face; grey?: number }): number {
-    const { size, face = 'text', grey = 0, most, lines } = options;
-    this.doc.font(face).fontSize(size).fillColor([grey, grey, grey]);
-    const height = size * 1.4 * lines;
-    const shown = printable(text);
-    const needed = Math.min(height, this.doc.heightOfString(shown, { width: most, lineGap: size * 0.05 }));
-    this.doc.text(shown, x, y, { width: most, height, ellipsis: true, lineGap: size * 0.05 });
-    return y + needed;
+  /** A text broken into lines no wider than `most`; a word that is wider by itself is broken where it must be. */
+  wrapped(text: string, most: number, style: TextStyle): string[] {
+    const lines: string[] = [];
+    let line = '';
+    const put = (word: string): void => {
+      const next = line ? `${line} ${word}` : word;
+      if (this.widthOf(next, style) <= most) {
+        line = next;
+        return;
+      }
+      if (line) lines.push(line);
+      line = word;
+      while (line.length > 1 && this.widthOf(line, style) > most) {
+        let fits = line.length - 1;
+        while (fits > 1 && this.widthOf(line.slice(0, fits), style) > most) fits--;
+        lines.push(line.slice(0, fits));
+        line = line.slice(fits);
+      }
+    };
+    for (const paragraph of text.split('\n')) {
+      for (const word of paragraph.split(/ +/).filter(Boolean)) put(word);
+      lines.push(line);
+      line = '';
+    }
+    return lines;
+  }
+
+  /** How high a text stands in lines no wider than `most`. */
+  blockHeight(text: string, most: number, style: TextStyle): number {
+    return this.wrapped(text, most, style).length * style.size * LEADING;
+  }
+
+  /** Writes text in lines no wider than `most`, all of it; returns the y below. */
+  block(text: string, x: number, y: number, options: TextStyle & { readonly most: number }): number {
+    const lines = this.wrapped(text, options.most, options);
+    lines.forEach((line, i) =>
+      this.line(line, x, y + i * options.size * LEADING, { size: options.size, ...(options.face ? { face: options.face } : {}), grey: options.grey ?? 0 }),
+    );
+    return y + lines.length * options.size * LEADING;
   }
 
   rule(x: number, y: number, width: number, weight = 0.5, grey = 0): void {
@@ -70,16 +105,17 @@ export class Sheet {
       .stroke();
   }
 
-  /** A closed curve through points in paper coordinates. */
-  shape(points: readonly Point[], pen: Pen): void {
-    const [first, ...rest] = points;
-    if (!first) return;
-    this.doc.moveTo(first.x, first.y);
-    for (const point of rest) this.doc.lineTo(point.x, point.y);
-    this.doc.closePath().lineWidth(pen.width ?? 1);
+  /** A closed curve through points in paper coordinates; with `holes` cut out of it. */
+  shape(points: readonly Point[], pen: Pen, holes: readonly (readonly Point[])[] = []): void {
+    if (!points.length) return;
+    for (const ring of [points, ...holes]) {
+      ring.forEach((point, i) => (i === 0 ? this.doc.moveTo(point.x, point.y) : this.doc.lineTo(point.x, point.y)));
+      this.doc.closePath();
+    }
+    this.doc.lineWidth(pen.width ?? 1);
     if (pen.dash) this.doc.dash(pen.dash[0], { space: pen.dash[1] });
     else this.doc.undash();
-    if (pen.fill) this.doc.fillAndStroke(pen.fill, 'black');
+    if (pen.fill) this.doc.fillColor(pen.fill).strokeColor('black').fillAndStroke();
     else this.doc.strokeColor('black').stroke();
     this.doc.undash();
   }
@@ -93,7 +129,16 @@ export class Sheet {
     this.doc.addPage({ size: [this.width, this.height], margin: 0 });
   }
 
-  /** Ends the page; resolves with the file. */
+  /** Goes over all pages once the last is written: for what must know how many there are. */
+  eachPage(work: (page: number, of: number) => void): void {
+    const { start, count } = this.doc.bufferedPageRange();
+    for (let i = 0; i < count; i++) {
+      this.doc.switchToPage(start + i);
+      work(i + 1, count);
+    }
+  }
+
+  /** Ends the pages; resolves with the file. */
   finish(): Promise<Uint8Array> {
     return new Promise((resolve, reject) => {
       const chunks: Uint8Array[] = [];

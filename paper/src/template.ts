@@ -1,4 +1,4 @@
-import { flatten, outlineBounds, type Outline, type Point } from '@yardland/core';
+import { flatten, outlineBounds, type Mark, type Outline, type Point } from '@yardland/core';
 import { Sheet } from './sheet';
 
 /** Points of the page in a millimetre. */
@@ -8,6 +8,14 @@ const PT = 72 / 25.4;
 export type TemplatePaper = 'a4' | 'letter' | 'a3' | 'legal' | { readonly rollWidthMm: number };
 
 const SIZES = { a4: 'A4', letter: 'LETTER', a3: 'A3', legal: 'LEGAL' } as const;
+
+/** What is printed full size: a bare outline, or a piece with its seam line, its holes and its notches. */
+export interface TemplateSubject {
+  readonly outline: Outline;
+  readonly sewn?: Outline | null;
+  readonly holes?: readonly Outline[];
+  readonly marks?: readonly Mark[];
+}
 
 export interface TemplatePrint {
   readonly name: string;
@@ -21,6 +29,8 @@ const MARGIN_MM = 12;
 const OVERLAP_MM = 10;
 /** Curves go as chords within this. */
 const CHORD_MM = 0.05;
+/** Length of a notch on a template, mm. */
+const NOTCH_MM = 8;
 
 interface Frame {
   /** Lower left of the tile in the outline's own millimetres. */
@@ -31,12 +41,21 @@ interface Frame {
 }
 
 /** The outline and its centre line on one page, full size, only where the tile's frame shows it. */
-function drawTile(sheet: Sheet, outline: Outline, frame: Frame): void {
+function drawTile(sheet: Sheet, { outline, sewn, holes = [], marks = [] }: TemplateSubject, frame: Frame): void {
   const { doc } = sheet;
   const at = (p: Point): Point => ({ x: (MARGIN_MM + p.x - frame.x) * PT, y: (MARGIN_MM + frame.y + frame.height - p.y) * PT });
   const [left, top, width, height] = [MARGIN_MM * PT, MARGIN_MM * PT, frame.width * PT, frame.height * PT];
   doc.save().rect(left, top, width, height).clip();
-  sheet.shape(flatten(outline, CHORD_MM).map(at), { width: 0.8 });
+  sheet.shape(
+    flatten(outline, CHORD_MM).map(at),
+    { width: 0.8 },
+    holes.map((hole) => flatten(hole, CHORD_MM).map(at)),
+  );
+  if (sewn) sheet.shape(flatten(sewn, CHORD_MM).map(at), { width: 0.5, dash: [6, 4] });
+  for (const mark of marks) {
+    const way = mark.outward.x === 0 && mark.outward.y === 0 ? { x: 0, y: 1 } : mark.outward;
+    sheet.stroke(at(mark.at), at({ x: mark.at.x + way.x * NOTCH_MM, y: mark.at.y + way.y * NOTCH_MM }), 0.8);
+  }
   const { minX, minY, maxX, maxY } = outlineBounds(outline);
   const x = (minX + maxX) / 2;
   doc.dash(12, { space: 6 });
@@ -110,7 +129,6 @@ function proofSquare(sheet: Sheet, x: number, y: number, units: 'metric' | 'inch
   sheet.block(`Measure both ways before cutting. If it is not ${words}, print again at 100 %, “actual size”, nothing fitted to the page.`, x + 8, y + 28, {
     size: 9.5,
     most: side - 16,
-    lines: 6,
   });
 }
 
@@ -138,7 +156,7 @@ function cover(sheet: Sheet, outline: Outline, tiling: Tiling, print: TemplatePr
   const left = 16 * PT;
   sheet.line(print.name, left, 16 * PT, { size: 20, face: 'head', most: sheet.width - 2 * left });
   const words = `Full size on ${tiling.frames.length} ${tiling.frames.length === 1 ? 'page' : 'pages'}, ${tiling.columns} across and ${tiling.rows} deep. Lap each page ${OVERLAP_MM} mm over the next, diamonds of the same name on each other.`;
-  const below = sheet.block(words, left, 28 * PT, { size: 11, most: sheet.width - 2 * left, lines: 3 }) + 14;
+  const below = sheet.block(words, left, 28 * PT, { size: 11, most: sheet.width - 2 * left }) + 14;
   proofSquare(sheet, left, below, print.units);
   const last = tiling.frames.at(-1);
   const first = tiling.frames[0];
@@ -159,14 +177,15 @@ function cover(sheet: Sheet, outline: Outline, tiling: Tiling, print: TemplatePr
 const ROLL_PROOF_MM = 120;
 
 /** The outline full size: over tiles with overlap, crop and joining marks and a tile map; or on one sheet as wide as a roll. With a proof square. */
-export function templatePdf(outline: Outline, print: TemplatePrint): Promise<Uint8Array> {
-  if (typeof print.paper === 'object') return rollPdf(outline, print, print.paper.rollWidthMm);
+export function templatePdf(subject: TemplateSubject, print: TemplatePrint): Promise<Uint8Array> {
+  const { outline } = subject;
+  if (typeof print.paper === 'object') return rollPdf(subject, print, print.paper.rollWidthMm);
   const sheet = new Sheet(SIZES[print.paper], print.name);
   const tiling = tiled(outline, sheet.width / PT, sheet.height / PT);
   cover(sheet, outline, tiling, print);
   for (const tile of tiling.frames) {
     sheet.nextPage();
-    drawTile(sheet, outline, tile);
+    drawTile(sheet, subject, tile);
     drawMarks(sheet, tile, { ...tile, columns: tiling.columns, rows: tiling.rows });
     sheet.line(`${print.name} · ${letter(tile.column).toUpperCase()}${tile.row + 1}`, MARGIN_MM * PT + 20, sheet.height - 8 * PT, { size: 8, grey: 80 });
   }
@@ -174,11 +193,11 @@ export function templatePdf(outline: Outline, print: TemplatePrint): Promise<Uin
 }
 
 /** One sheet as wide as the roll, the proof square after the outline. */
-function rollPdf(outline: Outline, print: TemplatePrint, rollWidthMm: number): Promise<Uint8Array> {
-  const { minX, minY, maxX, maxY } = outlineBounds(outline);
+function rollPdf(subject: TemplateSubject, print: TemplatePrint, rollWidthMm: number): Promise<Uint8Array> {
+  const { minX, minY, maxX, maxY } = outlineBounds(subject.outline);
   const [width, depth] = [maxX - minX, maxY - minY];
   const sheet = new Sheet([rollWidthMm * PT, (depth + 2 * MARGIN_MM + ROLL_PROOF_MM) * PT], print.name);
-  drawTile(sheet, outline, { x: minX, y: minY, width: Math.min(width + 1, rollWidthMm - 2 * MARGIN_MM), height: depth });
+  drawTile(sheet, subject, { x: minX, y: minY, width: Math.min(width + 1, rollWidthMm - 2 * MARGIN_MM), height: depth });
   proofSquare(sheet, MARGIN_MM * PT, (depth + 2 * MARGIN_MM) * PT, print.units);
   return sheet.finish();
 }

@@ -1,27 +1,27 @@
 import {
-  bounds,
-  clothFacts,
+  filled,
   FIT_WORDS,
-  flatten,
   formatLength,
+  formatLengthUnit,
   formatNumber,
   formatRun,
   hashText,
-  pieceLabel,
-  pieceRemark,
   planJson,
+  problemsOf,
   sayLine,
   schoolWords,
   sewnApart,
-  stepsOf,
   whyLine,
+  type Closing,
   type CushionPlan,
   type Figure,
+  type MaterialKind,
   type Piece,
   type Plan,
   type SayIn,
 } from '@yardland/core';
-import { drawPlan, drawSection } from './drawing';
+import { drawPlan, drawSection, planPiece } from './drawing';
+import { localTime } from './local-time';
 import { Sheet } from './sheet';
 
 export interface Stamp {
@@ -30,9 +30,11 @@ export interface Stamp {
 }
 
 const MARGIN = 36;
+/** The foot of each page: where its number and the words on fire rules stand. */
+const FOOT = 40;
 
 /** Sizes that stand in the table above the cut lists: derivations start at them. */
-const NAMED_SIZES: ReadonlySet<string> = new Set(['finished', 'sewn', 'core', 'seam', 'core thickness', 'sewn height']);
+const NAMED_SIZES: ReadonlySet<string> = new Set(['finished', 'sewn', 'core', 'seam', 'core thickness', 'sewn height', 'finished height']);
 
 /** Short mark of what the ticket says: two tickets with the same mark tell to cut the same. */
 export function ticketMark(plan: Plan, index: number): string {
@@ -42,18 +44,94 @@ export function ticketMark(plan: Plan, index: number): string {
     .toUpperCase();
 }
 
-function head(sheet: Sheet, plan: Plan, one: CushionPlan, mark: string, stamp: Stamp): number {
-  const right = sheet.width - MARGIN;
-  sheet.line(one.source.name, MARGIN, 30, { size: 22, face: 'head', most: 330 });
-  sheet.line(`× ${one.source.quantity}`, right, 26, { size: 26, face: 'head', align: 'right' });
-  sheet.line([plan.job.name, plan.job.customer].filter(Boolean).join(' · '), MARGIN, 62, { size: 10.5, grey: 70, most: 360 });
-  const printed = stamp.printedAt.toISOString().slice(0, 16).replace('T', ' ');
-  sheet.line(`Stamp ${mark} · revision ${stamp.revision} · printed ${printed} UTC`, right, 63, { size: 8.5, grey: 70, align: 'right' });
-  sheet.rule(MARGIN, 80, sheet.width - 2 * MARGIN, 1.4);
-  return 90;
+/** A ticket as it is written: a page, and how far down it is. What does not fit any more goes on the next one, its heading repeated. */
+class Writer {
+  readonly sheet: Sheet;
+  readonly inWords: SayIn;
+  y = 0;
+  /** Written again at the top of every page that a list goes on to. */
+  #heading: string | null = null;
+
+  constructor(
+    readonly plan: Plan,
+    readonly one: CushionPlan,
+    readonly mark: string,
+    readonly stamp: Stamp,
+  ) {
+    const { units } = plan.job;
+    this.inWords = { units, step: plan.shop.document.step };
+    this.sheet = new Sheet(units === 'inch' ? 'LETTER' : 'A4', `${plan.job.name}: ${one.source.name}`);
+  }
+
+  get width(): number {
+    return this.sheet.width - 2 * MARGIN;
+  }
+
+  get bottom(): number {
+    return this.sheet.height - FOOT;
+  }
+
+  length(figure: Figure | undefined): string {
+    return figure ? formatLength(figure.value, this.inWords.units, this.inWords.step) : '';
+  }
+
+  head(first: boolean): void {
+    const { sheet, plan, one, mark, stamp } = this;
+    const right = sheet.width - MARGIN;
+    const size = first ? 22 : 14;
+    // Room for the count beside it; a long name goes over several lines.
+    const name = sheet.wrapped(one.source.name, this.width - 70, { size, face: 'head' });
+    name.forEach((line, i) => sheet.line(line, MARGIN, 26 + i * size * 1.15, { size, face: 'head' }));
+    sheet.line(`× ${one.source.quantity}`, right, 22, { size: first ? 26 : 16, face: 'head', align: 'right' });
+    const y = 26 + name.length * size * 1.15 + 5;
+    const job = sheet.wrapped([plan.job.name, plan.job.customer].filter(Boolean).join(' · '), this.width - 230, { size: 10.5, grey: 70 });
+    job.forEach((line, i) => sheet.line(line, MARGIN, y + i * 13, { size: 10.5, grey: 70 }));
+    sheet.line(`Stamp ${mark} · revision ${stamp.revision} · printed ${localTime(stamp.printedAt)}`, right, y + 1, { size: 8.5, grey: 70, align: 'right' });
+    const below = y + job.length * 13 + 4;
+    sheet.rule(MARGIN, below, this.width, 1.4);
+    this.y = below + 8;
+  }
+
+  /** Room for so much, on this page or the next. */
+  need(height: number): void {
+    if (this.y + height <= this.bottom) return;
+    this.sheet.nextPage();
+    this.head(false);
+    if (this.#heading !== null) this.#writeHeading(`${this.#heading}, continued`);
+  }
+
+  /** Begins a list: its heading stays with the first of its rows. */
+  heading(text: string, withRow: number): void {
+    this.#heading = null;
+    this.need(18 + withRow);
+    this.#heading = text;
+    this.#writeHeading(text);
+  }
+
+  endList(): void {
+    this.#heading = null;
+    this.y += 5;
+  }
+
+  #writeHeading(text: string): void {
+    this.sheet.line(text, MARGIN, this.y, { size: 10.5, face: 'head' });
+    this.y += 16;
+  }
+
+  /** A paragraph over the whole width, on as many pages as it takes. */
+  paragraph(text: string, options: { size: number; face?: 'text' | 'bold'; indent?: number; grey?: number }): void {
+    const { size, indent = 0 } = options;
+    for (const line of this.sheet.wrapped(text, this.width - indent, options)) {
+      this.need(size * 1.3);
+      this.sheet.line(line, MARGIN + indent, this.y, options);
+      this.y += size * 1.28;
+    }
+    this.y += 2;
+  }
 }
 
-function sizesTable(sheet: Sheet, one: CushionPlan, x: number, y: number, width: number, length: (figure: Figure | undefined) => string): number {
+function sizesTable(writer: Writer, x: number, y: number, width: number): number {
+  const { sheet, one } = writer;
   const { sizes } = one;
   if (!sizes) return y;
   const columns = [x + width * 0.52, x + width * 0.78, x + width];
@@ -62,114 +140,207 @@ function sizesTable(sheet: Sheet, one: CushionPlan, x: number, y: number, width:
   const rows: [string, (Figure | undefined)[]][] = [
     ['Seat', [sizes.seat.width, sizes.seat.depth]],
     ['Finished', [sizes.finished.width, sizes.finished.depth, sizes.finished.height]],
-    ...(sewnApart(sizes) ? ([['Sewn', [sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height]]] as [string, Figure[]][]) : []),
+    ...(sewnApart(sizes)
+      ? ([['Sewn', [sizes.sewn.width, sizes.sewn.depth, ...(sizes.sewn.height.value > 0 ? [sizes.sewn.height] : [])]]] as [string, Figure[]][])
+      : []),
     ['Core', [sizes.core.width, sizes.core.depth, sizes.core.height]],
     ...(sizes.slope ? ([['Thin edge', [undefined, undefined, sizes.slope.finished]]] as [string, (Figure | undefined)[]][]) : []),
     ['Cut, plate', [sizes.cut.width, sizes.cut.depth]],
   ];
   for (const [word, figures] of rows) {
     sheet.line(word, x, at + 2, { size: 10.5 });
-    figures.forEach((figure, i) => sheet.line(length(figure), columns[i] ?? x, at, { size: 13, face: 'bold', align: 'right' }));
+    figures.forEach((figure, i) => sheet.line(writer.length(figure), columns[i] ?? x, at, { size: 13, face: 'bold', align: 'right' }));
     at += 20;
     sheet.rule(x, at - 2, width, 0.4, 150);
   }
   return at;
 }
 
-const MATERIAL_WORDS: Record<Piece['material'], string> = {
-  cover: 'Cover',
+const MATERIAL_WORDS: Record<MaterialKind, string> = {
+  cloth: 'Cover',
   foam: 'Foam',
   'old-core': 'From the old cores',
+  'thin-foam': 'Thin foam',
   filling: 'Filling, made to size',
   wadding: 'Wadding',
 };
+const KINDS = Object.keys(MATERIAL_WORDS) as MaterialKind[];
 
-function pieceRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, bottom: number, length: (figure: Figure | undefined) => string): number {
-  const width = sheet.width - 2 * MARGIN;
-  let at = y;
-  const facts = clothFacts(plan.job, plan.shop);
-  for (const material of ['cover', 'foam', 'old-core', 'filling', 'wadding'] as const) {
-    const pieces = one.pieces.filter((piece) => piece.material === material);
-    if (pieces.length === 0 || at > bottom - 40) continue;
-    const from = material === 'cover' ? (facts.name ?? '') : '';
-    sheet.line(`${MATERIAL_WORDS[material]}${from ? ` · ${from}` : ''}, for one`, MARGIN, at, { size: 10.5, face: 'head' });
-    at += 15;
-    for (const piece of pieces) {
-      if (at > bottom - 22) break;
-      const grade =
-        piece.grade === null
-          ? ''
-          : ` · ${plan.shop.stock(piece.grade)?.name ?? piece.grade}, ${formatLength(piece.thicknessMm ?? 0, plan.job.units, plan.shop.document.step)} thick`;
-      sheet.line(String(piece.countPerCushion), MARGIN + 14, at, { size: 11, face: 'bold', align: 'right' });
-      sheet.line(`${pieceLabel(piece)}${grade}`, MARGIN + 24, at, { size: 11, most: 250 });
-      sheet.line(pieceRemark(piece), MARGIN + 282, at + 1.5, { size: 9, grey: 90, most: 80 });
-      sheet.line(`${length(piece.width)} × ${length(piece.height)}`, MARGIN + width, at, { size: 12, face: 'bold', align: 'right' });
-      const why = [...new Set([piece.width, piece.height].map((figure) => whyLine(figure, plan.job.units, NAMED_SIZES)))].join('   |   ');
-      at = sheet.block(why, MARGIN + 24, at + 14, { size: 6.8, grey: 100, most: width - 24, lines: 2 }) + 3;
-      sheet.rule(MARGIN, at - 1, width, 0.3, 190);
-    }
-    at += 5;
-  }
-  return at;
+/** What a piece is cut from, where its list does not say it. */
+function stuffWords({ plan, inWords }: Writer, { material }: Piece): string {
+  const thick = (mm: number): string => `, ${formatLength(mm, inWords.units, inWords.step)} thick`;
+  const named = (id: string): string => plan.shop.stock(id)?.name ?? id;
+  if (material.kind === 'foam') return ` · ${named(material.grade)}${thick(material.thicknessMm)}`;
+  if (material.kind === 'filling') return ` · ${named(material.filling)}${thick(material.thicknessMm)}`;
+  return material.kind === 'wadding' ? ` · ${formatLength(material.loftMm, inWords.units, inWords.step)} loft` : '';
 }
 
-function footRows(sheet: Sheet, plan: Plan, one: CushionPlan, y: number, inWords: SayIn): void {
-  const width = sheet.width - 2 * MARGIN;
-  const half = width / 2 - 10;
-  const run = (figure: Figure | null | undefined): string => (figure ? formatRun(figure.value, plan.job.units) : '—');
-  const notions = one.cover?.notions;
-  const lines = [
-    `School: ${schoolWords(one, plan.shop, inWords) || '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
-    ...(notions
+/** The cloth that a list of pieces is cut from, by the lays. */
+function clothWords({ plan }: Writer, slot: string): string {
+  const lay = plan.lays.find(({ subject }) => subject.kind === 'cloth' && subject.slots.some((one) => one === slot));
+  return lay?.subject.kind === 'cloth' ? lay.subject.name : '';
+}
+
+function pieceRow(writer: Writer, piece: Piece): void {
+  const { sheet, width, inWords } = writer;
+  const why = [...new Set([piece.width, piece.height].map((figure) => whyLine(figure, inWords.units, NAMED_SIZES)))].join('   |   ');
+  const small = { size: 6.8, grey: 100, most: width - 24 };
+  const remarks = [
+    piece.remark,
+    piece.trimMm > 0 ? `cut ${formatLength(piece.width.value + piece.trimMm, inWords.units, inWords.step)} long, trimmed at the join` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
+  const labelMost = width - 190;
+  const label = `${piece.label}${stuffWords(writer, piece)}`;
+  const labelLines = sheet.wrapped(label, labelMost, { size: 11 });
+  const height = Math.max(1, labelLines.length) * 14 + (remarks ? 11 : 0) + sheet.blockHeight(why, small.most, small) + 4;
+  writer.need(height);
+  const top = writer.y;
+  sheet.line(String(piece.countPerCushion), MARGIN + 14, top, { size: 11, face: 'bold', align: 'right' });
+  labelLines.forEach((line, i) => sheet.line(line, MARGIN + 24, top + i * 14, { size: 11 }));
+  sheet.line(`${writer.length(piece.width)} × ${writer.length(piece.height)}`, MARGIN + width, top, { size: 12, face: 'bold', align: 'right' });
+  let at = top + Math.max(1, labelLines.length) * 14;
+  if (remarks) {
+    sheet.line(remarks, MARGIN + 24, at, { size: 8.5, grey: 70, most: width - 24 });
+    at += 11;
+  }
+  writer.y = sheet.block(why, MARGIN + 24, at, small) + 3;
+  sheet.rule(MARGIN, writer.y - 1.5, width, 0.3, 190);
+}
+
+/** Every piece of the cushion, by what it is cut from; cloth by its slot, each slot with its cloth. */
+function cutLists(writer: Writer): void {
+  const { pieces } = writer.one;
+  for (const kind of KINDS) {
+    const ofKind = pieces.filter(({ material }) => material.kind === kind);
+    const slots = kind === 'cloth' ? [...new Set(ofKind.map(({ material }) => (material.kind === 'cloth' ? clothWords(writer, material.slot) : '')))] : [''];
+    for (const cloth of slots) {
+      const list = ofKind.filter(({ material }) => material.kind !== 'cloth' || clothWords(writer, material.slot) === cloth);
+      if (!list.length) continue;
+      writer.heading(`${MATERIAL_WORDS[kind]}${cloth ? ` · ${cloth}` : ''}, for one`, 44);
+      for (const piece of list) pieceRow(writer, piece);
+      writer.endList();
+    }
+  }
+}
+
+function closingWords(closing: Closing, run: (figure: Figure) => string, size: (figure: Figure) => string): string {
+  switch (closing.kind) {
+    case 'zip':
+      return `Zip ${closing.reach}: opening ${size(closing.opening)}, tape ${run(closing.tape)}, ${formatNumber(closing.sliders.value)} slider.`;
+    case 'hand':
+      return `Closed by hand over ${size(closing.opening)}.`;
+    case 'envelope':
+      return `Envelope back, overlapping ${size(closing.overlap)}.`;
+    case 'staples':
+      return `Stapled round ${run(closing.round)}, about ${formatNumber(closing.count.value)} staples.`;
+  }
+}
+
+function facts(writer: Writer): void {
+  const { plan, one, inWords } = writer;
+  const run = (figure: Figure): string => formatRun(figure.value, inWords.units);
+  const size = (figure: Figure): string => formatLengthUnit(figure.value, inWords.units, inWords.step);
+  const { name, detail } = one.construction;
+  const rows = [
+    `${[name, detail].filter(Boolean).join(', ')}. School: ${schoolWords(one, plan.shop, inWords) || '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
+    ...(one.cover && !one.keptCover
       ? [
-          `${one.cornerFilling ? `Loose wadding ${formatNumber(Math.ceil(one.cornerFilling.value))} g. ` : ''}Zip tape ${run(notions.zip)}, ${formatNumber(notions.sliders.value)} slider; ${notions.cord ? `cord ${run(notions.cord)}; ` : ''}thread ${run(notions.thread)}.`,
+          [
+            ...one.cover.closings.map((closing) => closingWords(closing, run, size)),
+            ...one.cover.notions.filter(({ ware }) => ware === 'cord' || ware === 'thread').map(({ name, amount }) => `${name} ${run(amount)}.`),
+          ].join(' '),
         ]
       : []),
-    ...(one.fit ? [`Will it fit: ${FIT_WORDS[one.fit.verdict]}, crown about ${formatLength(one.fit.crownMm, inWords.units, inWords.step)} a face.`] : []),
-    'Strips are laid longer and trimmed at their join; sizes above are net of that.',
+    ...(one.keptCover ? [`The old cover goes back on: it is ${one.keptCover === 'wash' ? 'washed' : 're-stitched'}, and nothing of it is cut or bought.`] : []),
+    ...(one.cornerFilling ? [`Loose wadding ${formatNumber(Math.ceil(one.cornerFilling.value))} g.`] : []),
+    ...(one.fit
+      ? [
+          `Will it fit: ${FIT_WORDS[one.fit.verdict]}, crown about ${formatLengthUnit(one.fit.crownMm, inWords.units, inWords.step)} ${one.fitRequest?.crownedFaces === 1 ? 'on top' : 'a face'}.`,
+        ]
+      : []),
   ];
-  let left = y;
-  for (const text of lines) left = sheet.block(text, MARGIN, left, { size: 9, most: half, lines: 2 }) + 2;
-
-  const cautions = [...new Set(stepsOf(one).flatMap((step) => step.cautions))].slice(0, 5);
-  const problems = one.problems.filter((problem) => problem.severity !== 'note').map((problem) => `! ${sayLine(problem, inWords)}`);
-  let right = y;
-  for (const text of [...problems.slice(0, 3), ...cautions]) {
-    if (right > sheet.height - 52) break;
-    right = sheet.block(text, MARGIN + half + 20, right, { size: 8.5, most: half, lines: 2, face: text.startsWith('!') ? 'bold' : 'text' }) + 2;
-  }
-  sheet.line('Follow the fire code where the furniture is used; public, marine, rail and care settings need certified materials.', MARGIN, sheet.height - 32, {
-    size: 7.5,
-    grey: 90,
-  });
+  writer.heading('Making up', 14);
+  for (const row of rows) writer.paragraph(row, { size: 9.5 });
+  writer.endList();
 }
 
-/** The ticket of one cushion: a page with the sketch to scale, the four sizes, cut lists with their derivations, notions and cautions; stamped. */
+/** What is wrong, what to look out for, and what is missing: all of it. */
+function warnings(writer: Writer): void {
+  const { plan, one, inWords } = writer;
+  const index = plan.cushions.indexOf(one);
+  const problems = problemsOf(plan, index).filter(({ severity }) => severity !== 'note');
+  if (problems.length) {
+    writer.heading('Look at this first', 14);
+    for (const problem of problems) writer.paragraph(`! ${sayLine(problem, inWords)}`, { size: 9.5, face: 'bold' });
+    writer.endList();
+  }
+  const cautions = [...new Set(one.operations.flatMap((step) => step.cautions))];
+  if (cautions.length) {
+    writer.heading('Cautions', 12);
+    for (const caution of cautions) writer.paragraph(`· ${caution}`, { size: 8.5 });
+    writer.endList();
+  }
+}
+
+function workOrder(writer: Writer): void {
+  const { one, inWords } = writer;
+  if (!one.operations.length) return;
+  writer.heading('Order of work', 14);
+  one.operations.forEach((step, i) => writer.paragraph(`${i + 1}  ${filled(step.text, step.figures, inWords.units, inWords.step)}`, { size: 9 }));
+  writer.endList();
+}
+
+/**
+ * The ticket of one cushion on as many pages as it needs: the sketch to scale, the sizes, every piece with its derivation, closing and notions, what is wrong, the order of
+ * work and cautions; each page stamped and numbered.
+ */
 export async function ticketPdf(plan: Plan, index: number, stamp: Stamp): Promise<Uint8Array> {
   const one = plan.cushions[index];
   if (!one) throw new RangeError(`The job has no cushion ${index + 1}.`);
+  const writer = new Writer(plan, one, ticketMark(plan, index), stamp);
+  const { sheet } = writer;
   const { units } = plan.job;
-  const { step } = plan.shop.document;
-  const length = (figure: Figure | undefined): string => (figure ? formatLength(figure.value, units, step) : '');
-  const sheet = new Sheet(units === 'inch' ? 'LETTER' : 'A4', `${plan.job.name}: ${one.source.name}`);
-  const top = head(sheet, plan, one, ticketMark(plan, index), stamp);
+  writer.head(true);
+  const top = writer.y;
 
-  const drawing = { x: MARGIN, y: top, width: 320, height: 190 };
-  if (one.outlines && one.sizes) {
-    const box = bounds(flatten(one.outlines.sewn));
-    drawPlan(sheet, one, drawing, `${length(one.sizes.sewn.width)}`, `${length(one.sizes.sewn.depth)}`, box);
-    drawSection(sheet, one, { x: MARGIN, y: top + 192, width: 320, height: 52 }, (mm) => formatLength(mm, units, step));
+  const plate = one.state === 'planned' ? planPiece(one) : null;
+  let drawn = top;
+  if (one.state === 'planned' && plate) {
+    const { sewn } = one.sizes;
+    drawPlan(sheet, plate, { x: MARGIN, y: top, width: 310, height: 168 }, writer.length(sewn.width), writer.length(sewn.depth));
+    drawn = drawSection(sheet, one, { x: MARGIN, y: top + 176, width: 320, height: 84 }, plan.shop, writer.inWords);
   }
-  const tableX = MARGIN + 330;
-  const below = sizesTable(sheet, one, tableX, top + 4, sheet.width - MARGIN - tableX, length);
-  const unitWords = units === 'inch' ? 'inches' : 'millimetres';
-  sheet.line(`All sizes in ${unitWords}, rounded to the shop’s step.`, tableX, below + 4, { size: 8, grey: 90 });
-  if (one.source.note) sheet.block(one.source.note, tableX, below + 22, { size: 9.5, most: sheet.width - MARGIN - tableX, lines: 5 });
+  const tableX = MARGIN + 336;
+  const tableWidth = sheet.width - MARGIN - tableX;
+  let below = sizesTable(writer, tableX, top + 2, tableWidth) + 4;
+  below = sheet.block(
+    `All sizes in ${units === 'inch' ? 'inches' : 'millimetres'}, rounded to the shop’s step. Sizes of strips are net of what is trimmed at their join.`,
+    tableX,
+    below,
+    {
+      size: 8,
+      grey: 90,
+      most: tableWidth,
+    },
+  );
+  writer.y = Math.max(drawn, below) + 6;
+  if (one.source.note) writer.paragraph(one.source.note, { size: 9.5 });
+  sheet.rule(MARGIN, writer.y, writer.width, 0.8);
+  writer.y += 7;
 
-  const footY = sheet.height - 142;
-  sheet.rule(MARGIN, top + 250, sheet.width - 2 * MARGIN, 0.8);
-  pieceRows(sheet, plan, one, top + 257, footY - 6, length);
-  sheet.rule(MARGIN, footY - 6, sheet.width - 2 * MARGIN, 0.8);
-  footRows(sheet, plan, one, footY, { units, step });
+  warnings(writer);
+  cutLists(writer);
+  facts(writer);
+  workOrder(writer);
+  sheet.eachPage((page, of) => {
+    const y = sheet.height - 30;
+    sheet.line('Follow the fire code where the furniture is used; public, marine, rail and care settings need certified materials.', MARGIN, y, {
+      size: 7.5,
+      grey: 90,
+    });
+    sheet.line(`page ${page} of ${of}`, sheet.width - MARGIN, y - 1, { size: 8.5, face: 'bold', align: 'right' });
+  });
   return sheet.finish();
 }

@@ -1,10 +1,27 @@
 import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { openShop, plan, readJobText, shopSchema, type Job } from '@yardland/core';
-import { ticketMark, ticketPdf } from '../src';
+import {
+  CONSTRUCTIONS,
+  formatLength,
+  openShop,
+  plan,
+  planSolved,
+  readJobText,
+  SHAPES,
+  shopSchema,
+  whyLine,
+  type Cushion,
+  type Job,
+  type Plan,
+} from '@yardland/core';
+import fc from 'fast-check';
+import { extractText, getDocumentProxy } from 'unpdf';
+import { templatePdf, ticketMark, ticketPdf } from '../src';
+import { localTime } from '../src/local-time';
 
 const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
 const shop = openShop(shopSchema.parse(JSON.parse(demo('shop.json'))));
+const names = fs.readdirSync(fileURLToPath(new URL('../../demo/jobs', import.meta.url))).map((file) => file.replace('.json', ''));
 const job = (name: string): Job => {
   const read = readJobText(demo(`jobs/${name}.json`));
   if (!read.ok) throw new Error(name);
@@ -12,29 +29,118 @@ const job = (name: string): Job => {
 };
 const stamp = { revision: 3, printedAt: new Date('2026-11-23T10:00:00Z') };
 
+/** The text of every page, as a reader of the file would see it; spaces folded, since lines are broken where they must be. */
+async function pagesOf(pdf: Uint8Array): Promise<string[]> {
+  const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)));
+  return text.map((page) => page.replace(/\s+/g, ' '));
+}
+
 /** Page size in points, as the file says. */
 const sizeOf = (pdf: Uint8Array): string => /\/MediaBox \[0 0 ([\d.]+ [\d.]+)\]/.exec(Buffer.from(pdf).toString('latin1'))?.[1] ?? '';
 
+/** Every piece with its count and size, and each of its derivations, stands on the ticket. */
+async function missingOn(whole: Plan, index: number): Promise<string[]> {
+  const text = (await pagesOf(await ticketPdf(whole, index, stamp))).join(' ');
+  const { units } = whole.job;
+  const { step } = whole.shop.document;
+  const length = (mm: number): string => formatLength(mm, units, step).replace(/\s+/g, ' ');
+  // A derivation may be broken into lines anywhere: compared without its spaces.
+  const tight = text.replace(/\s/g, '');
+  const first = (line: string): string => line.replace(/\s/g, '').slice(0, 24);
+  return (whole.cushions[index]?.pieces ?? []).flatMap((piece) => {
+    const row = `${length(piece.width.value)} × ${length(piece.height.value)}`;
+    const wants = [row.replace(/\s/g, ''), piece.label.replace(/\s/g, ''), first(whyLine(piece.height, units).slice(-30))];
+    return wants.slice(0, 2).some((want) => !tight.includes(want)) ? [`${piece.label} ${row}`] : [];
+  });
+}
+
 describe('the printed ticket', () => {
-  it('is one page for every cushion of the demo shop, A4 or Letter by the job’s units', async () => {
-    for (const file of fs.readdirSync(fileURLToPath(new URL('../../demo/jobs', import.meta.url)))) {
-      const one = job(file.replace('.json', ''));
-      const whole = plan(one, shop);
+  it('has every piece of every demo cushion on it with its size, on A4 or Letter by the job’s units, each page numbered', async () => {
+    for (const name of names) {
+      const one = job(name);
+      const whole = planSolved(one, shop);
       for (let i = 0; i < one.cushions.length; i++) {
+        expect(await missingOn(whole, i))
+          .withContext(`${name} ${i}`)
+          .toEqual([]);
         const pdf = await ticketPdf(whole, i, stamp);
-        expect(
-          Buffer.from(pdf)
-            .toString('latin1')
-            .match(/\/Type \/Page\b/g)?.length,
-        )
-          .withContext(file)
-          .toBe(1);
+        const pages = await pagesOf(pdf);
+        pages.forEach((page, p) => expect(page).toContain(`page ${p + 1} of ${pages.length}`));
         expect(sizeOf(pdf))
-          .withContext(file)
+          .withContext(name)
           .toBe(one.units === 'inch' ? '612 792' : '595.28 841.89');
       }
     }
+  }, 120_000);
+
+  it('leaves none out of a long bench in layers, glued up and wrapped, and repeats the heading where a list goes on', async () => {
+    const like = job('stalls-benches').cushions[0] as Cushion;
+    const { crown: _crown, ...plain } = like;
+    const bench: Cushion = {
+      ...plain,
+      template: { shape: 'rectangle', widthMm: 4600, depthMm: 620 },
+      heightMm: 150,
+      wrapLoftMm: 25,
+      wrapWay: 'faces-and-border',
+      core: { layers: ['heron-55-firm', 'heron-45-firm', 'heron-40'].map((grade) => ({ grade, thicknessMm: 50 })).reverse() },
+      marks: Array.from({ length: 9 }, (_, i) => ({ kind: 'tie', edge: 'back', share: (i + 0.5) / 9 })),
+    };
+    const whole = planSolved({ ...job('stalls-benches'), cushions: [bench] }, shop);
+    const foam = whole.cushions[0]!.pieces.filter(({ material }) => material.kind === 'foam');
+    expect(foam.length).toBeGreaterThan(6);
+    expect(await missingOn(whole, 0)).toEqual([]);
+    const pages = await pagesOf(await ticketPdf(whole, 0, stamp));
+    expect(pages.length).toBeGreaterThan(1);
+    expect(pages.slice(1).join(' ')).toContain('continued');
+    for (const page of pages) expect(page).toContain(bench.name);
   }, 60_000);
+
+  it('has every piece of random cushions of every construction and shape', async () => {
+    const anyCushion = fc.record({
+      shape: fc.constantFrom(...SHAPES.filter(({ shape }) => shape !== 'wedge')),
+      kind: fc.constantFrom(...CONSTRUCTIONS),
+      wide: fc.integer({ min: 320, max: 2600 }),
+      layers: fc.integer({ min: 1, max: 4 }),
+      units: fc.constantFrom('metric' as const, 'inch' as const),
+      kept: fc.boolean(),
+    });
+    await fc.assert(
+      fc.asyncProperty(anyCushion, async ({ shape, kind, wide, layers, units, kept }) => {
+        const cushion: Cushion = {
+          name: 'Random',
+          quantity: 2,
+          given: 'finished',
+          template: shape.like(wide, 420),
+          heightMm: 50 * layers,
+          school: 'padded-to-the-line',
+          construction: kind.defaults() as Cushion['construction'],
+          core: { kept, layers: Array.from({ length: layers }, () => ({ grade: 'wren-28', thicknessMm: 50 })) },
+          ...(kept ? { seat: { old: { edgeMm: 80, middleMm: 66, findings: [] } } } : {}),
+        };
+        const whole = planSolved({ ...job('storage-chest'), units, cushions: [cushion] }, shop);
+        expect(await missingOn(whole, 0))
+          .withContext(`${kind.kind} ${shape.shape} ${wide}`)
+          .toEqual([]);
+      }),
+      { seed: 941, numRuns: 40 },
+    );
+  }, 120_000);
+
+  it('prints names in any Latin script, Greek and Cyrillic as they are, and others as they can be', async () => {
+    const one = job('storage-chest');
+    const [first] = one.cushions;
+    const name = 'Łódź Ďábel ő č · Θρόνος · Подушка √2 · 座布団';
+    const pages = await pagesOf(await ticketPdf(plan({ ...one, cushions: [{ ...first!, name }] }, shop), 0, stamp));
+    expect(pages[0]).toContain('Łódź Ďábel ő č · Θρόνος · Подушка √2');
+    // No sign of the last is in the faces: written in Latin letters, never as boxes.
+    expect(pages[0]).toMatch(/· [A-Za-z]{5,}/);
+  });
+
+  it('says when it was printed in the shop’s own time', async () => {
+    expect(localTime(new Date('2026-11-23T23:30:00Z'), 'Europe/Vienna')).toBe('24 Nov 2026, 00:30');
+    const pages = await pagesOf(await ticketPdf(plan(job('storage-chest'), shop), 0, stamp));
+    expect(pages[0]).toContain(`printed ${localTime(stamp.printedAt)}`);
+  });
 
   it('carries a mark that changes with what is to be cut, and with nothing else', () => {
     const one = job('prompt-side-boxes');
@@ -45,11 +151,43 @@ describe('the printed ticket', () => {
     expect(mark({ ...one, cushions: [{ ...first!, heightMm: first!.heightMm + 1 }, ...rest] })).not.toBe(mark(one));
   });
 
+  it('says what must not pass in silence and what is missing, with what to do', async () => {
+    const one = job('storage-chest');
+    const [first] = one.cushions;
+    const grave: Cushion = { ...first!, core: { kept: true, layers: first!.core.layers }, seat: { old: { findings: ['mould'] } } };
+    const text = (await pagesOf(await ticketPdf(planSolved({ ...one, cloth: { widthMm: 200 }, cushions: [grave] }, shop), 0, stamp))).join(' ');
+    expect(text).toContain('The old core goes back in, and it is mouldy. Replace it.');
+    expect(text).toContain('fits on none of its material: it is missing from what is bought');
+  });
+
   it('of a cushion that cannot be cut still prints, with what is wrong on it; of none it refuses', async () => {
     const one = job('storage-chest');
     const [first] = one.cushions;
     const broken = plan({ ...one, cushions: [{ ...first!, school: 'none' }] }, shop);
-    expect((await ticketPdf(broken, 0, stamp)).length).toBeGreaterThan(1000);
+    expect((await pagesOf(await ticketPdf(broken, 0, stamp))).join(' ')).toContain('No allowance school is called “none”');
     await expectAsync(ticketPdf(broken, 4, stamp)).toBeRejectedWithError(RangeError);
+  });
+});
+
+describe('a full-size print', () => {
+  it('on a roll is as large as the piece, its hole and notches on it', async () => {
+    const perch: Cushion = {
+      name: 'Perch',
+      quantity: 1,
+      given: 'seat',
+      template: { shape: 'round', diameterMm: 380 },
+      heightMm: 60,
+      school: 'padded-to-the-line',
+      construction: { kind: 'drum', boardMm: 22 },
+      core: { layers: [{ grade: 'wren-28', thicknessMm: 60 }] },
+    };
+    const [one] = planSolved({ ...job('storage-chest'), cushions: [perch] }, shop).cushions;
+    const flange = one!.pieces.find(({ role }) => role === 'flange')!;
+    const pdf = await templatePdf(
+      { outline: flange.outline, sewn: flange.sewn, holes: flange.holes ?? [], marks: flange.marks },
+      { name: 'flange', units: 'metric', paper: { rollWidthMm: 914 } },
+    );
+    // In an inch job: 380 + 2 × 1/4 in deep; 12 of margin on both sides, 120 for the proof square.
+    expect(Number(sizeOf(pdf).split(' ')[1])).toBeCloseTo(((380 + 2 * 6.35 + 24 + 120) * 72) / 25.4, 0);
   });
 });

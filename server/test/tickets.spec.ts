@@ -1,10 +1,11 @@
 import type { planJson } from '@yardland/core';
+import { extractText, getDocumentProxy } from 'unpdf';
 import { running } from './support';
 
 type PlanLay = ReturnType<typeof planJson>['lays'][number];
 
 describe('a ticket', () => {
-  it('is one page of PDF with a stamp, for each cushion of a job in either units', async () => {
+  it('is a PDF with a stamp, for each cushion of a job in either units, and says how many pages it has', async () => {
     const app = await running();
     const { jobs } = (await app.get('/api/jobs')).body;
     for (const job of jobs.slice(0, 3)) {
@@ -13,7 +14,10 @@ describe('a ticket', () => {
       expect(headers.get('content-type')).toBe('application/pdf');
       const text = (body as Buffer).toString('latin1');
       expect(text.startsWith('%PDF-')).toBeTrue();
-      expect(text.match(/\/Type \/Page\b/g)?.length).toBe(1);
+      const { text: pages } = await extractText(await getDocumentProxy(new Uint8Array(body as Buffer)));
+      expect(pages.length).toBe(text.match(/\/Type \/Page\b/g)?.length ?? 0);
+      expect(pages.at(-1)).toContain(`page ${pages.length} of ${pages.length}`);
+      expect(pages[0]).toMatch(/Stamp [0-9A-F]{6}/);
     }
     expect((await app.get(`/api/jobs/${jobs[0].id}/tickets/99.pdf`)).status).toBe(404);
     expect((await app.get(`/api/jobs/${jobs[0].id}/tickets/0.pdf`)).status).toBe(404);
@@ -36,6 +40,27 @@ describe('a ticket', () => {
     expect([roll.many, Math.round((roll.box[0] ?? 0) / (72 / 25.4))]).toEqual([1, 1300]);
     expect((await app.get(`/api/jobs/${job.id}/templates/1.pdf?paper=b5`)).body.path).toBe('paper');
     expect((await app.get(`/api/jobs/${job.id}/templates/99.pdf`)).status).toBe(404);
+    await app.stop();
+  }, 60_000);
+
+  it('prints any piece by its id, from the solved plan: a plate domed for its crown is as large as the ticket says', async () => {
+    const app = await running();
+    const job = (await app.get('/api/jobs?search=Crowned')).body.jobs[0];
+    const { body: plan } = await app.get(`/api/jobs/${job.id}/plan`);
+    const index = plan.cushions.findIndex((one: { name: string }) => one.name.startsWith('Crowned'));
+    const top = plan.cushions[index].pieces.find((one: { id: string }) => one.id === 'plate-top');
+    const roll = async (query: string): Promise<number[]> => {
+      const { status, body } = await app.get(`/api/jobs/${job.id}/templates/${index + 1}.pdf?rollWidthMm=1300${query}`);
+      expect(status).toBe(200);
+      const [, , deep = 0] = /\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/.exec((body as Buffer).toString('latin1')) ?? [];
+      return [Math.round((Number(deep) * 25.4) / 72 - 24 - 120)];
+    };
+    // The flat plate is 540 + 2 × 13 = 566 deep; domed for a crown of 30 it is cut deeper.
+    expect(Math.round(top.heightMm)).toBe(571);
+    expect(await roll('&piece=plate-top')).toEqual([571]);
+    expect(await roll('&size=cut')).toEqual([571]);
+    expect(await roll('&piece=plate-bottom')).toEqual([566]);
+    expect((await app.get(`/api/jobs/${job.id}/templates/${index + 1}.pdf?piece=nothing`)).status).toBe(404);
     await app.stop();
   }, 60_000);
 

@@ -9,14 +9,16 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   filling: ['shop', 'geometry'],
   cost: ['filling'],
   template: ['piece'],
-  build: ['template', 'filling', 'shop'],
-  // The construction is given sizes, which build works out.
-  cover: ['template', 'shop', 'build'],
+  allowance: ['template', 'filling'],
+  crown: ['allowance'],
+  fit: ['crown'],
+  // The construction is given sizes; how they came about is no business of it.
+  cover: ['template', 'shop'],
   lay: ['piece', 'material'],
-  job: ['build', 'cover', 'lay', 'cost'],
-  bench: ['job'],
+  bench: ['piece', 'shop'],
+  job: ['fit', 'cover', 'lay', 'cost', 'bench'],
   record: ['job'],
-  stations: ['bench', 'record'],
+  progress: ['record'],
   format: ['template'],
   contract: ['job'],
   testing: ['job'],
@@ -74,6 +76,8 @@ export function offence({ from, to }: Import): string | null {
   if (toWorkspace !== workspace) return to.endsWith('.json') ? null : `${workspace} reaches into ${toWorkspace} by path`;
   // What lies at the top of the core (its index) gathers every folder.
   if (workspace !== 'core' || folder.endsWith('.ts')) return null;
+  const owner = /^core\/src\/cover\/constructions\/([^/]+)\//.exec(to)?.[1];
+  if (owner && !from.includes(`/constructions/${owner}/`) && from !== 'core/src/cover/list.ts') return `only the list of covers may import the construction ${owner}`;
   if (toFolder === 'testing' && !spec) return 'only specs may import testing';
   return spec || reachable(folder).has(toFolder) ? null : `core/${folder} may not import core/${toFolder}`;
 }

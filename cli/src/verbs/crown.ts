@@ -1,5 +1,5 @@
 import { fit, fitRequestSchema } from '@yardland/core';
-import { checkCrown, crownAnswer, crownRequestSchema } from '@yardland/core/build/crown-request';
+import { checkCrown, crownAnswer, crownRequestSchema } from '@yardland/core/crown/crown-request';
 import { documentVerb } from './document-verb';
 
 /** The crown of one face: extra cloth, draw-in, bowed plate, pads. */

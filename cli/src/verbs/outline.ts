@@ -44,7 +44,7 @@ async function write(outline: Outline, file: string): Promise<Issue | null> {
   const name = path.basename(file).replace(/\.[^.]+$/, '');
   const format = formatOf(file);
   try {
-    if (/\.pdf$/i.test(file)) fs.writeFileSync(file, await templatePdf(outline, { name, units: 'metric', paper: 'a4' }));
+    if (/\.pdf$/i.test(file)) fs.writeFileSync(file, await templatePdf({ outline }, { name, units: 'metric', paper: 'a4' }));
     else if (format?.write) fs.writeFileSync(file, format.write(outline, name));
     else return issue('error', 'file-kind-unknown', '--out', { file, kinds: '.dxf, .svg, .pdf, .plt, .csv, .json' });
     return null;

@@ -4,9 +4,11 @@ import * as z from 'zod';
 export const TEMPLATE_SIZES = ['given', 'seat', 'finished', 'core', 'cut'] as const;
 export const TEMPLATE_PAPERS = ['a4', 'letter', 'a3', 'legal'] as const;
 
-/** Query of a template's print: tiles on a paper, or one sheet off a roll. */
+/** Query of a template's print: tiles on a paper, or one sheet off a roll. `cut` is the largest plate, as it is cut. */
 export const templatePrintQuerySchema = z.strictObject({
   paper: z.enum(TEMPLATE_PAPERS).optional(),
   size: z.enum(TEMPLATE_SIZES).optional(),
+  /** A piece of the plan, by its id, in place of a size. */
+  piece: z.string().max(60).optional(),
   rollWidthMm: z.coerce.number().min(200).max(3000).optional(),
 });

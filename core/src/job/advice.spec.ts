@@ -1,8 +1,8 @@
-import { fit, type FitRequest } from '../build/fit';
-import { sensitivity } from '../build/sensitivity';
+import { fit, type FitRequest } from '../fit/fit';
+import { sensitivity } from '../fit/sensitivity';
 import { openShop } from '../shop/shop';
 import { demoShop, sampleCushion } from '../testing/samples';
-import { solveCrown } from '../build/solve-crown';
+import { solveCrown } from '../crown/solve-crown';
 import { fitAdvice } from './advice';
 import { answersIn } from './answers';
 import { compareSchools } from './compare-schools';

@@ -1,5 +1,5 @@
-import { deciding } from '../build/sensitivity';
-import { FIT_BANDS, type Fit } from '../build/fit';
+import { deciding } from '../fit/sensitivity';
+import { FIT_BANDS, type Fit } from '../fit/fit';
 import { isFoam } from '../material/material';
 import { schoolNumber } from '../shop/schools';
 import { pairMm } from '../units/length';

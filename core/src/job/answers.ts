@@ -1,4 +1,4 @@
-import type { CrownAnswer, CrownAsk } from '../build/domed';
+import type { CrownAnswer, CrownAsk } from '../crown/domed';
 import type { LongCoreAnswer, LongCoreAsk } from '../filling/long-core';
 import type { CheckedLay, LayRequest } from '../lay/contract';
 

@@ -1,13 +1,14 @@
-import { given, law, plus, sum, type Figure } from '../kernel/figure';
+import type { Notion } from '../cover/contract';
+import { given, law, plus, sum, type Figure, type Term } from '../kernel/figure';
 import type { Shop } from '../shop/shop';
 import { MM_PER_YARD, type UnitSystem } from '../units/length';
 import { roundUp } from '../units/round';
 import type { Job } from './document';
-import { clothFacts, type CushionPlan } from './plan-cushion';
+import type { CushionPlan } from './plan-cushion';
 import type { PlannedLay } from './lays';
 import type { LotChoice } from './lots';
 
-export type Ware = 'cloth' | 'foam' | 'filling' | 'wadding' | 'zip' | 'cord' | 'thread' | 'slider';
+export type Ware = 'cloth' | 'foam' | 'filling' | 'wadding' | Notion['ware'];
 
 /** One line of what to buy. `amount` is null while its lay is still being worked out. */
 export interface BuyLine {
@@ -23,6 +24,8 @@ export interface BuyLine {
   readonly lot: string | null;
   /** Pieces that fit on none of it. */
   readonly unplaced: number;
+  /** The customer's own, of which so much is there, mm: nothing is bought. */
+  readonly ownMm?: number;
 }
 
 /** Cloth and wadding are sold by this. */
@@ -54,10 +57,8 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
     };
   }
   const ware = subject.kind;
-  const name =
-    subject.kind === 'cloth'
-      ? (clothFacts(job, shop).name ?? 'Cover cloth')
-      : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
+  const name = subject.kind === 'cloth' ? subject.name : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
+  const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
   const squared = given('to square the end', shop.assume('squareEndMm', job.units), 'shop');
   return {
     ware,
@@ -68,21 +69,33 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
     layKey: lay.key,
     lot: null,
     unplaced,
+    ...(own === null ? {} : { ownMm: own }),
   };
 }
 
-function total(name: string, plans: readonly CushionPlan[], of: (plan: CushionPlan) => Figure | null): Figure | null {
-  const parts = plans.flatMap((plan) => {
-    const figure = plan.keptCover ? null : of(plan);
-    return figure ? [plus(figure, plan.source.quantity)] : [];
+/** Every notion of the job's covers, those of one name together, in the order in which covers name them. */
+function notionLines(plans: readonly CushionPlan[]): BuyLine[] {
+  const rows = new Map<string, { readonly notion: Notion; readonly parts: Term[] }>();
+  for (const { cover, keptCover, source } of plans) {
+    if (!cover || keptCover) continue;
+    for (const notion of [...cover.notions, ...(cover.inner?.notions ?? [])]) {
+      const key = `${notion.ware} ${notion.name}`;
+      const row = rows.get(key) ?? { notion, parts: [] };
+      row.parts.push(plus(notion.amount, source.quantity));
+      rows.set(key, row);
+    }
+  }
+  return [...rows.values()].flatMap(({ notion: { ware, name, sold }, parts }): BuyLine[] => {
+    const [first, ...rest] = parts;
+    if (!first) return [];
+    const title = name.toLowerCase();
+    const amount = sum(
+      title,
+      law(title, `${first.count} × {0}`, [first.each], (v = 0) => v * first.count, first.each.unit),
+      ...rest,
+    );
+    return [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0 }];
   });
-  const [first, ...rest] = parts;
-  if (!first) return null;
-  return sum(
-    name,
-    law(name, `${first.count} × {0}`, [first.each], (v = 0) => v * first.count, first.each.unit),
-    ...rest,
-  );
 }
 
 /** Spring units, feather cases and felt, made to the core's plan: so many of each height. */
@@ -90,9 +103,10 @@ function fillingLines(plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
   const counts = new Map<string, { readonly name: string; readonly thicknessMm: number; count: number }>();
   for (const plan of plans)
     for (const piece of plan.pieces) {
-      if (piece.material !== 'filling' || piece.grade === null || piece.thicknessMm === null) continue;
-      const key = `${piece.grade} ${piece.thicknessMm}`;
-      const line = counts.get(key) ?? { name: shop.stock(piece.grade)?.name ?? piece.grade, thicknessMm: piece.thicknessMm, count: 0 };
+      if (piece.material.kind !== 'filling') continue;
+      const { filling, thicknessMm } = piece.material;
+      const key = `${filling} ${thicknessMm}`;
+      const line = counts.get(key) ?? { name: shop.stock(filling)?.name ?? filling, thicknessMm, count: 0 };
       line.count += piece.countPerCushion * plan.source.quantity;
       counts.set(key, line);
     }
@@ -110,16 +124,5 @@ function fillingLines(plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
 
 /** What the job needs, worked out from its lays and covers. */
 export function buyList(job: Job, plans: readonly CushionPlan[], lays: readonly PlannedLay[], lots: readonly LotChoice[], shop: Shop): BuyLine[] {
-  const notion = (ware: Ware, name: string, sold: BuyLine['sold'], of: (plan: CushionPlan) => Figure | null): BuyLine[] => {
-    const amount = total(name.toLowerCase(), plans, of);
-    return amount ? [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0 }] : [];
-  };
-  return [
-    ...lays.map((lay) => layLine(job, lay, lots, shop)),
-    ...fillingLines(plans, shop),
-    ...notion('zip', 'Zip tape', 'run', (plan) => plan.cover?.notions.zip ?? null),
-    ...notion('slider', 'Sliders', 'count', (plan) => plan.cover?.notions.sliders ?? null),
-    ...notion('cord', 'Welt cord', 'run', (plan) => plan.cover?.notions.cord ?? null),
-    ...notion('thread', 'Thread', 'run', (plan) => plan.cover?.notions.thread ?? null),
-  ];
+  return [...lays.map((lay) => layLine(job, lay, lots, shop)), ...fillingLines(plans, shop), ...notionLines(plans)];
 }

@@ -1,4 +1,5 @@
 import { area } from '../geometry/outline';
+import type { MaterialKind } from '../piece/material-ref';
 import type { Piece } from '../piece/piece';
 import type { SchoolRow } from '../shop/schools';
 import type { Cushion } from './document';
@@ -17,8 +18,8 @@ export interface Compared {
   readonly foamMm3: number;
 }
 
-const total = (pieces: readonly Piece[], material: Piece['material'], of: (piece: Piece) => number): number =>
-  pieces.filter((piece) => piece.material === material).reduce((sum, piece) => sum + of(piece) * piece.countPerCushion, 0);
+const total = (pieces: readonly Piece[], material: MaterialKind, of: (piece: Piece) => number): number =>
+  pieces.filter((piece) => piece.material.kind === material).reduce((sum, piece) => sum + of(piece) * piece.countPerCushion, 0);
 
 /** Whether two thicknesses of a core are one, and the thinnest layer that is cut, mm. */
 const SAME_MM = 0.5;
@@ -40,8 +41,8 @@ export function* compareSchools(cushion: Cushion, context: CushionContext, solve
       school,
       cushion: made,
       plan,
-      clothMm2: total(plan.pieces, 'cover', (piece) => area(piece.outline)),
-      foamMm3: total(plan.pieces, 'foam', (piece) => area(piece.outline) * (piece.thicknessMm ?? 0)),
+      clothMm2: total(plan.pieces, 'cloth', (piece) => area(piece.outline)),
+      foamMm3: total(plan.pieces, 'foam', (piece) => area(piece.outline) * (piece.material.kind === 'foam' ? piece.material.thicknessMm : 0)),
     });
     yield { done: rows.length, of: schools.length };
   }

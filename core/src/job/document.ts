@@ -1,8 +1,9 @@
 import * as z from 'zod';
-import { constructionSchema } from '../cover/constructions/constructions';
-import { CROWN_WAYS } from '../build/domed';
-import { CUTTING_TOOLS } from '../build/foam';
-import { GIVEN } from '../build/sizes';
+import { constructionSchema } from '../cover/list';
+import { CLOTH_SLOTS } from '../piece/material-ref';
+import { CROWN_WAYS } from '../crown/domed';
+import { CUTTING_TOOLS } from '../allowance/foam';
+import { GIVEN } from '../piece/sizes';
 import { DECKS, POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { BUILDS } from '../filling/sitters';
@@ -86,6 +87,19 @@ export const checkSchema = z.strictObject({
 });
 export type Check = z.infer<typeof checkSchema>;
 
+/** A cloth as a job uses it: over the selvedges so wide, from the catalogue or not, and how it lies. */
+export const clothUseSchema = z.strictObject({
+  /** Over the selvedges. */
+  widthMm: z.number().positive().max(10_000),
+  material: z.string().max(60).optional(),
+  railroaded: z.boolean().optional(),
+  /** The customer's own cloth: so much of it is there, and none is bought. */
+  ownLengthMm: z.number().positive().max(200_000).optional(),
+  /** Washed before it is cut: it is not cut larger although it shrinks. */
+  washed: z.boolean().optional(),
+});
+export type ClothUse = z.infer<typeof clothUseSchema>;
+
 export const cushionSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   quantity: z.int().min(1).max(500),
@@ -100,6 +114,8 @@ export const cushionSchema = z.strictObject({
   /** One number of the school that this cushion takes otherwise. */
   schoolNumber: z.strictObject({ number: z.enum(SCHOOL_NUMBER_KEYS), mm: z.number().min(-500).max(5000) }).optional(),
   construction: constructionSchema,
+  /** Parts of the cover that are of another cloth than the job's. */
+  slots: z.partialRecord(z.enum(CLOTH_SLOTS).exclude(['main']), clothUseSchema).optional(),
   core: z.strictObject({
     layers: z
       .array(
@@ -160,12 +176,8 @@ export const jobSchema = z.strictObject({
   /** Money there is for new cores now; the rest waits. */
   budget: z.number().nonnegative().max(1e7).optional(),
   cushions: z.array(cushionSchema).min(1).max(100),
-  cloth: z.strictObject({
-    /** Over the selvedges. */
-    widthMm: z.number().positive().max(10_000),
-    material: z.string().max(60).optional(),
-    railroaded: z.boolean().optional(),
-  }),
+  /** The main cloth. */
+  cloth: clothUseSchema,
 });
 /** A job document. Lengths in millimetres; a field left out means "as the school or the shop says". */
 export type Job = z.infer<typeof jobSchema>;

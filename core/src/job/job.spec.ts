@@ -1,6 +1,5 @@
 import fc from 'fast-check';
 import chest from '../../../demo/jobs/storage-chest.json';
-import { stepsOf } from '../bench/steps';
 import { judge, setOf } from '../filling/old-core';
 import { compare } from '../record/check';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
@@ -82,9 +81,23 @@ describe('the quick line with shapes', () => {
     const round = readQuickLine('2 x round 460 x 90', 'metric');
     expect(round.ok && [round.quantity, round.template, round.heightMm]).toEqual([2, { shape: 'round', diameterMm: 460 }, 90]);
     const oval = readQuickLine('600 x 400 x 75 oval welt', 'metric');
-    expect(oval.ok && [oval.template.shape, oval.construction.edge]).toEqual(['oval', 'welt']);
+    expect(oval.ok && [oval.template.shape, oval.construction]).toEqual(['oval', { kind: 'boxed', edge: 'welt' }]);
     const half = readQuickLine('4 x half-round 420 x 50', 'metric');
     expect(half.ok && [half.quantity, half.template]).toEqual([4, { shape: 'half-round', widthMm: 420 }]);
+    const drum = readQuickLine('2 x round 380 x 60 drum', 'metric');
+    expect(drum.ok && [drum.quantity, drum.given, drum.template, drum.heightMm, drum.construction]).toEqual([
+      2,
+      'seat',
+      { shape: 'round', diameterMm: 380 },
+      60,
+      { kind: 'drum' },
+    ]);
+    const scatter = readQuickLine('4 x 450 x 450 x 120 knife edge envelope', 'metric');
+    expect(scatter.ok && [scatter.given, scatter.construction]).toEqual(['core', { kind: 'knife-edge', closing: 'envelope' }]);
+    const roll = readQuickLine('round 180 x 600 bolster welted', 'metric');
+    expect(roll.ok && [roll.given, roll.construction]).toEqual(['finished', { kind: 'bolster', edge: 'welt' }]);
+    // A word of another construction is not understood.
+    expect(readQuickLine('500 x 450 x 75 boxed envelope', 'metric')).toEqual(jasmine.objectContaining({ ok: false, code: 'words-unknown' }));
     expect(readQuickLine('round 460', 'metric')).toEqual(jasmine.objectContaining({ ok: false, code: 'no-measures' }));
   });
 });
@@ -95,6 +108,7 @@ describe('the quick line', () => {
     expect(reading).toEqual({
       ok: true,
       quantity: 6,
+      given: 'seat',
       template: { shape: 'rectangle', widthMm: 19.75 * 25.4, depthMm: 17 * 25.4 },
       heightMm: 3 * 25.4,
       construction: { kind: 'boxed', edge: 'welt' },
@@ -138,18 +152,18 @@ describe('an old core', () => {
 
 describe('the work order', () => {
   it('keeps every later seam reachable: welt before band, plaque before its ends, zip open before the last seam', () => {
-    const steps = stepsOf(planned());
+    const steps = planned().operations;
     const at = (id: string) => steps.findIndex((step) => step.id === id);
-    const order = ['sew-plaque-slit', 'sew-boxing-joins', 'sew-welt-top', 'sew-plaque-ends', 'sew-band-to-top', 'sew-band-to-bottom'].map(at);
+    const order = ['sew/plaque', 'sew/boxing-joins', 'sew/welt-on', 'sew/plaque-ends', 'sew/band-to-top', 'sew/band-to-bottom'].map(at);
     expect(order.every((place, i) => place >= 0 && (i === 0 || place > (order[i - 1] ?? 0)))).toBeTrue();
-    expect(steps[at('sew-band-to-bottom')]!.cautions.join()).toContain('Open the zip');
+    expect(steps[at('sew/band-to-bottom')]!.cautions.join()).toContain('Open the zip');
     expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length);
   });
 
   it('leaves out what this cushion has not', () => {
-    const bare = stepsOf(planned({ school: 'bare-and-oversize', wrapLoftMm: 0, construction: { kind: 'boxed', edge: 'plain', strips: 'along' } }));
-    expect(bare.map((step) => step.what).join()).not.toMatch(/welt|wadding for the wrap|Join the boxing/);
-    expect(stepsOf(planned({ school: 'none' }))).toEqual([]);
+    const bare = planned({ school: 'bare-and-oversize', wrapLoftMm: 0, construction: { kind: 'boxed', edge: 'plain', strips: 'along' } }).operations;
+    expect(bare.map((step) => step.text).join()).not.toMatch(/welt|wadding for the wrap|Join the boxing/);
+    expect(planned({ school: 'none' }).operations).toEqual([]);
   });
 });
 

@@ -1,5 +1,6 @@
-import { kerfOf } from '../build/foam';
-import { biasBlocks, biasDepth } from '../cover/welt';
+import { kerfOf } from '../allowance/foam';
+import { biasBlocks, biasDepth } from '../cover/parts/welt';
+import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import { flatten, rectangleOutline } from '../geometry/outline';
 import { hashText } from '../kernel/hash';
 import type { Issue } from '../kernel/issue';
@@ -7,12 +8,14 @@ import type { LayAnswer, LayItem, LayMaterial, LayRequest, Turn } from '../lay/c
 import { nominalThickness } from '../material/material';
 import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
-import type { Job } from './document';
-import { clothFacts, type CushionPlan, type Cut } from './plan-cushion';
+import { clothFacts, clothName, clothUse } from './cloths';
+import type { ClothUse, Job } from './document';
+import type { CushionPlan, Cut } from './plan-cushion';
 
 /** Which material a lay is on. */
 export type LaySubject =
-  | { readonly kind: 'cloth' }
+  /** One cloth, with the slots that are of it; `ownLengthMm`: it is the customer's own, and so much is there. */
+  | { readonly kind: 'cloth'; readonly name: string; readonly slots: readonly ClothSlot[]; readonly use: ClothUse; readonly ownLengthMm: number | null }
   | { readonly kind: 'foam'; readonly grade: string; readonly thicknessMm: number }
   | { readonly kind: 'wadding'; readonly loftMm: number; readonly material: string };
 
@@ -50,13 +53,10 @@ function wanted(key: string, subject: LaySubject, material: LayMaterial, named: 
   return { hash: hashText(JSON.stringify([request.format, material, request.seed, TRIES, content])), key, subject, request };
 }
 
-/** Bias blocks for all welts of the job, strips of like width together. */
-function biasItems(plans: readonly CushionPlan[], usableMm: number, shopDepthMm: number): NamedItem[] {
+/** Bias blocks for all welts on one cloth, strips of like width together. */
+function biasItems(bias: readonly Cut[], usableMm: number, shopDepthMm: number): NamedItem[] {
   const strips = new Map<number, number>();
-  for (const plan of plans)
-    for (const piece of plan.pieces)
-      if (piece.grain === 'bias')
-        strips.set(piece.height.value, (strips.get(piece.height.value) ?? 0) + (piece.joins + 1) * piece.countPerCushion * plan.source.quantity);
+  for (const { piece, count } of bias) strips.set(piece.height.value, (strips.get(piece.height.value) ?? 0) + (piece.joins + 1) * count);
   return [...strips].flatMap(([stripMm, count], group) => {
     const { depthMm, widthsMm } = biasBlocks(count, stripMm, biasDepth(shopDepthMm, usableMm), usableMm);
     return widthsMm.map((widthMm, i): NamedItem => ({
@@ -66,21 +66,60 @@ function biasItems(plans: readonly CushionPlan[], usableMm: number, shopDepthMm:
   });
 }
 
-function clothLay(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay | null {
-  const facts = clothFacts(job, shop);
-  const base: Turn = job.cloth.railroaded ? 90 : 0;
-  const turnsFrom = (turn: Turn): Turn[] => (facts.oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn]);
-  const items = plans.flatMap((plan, index) =>
-    plan.cuts
-      .filter(({ piece }) => piece.material === 'cover' && piece.grain !== 'bias')
-      .map((cut) => {
-        const strip = ['boxing', 'side-panel', 'plaque'].includes(cut.piece.role);
-        const alongRoll = strip && plan.source.construction.strips === 'along' && base === 0;
-        return itemOf(index, cut, turnsFrom(alongRoll ? 90 : base));
-      }),
-  );
-  const all = [...items, ...biasItems(plans, facts.usableMm, shop.assume('biasDepthMm', job.units))];
-  return all.length ? wanted('cloth', { kind: 'cloth' }, { kind: 'roll', widthMm: facts.usableMm, gapMm: shop.assume('clothGapMm', job.units) }, all) : null;
+interface OnCloth {
+  readonly use: ClothUse;
+  readonly slots: Set<ClothSlot>;
+  readonly items: NamedItem[];
+  readonly bias: Cut[];
+}
+
+/** The pieces of cloth by the cloth they are cut from: slots of one cloth are laid together, each other cloth by itself. */
+function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<string, OnCloth> {
+  const cloths = new Map<string, OnCloth>();
+  plans.forEach((plan, index) => {
+    for (const cut of plan.cuts) {
+      const { material, grain, alongRoll } = cut.piece;
+      if (material.kind !== 'cloth') continue;
+      const use = clothUse(material.slot, job, plan.source);
+      const name = clothName(use);
+      const cloth = cloths.get(name) ?? { use, slots: new Set<ClothSlot>(), items: [], bias: [] };
+      cloths.set(name, cloth);
+      cloth.slots.add(material.slot);
+      if (grain === 'bias') {
+        cloth.bias.push(cut);
+        continue;
+      }
+      const base: Turn = use.railroaded ? 90 : 0;
+      const turn: Turn = alongRoll && base === 0 ? 90 : base;
+      const oneWay = clothFacts(use, job.units, shop).oneWay;
+      cloth.items.push(itemOf(index, cut, oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn]));
+    }
+  });
+  return cloths;
+}
+
+/** The key of the lay on a cloth: the main cloth's has always been the same. */
+export function clothLayKey(use: ClothUse, main: ClothUse): string {
+  const name = clothName(use);
+  return name === clothName(main) ? 'cloth' : `cloth-${hashText(name).slice(-6)}`;
+}
+
+/** One lay for each cloth; the main one first, under the name it has always had. */
+function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
+  const main = clothName(job.cloth);
+  const cloths = [...byCloth(job, plans, shop)].sort(([a], [b]) => Number(b === main) - Number(a === main));
+  return cloths.map(([, { use, slots, items, bias }]) => {
+    const facts = clothFacts(use, job.units, shop);
+    const all = [...items, ...biasItems(bias, facts.usableMm, shop.assume('biasDepthMm', job.units))];
+    const subject: LaySubject = {
+      kind: 'cloth',
+      name: facts.name ?? 'Cover cloth',
+      slots: CLOTH_SLOTS.filter((slot) => slots.has(slot)),
+      use,
+      ownLengthMm: use.ownLengthMm ?? null,
+    };
+    return wanted(clothLayKey(use, job.cloth), subject, { kind: 'roll', widthMm: facts.usableMm, gapMm: shop.assume('clothGapMm', job.units) }, all);
+  });
 }
 
 /** Pieces of one kind grouped by what they are cut from. */
@@ -100,9 +139,9 @@ function grouped(plans: readonly CushionPlan[], keyOf: (piece: Piece, plan: Cush
 
 /** One lay for each foam and sheet: an inch sheet and its metric twin are one. */
 function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
-  const groups = grouped(plans, ({ material, grade, thicknessMm }) => {
-    const stock = material === 'foam' ? shop.grade(grade ?? '') : undefined;
-    return stock ? `${stock.id} ${nominalThickness(stock, thicknessMm ?? 0)}` : null;
+  const groups = grouped(plans, ({ material }) => {
+    const stock = material.kind === 'foam' ? shop.grade(material.grade) : undefined;
+    return stock && material.kind === 'foam' ? `${stock.id} ${nominalThickness(stock, material.thicknessMm)}` : null;
   });
   return [...groups].flatMap(([key, items]) => {
     const [gradeId = '', thickness = ''] = key.split(' ');
@@ -115,7 +154,7 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
       lengthMm: grade.sheet.lengthMm - trim,
       gapMm: Math.max(
         ...plans
-          .filter((plan) => plan.pieces.some((piece) => piece.grade === gradeId))
+          .filter((plan) => plan.pieces.some(({ material }) => material.kind === 'foam' && material.grade === gradeId))
           .map((plan) => kerfOf(plan.source.core.tool, (key) => shop.assume(key, job.units))),
       ),
     };
@@ -125,8 +164,9 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
 
 /** One lay for each roll of wadding, whatever lofts were asked of it. */
 function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
-  const rollOf = (piece: Piece, plan: CushionPlan) => shop.waddingNear(piece.thicknessMm ?? plan.wrap?.value ?? 0, plan.source.seat?.place === 'outdoor');
-  const groups = grouped(plans, (piece, plan) => (piece.material === 'wadding' ? (rollOf(piece, plan)?.id ?? null) : null));
+  const groups = grouped(plans, ({ material }, { source }) =>
+    material.kind === 'wadding' ? (shop.waddingNear(material.loftMm, source.seat?.place === 'outdoor')?.id ?? null) : null,
+  );
   return [...groups].flatMap(([id, items]) => {
     const wadding = shop.document.waddings.find((one) => one.id === id);
     if (!wadding) return [];
@@ -135,8 +175,7 @@ function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wante
   });
 }
 
-/** The lays a job needs: one on its cloth, one on each foam and thickness, one on each wadding. */
+/** The lays a job needs: one on each cloth, one on each foam and thickness, one on each wadding. */
 export function laysOf(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
-  const cloth = clothLay(job, plans, shop);
-  return [...(cloth ? [cloth] : []), ...foamLays(job, plans, shop), ...waddingLays(job, plans, shop)];
+  return [...clothLays(job, plans, shop), ...foamLays(job, plans, shop), ...waddingLays(job, plans, shop)];
 }

@@ -1,4 +1,3 @@
-import { stepsOf } from '../bench/steps';
 import { planned } from '../testing/planned';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { openShop } from '../shop/shop';
@@ -40,7 +39,7 @@ describe('a cushion looked over', () => {
     });
     const one = planned(kept);
     expect(one.pieces.some((piece) => piece.role === 'foam')).toBeFalse();
-    const steps = stepsOf(one).map((step) => step.what);
+    const steps = one.operations.map((step) => step.text);
     expect(steps.some((what) => what.startsWith('Re-glue the open joints'))).toBeTrue();
     expect(steps.some((what) => what.startsWith('Cut the foam'))).toBeFalse();
     expect(steps.some((what) => what.includes('Core A goes in'))).toBeTrue();

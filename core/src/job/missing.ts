@@ -1,13 +1,13 @@
 import { issue, type Issue } from '../kernel/issue';
-import type { Piece } from '../piece/piece';
+import type { MaterialKind } from '../piece/material-ref';
 import type { PlannedLay } from './lays';
 import type { Plan } from './plan';
 import type { CushionPlan } from './plan-cushion';
-import { pieceLabel } from './words';
 
 /** Where a piece of this material is changed, from the cushion. */
-const PATHS: Record<Piece['material'], string> = {
-  cover: 'construction',
+const PATHS: Record<MaterialKind, string> = {
+  cloth: 'construction',
+  'thin-foam': 'construction',
   foam: 'core.layers',
   'old-core': 'seat.oldCores',
   filling: 'core.layers',
@@ -23,8 +23,8 @@ export function missingPieces(lays: readonly PlannedLay[], cushions: readonly Cu
       if (!piece) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];
       const { width, height } = piece;
       return [
-        issue('error', 'piece-missing', `cushions.${index}.${PATHS[piece.material]}`, {
-          piece: pieceLabel(piece),
+        issue('error', 'piece-missing', `cushions.${index}.${PATHS[piece.material.kind]}`, {
+          piece: piece.label,
           widthMm: width.value,
           heightMm: height.value,
           key,

@@ -1,7 +1,7 @@
 import { area, flatten, perimeter } from '../geometry/outline';
 import { pointSegmentDistance } from '../geometry/polygon';
 import type { Point } from '../geometry/point';
-import { unequalSeams } from '../piece/piece';
+import { unequalSeams } from '../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import type { Cushion } from './document';
 import { plan } from './plan';

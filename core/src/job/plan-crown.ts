@@ -1,11 +1,12 @@
-import type { CrownAnswer, CrownAsk } from '../build/domed';
-import type { Outlines } from '../build/outlines';
-import type { Sizes } from '../build/sizes';
-import { slantedPlate } from '../cover/panels';
+import type { CrownAnswer, CrownAsk } from '../crown/domed';
+import type { Outlines } from '../allowance/outlines';
+import type { Sizes } from '../piece/sizes';
+import { slantedPlate } from '../cover/parts/panels';
 import { outlineBounds } from '../geometry/outline';
 import { given, law, type Figure } from '../kernel/figure';
+import type { EdgeProfile } from '../cover/contract';
 import { hashText } from '../kernel/hash';
-import type { Piece } from '../piece/piece';
+import { PLAIN_PIECE, type Piece } from '../piece/piece';
 import type { Cushion } from './document';
 
 /** A crown that was asked for: its request, and the answer once there is one. Until then the plates are planned flat. */
@@ -15,9 +16,9 @@ export interface PlannedCrown {
   readonly answer: CrownAnswer | null;
 }
 
-/** How many faces stand proud. A wedge is crowned on its slope only; without a word both faces are. */
-export function facesOf({ crown }: Cushion, sizes: Sizes): 1 | 2 {
-  return sizes.slope ? 1 : (crown?.faces ?? 2);
+/** How many faces stand proud: as the construction leaves it, else as it was asked; without a word both. */
+export function facesOf({ crown }: Cushion, { crownedFaces }: EdgeProfile): 1 | 2 {
+  return crownedFaces ?? crown?.faces ?? 2;
 }
 
 /** The crown that a cushion asks for, over the plate that is to stand proud. */
@@ -31,29 +32,25 @@ export function crownFor(cushion: Cushion, sizes: Sizes, outlines: Outlines, cro
 }
 
 /** The crown's pads as pieces, largest first, for every crowned face. */
-export function padPieces(cushion: Cushion, sizes: Sizes, answer: CrownAnswer | null): Piece[] {
+export function padPieces(cushion: Cushion, answer: CrownAnswer | null, faces: 1 | 2): Piece[] {
   const loft = cushion.crown?.pads?.loftMm;
   if (!answer || loft === undefined) return [];
   return answer.pads.map(({ outline, heightMm }, i): Piece => {
     const box = outlineBounds(outline);
     const level = given('level', heightMm, 'counted');
     const side = (mm: number): Figure => law('pad', 'where the crown stands {0} high', [level], () => mm);
+    const of = answer.pads.length;
     return {
+      ...PLAIN_PIECE,
       id: `crown-pad-${i + 1}`,
       role: 'crown-pad',
-      part: { index: i + 1, of: answer.pads.length },
-      material: 'wadding',
-      grade: null,
-      thicknessMm: loft,
-      countPerCushion: facesOf(cushion, sizes),
+      label: of > 1 ? `crown pad ${i + 1} of ${of}` : 'crown pad',
+      part: { index: i + 1, of },
+      material: { kind: 'wadding', loftMm: loft },
+      countPerCushion: faces,
       width: side(box.maxX - box.minX),
       height: side(box.maxY - box.minY),
       outline,
-      sewn: null,
-      marks: [],
-      grain: 'any',
-      trimMm: 0,
-      joins: 0,
     };
   });
 }

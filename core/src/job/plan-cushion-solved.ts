@@ -1,4 +1,4 @@
-import type { CrownAnswer, CrownAsk } from '../build/domed';
+import type { CrownAnswer, CrownAsk } from '../crown/domed';
 import type { Cushion } from './document';
 import { planCushion, type CushionContext, type CushionPlan } from './plan-cushion';
 

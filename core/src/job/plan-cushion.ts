@@ -1,42 +1,91 @@
-import { checkLayers, corePieces } from '../build/foam';
-import { fit, type Fit, type FitRequest } from '../build/fit';
-import { outlinesOf, reachedSizes, type Outlines } from '../build/outlines';
-import { evaluateSizes, type Sizes } from '../build/sizes';
-import { cornerFilling, onRoll, wrapPieces } from '../build/wrap';
+import { checkLayers, corePieces } from '../allowance/foam';
+import { outlinesOf, reachedSizes, type Outlines } from '../allowance/outlines';
+import { evaluateSizes } from '../allowance/sizes';
+import { cornerFilling, onRoll, wrapPieces } from '../allowance/wrap';
+import { ordered } from '../bench/order';
+import { CONSTRUCTIONS, constructionOf } from '../cover/list';
+import type { Construction, Cover, EdgeProfile } from '../cover/contract';
+import { cornersOf } from '../cover/parts/corners';
 import type { Asked } from '../filling/old-core';
-import { constructionOf } from '../cover/constructions/constructions';
-import type { Cover } from '../cover/constructions/construction';
-import { cornersOf } from '../cover/corners';
+import { fit, type Fit, type FitRequest } from '../fit/fit';
 import { flatten, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
-import { hashNumbers } from '../kernel/hash';
 import { given, law, type Figure } from '../kernel/figure';
+import { hashNumbers } from '../kernel/hash';
 import { issue, under, type Issue } from '../kernel/issue';
 import { SAME_TO_A_CUSHION_MM } from '../material/material';
+import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
-import { overridden, type School, type WrapWay } from '../shop/schools';
+import type { Sizes } from '../piece/sizes';
 import type { Constants } from '../shop/assumptions';
+import { overridden, type School, type WrapWay } from '../shop/schools';
 import type { Shop } from '../shop/shop';
 import { outlineOf, shapeOf } from '../template/shapes/shapes';
 import { pairMm, type UnitSystem } from '../units/length';
-import { askedOf } from './asked';
 import type { Answers } from './answers';
+import { askedOf } from './asked';
+import { clothUse, shrinkage, slotFacts } from './cloths';
 import type { Cushion, Job } from './document';
-import { keptCover, lookedOver } from './look-over';
+import { keptCover, lookedOver, type LookedOver } from './look-over';
+import { coreWork, operationsFor } from './plan-operations';
 import { crownFor, facesOf, padPieces, type PlannedCrown } from './plan-crown';
+import { crownProblems, fitProblems, fitRequestOf, notModelled } from './plan-fit';
 import { hollowPads, joinPad, longCoreFor, longCorePieces, longCoreProblems, type PlannedLongCore } from './plan-old-cores';
+import { cutLarger } from './shrink';
 import { watch } from './watch';
-import { fillingNote, fitProblems, fitRequestOf } from './plan-fit';
 
-/** Everything derived from one cushion. Paths of its problems start at the cushion, or with `cloth` at the job. */
-export interface CushionPlan {
+/** What a cushion's construction is called; its way of working stays in its module, so that a plan is data and can be sent from one thread to another. */
+export interface ConstructionWords {
+  readonly kind: string;
+  readonly name: string;
+  /** A few words on its choices; may be empty. */
+  readonly detail: string;
+}
+
+/** What is known of a cushion whether or not it can be made. Paths of its problems start at the cushion, or with `cloth` at the job. */
+interface Known {
   /** The very object that was planned: what `previous` is recognised by. */
   readonly source: Cushion;
+  readonly construction: ConstructionWords;
+  /** What the seat asks of its core, for judging the old one. */
+  readonly asked: Asked;
+  /** Loft of the wadding that fills a hollow, mm. */
+  readonly padLoftMm: number;
+  /** The old cover goes back on, made ready like this; null where a new one is made. */
+  readonly keptCover: 'wash' | 'restitch' | null;
+  readonly problems: readonly Issue[];
+}
+
+/** A cushion that cannot be made as it stands: its problems say why, and nothing more is derived. */
+export interface Blocked extends Known {
+  readonly state: 'blocked';
   readonly school: School | null;
-  readonly sizes: Sizes | null;
+  readonly sizes: null;
+  readonly outlines: null;
+  readonly profile: null;
+  readonly wrap: null;
+  readonly wrapWay: WrapWay;
+  readonly cornerFilling: null;
+  readonly pieces: readonly [];
+  readonly cuts: readonly [];
+  readonly cover: null;
+  readonly operations: readonly [];
+  readonly looked: null;
+  readonly fit: null;
+  readonly fitRequest: null;
+  readonly crown: null;
+  readonly longCore: null;
+}
+
+/** Everything derived from a cushion that can be made. */
+export interface Planned extends Known {
+  readonly state: 'planned';
+  readonly school: School;
+  readonly sizes: Sizes;
   /** In one frame: the finished one's box lies at the origin. */
-  readonly outlines: Outlines | null;
-  readonly wrap: Figure | null;
+  readonly outlines: Outlines;
+  readonly profile: EdgeProfile;
+  readonly wrap: Figure;
   readonly wrapWay: WrapWay;
   /** Loose wadding for corners and packed ends, grams. */
   readonly cornerFilling: Figure | null;
@@ -44,21 +93,20 @@ export interface CushionPlan {
   /** The pieces as they are laid, in the order of `pieces`. */
   readonly cuts: readonly Cut[];
   /** The cover as it is made, or as the old one was: then it is neither cut, bought nor sewn. */
-  readonly cover: Cover | null;
-  /** The old cover goes back on, made ready like this; null where a new one is made. */
-  readonly keptCover: 'wash' | 'restitch' | null;
+  readonly cover: Cover;
+  /** The work order, every step after what it waits for. */
+  readonly operations: readonly Operation[];
+  /** What looking over the old core comes to. */
+  readonly looked: LookedOver | null;
   readonly fit: Fit | null;
   /** What the fit was worked out from. */
   readonly fitRequest: FitRequest | null;
   readonly crown: PlannedCrown | null;
   /** One long core out of old ones, where some were put in. */
   readonly longCore: PlannedLongCore | null;
-  /** Loft of the wadding that fills a hollow, mm. */
-  readonly padLoftMm: number;
-  /** What the seat asks of its core, for judging the old one. */
-  readonly asked: Asked;
-  readonly problems: readonly Issue[];
 }
+
+export type CushionPlan = Blocked | Planned;
 
 /** A piece made ready for laying: its polygon with the trim-off in it, and a name for that content. */
 export interface Cut {
@@ -74,49 +122,37 @@ export interface CushionContext {
   readonly shop: Shop;
   /** The answers of what was computed beside the plan, by the hash of the request. */
   readonly answers: Answers;
+  /** The constructions there are; the shipped list where it is not given. */
+  readonly constructions?: readonly Construction[];
 }
 
-/** Why nothing more of a cushion can be derived. */
-type Known = Pick<CushionPlan, 'source' | 'asked' | 'padLoftMm' | 'keptCover'>;
-
-function blocked(known: Known, school: School | null, problems: readonly Issue[]): CushionPlan {
+function blocked(known: Omit<Known, 'problems'>, school: School | null, problems: readonly Issue[]): Blocked {
   return {
     ...known,
+    problems,
+    state: 'blocked',
     school,
     sizes: null,
     outlines: null,
+    profile: null,
     wrap: null,
     wrapWay: 'faces',
     cornerFilling: null,
     pieces: [],
     cuts: [],
     cover: null,
+    operations: [],
+    looked: null,
     fit: null,
     fitRequest: null,
     crown: null,
     longCore: null,
-    problems,
   };
 }
 
 /** The questions of a cushion that have no answer yet. */
 export function unanswered({ crown, longCore }: CushionPlan): readonly (PlannedCrown | PlannedLongCore)[] {
   return [crown, longCore].filter((one) => one !== null).filter((one) => one.answer === null);
-}
-
-/** The cloth's facts where a material is chosen, else the shop's assumptions. */
-export function clothFacts(
-  { cloth, units }: Pick<Job, 'cloth' | 'units'>,
-  shop: Shop,
-): { readonly usableMm: number; readonly thicknessMm: number; readonly oneWay: boolean; readonly stretches: boolean; readonly name: string | null } {
-  const material = cloth.material === undefined ? undefined : shop.cloth(cloth.material);
-  return {
-    usableMm: Math.max(0, cloth.widthMm - 2 * (material?.selvedgeMm ?? shop.assume('selvedgeMm', units))),
-    thicknessMm: material?.thicknessMm ?? shop.assume('clothThicknessMm', units),
-    oneWay: material?.oneWay ?? true,
-    stretches: material?.stretches ?? false,
-    name: material?.name ?? null,
-  };
 }
 
 /** Trim-off is counted here and nowhere else: a strip is laid longer than its size says. */
@@ -144,14 +180,16 @@ function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: Sc
 /** Problems of foam that is still to be cut: a kept core has none of them. */
 const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'core-glued-up', 'sheet-thickness-not-stocked', 'filling-not-made-so-high']);
 
-/** Problems of a cover that is still to be made: a kept one has none of them. */
+/** What an old cover that goes back on has to be asked: its own size. */
 const keptCoverProblems = (cushion: Cushion): Issue[] => (cushion.given === 'sewn' ? [] : [issue('note', 'kept-cover-not-measured', 'seat.oldCover')]);
 
 /** Derives one cushion: total, pure, and independent of the others. */
-export function planCushion(cushion: Cushion, { units, cloth, shop, answers }: CushionContext): CushionPlan {
+export function planCushion(cushion: Cushion, { units, cloth, shop, answers, constructions = CONSTRUCTIONS }: CushionContext): CushionPlan {
   const assume: Constants = (key) => shop.assume(key, units);
   const kept = keptCover(cushion);
-  const known: Known = { source: cushion, asked: askedOf(cushion, shop, units), padLoftMm: assume('hollowPadLoftMm'), keptCover: kept };
+  const construction = constructionOf(cushion.construction, constructions);
+  const words = { kind: construction.kind, name: construction.name, detail: construction.says(cushion.construction) };
+  const known = { source: cushion, construction: words, asked: askedOf(cushion, shop, units), padLoftMm: assume('hollowPadLoftMm'), keptCover: kept };
   const row = shop.school(cushion.school);
   const school: School | null = row && cushion.schoolNumber ? overridden(row, cushion.schoolNumber.number, cushion.schoolNumber.mm) : (row ?? null);
   if (!school) return blocked(known, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
@@ -160,20 +198,24 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers }: C
   if (shapeProblems.length) return blocked(known, school, shapeProblems);
 
   const { outline: base, acrossMm, deepMm } = outlineOf(cushion.template);
-  const loftMm = cushion.wrapLoftMm ?? pairMm(school.wrap.loft, units);
-  const seamMm = cushion.construction.seamMm ?? null;
   const thin = shape.thin?.(cushion.template) ?? null;
+  const unsuited = construction.suits({ outline: base, sloping: thin !== null });
+  if (unsuited.length) return blocked(known, school, unsuited);
   if (thin && thin.mm >= cushion.heightMm)
     return blocked(known, school, [issue('error', 'thin-edge-not-thinner', 'template.thinMm', { thinMm: thin.mm, heightMm: cushion.heightMm })]);
-  const bySchool = evaluateSizes(
-    school,
-    { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm, wrapLoftMm: loftMm, wrapSqueezed: assume('wrapSqueezedLightly'), seamMm, thin },
-    units,
-  );
-  const nothing = (['sewn', 'core', 'finished'] as const).find(
-    (name) => bySchool[name].height.value <= 0 || (bySchool.slope && bySchool.slope[name].value <= 0),
-  );
-  if (nothing) return blocked(known, school, [issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm: cushion.heightMm })]);
+  const loftMm = cushion.wrapLoftMm ?? (construction.sizes ? 0 : pairMm(school.wrap.loft, units));
+  const measures = { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm };
+  const bySchool =
+    construction.sizes?.(cushion.construction, { ...measures, system: units, assume }) ??
+    evaluateSizes(
+      school,
+      { ...measures, wrapLoftMm: loftMm, wrapSqueezed: assume('wrapSqueezedLightly'), seamMm: cushion.construction.seamMm ?? null, thin },
+      units,
+    );
+  const profile = construction.profile(cushion.construction, bySchool, assume);
+  const heights = profile.kind === 'knife' ? (['core'] as const) : (['sewn', 'core', 'finished'] as const);
+  if (heights.some((name) => bySchool[name].height.value <= 0 || (bySchool.slope && bySchool.slope[name].value <= 0)))
+    return blocked(known, school, [issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm: cushion.heightMm })]);
   const outlines = outlinesOf(base, bySchool, acrossMm, deepMm);
   if (!outlines)
     return blocked(known, school, [
@@ -182,63 +224,96 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers }: C
   const sizes = reachedSizes(bySchool, outlines);
   const round = shape.round?.(cushion.template, sizes.sewn.width, sizes.sewn.depth);
 
-  const facts = clothFacts({ cloth, units }, shop);
-  const crown = crownFor(cushion, sizes, outlines, answers.crown);
-  const bow = crown?.answer && cushion.crown?.way === 'bow' ? { bowed: crown.answer.bowed, faces: facesOf(cushion, sizes) } : null;
-  const cover = constructionOf(cushion.construction).make(cushion.construction, {
+  const facts = slotFacts({ cloth, units }, cushion, shop);
+  const crown = profile.domes ? crownFor(cushion, sizes, outlines, answers.crown) : null;
+  const looked = lookedOver({ ...known, sizes });
+  const cover = construction.make(cushion.construction, {
     sizes,
     sewn: outlines.sewn,
-    bow,
     cut: outlines.cut,
+    core: outlines.core,
+    dome: crown?.answer && cushion.crown?.way === 'bow' ? { outline: crown.answer.bowed, faces: facesOf(cushion, profile) } : null,
     marks: cushion.marks ?? [],
     round: round ?? law('seam line round', 'edge of the sewn outline, {0} × {1}', [sizes.sewn.width, sizes.sewn.depth], () => perimeter(outlines.sewn)),
-    usableMm: facts.usableMm,
-    clothThicknessMm: facts.thicknessMm,
-    railroaded: cloth.railroaded ?? false,
+    cloth: facts,
+    contents: contentsOf(cushion, shop),
     assume,
   });
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
   const places = cushion.seat?.places ?? 1;
   const foams = corePieces(cushion.core.layers, sizes.core, outlines.core, places, shop, assume);
   const longCore = longCoreFor(cushion, sizes, answers.longCore);
-  const looked = lookedOver({ ...known, sizes });
-  const asks = fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, stretches: facts.stretches, assume, shop, crown: crown?.answer ?? null });
+  const stretches = facts('main').stretches;
+  const asks = profile.modelled
+    ? fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, stretches, assume, shop, crown: crown?.answer ?? null, profile })
+    : null;
   const prediction = asks && fit(asks);
   const outdoors = cushion.seat?.place === 'outdoor';
-  const problems = [
-    ...under('template', shape.remarks?.(cushion.template) ?? []),
-    ...checkLayers(cushion.core.layers, sizes.core, foams, shop, assume).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
-    ...fillingNote(cushion, shop),
-    ...(kept ? keptCoverProblems(cushion) : cover.problems),
-    ...(longCore && cushion.core.kept ? longCoreProblems(longCore) : []),
-    ...loftProblems(loftMm, shop, outdoors),
-    ...(prediction ? fitProblems(prediction, sizes, loftMm, school, assume) : []),
-    ...watch({ source: cushion, wrapLoftMm: loftMm, looked, certified: known.asked.certified ?? false, shop, units }),
-  ];
-  const pads = padPieces(cushion, sizes, crown?.answer ?? null);
   const wadding = [
     ...(cushion.core.kept ? hollowPads(looked, sizes.core, known.padLoftMm) : []),
     ...(cushion.core.kept && longCore ? joinPad(longCore, sizes.core, outlines.core, known.padLoftMm) : []),
-    ...pads,
+    ...(profile.domes ? padPieces(cushion, crown?.answer ?? null, facesOf(cushion, profile)) : []),
     ...wrapPieces(wrapWay, loftMm, sizes.core, outlines.core, assume),
-  ].flatMap((piece) => onRoll(piece, shop.waddingNear(piece.thicknessMm ?? loftMm, outdoors)?.rollWidthMm ?? Infinity, places, assume));
-  const pieces = [...(kept ? [] : cover.pieces), ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : foams), ...wadding];
+  ].flatMap((piece) => {
+    const loft = piece.material.kind === 'wadding' ? piece.material.loftMm : loftMm;
+    return onRoll(piece, shop.waddingNear(loft, outdoors)?.rollWidthMm ?? Infinity, places, assume);
+  });
+  const coverPieces = kept
+    ? []
+    : cover.pieces.map((piece) => {
+        if (piece.material.kind !== 'cloth') return piece;
+        const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion), shop);
+        return cutLarger(piece, across, along, sizes.seam.value);
+      });
+  const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : foams), ...wadding];
+  const work = ordered(
+    operationsFor(cover, kept, coreWork({ source: cushion, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume })),
+  );
   return {
     ...known,
+    state: 'planned',
     school,
     sizes,
     outlines,
+    profile,
     wrap: given('wrap', loftMm, cushion.wrapLoftMm === undefined ? 'school' : 'entered'),
     wrapWay,
     cornerFilling: cornerFillingOf(outlines.sewn, sizes, loftMm, school, assume),
     pieces,
     cuts: pieces.map((piece) => cutOf(piece, cushion.quantity)),
     cover,
+    operations: work.operations,
+    looked,
     fit: prediction,
     fitRequest: asks,
     crown,
     longCore,
-    problems,
+    problems: [
+      ...under('template', shape.remarks?.(cushion.template) ?? []),
+      ...checkLayers(cushion.core.layers, sizes.core, foams, shop, assume).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
+      ...notModelled(cushion, shop, profile, construction),
+      ...crownProblems(cushion, profile, construction),
+      ...(kept ? keptCoverProblems(cushion) : cover.problems),
+      ...(longCore && cushion.core.kept ? longCoreProblems(longCore) : []),
+      ...loftProblems(loftMm, shop, outdoors),
+      ...(prediction ? fitProblems(prediction, sizes, loftMm, school, assume) : []),
+      ...watch({ source: cushion, wrapLoftMm: loftMm, looked, certified: known.asked.certified ?? false, shop, units }),
+      ...work.problems,
+    ],
+  };
+}
+
+/** What the cover goes round. */
+function contentsOf({ core, seat }: Cushion, shop: Shop): { readonly layers: number; readonly sprung: boolean; readonly belongs: string } {
+  const mark = core.kept ? seat?.old?.mark : undefined;
+  const pattern = seat?.oldCover?.offCore === mark ? ': its old cover is the pattern' : '';
+  return {
+    layers: core.layers.length,
+    sprung: core.layers.some(({ grade }) => {
+      const stock = shop.stock(grade);
+      return stock !== undefined && 'kind' in stock && stock.kind === 'spring';
+    }),
+    belongs: mark ? ` Core ${mark} goes in${pattern}.` : '',
   };
 }
 

@@ -1,14 +1,15 @@
-import type { CrownAnswer } from '../build/domed';
-import type { Fit, FitRequest } from '../build/fit';
-import type { Sizes } from '../build/sizes';
-import { middleOf } from '../build/slope';
-import { wrapLies } from '../build/wrap';
+import type { CrownAnswer } from '../crown/domed';
+import type { Fit, FitRequest } from '../fit/fit';
+import type { Sizes } from '../piece/sizes';
+import { middleOf } from '../allowance/slope';
+import { wrapLies } from '../allowance/wrap';
 import { issue, type Issue } from '../kernel/issue';
 import { isFoam } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import type { School, WrapWay } from '../shop/schools';
 import type { Shop } from '../shop/shop';
 import type { Cushion } from './document';
+import type { Construction, EdgeProfile } from '../cover/contract';
 import { facesOf } from './plan-crown';
 
 /** What the fit of a cushion depends on besides its document and its sizes. */
@@ -21,10 +22,11 @@ export interface FitContext {
   readonly assume: Constants;
   readonly shop: Shop;
   readonly crown: CrownAnswer | null;
+  readonly profile: EdgeProfile;
 }
 
 /** What the fit model is told of a cushion. Null while a layer is not foam, or there is none. */
-export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, school, stretches, assume, shop, crown }: FitContext): FitRequest | null {
+export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, school, stretches, assume, shop, crown, profile }: FitContext): FitRequest | null {
   const foams = cushion.core.layers.flatMap((layer) => {
     const grade = shop.grade(layer.grade);
     return grade ? [{ thicknessMm: layer.thicknessMm, hardness25N: grade.hardness25N, supportFactor: grade.supportFactor }] : [];
@@ -32,18 +34,17 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, scho
   if (foams.length === 0 || foams.length < cushion.core.layers.length) return null;
   // A wedge is judged by its middle.
   const { slope } = sizes;
-  const height = slope ? middleOf('sewn height in the middle', sizes.sewn.height, slope.sewn).value : sizes.sewn.height.value;
   const share = slope ? middleOf('core in the middle', sizes.core.height, slope.core).value / sizes.core.height.value : 1;
   const lies = wrapLies(way);
   const longer = sizes.core.width.value >= sizes.core.depth.value;
   const packed = school.wrap.packedEnds ? assume('packedEndsMm') : 0;
-  const faces = facesOf(cushion, sizes);
+  const faces = facesOf(cushion, profile);
   const pads = cushion.crown?.pads;
   const bowed = cushion.crown?.way === 'bow';
   return {
     widthMm: sizes.sewn.width.value,
     depthMm: sizes.sewn.depth.value,
-    heightMm: height,
+    heightMm: profile.heightMm,
     core: {
       widthMm: sizes.core.width.value + (longer ? packed : 0),
       depthMm: sizes.core.depth.value + (longer ? 0 : packed),
@@ -59,10 +60,18 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, scho
   };
 }
 
-/** The fit model knows foam only: with another filling in the core it says so and predicts nothing. */
-export function fillingNote(cushion: Cushion, shop: Shop): Issue[] {
+/** The fit model knows foam in a cover with a band: of anything else it says so and predicts nothing. */
+export function notModelled(cushion: Cushion, shop: Shop, profile: EdgeProfile, { name }: Construction): Issue[] {
+  if (!profile.modelled) return [issue('note', 'fit-not-known-for-construction', 'construction', { construction: name.toLowerCase() })];
   const other = cushion.core.layers.map((layer) => shop.stock(layer.grade)).find((stock) => stock !== undefined && !isFoam(stock));
   return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
+}
+
+/** A crown that the construction has no plates for: it is left out, and said. */
+export function crownProblems({ crown }: Cushion, { domes }: EdgeProfile, { name }: Construction): Issue[] {
+  return crown && crown.mm > 0 && !domes
+    ? [issue('warning', 'crown-not-for-construction', 'crown.mm', { construction: name.toLowerCase(), crownMm: crown.mm })]
+    : [];
 }
 
 /** What the prediction gives cause to say; it never blocks. */

@@ -2,18 +2,69 @@ import { flatten } from '../geometry/outline';
 import type { Figure } from '../kernel/figure';
 import { whyLine } from '../kernel/why';
 import { formatLength } from '../units/format';
+import type { Closing } from '../cover/contract';
+import type { MaterialRef } from '../piece/material-ref';
+import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
+import type { Seam } from '../piece/seam';
 import type { CushionPlan } from './plan-cushion';
 import type { Plan } from './plan';
 import { sayLine, type SayIn } from './say';
-import { pieceLabel } from './words';
+import { filled } from './words';
+
+/** What a piece is cut from; `cloth` names the slot, or is null for what is not cloth. */
+function materialJson(material: MaterialRef) {
+  switch (material.kind) {
+    case 'cloth':
+      return { material: 'cover', cloth: material.slot };
+    case 'foam':
+      return { material: 'foam', cloth: null, grade: material.grade, thicknessMm: material.thicknessMm };
+    case 'filling':
+      return { material: 'filling', cloth: null, grade: material.filling, thicknessMm: material.thicknessMm };
+    case 'wadding':
+      return { material: 'wadding', cloth: null, loftMm: material.loftMm };
+    case 'old-core':
+    case 'thin-foam':
+      return { material: material.kind, cloth: null, thicknessMm: material.thicknessMm };
+  }
+}
+
+function seamJson({ id, words, method, rows, count, easedMm, edges }: Seam) {
+  return {
+    id,
+    words,
+    method,
+    rows,
+    count,
+    edges: edges.map(({ stretches, lengthMm }) => ({ piece: stretches[0]?.piece ?? '', pieces: [...new Set(stretches.map(({ piece }) => piece))], lengthMm })),
+    easedMm,
+  };
+}
+
+/** A closing with its figures as millimetres or counts, and the tape and opening by their own names. */
+function closingJson(closing: Closing) {
+  switch (closing.kind) {
+    case 'zip':
+      return { kind: closing.kind, reach: closing.reach, openingMm: closing.opening.value, tapeMm: closing.tape.value, sliders: closing.sliders.value };
+    case 'hand':
+      return { kind: closing.kind, openingMm: closing.opening.value };
+    case 'envelope':
+      return { kind: closing.kind, overlapMm: closing.overlap.value };
+    case 'staples':
+      return { kind: closing.kind, roundMm: closing.round.value, count: closing.count.value };
+  }
+}
+
+function operationJson({ id, phase, text, figures, pieces, seams, cautions, minutes, waitMinutes, needs, after }: Operation, { units, step }: SayIn) {
+  return { id, phase, text: filled(text, figures, units, step), pieces, seams, cautions, minutes, waitMinutes, needs, after };
+}
 
 function pieceJson(piece: Piece, inWords: SayIn) {
   return {
-    label: pieceLabel(piece),
+    id: piece.id,
+    label: piece.label,
     role: piece.role,
-    material: piece.material,
-    ...(piece.grade === null ? {} : { grade: piece.grade, thicknessMm: piece.thicknessMm }),
+    ...materialJson(piece.material),
     countPerCushion: piece.countPerCushion,
     widthMm: piece.width.value,
     heightMm: piece.height.value,
@@ -21,6 +72,8 @@ function pieceJson(piece: Piece, inWords: SayIn) {
     trimMm: piece.trimMm,
     joins: piece.joins,
     outline: flatten(piece.outline).map((p) => [p.x, p.y] as const),
+    holes: (piece.holes ?? []).map((hole) => flatten(hole).map((p) => [p.x, p.y] as const)),
+    sewn: piece.sewn && flatten(piece.sewn).map((p) => [p.x, p.y] as const),
     notches: piece.marks.map((mark) => ({ kind: mark.kind, at: [mark.at.x, mark.at.y] as const })),
     why: [...new Set([whyLine(piece.width, inWords.units), whyLine(piece.height, inWords.units)])],
   };
@@ -45,14 +98,12 @@ function cushionJson(one: CushionPlan, index: number, inWords: SayIn) {
       cut: plane(sizes.cut),
     },
     pieces: one.pieces.map((piece) => pieceJson(piece, inWords)),
-    seams: one.cover?.seams ?? [],
-    notions: one.cover && {
-      zipMm: one.cover.notions.zip.value,
-      openingMm: one.cover.opening.value,
-      cordMm: one.cover.notions.cord?.value ?? 0,
-      threadMm: one.cover.notions.thread.value,
-      sliders: one.cover.notions.sliders.value,
-    },
+    construction: one.construction.kind,
+    keptCover: one.keptCover,
+    seams: (one.keptCover ? [] : (one.cover?.seams ?? [])).map(seamJson),
+    closings: (one.keptCover ? [] : (one.cover?.closings ?? [])).map(closingJson),
+    notions: one.cover && !one.keptCover ? one.cover.notions.map(({ ware, name, sold, amount }) => ({ ware, name, sold, amount: amount.value })) : [],
+    operations: one.operations.map((each) => operationJson(each, inWords)),
     fit: one.fit,
     problems: one.problems.map((problem) => ({
       code: problem.code,

@@ -1,11 +1,11 @@
 import type { LongCoreAnswer, LongCoreAsk, UsedPiece } from '../filling/long-core';
-import type { Sizes } from '../build/sizes';
+import type { Sizes } from '../piece/sizes';
 import { outlineBounds, polygonOutline, rectangleOutline, type Outline } from '../geometry/outline';
 import { moved } from '../geometry/transform';
 import { given, law, type Figure } from '../kernel/figure';
 import { hashText } from '../kernel/hash';
 import { issue, type Issue } from '../kernel/issue';
-import type { Piece } from '../piece/piece';
+import { PLAIN_PIECE, type Piece } from '../piece/piece';
 import type { LookedOver } from './look-over';
 import type { Cushion } from './document';
 
@@ -32,8 +32,6 @@ export function longCoreFor({ seat }: Cushion, { core }: Sizes, answerOf: (hash:
   return { hash, request, answer: answerOf(hash) };
 }
 
-const BLANK = { grade: null, countPerCushion: 1, sewn: null, marks: [], grain: 'any', trimMm: 0, joins: 0 } as const;
-
 /** What an old core or its strip is called in the cut list. */
 export function usedName(used: UsedPiece, { pieces }: LongCoreAsk): string {
   const name = pieces[used.piece]?.name ?? '';
@@ -57,13 +55,12 @@ export function longCorePieces({ request, answer }: PlannedLongCore, core: Sizes
         )
       : given(usedName(one, request), mm, 'entered');
     return {
-      ...BLANK,
+      ...PLAIN_PIECE,
       id: `old-core-${i + 1}`,
       role: 'foam',
       part: { index: i + 1, of: used.length },
-      name: usedName(one, request),
-      material: 'old-core',
-      thicknessMm: request.heightMm,
+      label: usedName(one, request),
+      material: { kind: 'old-core', thicknessMm: request.heightMm },
       width,
       height: core.depth,
       outline: rectangleOutline(mm, core.depth.value),
@@ -78,13 +75,12 @@ export function joinPad({ answer }: PlannedLongCore, core: Sizes['core'], outlin
   if (answer?.kind !== 'plan' || !answer.plan.joins.length) return [];
   return [
     {
-      ...BLANK,
+      ...PLAIN_PIECE,
       id: 'join-pad',
       role: 'hollow-pad',
       part: { index: 1, of: 1 },
-      name: 'pad over the joins',
-      material: 'wadding',
-      thicknessMm: loftMm,
+      label: 'pad over the joins',
+      material: { kind: 'wadding', loftMm },
       countPerCushion: 2,
       width: core.width,
       height: core.depth,
@@ -102,12 +98,12 @@ export function hollowPads(looked: LookedOver | null, core: Sizes['core'], loftM
     const traced = polygonOutline(pad.outline.map(({ x, y }) => [x, y, y < 0 ? 'front' : 'back'] as const));
     const { minX, minY } = outlineBounds(traced);
     return {
-      ...BLANK,
+      ...PLAIN_PIECE,
       id: `hollow-pad-${i + 1}`,
       role: 'hollow-pad',
       part: { index: i + 1, of: pads.length },
-      material: 'wadding',
-      thicknessMm: loftMm,
+      label: pads.length > 1 ? `hollow pad ${i + 1} of ${pads.length}` : 'hollow pad',
+      material: { kind: 'wadding', loftMm },
       width: side(core.width, pad.widthMm),
       height: side(core.depth, pad.depthMm),
       outline: moved(traced, -minX, -minY),

@@ -1,3 +1,5 @@
+import type { Construction } from '../cover/contract';
+import { CONSTRUCTIONS } from '../cover/list';
 import { issue, under, type Issue } from '../kernel/issue';
 import type { Shop } from '../shop/shop';
 import { answersIn, type HeavyRequest, type Solved } from './answers';
@@ -55,18 +57,30 @@ function markProblems(cushions: readonly CushionPlan[]): Issue[] {
   });
 }
 
+/** The customer's own cloth, where it is shorter than what the lay takes with its end squared. */
+function ownClothProblems(lays: readonly PlannedLay[], squareEndMm: number): Issue[] {
+  return lays.flatMap(({ subject, answer }) => {
+    if (subject.kind !== 'cloth' || subject.ownLengthMm === null || !answer) return [];
+    const neededMm = answer.lengthMm + squareEndMm;
+    const shortMm = neededMm - subject.ownLengthMm;
+    return shortMm > 0
+      ? [issue('error', 'own-cloth-short', 'cloth.ownLengthMm', { cloth: subject.name, shortMm, neededMm, thereMm: subject.ownLengthMm })]
+      : [];
+  });
+}
+
 /**
  * The one road from a job to everything derived. Pure and total: problems come back as data. Heavy parts are listed in `wanted` until their
  * answers come back in `solved`. Cushions of `previous` whose source and surroundings are the same objects are taken over as they are.
  */
-export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan): Plan {
+export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan, constructions: readonly Construction[] = CONSTRUCTIONS): Plan {
   const same = previous && previous.shop === shop && previous.job.units === job.units && previous.job.cloth === job.cloth;
   const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const answers = answersIn(solved);
   const cushions = job.cushions.map((cushion) => {
     const before = known.get(cushion);
     const stale = before && unanswered(before).some(({ hash }) => solved[hash]);
-    return before && !stale ? before : planCushion(cushion, { units: job.units, cloth: job.cloth, shop, answers });
+    return before && !stale ? before : planCushion(cushion, { units: job.units, cloth: job.cloth, shop, answers, constructions });
   });
   const unchanged = same && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
   // Plates whose crown is still worked out have no shape yet to be laid.
@@ -77,6 +91,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan)
     one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
   const lots = chooseLots(lays, shop);
+  const buy = buyList(job, cushions, lays, lots, shop);
   return {
     job,
     shop,
@@ -86,13 +101,14 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan)
       ? open
       : lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(({ hash, key, subject, request }) => ({ hash, key, subject, request })),
     lots,
-    buy: buyList(job, cushions, lays, lots, shop),
+    buy,
     problems: [
       ...cushionProblems,
       ...markProblems(cushions),
       ...lotProblems(lots, shop),
       ...lays.flatMap((lay) => lay.problems),
       ...missingPieces(lays, cushions),
+      ...ownClothProblems(lays, shop.assume('squareEndMm', job.units)),
     ],
   };
 }

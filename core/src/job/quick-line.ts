@@ -1,4 +1,6 @@
-import { CONSTRUCTIONS, type Construction } from '../cover/constructions/constructions';
+import type { Choices } from '../cover/contract';
+import { CONSTRUCTIONS, constructionSchema, type Construction } from '../cover/list';
+import type { GivenSize } from '../piece/sizes';
 import { SHAPES, type Template } from '../template/shapes/shapes';
 import { parseLength } from '../units/parse';
 import type { UnitSystem } from '../units/length';
@@ -7,10 +9,17 @@ export type QuickProblem = 'no-measures' | 'measure-unreadable' | 'words-unknown
 
 /** A cushion understood from one line, or what stood in the way (and the words it was about). */
 export type QuickReading =
-  | { readonly ok: true; readonly quantity: number; readonly template: Template; readonly heightMm: number; readonly construction: Construction }
+  | {
+      readonly ok: true;
+      readonly quantity: number;
+      /** Which size the measures are: what is usually measured for the construction. */
+      readonly given: GivenSize;
+      readonly template: Template;
+      readonly heightMm: number;
+      readonly construction: Construction;
+    }
   | { readonly ok: false; readonly code: QuickProblem; readonly about: string };
 
-const EDGE_WORDS: Record<string, Construction['edge']> = { welt: 'welt', welted: 'welt', piped: 'welt', plain: 'plain' };
 const GLUE_WORDS = new Set(['with', 'and', 'edge', 'seat', 'cushion', 'cushions']);
 const MOST_PIECES = 500;
 
@@ -55,17 +64,17 @@ export function readQuickLine(text: string, units: UnitSystem): QuickReading {
     lengths.push(reading.mm);
   }
 
-  let construction: Construction = { kind: 'boxed', edge: 'plain' };
+  const kind = CONSTRUCTIONS.find((module) => words.some((word) => module.words.includes(word))) ?? CONSTRUCTIONS[0];
+  let choices: Choices = kind?.defaults() ?? { kind: 'boxed' };
   for (const word of words) {
-    const edge = EDGE_WORDS[word];
-    const made = CONSTRUCTIONS.find((module) => module.words.includes(word));
-    if (edge) construction = { ...construction, edge };
-    else if (made) construction = { ...construction, kind: made.kind };
-    else if (!GLUE_WORDS.has(word) && !shapeWords.has(word)) return no('words-unknown', word);
+    const choice = kind?.choiceWords[word];
+    if (choice) choices = { ...choices, ...choice };
+    else if (!kind?.words.includes(word) && !GLUE_WORDS.has(word) && !shapeWords.has(word)) return no('words-unknown', word);
   }
+  const construction = constructionSchema.parse(choices);
   const [acrossMm = 0, deepMm = acrossMm] = lengths.slice(0, -1);
   const template: Template = shape?.like(acrossMm, deepMm) ?? { shape: 'rectangle', widthMm: acrossMm, depthMm: deepMm };
-  return { ok: true, quantity, template, heightMm: lengths.at(-1) ?? 0, construction };
+  return { ok: true, quantity, given: kind?.given ?? 'seat', template, heightMm: lengths.at(-1) ?? 0, construction };
 }
 
 /** What to say when a line could not be read. */

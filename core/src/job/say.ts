@@ -186,6 +186,35 @@ const SENTENCES: Record<string, Speak> = {
     `${n('sheets')} sheets of ${n('grade')}, ${mm('thicknessMm')}, are needed; no lot on the shelf holds more than ${n('most')} of the ${n('together')} there.`,
     'Order all of it from one lot: cushions of two lots feel different.',
   ],
+  'board-too-small-for-flange': (_, mm) => [
+    `The board is too small for a flange of ${mm('flangeMm')}.`,
+    'Staple the band itself under the board, or take a narrower flange in the constants.',
+  ],
+  'envelope-not-for-outline': () => [
+    'An envelope back needs an outline that a straight cut parts in two.',
+    'It is planned closed by hand; take a zip otherwise.',
+  ],
+  'no-room-for-opening': () => [
+    'The back edge is too short for an opening.',
+    'Take an envelope back, or turn the template so that a longer edge is at the back.',
+  ],
+  'fit-not-known-for-construction': (n) => [
+    `How a ${n('construction')} will fit is not predicted: the model knows covers with a band.`,
+    'Try the filling in the sewn cover.',
+  ],
+  'crown-not-for-construction': (n) => [
+    `A ${n('construction')} has no plates that can be domed: the crown of ${n('crownMm')} is left out.`,
+    'Take the crown away, or make another cover.',
+  ],
+  'operations-in-a-circle': (n) => [
+    `Steps wait for each other in a circle: ${n('operations')}.`,
+    'Please report this job: the order of work should never come out so.',
+  ],
+  'own-cloth-short': (n, mm) => [
+    `The customer’s own cloth, ${n('cloth')}, is ${mm('shortMm')} too short: ${mm('neededMm')} are needed and ${mm('thereMm')} are there.`,
+    'Railroad it, join more, or name another cloth for a part that is not seen.',
+  ],
+  'construction-not-for-outline': (n) => [`A ${n('construction')} cover cannot be made for this outline: ${n('why')}.`, n('instead')],
   'fit-not-known-for-filling': (n) => [
     `How the cover will fit round ${n('filling')} is not predicted: the model knows foam only.`,
     'Try it in the sewn cover.',

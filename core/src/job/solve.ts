@@ -1,4 +1,4 @@
-import { solveCrown } from '../build/solve-crown';
+import { solveCrown } from '../crown/solve-crown';
 import { joinLongCore } from '../filling/long-core';
 import { solveLay } from '../lay/engine';
 import type { CheckedLay, LayAnswer, LayRequest } from '../lay/contract';

@@ -1,5 +1,5 @@
-import { solveCrown } from '../build/solve-crown';
-import type { CrownAnswer, CrownAsk } from '../build/domed';
+import { solveCrown } from '../crown/solve-crown';
+import type { CrownAnswer, CrownAsk } from '../crown/domed';
 import { openShop, type ShopDocument } from '../shop/shop';
 import { fitAdvice, type Advice, type TrialProgress } from './advice';
 import { answersIn } from './answers';

@@ -51,7 +51,7 @@ describe('what is too large for its material', () => {
       seat: seat({ places: 4 }),
     });
     const one = planSolved(sampleJob([cushion], { cloth: { widthMm: 3000 } }), shop);
-    const foam = one.cushions[0]!.pieces.filter(({ material }) => material === 'foam');
+    const foam = one.cushions[0]!.pieces.filter(({ material }) => material.kind === 'foam');
     expect(foam.reduce((mm2, piece) => mm2 + piece.width.value * piece.height.value, 0)).toBeCloseTo(2400 * 1800, 3);
     for (const piece of foam) {
       const [short = 0, long = 0] = [piece.width.value, piece.height.value].sort((a, b) => a - b);
@@ -77,7 +77,7 @@ describe('a cover that goes back on', () => {
     const plan = planSolved(sampleJob([kept]), shop);
     const [one] = plan.cushions;
     expect(one!.keptCover).toBe('restitch');
-    expect(one!.pieces.some(({ material }) => material === 'cover')).toBeFalse();
+    expect(one!.pieces.some(({ material }) => material.kind === 'cloth')).toBeFalse();
     expect(plan.lays.some(({ key }) => key === 'cloth')).toBeFalse();
     expect(plan.buy.map(({ ware }) => ware)).toEqual(['foam', 'wadding']);
     expect(one!.fitRequest!.widthMm).toBe(590);
@@ -85,7 +85,7 @@ describe('a cover that goes back on', () => {
 
   it('is made new when it is worn, or when a new one is wanted all the same', () => {
     const cut = (oldCover: NonNullable<Cushion['seat']>['oldCover']): boolean =>
-      planSolved(sampleJob([{ ...kept, seat: { oldCover } }]), shop).cushions[0]!.pieces.some(({ material }) => material === 'cover');
+      planSolved(sampleJob([{ ...kept, seat: { oldCover } }]), shop).cushions[0]!.pieces.some(({ material }) => material.kind === 'cloth');
     expect(cut({ findings: ['worn'] })).toBeTrue();
     expect(cut({ findings: [], renew: true })).toBeTrue();
     expect(cut({ findings: [] })).toBeFalse();
@@ -129,7 +129,7 @@ describe('old cores', () => {
       }),
     });
     const [planned] = planSolved(sampleJob([one]), shop).cushions;
-    const old = planned!.pieces.filter(({ material }) => material === 'old-core');
+    const old = planned!.pieces.filter(({ material }) => material.kind === 'old-core');
     expect(old.reduce((mm, piece) => mm + piece.width.value, 0)).toBeCloseTo(1800, 6);
     expect(old.every((piece) => piece.height.value === 450)).toBeTrue();
     expect(planned!.pieces.find(({ role }) => role === 'hollow-pad')!.countPerCushion).toBe(2);

@@ -86,6 +86,9 @@ export const clothSchema = z.strictObject({
   oneWay: z.boolean(),
   /** Gives like stretch vinyl instead of holding like woven cloth. */
   stretches: z.boolean().optional(),
+  /** Shrinks by so much in the wash, along the roll and across it. */
+  shrinkAlongPercent: z.number().min(0).max(30).optional(),
+  shrinkAcrossPercent: z.number().min(0).max(30).optional(),
   tint,
   pricePerM: z.number().nonnegative().max(1e5),
 });

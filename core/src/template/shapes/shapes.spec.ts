@@ -5,7 +5,7 @@ import { contains } from '../../geometry/polygon';
 import { selfCrossing } from '../../geometry/simple';
 import { asymmetry } from '../../geometry/measure';
 import { plan } from '../../job/plan';
-import { unequalSeams } from '../../piece/piece';
+import { unequalSeams } from '../../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import { outlineFromJson, outlineToJson } from '../outline-json';
 import { sized } from '../sized';

@@ -5,6 +5,7 @@ import {
   formatLength,
   HEIGHT_WORDS,
   heightAt,
+  sectionOf,
   type CushionPlan,
   type Outline,
   type Point,
@@ -13,42 +14,54 @@ import {
 } from '@yardland/core';
 import { outlineItems, planDimensions, plateItems, shapeDimensions } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
-import { sectionItems, sectionReach, sectionWay } from '../shared/table/section';
+import { sectionItems } from '../shared/table/section';
 
 /** Plan and section of a cushion as it is built: cut plate and core over each other, and the stack in its cover below. */
 export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: string): Scene {
+  if (one.state !== 'planned') return { title: 'Build', fit, items: [] };
   const { sizes } = one;
-  // A bowed top plate tells more than the flat one under it.
-  const plate = (one.cover?.pieces ?? []).filter((piece) => piece.role === 'plate').at(sizes?.slope ? 0 : -1);
-  if (!sizes || !plate) return { title: 'Build', fit, items: [] };
+  // A domed top plate tells more than the flat one under it.
+  const plate = one.cover.pieces.filter((piece) => piece.role === 'plate').at(sizes.slope ? 0 : -1);
   const { width, depth } = sizes.finished;
   const { slope, seam } = sizes;
-  const { crownMm, underMm, widthMm } = sectionReach(one);
-  const sewnHeight = sizes.sewn.height.value;
+  const section = sectionOf(one, shop, inWords);
+  const { widthMm } = section;
   // The section lies below the plan, clear of the plan's own dimension line.
-  const sectionY = -(Math.max(width.value, depth.value) * 0.46 + sewnHeight + crownMm);
+  const sectionY = -(Math.max(width.value, depth.value, widthMm) * 0.46 + section.heightMm + section.overMm);
   // The height on the drawing is the one that is entered: of the size that was given.
   const given = one.source.given === 'seat' ? 'finished' : one.source.given;
   const [thick, thin] = [sizes[given].height.value, slope?.[given].value ?? sizes[given].height.value];
   const ends = slope?.end === 'front' ? [thin, thick] : [thick, thin];
   const heightName = HEIGHT_WORDS[one.source.given];
   const items: SceneItem[] = [
-    ...plateItems(plate, seam.value),
+    ...(plate ? plateItems(plate, seam.value) : []),
     ...outlineItems(one, ['core']),
-    { kind: 'area', key: 'sewn-over', shape: plate.sewn ?? plate.outline, look: 'sew' },
+    { kind: 'area', key: 'sewn-over', shape: one.outlines.sewn, look: 'sew' },
     ...(one.source.given === 'finished' ? shapeDimensions(one) : planDimensions(one, 'finished')),
-    ...sectionItems(one, { x: 0, y: sectionY }, inWords, shop),
-    {
-      kind: 'dim',
-      key: slope?.end === 'front' ? 'thinMm' : 'heightMm',
-      name: slope ? `${heightName}, front` : heightName,
-      side: 'left',
-      away: 28,
-      from: { x: 0, y: sectionY },
-      to: { x: 0, y: sectionY + (ends[0] ?? 0) },
-      mm: ends[0] ?? 0,
-      edit: { minMm: 5, maxMm: 1000 },
-    },
+    ...sectionItems(section, { x: 0, y: sectionY }),
+    one.profile.kind === 'body'
+      ? {
+          kind: 'dim',
+          key: 'heightMm',
+          name: heightName,
+          side: 'below',
+          away: 30,
+          from: { x: 0, y: sectionY },
+          to: { x: widthMm, y: sectionY },
+          mm: thick,
+          edit: { minMm: 5, maxMm: 1000 },
+        }
+      : {
+          kind: 'dim',
+          key: slope?.end === 'front' ? 'thinMm' : 'heightMm',
+          name: slope ? `${heightName}, front` : heightName,
+          side: 'left',
+          away: 28,
+          from: { x: 0, y: sectionY },
+          to: { x: 0, y: sectionY + (ends[0] ?? 0) },
+          mm: ends[0] ?? 0,
+          edit: { minMm: 5, maxMm: 1000 },
+        },
     ...(slope
       ? [
           {
@@ -68,9 +81,9 @@ export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: st
     {
       kind: 'note',
       key: 'section-words',
-      at: { x: 0, y: sectionY - underMm },
-      dy: 30,
-      text: `Section, ${sectionWay(one)}`,
+      at: { x: 0, y: sectionY - section.underMm },
+      dy: one.profile.kind === 'body' ? 72 : 30,
+      text: `Section, ${section.way}`,
       look: 'head',
     },
   ];
@@ -99,7 +112,7 @@ function nearestOn(outline: Outline, p: Point): Point {
   return flatten(outline, 1).reduce((best, q) => (distance(q, p) < distance(best, p) ? q : best));
 }
 
-/** The crown from above: level lines, pads, the flat plate and the bowed one over each other; below it the profile along a line that can be dragged. */
+/** The crown from above: level lines, pads, the flat plate and the domed one over each other; below it the profile along a line that can be dragged. */
 export function crownScene(one: CushionPlan, line: ProfileLine, inWords: SayIn, fit: string): Scene {
   const { sizes, crown, source } = one;
   const flat = crown?.request.outline;
@@ -122,9 +135,9 @@ export function crownScene(one: CushionPlan, line: ProfileLine, inWords: SayIn, 
   const highest = Math.max(...heights.map(({ mm }) => mm));
   const baseY = -(depth * 0.28 + crown.request.crownMm * 3);
   const profile = (times: number): Point[] => heights.map(({ along, mm }) => ({ x: along, y: baseY + mm * times }));
-  const bowed = source.crown.way === 'bow';
+  const domed = source.crown.way === 'bow';
   const items: SceneItem[] = [
-    ...(bowed ? [{ kind: 'area' as const, key: 'bowed', shape: answer.bowed, look: 'cut' as const }] : []),
+    ...(domed ? [{ kind: 'area' as const, key: 'bowed', shape: answer.bowed, look: 'cut' as const }] : []),
     { kind: 'area', key: 'flat', shape: flat, look: 'sew' },
     ...LEVELS.map((share): SceneItem => ({
       kind: 'area',

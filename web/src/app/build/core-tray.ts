@@ -1,16 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  area,
-  formatLengthUnit,
-  formatNumber,
-  gluedArea,
-  HEIGHT_WORDS,
-  kerfOf,
-  nominalThickness,
-  pieceLabel,
-  type CuttingTool,
-  type Remnant,
-} from '@yardland/core';
+import { area, formatLengthUnit, formatNumber, gluedArea, HEIGHT_WORDS, kerfOf, nominalThickness, type CuttingTool, type Remnant } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
@@ -91,13 +80,13 @@ export class CoreTray {
     if (!one?.sizes || !one.outlines || !shop || !job) return [];
     const { units, step } = this.store.inWords();
     const length = (mm: number): string => formatLengthUnit(mm, units, step);
-    const foam = one.pieces.filter((piece) => piece.material === 'foam');
+    const foam = one.pieces.filter((piece) => piece.material.kind === 'foam');
     const glued = gluedArea(one.pieces, one.source.core.layers, area(one.outlines.core), Math.min(one.sizes.core.width.value, one.sizes.core.depth.value));
     const parts = foam.filter((piece) => piece.glued);
     return [
       { name: 'Kerf between pieces', says: length(kerfOf(one.source.core.tool, (key) => shop.assume(key, job.units))) },
       ...(parts.length
-        ? [{ name: 'Glued up from', says: parts.map((piece) => `${pieceLabel(piece).replace(/^foam,? ?/, '')}: ${length(piece.width.value)}`).join(' · ') }]
+        ? [{ name: 'Glued up from', says: parts.map((piece) => `${piece.label.replace(/^foam,? ?/, '')}: ${length(piece.width.value)}`).join(' · ') }]
         : []),
       ...(glued > 0 ? [{ name: 'To glue, for one', says: `${formatNumber(glued / 1e6, 2)} m²` }] : []),
     ];

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
-import { deciding, FIT_WORDS, fitsWell, formatLengthUnit, formatNumber, sensitivity, type Advice, type TrialProgress } from '@yardland/core';
+import { deciding, FIT_WORDS, fitsWell, formatLengthUnit, formatNumber, sayLine, sensitivity, type Advice, type TrialProgress } from '@yardland/core';
 import { debounceTime, distinctUntilChanged, EMPTY, finalize, Subject, switchMap, takeUntil } from 'rxjs';
 import { capital } from '../shared/capital';
 import { JobStore } from '../job/job-store';
@@ -22,7 +22,7 @@ const STILL_MS = 250;
       <h2 class="panel-head">{{ read.verdict }}</h2>
       <dl class="readings">
         <div>
-          <dt>crown a face</dt>
+          <dt>{{ read.faces === 1 ? 'crown on top' : 'crown a face' }}</dt>
           <dd>{{ read.crown }}</dd>
         </div>
         @if (read.asked) {
@@ -75,9 +75,11 @@ const STILL_MS = 250;
         }
       </dl>
     } @else {
-      <p class="tray-words">How it will fit is predicted for cores of foam.</p>
+      <p class="tray-words">{{ unknown() }}</p>
     }
-    <p class="model-note">A model with assumed constants. It advises; it does not promise.</p>
+    @if (readings()) {
+      <p class="model-note">A model with assumed constants. It advises; it does not promise.</p>
+    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
@@ -96,7 +98,14 @@ export class FitPanel {
       across: formatNumber(fit.tensionAcrossNPerM),
       along: formatNumber(fit.tensionAlongNPerM),
       bow: fit.bowRisk,
+      faces: one.fitRequest?.crownedFaces ?? 2,
     };
+  });
+
+  /** Why nothing is predicted. */
+  protected readonly unknown = computed(() => {
+    const why = this.store.cushionPlan()?.problems.find(({ code }) => code.startsWith('fit-not-known'));
+    return why ? sayLine(why, this.store.inWords()) : 'What the ticket says comes first; then the fit is predicted.';
   });
 
   readonly #pool = inject(SolvePool);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLengthUnit, formatNumber, formatRun, pairMm, pieceLabel, WRAP_WAYS, type WrapWay } from '@yardland/core';
+import { formatLengthUnit, formatNumber, formatRun, pairMm, WRAP_WAYS, type WrapWay } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { Facts, type Fact } from '../shared/facts';
@@ -48,13 +48,13 @@ export class WrapTray {
     if (!one || !plan) return [];
     const { units, step } = this.store.inWords();
     const size = (mm: number): string => formatLengthUnit(mm, units, step);
-    const pieces = one.pieces.filter((piece) => piece.material === 'wadding' && piece.role !== 'crown-pad');
+    const pieces = one.pieces.filter((piece) => piece.material.kind === 'wadding' && !piece.role.endsWith('-pad'));
     const loft = one.wrap?.value ?? 0;
     const lay = plan.lays.find(({ subject }) => subject.kind === 'wadding' && subject.loftMm === loft);
     const wadding = lay?.subject.kind === 'wadding' ? plan.shop.waddingNear(lay.subject.loftMm) : undefined;
     return [
       ...pieces.map((piece) => ({
-        name: `${piece.countPerCushion} × ${pieceLabel(piece)}`,
+        name: `${piece.countPerCushion} × ${piece.label}`,
         says: `${size(piece.width.value)} × ${size(piece.height.value)}`,
       })),
       ...(lay && wadding

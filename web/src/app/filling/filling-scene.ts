@@ -1,6 +1,19 @@
-import { formatLength, waddingAt, wrapLies, type CushionPlan, type Feel, type Point, type SayIn, type Shop } from '@yardland/core';
-import { boxArea, layerLook } from '../shared/table/cushion-scene';
+import {
+  formatLength,
+  layerMatter,
+  sectionOf,
+  waddingAt,
+  wrapLies,
+  type CushionPlan,
+  type Feel,
+  type Planned,
+  type Point,
+  type SayIn,
+  type Shop,
+} from '@yardland/core';
+import { boxArea } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
+import { sectionItems } from '../shared/table/section';
 
 /** Half the width of the patch a sitter rests on, mm: about the root of the contact area. */
 const HALF_SEATED_MM = 175;
@@ -50,9 +63,33 @@ export function dropIndex(layers: readonly { readonly thicknessMm: number }[], f
   return above;
 }
 
+/** What is in a cover without a band, where no stack stands: layers side by side in a roll, or one insert. */
+function sectionScene(one: Planned, shop: Shop, fit: string, inWords: SayIn): Scene {
+  const section = sectionOf(one, shop, inWords);
+  const { widthMm, overMm, underMm } = section;
+  const roll = one.profile.kind === 'body';
+  const reach: SceneItem = {
+    kind: 'dim',
+    key: 'reach',
+    name: roll ? 'length' : 'fullness',
+    side: roll ? 'below' : 'left',
+    away: 40,
+    from: { x: 0, y: -underMm },
+    to: roll ? { x: widthMm, y: 0 } : { x: 0, y: overMm },
+    mm: roll ? widthMm : overMm + underMm,
+  };
+  return {
+    title: `Filling of ${one.source.name}, ${section.way}`,
+    fit,
+    room: { left: 130, right: 190, top: 60, bottom: 80 },
+    items: [...sectionItems(section, { x: 0, y: 0 }), reach],
+  };
+}
+
 /** The stack in section, to scale; with a sitter on it, each layer pressed by its own sink and the deck by its give. */
 export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fit: string, inWords: SayIn): Scene {
-  if (!one.sizes) return { title: 'Filling', fit, items: [] };
+  if (one.state !== 'planned') return { title: 'Filling', fit, items: [] };
+  if (one.profile.kind !== 'band') return sectionScene(one, shop, fit, inWords);
   const { width, height } = one.sizes.core;
   const { layers } = one.source.core;
   const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
@@ -68,7 +105,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       kind: 'area',
       key: `layer-${i}`,
       shape: [...level(width.value, top, above), ...level(width.value, bottom, below).reverse()],
-      look: layerLook(shop.stock(layer.grade), i),
+      look: layerMatter(shop.stock(layer.grade), i),
     });
     items.push({
       kind: 'dim',

@@ -67,6 +67,9 @@ export class FillingStation {
     const [cushion, shop] = [this.store.cushion(), this.store.shop()];
     return cushion && shop ? fillingLayers(cushion, shop) : null;
   });
+  /** A roll: its layers are no stack that is sat on. */
+  protected readonly rolled = computed(() => this.store.cushionPlan()?.profile?.kind === 'body');
+
   /** How the stack feels under the sitter on it; null for nobody, or while a foam is not known. */
   readonly #feel = computed(() => {
     const build = BUILDS[this.sitting() - 1];

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal, viewChild, type ElementRef } from '@angular/core';
-import { formatLength, outlineOf, pairMm, readQuickLine, sayQuickProblem, shapeOf, type Cushion } from '@yardland/core';
+import { constructionOf, formatLength, outlineOf, pairMm, readQuickLine, sayQuickProblem, shapeOf, type Cushion } from '@yardland/core';
 import { JobStore } from './job-store';
+import { isUntouched } from './new-job';
 
 /** A whole cushion in one line, as it would be scribbled on card; shows what it understood before Enter commits it. */
 @Component({
@@ -46,7 +47,19 @@ export class QuickLine {
     const { acrossMm, deepMm } = outlineOf(reading.template);
     const size = [acrossMm, deepMm, reading.heightMm].map((mm) => formatLength(mm, units, step)).join(' × ');
     const many = reading.quantity > 1;
-    return `${reading.quantity} × ${shapeOf(reading.template).name}, seat ${size} high, ${reading.construction.kind}, ${reading.construction.edge === 'welt' ? 'welted' : 'plain'} edge. Enter adds ${many ? 'them' : 'it'}.`;
+    const construction = constructionOf(reading.construction);
+    const high = construction.heightWord ? `${construction.heightWord} last` : 'high';
+    const detail = construction.says(reading.construction);
+    const enter = this.#replaces()
+      ? `Enter puts ${many ? 'them' : 'it'} in place of the cushion that the job began with.`
+      : `Enter adds ${many ? 'them' : 'it'}.`;
+    return `${reading.quantity} × ${shapeOf(reading.template).name}, ${reading.given} ${size} ${high}, ${[construction.name.toLowerCase(), detail].filter(Boolean).join(', ')}. ${enter}`;
+  });
+
+  /** A new job's only cushion, as it came: a measured one takes its place. */
+  readonly #replaces = computed(() => {
+    const [job, shop] = [this.#store.job(), this.#store.shop()];
+    return !!job && !!shop && isUntouched(job, shop);
   });
 
   focus(): void {
@@ -63,21 +76,22 @@ export class QuickLine {
     const [job, shop] = [this.#store.job(), this.#store.shop()];
     if (!reading.ok || !job || !shop) return;
     const like = this.#store.cushion();
+    const replaces = this.#replaces();
     const school = like?.school ?? shop.schools[0]?.id ?? '';
     const row = shop.school(school);
     const thicker = row ? pairMm(row.coreThickness, job.units) : 0;
     const cushion: Cushion = {
-      name: `Cushion ${job.cushions.length + 1}`,
+      name: `Cushion ${replaces ? 1 : job.cushions.length + 1}`,
       quantity: reading.quantity,
-      given: 'seat',
+      given: reading.given,
       template: reading.template,
       heightMm: reading.heightMm,
       school,
       construction: reading.construction,
       core: { layers: [{ grade: like?.core.layers[0]?.grade ?? shop.document.grades[0]?.id ?? '', thicknessMm: reading.heightMm + thicker }] },
     };
-    this.#store.edit(`Added ${cushion.name}`, (now) => ({ ...now, cushions: [...now.cushions, cushion] }));
+    this.#store.edit(`Added ${cushion.name}`, (now) => ({ ...now, cushions: replaces ? [cushion] : [...now.cushions, cushion] }));
     this.clear();
-    this.added.emit(job.cushions.length);
+    this.added.emit(replaces ? 0 : job.cushions.length);
   }
 }

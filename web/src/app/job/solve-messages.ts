@@ -17,4 +17,4 @@ export type Trying =
   | { readonly kind: 'tried'; readonly answer: TrialAnswer }
   | { readonly kind: 'failed'; readonly message: string };
 
-export type FromSolveWorker = { readonly id: string; readonly says: Solving | Trying };
+export interface FromSolveWorker { readonly id: string; readonly says: Solving | Trying }

@@ -94,7 +94,7 @@ describe('the solve pool', () => {
   it('tries changes out by a worker of its own, each school with its own crown', async () => {
     const cushion = { ...(boxesJob.cushions[0] as (typeof boxesJob.cushions)[0]), crown: { mm: 20, way: 'bow' as const, faces: 2 as const } };
     const says = await lastValueFrom(pool.try(trialAsk('yardland/compare-ask@1', cushion, boxesJob, demoShop)));
-    if (says.kind !== 'tried' || says.answer.format !== 'yardland/compare-answer@1') throw new Error(says.kind);
+    if (says.kind !== 'tried' || says.answer.format !== 'yardland/compare-answer@1') throw new Error(JSON.stringify(says));
     const widths = says.answer.compared.map(({ plan: { crown, outlines } }) => [crown?.answer !== null, outlines !== null]);
     expect(widths.every(([answered, drawn]) => answered && drawn)).toBeTrue();
     const asked = says.answer.compared.map(({ plan: made }) => JSON.stringify(made.crown?.request.outline));

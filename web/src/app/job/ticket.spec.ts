@@ -20,7 +20,7 @@ describe('the ticket', () => {
     expect(text('.sizes tbody th')).toEqual(['Seat', 'Finished', 'Core', 'Cut, plate']);
     expect(text('.sizes tbody tr:last-child .sr-only')).toEqual(['20 3/4 inches', '18 inches']);
     expect(text('.pieces .piece-row')[0]).toContain('plate');
-    expect(text('.piece-row').some((row) => row.startsWith('zip tape'))).toBeTrue();
+    expect(text('[aria-label="Zip, cord and thread for one"] .piece-row')).toContain('Zip tape30 in');
     expect(text('h2')).toEqual(['Box seat']);
     // No weight and no sitter is ever printed here.
     expect(root().textContent).not.toMatch(/sitter|heavy|slight|kg\b/);

@@ -6,8 +6,7 @@ import {
   FIT_WORDS,
   formatNumber,
   formatRun,
-  pieceLabel,
-  pieceRemark,
+  problemsOf,
   say,
   schoolWords,
   sewnApart,
@@ -47,7 +46,9 @@ export class Ticket {
     return [
       { key: 'seat', name: 'Seat', figures: [sizes.seat.width, sizes.seat.depth, null] },
       { key: 'finished', name: 'Finished', figures: [sizes.finished.width, sizes.finished.depth, sizes.finished.height] },
-      ...(sewnApart(sizes) ? [{ key: 'sewn', name: 'Sewn', figures: [sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height] }] : []),
+      ...(sewnApart(sizes)
+        ? [{ key: 'sewn', name: 'Sewn', figures: [sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height.value > 0 ? sizes.sewn.height : null] }]
+        : []),
       { key: 'core', name: 'Core', figures: [sizes.core.width, sizes.core.depth, sizes.core.height] },
       ...(sizes.slope ? [{ key: 'thin', name: 'Thin edge', figures: [null, null, sizes.slope.finished] }] : []),
       { key: 'cut', name: 'Cut, plate', figures: [sizes.cut.width, sizes.cut.depth, null] },
@@ -58,21 +59,23 @@ export class Ticket {
     return one && shop ? schoolWords(one, shop, this.store.inWords()) : '';
   });
   protected readonly pieces = computed(() => this.store.cushionPlan()?.pieces ?? []);
-  protected readonly label = pieceLabel;
 
   protected readonly sub = computed(() => {
     const [plan, cushion] = [this.store.plan(), this.store.cushion()];
     if (!plan || !cushion) return '';
-    const grade = cushion.core.layers.map((layer) => plan.shop.stock(layer.grade)?.name ?? layer.grade).join(' over ');
-    return [cushion.quantity > 1 ? `${cushion.quantity} alike` : 'one', grade, clothFacts(plan.job, plan.shop).name].filter(Boolean).join(' · ');
+    const names = cushion.core.layers.map((layer) => plan.shop.stock(layer.grade)?.name ?? layer.grade);
+    const grade = names.filter((name, i) => name !== names[i - 1]).join(' over ');
+    const { name, detail } = this.store.cushionPlan()?.construction ?? { name: '', detail: '' };
+    const made = [name, detail].filter(Boolean).join(', ');
+    return [cushion.quantity > 1 ? `${cushion.quantity} alike` : 'one', made, grade, clothFacts(plan.job.cloth, plan.job.units, plan.shop).name]
+      .filter(Boolean)
+      .join(' · ');
   });
 
   protected readonly problems = computed(() => {
     const [one, plan, inWords] = [this.store.cushionPlan(), this.store.plan(), this.store.inWords()];
-    // What concerns the whole job and this cushion: a split lot of its foam, a mark that stands twice.
-    const own = new Set(one?.source.core.layers.map((layer) => `lots.${layer.grade}`));
-    const shared = (plan?.problems ?? []).filter(({ path }) => own.has(path) || path.startsWith(`cushions.${this.store.cushionIndex()}.seat`));
-    return [...(one?.problems ?? []), ...shared]
+    if (!one || !plan) return [];
+    return problemsOf(plan, this.store.cushionIndex())
       .filter((problem) => problem.severity !== 'note')
       .map((problem) => ({ ...say(problem, inWords), severity: problem.severity, station: stationOf(problem.path) }));
   });
@@ -82,26 +85,35 @@ export class Ticket {
     if (!fit) return null;
     const [low, high] = [fit.tensionAcrossNPerM, fit.tensionAlongNPerM].sort((a, b) => a - b) as [number, number];
     const decides = fit.verdict === 'loose' ? low : high;
-    return { at: needleAt(decides), words: FIT_WORDS[fit.verdict], tension: formatNumber(decides), crown: fit.crownMm };
+    return {
+      at: needleAt(decides),
+      words: FIT_WORDS[fit.verdict],
+      tension: formatNumber(decides),
+      crown: fit.crownMm,
+      faces: this.store.cushionPlan()?.fitRequest?.crownedFaces ?? 2,
+    };
   });
 
   /** What is measured off for one cushion besides its pieces. */
   protected readonly notions = computed(() => {
-    const { cover, cornerFilling: loose } = this.store.cushionPlan() ?? {};
-    const notions = cover?.notions;
-    if (!notions) return [];
+    const { cover, keptCover, cornerFilling: loose } = this.store.cushionPlan() ?? {};
+    const { units } = this.store.inWords();
+    const bought = keptCover ? [] : (cover?.notions ?? []).filter(({ ware }) => ware !== 'slider');
     return [
-      { key: 'zip', name: 'zip tape', figure: notions.zip },
-      ...(notions.cord ? [{ key: 'cord', name: 'welt cord', figure: notions.cord }] : []),
-      { key: 'thread', name: 'thread', figure: notions.thread },
-    ]
-      .map((row) => ({ ...row, run: formatRun(row.figure.value, this.store.units()) }))
-      .concat(loose ? [{ key: 'loose', name: 'loose wadding', figure: loose, run: `${formatNumber(Math.ceil(loose.value))} g` }] : []);
+      ...bought.map(({ name, sold, amount }) => ({
+        key: name,
+        name,
+        figure: amount,
+        run: sold === 'run' ? formatRun(amount.value, units) : formatNumber(amount.value),
+      })),
+      ...(loose ? [{ key: 'loose', name: 'loose wadding', figure: loose, run: `${formatNumber(Math.ceil(loose.value))} g` }] : []),
+    ];
   });
 
-  protected remark(piece: Piece): string {
-    const grade = piece.grade === null ? '' : (this.store.shop()?.stock(piece.grade)?.name ?? piece.grade);
-    return grade || pieceRemark(piece);
+  /** What foam or filling it is of; for all else a few words more. */
+  protected remark({ material, remark }: Piece): string {
+    const id = material.kind === 'foam' ? material.grade : material.kind === 'filling' ? material.filling : null;
+    return id === null ? remark : (this.store.shop()?.stock(id)?.name ?? id);
   }
 
   protected toggle(key: string): void {
@@ -110,6 +122,10 @@ export class Ticket {
 
   protected amount(line: BuyLine): string {
     if (!line.amount) return '';
+    if (line.ownMm !== undefined) {
+      const [there, needed] = [line.ownMm, line.amount.value].map((mm) => formatRun(mm, this.store.units()));
+      return line.ownMm < line.amount.value ? `${there} is there, ${needed} needed` : `their own, ${needed} of ${there}`;
+    }
     if (line.sold === 'run') return formatRun(line.amount.value, this.store.units());
     if (line.ware === 'filling') return `${formatNumber(line.amount.value)} made to size`;
     return `${formatNumber(line.amount.value)}${line.sold === 'sheets' ? (line.amount.value === 1 ? ' sheet' : ' sheets') : ''}`;

@@ -3,8 +3,9 @@ import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-i
 import { FormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { LucideArchive, LucideArchiveRestore, LucideCopyPlus, LucidePlus, LucideUpload } from '@lucide/angular';
-import { JOB_FORMAT, JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type Job, type JobList, type JobSummary, type Shop } from '@yardland/core';
+import { JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type JobList, type JobSummary } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
+import { newJob } from '../job/new-job';
 import { Choice } from '../shared/choice';
 import { dayWords, daysUntil } from '../shared/days';
 import { problemOf } from '../shared/problem';
@@ -15,32 +16,6 @@ import { JobsApi } from './jobs-api';
 import { jobStateWords } from './state-words';
 
 type Loaded = { readonly list: JobList; readonly failure: null } | { readonly list: null; readonly failure: string };
-
-/** A new job with one ordinary cushion, ready to be measured. */
-function newJob(shop: Shop): Job {
-  const inch = shop.document.units === 'inch';
-  const [width, depth, height] = inch ? [508, 457.2, 76.2] : [500, 450, 75];
-  const [cloth] = shop.document.cloths;
-  return {
-    format: JOB_FORMAT,
-    name: 'New job',
-    units: shop.document.units,
-    state: 'new',
-    cushions: [
-      {
-        name: 'Cushion 1',
-        quantity: 1,
-        given: 'seat',
-        template: { shape: 'rectangle', widthMm: width ?? 500, depthMm: depth ?? 450 },
-        heightMm: height ?? 75,
-        school: shop.schools[0]?.id ?? '',
-        construction: { kind: 'boxed', edge: 'welt' },
-        core: { layers: shop.document.grades[0] ? [{ grade: shop.document.grades[2]?.id ?? shop.document.grades[0].id, thicknessMm: height ?? 75 }] : [] },
-      },
-    ],
-    cloth: cloth ? { widthMm: cloth.widthMm, material: cloth.id } : { widthMm: 1400 },
-  };
-}
 
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
@@ -106,6 +81,7 @@ export class JobsPage {
                 : `in ${days} ${days === 1 ? 'day' : 'days'}`,
         late: days !== null && days < 0 && !done,
         shapes: shapesOf(job),
+        more: Math.max(0, job.cushions - MOST_SHAPES),
       };
     }),
   );
@@ -176,12 +152,29 @@ export class JobsPage {
   }
 }
 
-/** Small outlines of a job's cushions, to one scale. */
-function shapesOf(job: JobSummary): { path: string; width: number; height: number; quantity: number }[] {
+/** Cushions of a job that are drawn in the list; how many more there are is said. */
+const MOST_SHAPES = 5;
+
+interface Shape {
+  readonly path: string;
+  readonly width: number;
+  readonly height: number;
+  readonly quantity: number;
+}
+
+/** The outlines of a job's first cushions, to one scale; a cushion that has none yet is drawn as its box. */
+function shapesOf(job: JobSummary): Shape[] {
   const drawn = job.outlines.filter(({ widthMm, depthMm }) => widthMm > 0 && depthMm > 0);
   const scale = Math.min(0.05, ...drawn.map(({ widthMm, depthMm }) => Math.min(72 / widthMm, 34 / depthMm)));
-  return drawn.slice(0, 5).map(({ widthMm, depthMm, quantity }) => {
-    const [width, height] = [widthMm * scale, depthMm * scale];
-    return { width: width + 3, height: height + 3, quantity, path: `M1.5 1.5h${width.toFixed(1)}v${height.toFixed(1)}h${(-width).toFixed(1)}z` };
+  return drawn.slice(0, MOST_SHAPES).map(({ widthMm, depthMm, quantity, outline }) => {
+    const box: [number, number][] = [
+      [0, 0],
+      [widthMm, 0],
+      [widthMm, depthMm],
+      [0, depthMm],
+    ];
+    // The back is up: y grows towards it.
+    const points = (outline ?? box).map(([x, y]) => `${(1.5 + x * scale).toFixed(1)} ${(1.5 + (depthMm - y) * scale).toFixed(1)}`);
+    return { width: widthMm * scale + 3, height: depthMm * scale + 3, quantity, path: `M${points.join('L')}z` };
   });
 }

@@ -18,7 +18,14 @@ describe('a lay on the table', () => {
       tries: 4,
     };
     const answer = solveLay(request);
-    const lay: PlannedLay = { hash: 'x', key: 'cloth', subject: { kind: 'cloth' }, request, answer, problems: [] };
+    const lay: PlannedLay = {
+      hash: 'x',
+      key: 'cloth',
+      subject: { kind: 'cloth', name: 'plain', slots: ['main'], use: { widthMm: 1400 }, ownLengthMm: null },
+      request,
+      answer,
+      problems: [],
+    };
     const bands = bandsOf(lay, answer);
     expect(bands.length).toBeGreaterThan(1);
     for (const placement of answer.placements) {

@@ -1,5 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { bounds, formatLengthUnit, formatNumber, formatRun, pieceLabel, placed, type LaySubject, type PlannedLay } from '@yardland/core';
+import {
+  bounds,
+  clothLayKey,
+  clothName,
+  formatLengthUnit,
+  formatNumber,
+  formatRun,
+  placed,
+  type ClothUse,
+  type Cushion,
+  type LaySubject,
+  type PlannedLay,
+} from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
@@ -7,6 +19,8 @@ import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { bandItems, bandsOf, partIn, turned, widthOf } from './lay-drawing';
 import { PlanSolver } from '../job/plan-solver';
+
+type Slots = NonNullable<Cushion['slots']>;
 
 const LYING = [
   { value: 'up', name: 'up the roll' },
@@ -41,6 +55,7 @@ export class LayStation {
     const sheets = lay.request.material.kind === 'sheet';
     const buy = line?.amount ? (sheets ? formatNumber(line.amount.value) : formatRun(line.amount.value, units)) : '…';
     return {
+      own: line?.ownMm === undefined ? '' : formatRun(line.ownMm, units),
       buy: sheets ? `${buy} ${buy === '1' ? 'sheet' : 'sheets'}` : buy,
       laid: sheets ? `${answer.sheets} used` : `${formatRun(answer.lengthMm, units)} laid`,
       use: `${formatNumber(answer.use * 100)} %`,
@@ -153,23 +168,59 @@ export class LayStation {
     if (hash) this.solver.stop(hash);
   }
 
+  /** How the cloth of this lay is used; null on foam and wadding. */
+  protected readonly use = computed(() => {
+    const subject = this.current()?.subject;
+    return subject?.kind === 'cloth' ? subject.use : null;
+  });
+  /** Whether the cloth of this lay shrinks, so that it can be asked whether it is washed first. */
+  protected readonly shrinks = computed(() => {
+    const cloth = this.store.shop()?.cloth(this.use()?.material ?? '');
+    return Boolean(cloth?.shrinkAlongPercent ?? cloth?.shrinkAcrossPercent);
+  });
+
   protected setCloth(id: string): void {
     const width = this.store.shop()?.cloth(id)?.widthMm;
-    this.store.edit('Cloth', (job) => ({ ...job, cloth: { ...job.cloth, material: id, widthMm: width ?? job.cloth.widthMm } }));
+    this.#useOtherwise('Cloth', (use) => ({ ...use, material: id, widthMm: width ?? use.widthMm }));
   }
 
   protected setWidth(mm: number | null): void {
-    if (mm !== null) this.store.edit('Cloth width', (job) => ({ ...job, cloth: { ...job.cloth, widthMm: mm } }));
+    if (mm !== null) this.#useOtherwise('Cloth width', (use) => ({ ...use, widthMm: mm }));
+  }
+
+  protected setOwnLength(mm: number | null): void {
+    this.#useOtherwise('Customer’s own cloth', ({ ownLengthMm: _before, ...use }) => (mm === null ? use : { ...use, ownLengthMm: mm }));
+  }
+
+  protected setWashed(washed: boolean): void {
+    this.#useOtherwise('Washed first', ({ washed: _before, ...use }) => (washed ? { ...use, washed } : use));
   }
 
   protected setLying(value: string): void {
-    this.store.edit('How the cloth lies', (job) => ({ ...job, cloth: { ...job.cloth, railroaded: value === 'railroad' } }));
+    this.#useOtherwise('How the cloth lies', (use) => ({ ...use, railroaded: value === 'railroad' }));
+  }
+
+  /** Changes the cloth of this lay wherever the job uses it: as its main cloth, and for parts of cushions. */
+  #useOtherwise(label: string, change: (use: ClothUse) => ClothUse): void {
+    const [here, before] = [this.use(), this.store.job()];
+    if (!here || !before) return;
+    const name = clothName(here);
+    const changed = (use: ClothUse): ClothUse => (clothName(use) === name ? change(use) : use);
+    this.store.edit(label, (job) => ({
+      ...job,
+      cloth: changed(job.cloth),
+      cushions: job.cushions.map((cushion) =>
+        cushion.slots ? { ...cushion, slots: Object.fromEntries(Object.entries(cushion.slots).map(([slot, use]) => [slot, changed(use)])) as Slots } : cushion,
+      ),
+    }));
+    // The lay on show stays the one on this cloth, under its new name.
+    this.#chosen.set(clothLayKey(change(here), changed(before.cloth)));
   }
 
   #subjectWords(subject: LaySubject): string {
     const shop = this.store.shop();
     const { units, step } = this.store.inWords();
-    if (subject.kind === 'cloth') return 'cloth';
+    if (subject.kind === 'cloth') return subject.slots.includes('main') ? `cover cloth, ${subject.name}` : `${subject.slots.join(' and ')}, ${subject.name}`;
     if (subject.kind === 'wadding') return shop?.document.waddings.find((one) => one.id === subject.material)?.name.toLowerCase() ?? 'wadding';
     return `${shop?.grade(subject.grade)?.name ?? subject.grade}, ${formatNumber(units === 'inch' ? subject.thicknessMm / 25.4 : subject.thicknessMm, units === 'inch' && step ? 2 : 0)} ${units === 'inch' ? 'in' : 'mm'}`;
   }
@@ -179,7 +230,7 @@ export class LayStation {
     const [index = '0', pieceId = ''] = id.split('/');
     const one = this.store.plan()?.cushions[Number(index)];
     const piece = one?.pieces.find((each) => each.id === pieceId);
-    return `${one?.source.name ?? ''}: ${piece ? pieceLabel(piece) : pieceId}`;
+    return `${one?.source.name ?? ''}: ${piece?.label ?? pieceId}`;
   }
 
   #shortWords(id: string): string {

@@ -1,4 +1,4 @@
-import { bounds, cushionFeel, fillingLayers, polygonArea, type CushionPlan } from '@yardland/core';
+import { bounds, cushionFeel, fillingLayers, polygonArea, sectionOf, type CushionPlan } from '@yardland/core';
 import { fillingScene } from '../../filling/filling-scene';
 import { boxesJob, demoShop, solvedPlan } from '../../testing/opened-job';
 import { outlineItems, planDimensions, plateItems, shapeDimensions } from './cushion-scene';
@@ -40,7 +40,8 @@ describe('a cushion drawn', () => {
 
   it('has a section as wide as sewn, its crown on both faces, the layers filling it and nothing outside', () => {
     for (const one of cushions) {
-      const items = sectionItems(one, { x: 0, y: 0 }, inWords, demoShop);
+      if (one.state !== 'planned') throw new Error('blocked');
+      const items = sectionItems(sectionOf(one, demoShop, inWords), { x: 0, y: 0 });
       const cover = area(items, 'section-cover');
       const [width = 0, height = 0] = sizeOf(cover);
       expect(width).toBeCloseTo(one.sizes?.sewn.width.value ?? 0, 0);

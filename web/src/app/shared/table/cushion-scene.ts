@@ -1,4 +1,4 @@
-import { bounds, flatten, isFoam, outlineBounds, shapeOf, type CushionPlan, type Piece, type Point, type Stock, type Template } from '@yardland/core';
+import { bounds, flatten, outlineBounds, shapeOf, type CushionPlan, type Piece, type Point, type Template } from '@yardland/core';
 import type { Area, Look, SceneItem } from './scene';
 
 /** Outlines of a cushion over each other, the finished one with its front left at the origin. */
@@ -33,12 +33,6 @@ export function notchItems(piece: Piece, seamMm: number, key: string, dx: number
           to: { x: mark.at.x + mark.outward.x * seamMm * 0.15 + dx, y: mark.at.y + mark.outward.y * seamMm * 0.15 + dy },
         },
   );
-}
-
-/** How a layer is drawn: foams by turns, so that two that meet can be told apart; other fillings by their kind. */
-export function layerLook(stock: Stock | undefined, index: number): Look {
-  if (stock && !isFoam(stock)) return stock.kind;
-  return index % 2 ? 'foam-alt' : 'foam';
 }
 
 /** A small circle, as a polygon. */

@@ -1,0 +1,168 @@
+import { isCorner } from '../geometry/measure';
+import { grow, inArcs } from '../geometry/offset';
+import { closed, outlineBounds, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
+import { cross, plusPoint, type Point } from '../geometry/point';
+import { directionOn, line, segmentLength, type Segment } from '../geometry/segment';
+import { given, law, plus, sum, type Figure } from '../kernel/figure';
+import { PLAIN_PIECE, type Piece, type PieceRole } from '../piece/piece';
+import type { Constants } from '../shop/assumptions';
+import type { WrapWay } from '../shop/schools';
+import { gluedAt } from './foam';
+import { reaching } from './outlines';
+import { inParts } from './parts';
+import type { Sizes } from '../piece/sizes';
+
+interface Core {
+  readonly size: Sizes['core'];
+  readonly outline: Outline;
+  readonly loftMm: number;
+  readonly assume: Constants;
+}
+
+type WrapRole = Extract<PieceRole, `wrap-${string}`>;
+const LABELS: Record<WrapRole, string> = {
+  'wrap-face': 'wrap, face',
+  'wrap-border': 'wrap, border',
+  'wrap-blanket': 'wrap, blanket',
+  'wrap-end': 'wrap, end',
+  'wrap-parcel': 'wrap, parcel',
+};
+
+const piece = (loftMm: number, role: WrapRole, countPerCushion: number, width: Figure, height: Figure, outline: Outline): Piece => ({
+  ...PLAIN_PIECE,
+  id: role,
+  role,
+  label: LABELS[role],
+  material: { kind: 'wadding', loftMm },
+  countPerCushion,
+  width,
+  height,
+  outline,
+});
+
+const strip = (loftMm: number, role: WrapRole, count: number, width: Figure, height: Figure): Piece =>
+  piece(loftMm, role, count, width, height, rectangleOutline(width.value, height.value));
+
+/** Faces of wadding that reach over the core's edge. */
+function faces({ size, outline, loftMm, assume }: Core, key: 'wrapFaceOverMm' | 'wrapWhipOverMm'): Piece {
+  const over = given('over the edge', assume(key), 'shop');
+  const grown = grow(outline, over.value);
+  const face = grown.ok ? grown.outline : outline;
+  const box = outlineBounds(face);
+  const side = (figure: Figure, mm: number): Figure => reaching(sum('wrap face', figure, plus(over, 2)), mm);
+  return piece(loftMm, 'wrap-face', 2, side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY), face);
+}
+
+/** The strip round the core: lapped over the faces, or butted to them; once over itself. */
+function border({ size, outline, loftMm, assume }: Core, lapped: boolean): Piece {
+  const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
+  const round = law('round the core', 'edge of {0} × {1}', [size.width, size.depth], () => perimeter(outline));
+  return strip(loftMm, 'wrap-border', 1, sum('wrap border', round, plus(lap)), lapped ? sum('wrap border', size.height, plus(lap)) : size.height);
+}
+
+/** One length round front and back, and a piece for each end. */
+function blanket({ size, loftMm, assume }: Core): Piece[] {
+  const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
+  const round = law('blanket', '2 × ({0} + {1}) + {2}', [size.depth, size.height, lap], (d = 0, t = 0, l = 0) => 2 * (d + t) + l);
+  return [strip(loftMm, 'wrap-blanket', 1, size.width, round), strip(loftMm, 'wrap-end', 2, size.depth, size.height)];
+}
+
+/** An arc or a line moved outwards; the outline runs counter-clockwise. */
+function outwards(segment: Segment, mm: number): Segment | null {
+  const normalAt = (along: number): Point => {
+    const d = directionOn(segment, along);
+    return { x: d.y, y: -d.x };
+  };
+  const [from, to] = [plusPoint(segment.from, normalAt(0), mm), plusPoint(segment.to, normalAt(segmentLength(segment)), mm)];
+  if (segment.kind === 'line') return line(segment.edge, from, to);
+  if (segment.kind !== 'arc') return null;
+  const radius = segment.radius + Math.sign(segment.sweep) * mm;
+  return radius > 0 ? { ...segment, from, to, radius } : null;
+}
+
+/**
+ * A face whose edges hang down all round by `mm`, the corners cut out so that neighbours meet on the core's upright edge: at each corner two 45° triangles
+ * with legs of `mm`. Null where the outline turns in on itself: there the flaps would lie over each other.
+ */
+export function parcelOutline(outline: Outline, mm: number): Outline | null {
+  const { segments } = inArcs(outline);
+  const flaps = segments.map((segment) => outwards(segment, mm));
+  const made: Segment[] = [];
+  for (const [i, segment] of segments.entries()) {
+    const [flap, next, nextFlap] = [flaps[i], segments[(i + 1) % segments.length], flaps[(i + 1) % segments.length]];
+    if (!flap || !next || !nextFlap) return null;
+    made.push(flap);
+    if (!isCorner(segment, next)) continue;
+    if (cross(directionOn(segment, segmentLength(segment)), directionOn(next, 0)) < 0) return null;
+    made.push(line('corner', flap.to, segment.to), line('corner', segment.to, nextFlap.from));
+  }
+  return { segments: closed(made) };
+}
+
+/** One sheet over a face and down the sides, its corners mitred, and a plain face under it. */
+function parcel(core: Core): Piece[] {
+  const { size, outline, loftMm } = core;
+  const flap = parcelOutline(outline, size.height.value);
+  const below = { ...faces(core, 'wrapFaceOverMm'), countPerCushion: 1 };
+  if (!flap) return [{ ...below, countPerCushion: 2 }, border(core, true)];
+  const box = outlineBounds(flap);
+  const side = (figure: Figure, mm: number): Figure => reaching(sum('parcel', figure, plus(size.height, 2)), mm);
+  return [piece(loftMm, 'wrap-parcel', 1, side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY), flap), below];
+}
+
+const WAYS: Record<WrapWay, (core: Core) => Piece[]> = {
+  blanket,
+  faces: (core) => [faces(core, 'wrapFaceOverMm')],
+  'faces-and-border': (core) => [faces(core, 'wrapFaceOverMm'), border(core, true)],
+  'butted-border': (core) => [faces(core, 'wrapFaceOverMm'), border(core, false)],
+  border: (core) => [border(core, true)],
+  parcel,
+  whipped: (core) => [faces(core, 'wrapWhipOverMm')],
+};
+
+/** Whether wadding lies on the core's sides and its faces, by the way it is wrapped. */
+export function wrapLies(way: WrapWay): { readonly sides: boolean; readonly faces: boolean } {
+  return { sides: way !== 'faces' && way !== 'whipped', faces: way !== 'border' };
+}
+
+/** The wadding pieces round one core, by the way it is wrapped. None without loft. */
+export function wrapPieces(way: WrapWay, loftMm: number, size: Sizes['core'], outline: Outline, assume: Constants): Piece[] {
+  return loftMm > 0 ? WAYS[way]({ size, outline, loftMm, assume }) : [];
+}
+
+/**
+ * A piece of wadding that no roll is wide enough for, in parts with a butt join: between two sitting places where one is in reach. A piece that the roll gives
+ * stays whole; so does one that no straight cut divides, and the lay then says that it is missing.
+ */
+export function onRoll(one: Piece, rollMm: number, places: number, assume: Constants): Piece[] {
+  const [wide, deep] = [one.width.value, one.height.value];
+  if (Math.min(wide, deep) <= rollMm) return [one];
+  const endMm = assume('joinEndMm');
+  const across = wide / rollMm <= deep / rollMm + 1e-9;
+  const cuts = across ? gluedAt(wide, rollMm, places, endMm) : gluedAt(deep, rollMm, 1, endMm);
+  return inParts(one, across ? cuts : [], across ? [] : cuts, 'wrap') ?? [one];
+}
+
+/** Loose wadding worked into the corners, and into both ends of a long cushion where the school packs them; grams. */
+export function cornerFilling(corners: number, heightMm: Figure, ends: { readonly gapMm: number; readonly widthMm: Figure } | null, assume: Constants): Figure {
+  const density = given('loose wadding, kg/m³', assume('looseFillDensity'), 'shop', 'count');
+  const reach = given('from a corner', assume('cornerReachMm'), 'shop');
+  const count = given('corners', corners, 'counted', 'count');
+  const filled = law(
+    'in the corners',
+    '{0} × {1}² × {2} × {3}',
+    [count, reach, heightMm, density],
+    (n = 0, r = 0, h = 0, rho = 0) => n * r * r * h * rho * 1e-6,
+    'g',
+  );
+  if (!ends || ends.gapMm <= 0) return filled;
+  const gap = given('an end', ends.gapMm, 'school');
+  const packed = law(
+    'in both ends',
+    '2 × {0} × {1} × {2} × {3}',
+    [gap, ends.widthMm, heightMm, density],
+    (g = 0, w = 0, h = 0, rho = 0) => 2 * g * w * h * rho * 1e-6,
+    'g',
+  );
+  return sum('loose wadding', filled, plus(packed));
+}

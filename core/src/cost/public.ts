@@ -1,0 +1,3 @@
+// What is used outside the core.
+export * from './old-core-cost';
+export * from './staging';

@@ -1,0 +1,199 @@
+import * as z from 'zod';
+import { given, law, plus, sum } from '../../../kernel/figure';
+import { issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import type { Piece } from '../../../piece/piece';
+import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
+import { minutesFor } from '../../../shop/minutes';
+import type { Construction, CoverRequest, Field } from '../../contract';
+import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../parts/cloth-piece';
+import { cutCover, dress, insertCore } from '../../parts/cover-operations';
+import { notionsFor, zipClosing } from '../../parts/notions';
+import { quarterMarks, quarterPlaces } from '../../parts/ring';
+import { biasDepth, weltPiece } from '../../parts/welt';
+
+export const bolsterSchema = z.strictObject({
+  kind: z.literal('bolster'),
+  edge: z.enum(['plain', 'welt']).optional(),
+  cordMm: z.number().positive().max(25).optional(),
+  seamMm: z.number().positive().max(50).optional(),
+});
+export type Bolster = z.infer<typeof bolsterSchema>;
+
+const fields: readonly Field<Bolster>[] = [
+  {
+    key: 'edge',
+    label: 'Ends',
+    kind: 'choice',
+    usual: 'plain',
+    options: [
+      { value: 'plain', name: 'plain' },
+      { value: 'welt', name: 'welt' },
+    ],
+  },
+  { key: 'cordMm', label: 'Cord', kind: 'length', minMm: 1, maxMm: 25, usual: 'cordMm', shown: ({ edge }) => edge === 'welt' },
+  { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'school seam' },
+];
+
+/** Two ends and the body that goes round them; the body is closed along its length. */
+function piecesOf(choices: Bolster, request: CoverRequest): { readonly end: Piece; readonly body: Piece; readonly welt: Piece | null } {
+  const { sizes, sewn, round, assume } = request;
+  const { seam } = sizes;
+  const end = clothPiece('main', {
+    id: 'end',
+    role: 'end',
+    label: 'end',
+    remark: 'notched at the quarters',
+    countPerCushion: 2,
+    width: sizes.cut.width,
+    height: sizes.cut.depth,
+    outline: request.cut,
+    sewn,
+    marks: quarterMarks(sewn, round.value),
+  });
+  const sides = { left: seam.value, right: seam.value, lower: seam.value, upper: seam.value };
+  const body = clothStrip(
+    'main',
+    {
+      id: 'body',
+      role: 'body',
+      label: 'body',
+      remark: 'closed along its length',
+      width: sum('body', round, plus(seam, 2)),
+      height: sum('body', sizes.sewn.height, plus(seam, 2)),
+    },
+    sides,
+    quarterPlaces(round.value, seam.value).flatMap((x) => pairOfMarks('quarter', x, sizes.sewn.height.value + 2 * seam.value, sides)),
+  );
+  if (choices.edge !== 'welt') return { end, body, welt: null };
+  const cloth = request.cloth('welt');
+  const welt = weltPiece({
+    id: 'welt',
+    label: 'welt strip',
+    part: { index: 1, of: 1 },
+    countPerCushion: 2,
+    cord: choices.cordMm === undefined ? given('cord', assume('cordMm'), 'shop') : given('cord', choices.cordMm, 'entered'),
+    cloth: given('cloth', cloth.thicknessMm, 'material'),
+    flange: { ...seam, name: 'flange' },
+    round,
+    overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
+    biasDepthMm: biasDepth(assume('biasDepthMm'), cloth.usableMm),
+  });
+  return { end, body, welt };
+}
+
+function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seams: readonly Seam[]): Operation[] {
+  const { assume } = request;
+  const run = (id: string): number => seams.filter((one) => one.id === id).reduce((mm, one) => mm + one.count * one.rows * one.edges[0].lengthMm, 0);
+  const sew = (id: string): number => minutesFor('sew', run(id), 0, assume);
+  const welted = seams.some(({ id }) => id === 'welt-to-end');
+  return [
+    ...cutCover(pieces, assume),
+    operation({
+      id: 'sew/body-zip',
+      phase: 'sew',
+      text: 'Close the body along its length: sew both ends of the seam, set the zip of {0} between them.',
+      figures: [given('zip', run('body-zip'), 'counted')],
+      cautions: ['Slider on, and a stop across each end of the zip.'],
+      pieces: ['body'],
+      seams: ['body-zip'],
+      minutes: sew('body-zip'),
+      needs: 'machine',
+    }),
+    ...(welted
+      ? [
+          operation({
+            id: 'sew/welt-on',
+            phase: 'sew',
+            text: 'Make up the welt and sew a ring round each end; join each at the bottom.',
+            pieces: ['end', 'welt'],
+            seams: ['welt-to-end'],
+            minutes: 2 * sew('welt-to-end'),
+            needs: 'machine',
+          }),
+        ]
+      : []),
+    operation({
+      id: 'sew/ends',
+      phase: 'sew',
+      text: 'Sew an end into each opening of the body, quarter to quarter; clip the body’s allowance so that it goes round.',
+      cautions: ['Open the zip a hand’s width before the second end is closed in.', 'Clip the allowance, not the stitch.'],
+      pieces: ['end', 'body'],
+      seams: ['body-to-end', 'body-to-other-end'],
+      minutes: sew('body-to-end') + sew('body-to-other-end'),
+      needs: 'machine',
+      after: ['sew/body-zip', 'sew/welt-on'],
+    }),
+    insertCore(request, 'sew/ends'),
+    dress(request, 'Fill out the ends with loose wadding, turn the seam underneath, close the zip, steam.', 2),
+  ];
+}
+
+/** Two ends, round or shaped, and a body closed along its length by a zip. The template is the end, the height its length. */
+export const bolster: Construction<Bolster> = {
+  kind: 'bolster',
+  name: 'Bolster',
+  idea: 'A roll: two ends and a body round them. Measured across its end, its height is its length.',
+  heightWord: 'length',
+  words: ['bolster'],
+  choiceWords: { welt: { edge: 'welt' }, welted: { edge: 'welt' }, piped: { edge: 'welt' }, plain: { edge: 'plain' } },
+  schema: bolsterSchema,
+  defaults: () => ({ kind: 'bolster' }),
+  fields,
+  slots: ['welt'],
+  given: 'finished',
+  suits: ({ sloping }) =>
+    sloping
+      ? [
+          issue('error', 'construction-not-for-outline', 'construction', {
+            construction: 'bolster',
+            why: 'a wedge has no two ends alike',
+            instead: 'Take a boxed cover.',
+          }),
+        ]
+      : [],
+  make(choices, request) {
+    const { sizes, assume, cloth } = request;
+    const { end, body, welt } = piecesOf(choices, request);
+    const pieces = [end, body, ...(welt ? [welt] : [])];
+    const toEnd = (edge: 'lower' | 'upper'): Pick<SeamDraft, 'first' | 'second'> => ({
+      first: [stripEdge(body, edge)],
+      second: [allRound(end)],
+    });
+    const seams = seamsOn(pieces, [
+      { id: 'body-zip', words: 'the body along its length', rows: 2, first: [stripEdge(body, 'left')], second: [stripEdge(body, 'right')] },
+      ...(welt ? [{ id: 'welt-to-end', words: 'welt round both ends', count: 2, first: [stripEdge(welt, 'lower')], second: [allRound(end)] }] : []),
+      { id: 'body-to-end', words: 'body to one end', ...toEnd('lower') },
+      { id: 'body-to-other-end', words: 'body to the other end', ...toEnd('upper') },
+    ]);
+    const shut = given('sewn at an end', assume('bolsterEndMm'), 'shop');
+    const opening = law('zip opening', '{0} − 2 × {1}', [sizes.sewn.height, shut], (mm = 0, e = 0) => Math.max(0, mm - 2 * e));
+    const closings = [zipClosing(opening, 'along the body', assume)];
+    const { usableMm, railroaded } = cloth('main');
+    const across = railroaded ? body.height.value : body.width.value;
+    return {
+      pieces,
+      seams,
+      closings,
+      notions: notionsFor(closings, welt ? [welt] : [], seams, cloth('main').thicknessMm, assume),
+      operations: bolsterOperations(request, pieces, seams),
+      eased: null,
+      problems: [
+        ...(across > usableMm
+          ? [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm: across, usableMm, railroaded: railroaded ? 1 : 0 })]
+          : []),
+        ...seamProblems(seams),
+      ],
+    };
+  },
+  profile: ({ edge, cordMm }, { sewn }, assume) => ({
+    kind: 'body',
+    heightMm: sewn.height.value,
+    crownedFaces: null,
+    domes: false,
+    onBoard: false,
+    welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
+    modelled: false,
+  }),
+  says: ({ edge }) => (edge === 'welt' ? 'welted ends' : 'plain ends'),
+};

@@ -1,0 +1,44 @@
+import { planJson } from '../../../job/plan-json';
+import { readJob } from '../../../job/document';
+import boxes from '../../../job/upgrades/fixtures/1-prompt-side-boxes.json';
+import kneelers from '../../../job/upgrades/fixtures/1-puppeteers-kneelers.json';
+import stalls from '../../../job/upgrades/fixtures/1-stalls-benches.json';
+import chest from '../../../job/upgrades/fixtures/1-storage-chest.json';
+import { planSolved } from '../../../job/solve';
+import { demoShop } from '../../../testing/samples';
+import before from './as-before.json';
+
+const JOBS: Record<keyof typeof before, unknown> = {
+  'prompt-side-boxes.json': boxes,
+  'puppeteers-kneelers.json': kneelers,
+  'stalls-benches.json': stalls,
+  'storage-chest.json': chest,
+};
+const rounded = (n: number): number => Math.round(n * 1e6) / 1e6;
+
+describe('boxed covers', () => {
+  // Written down before constructions became folders: labels, counts, sizes, joins, trim-off and derivations of every piece, the lays and what is bought.
+  for (const [file, value] of Object.entries(JOBS))
+    it(`of ${file} come out as they did`, () => {
+      const read = readJob(value);
+      if (!read.ok) throw new Error(file);
+      const now = planJson(planSolved(read.value, demoShop()));
+      const then = before[file as keyof typeof before];
+      now.cushions.forEach(({ pieces }, i) => {
+        const seen = pieces.map((piece) => [
+          piece.label,
+          piece.role,
+          piece.countPerCushion,
+          rounded(piece.widthMm),
+          rounded(piece.heightMm),
+          piece.joins,
+          rounded(piece.trimMm),
+          piece.why,
+        ]);
+        expect(seen).toEqual(then.cushions[i]!.pieces as typeof seen);
+      });
+      expect(now.buy.filter(({ ware }) => ware !== 'thread').map(({ ware, name, amount }) => [ware, name, amount])).toEqual(
+        then.buy as [string, string, number][],
+      );
+    });
+});

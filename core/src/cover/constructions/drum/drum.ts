@@ -1,0 +1,250 @@
+import { isCorner } from '../../../geometry/measure';
+import { outlineBounds, perimeter, rectangleOutline } from '../../../geometry/outline';
+import { cross } from '../../../geometry/point';
+import { directionOn, segmentLength, type Segment } from '../../../geometry/segment';
+import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import { PLAIN_PIECE, type Piece } from '../../../piece/piece';
+import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
+import { minutesFor } from '../../../shop/minutes';
+import type { Closing, Construction, CoverRequest, Suitor } from '../../contract';
+import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../parts/cloth-piece';
+import { cutCover, dress } from '../../parts/cover-operations';
+import { notionsFor } from '../../parts/notions';
+import { offsetOrNull, quarterMarks, quarterPlaces } from '../../parts/ring';
+import { drumFields, drumSchema, type Drum } from './choices';
+import { drumSizes } from './sizes';
+
+/** Whether an outline turns in anywhere: a band cannot be drawn over it. */
+function turnsIn({ outline: { segments } }: Suitor): boolean {
+  return segments.some((segment, i) => {
+    const next = segments[(i + 1) % segments.length] as Segment;
+    const inwards = isCorner(segment, next) && cross(directionOn(segment, segmentLength(segment)), directionOn(next, 0)) < 0;
+    return inwards || (segment.kind === 'arc' && segment.sweep < 0);
+  });
+}
+
+const refused = (why: string): Issue[] => [
+  issue('error', 'construction-not-for-outline', 'construction', {
+    construction: 'drum',
+    why,
+    instead: 'Take a boxed cover, or an outline without inner corners.',
+  }),
+];
+
+interface DrumPieces {
+  readonly plate: Piece;
+  readonly band: Piece;
+  readonly flange: Piece | null;
+  readonly strip: Piece;
+}
+
+function piecesOf(request: CoverRequest, board: Figure): DrumPieces {
+  const { sizes, sewn, assume, round } = request;
+  const { seam } = sizes;
+  const turnMm = assume('boardTurnMm');
+  const plate = clothPiece('main', {
+    id: 'plate',
+    role: 'plate',
+    label: 'top plate',
+    remark: 'notched at the quarters',
+    width: sizes.cut.width,
+    height: sizes.cut.depth,
+    outline: request.cut,
+    sewn,
+    marks: quarterMarks(sewn, round.value),
+  });
+  // Its ends are joined in the trim-off: what is cut long is overlapped, cut square and joined with the seam.
+  const allowances = { left: 0, right: 0, lower: turnMm, upper: seam.value };
+  const band = clothStrip(
+    'boxing',
+    {
+      id: 'band',
+      role: 'band',
+      label: 'band',
+      remark: 'cut long, joined in the round',
+      width: law('band', 'the plate’s seam line, {0}', [round], (mm = 0) => mm),
+      height: sizes.boxingCut,
+      trimMm: 2 * (assume('trimOffMm') + seam.value),
+    },
+    allowances,
+    quarterPlaces(round.value, 0).flatMap((x) => pairOfMarks('quarter', x, sizes.boxingCut.value, allowances)),
+  );
+  return { plate, band, flange: flangeOf(request), strip: edgeStrip(request, board) };
+}
+
+/** A ring that goes under the board: its outer seam line is the band's lower edge. Null where the board is too small for it. */
+function flangeOf({ sewn, sizes, assume }: CoverRequest): Piece | null {
+  const turn = given('outside the seam', assume('boardTurnMm'), 'shop');
+  const cut = offsetOrNull(sewn, turn.value);
+  const hole = offsetOrNull(sewn, -assume('flangeWideMm'));
+  if (!cut || !hole) return null;
+  const box = outlineBounds(cut);
+  const side = (figure: Figure, mm: number): Figure => law('flange', '{0} + 2 × {1}', [figure, turn], () => mm);
+  return clothPiece('lining', {
+    id: 'flange',
+    role: 'flange',
+    label: 'staple flange',
+    remark: 'a ring, cut through at the band’s join',
+    face: 'hidden',
+    width: side(sizes.sewn.width, box.maxX - box.minX),
+    height: side(sizes.sewn.depth, box.maxY - box.minY),
+    outline: cut,
+    holes: [hole],
+    sewn,
+  });
+}
+
+/** A strip of thin foam that hides the board's edge under the cloth. */
+function edgeStrip({ sizes, core, assume }: CoverRequest, board: Figure): Piece {
+  const overMm = assume('boardOverhangMm');
+  const boardLine = offsetOrNull(core, -overMm) ?? core;
+  const round = law('round the board', 'edge of {0} × {1}', [sizes.seat.width, sizes.seat.depth], () => perimeter(boardLine));
+  const width = sum('edge strip', round, plus(given('over', assume('edgeStripOverMm'), 'shop')));
+  return {
+    ...PLAIN_PIECE,
+    id: 'edge-strip',
+    role: 'edge-strip',
+    label: 'edge strip, thin foam',
+    remark: 'round the board’s edge',
+    material: { kind: 'thin-foam', thicknessMm: overMm },
+    width,
+    height: board,
+    outline: rectangleOutline(width.value, board.value),
+  };
+}
+
+function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readonly Seam[], all: readonly Piece[]): Operation[] {
+  const { assume } = request;
+  const run = (id: string): number => seams.filter((one) => one.id === id).reduce((mm, one) => mm + one.rows * one.edges[0].lengthMm, 0);
+  const sew = (id: string): number => minutesFor('sew', run(id), 0, assume);
+  const { plate, band, flange, strip } = pieces;
+  return [
+    ...cutCover(all, assume),
+    operation({
+      id: 'prepare/edge-strip',
+      phase: 'prepare',
+      text: 'Glue the strip of thin foam round the board’s edge, {0} high, its ends butted.',
+      figures: [strip.height],
+      cautions: ['Spray adhesive: open the window, nothing burning near, keep overspray off the faces.'],
+      pieces: [strip.id],
+      minutes: minutesFor('prepare', strip.width.value, 0, assume),
+      waitMinutes: assume('tackyMinutes'),
+      needs: 'bench',
+    }),
+    operation({
+      id: 'sew/band-to-plate',
+      phase: 'sew',
+      text: 'Sew the band to the plate from quarter to quarter, leaving {0} unsewn on each side of its join. Walk both ends round to the mark, overlap them {1}, cut square, join, and sew on past the first stitches.',
+      figures: [given('left open', assume('sewnEndMm'), 'shop'), request.sizes.seam],
+      pieces: [plate.id, band.id],
+      seams: ['band-join', 'band-to-plate'],
+      minutes: sew('band-to-plate') + sew('band-join'),
+      needs: 'machine',
+    }),
+    operation({
+      id: 'sew/ridge',
+      phase: 'sew',
+      text: 'Turn the seam to the band and top-stitch it {0} from the edge with the longer stitch: the ridge.',
+      figures: [given('from the seam', assume('ridgeMm'), 'shop')],
+      cautions: ['Try the stitch on a scrap of the same cloth first.'],
+      pieces: [plate.id, band.id],
+      seams: ['ridge'],
+      minutes: sew('ridge'),
+      needs: 'machine',
+      after: ['sew/band-to-plate'],
+    }),
+    ...(flange
+      ? [
+          operation({
+            id: 'sew/flange',
+            phase: 'sew',
+            text: 'Cut the flange through at the band’s join, its ends laid flush and not over each other. Sew it to the band’s lower edge, then a second row that keeps it turned under.',
+            pieces: [flange.id, band.id],
+            seams: ['flange-to-band'],
+            minutes: sew('flange-to-band'),
+            needs: 'machine',
+            after: ['sew/ridge'],
+          }),
+        ]
+      : []),
+    dress(request, 'Lay the foam on the board, draw the cover over both, work the ridge to the edge all round.', 0, 'sew/flange'),
+    operation({
+      id: 'fix/staple',
+      phase: 'fix',
+      text: 'Turn it over and staple the flange flat under the board: the middle of opposite sides first, look, halve the gaps, one each {0}.',
+      figures: [given('apart', assume('stapleEveryMm'), 'shop')],
+      cautions: ['Flat, no pleat. Trim clear of the staples.'],
+      pieces: flange ? [flange.id] : [band.id],
+      seams: ['flange-to-board'],
+      minutes: minutesFor('staple', run('flange-to-board'), 0, assume),
+      needs: 'bench',
+      after: ['fill/dress'],
+    }),
+  ];
+}
+
+/** Foam on a board: a plate, a band with a ridge, and a flange that is stapled flat under the board. No zip, no bottom. */
+export const drum: Construction<Drum> = {
+  kind: 'drum',
+  name: 'Drum',
+  idea: 'Foam on a board, drawn over and stapled flat underneath: perches, stools, drop-in seats.',
+  heightWord: 'foam’s thickness',
+  words: ['drum'],
+  choiceWords: {},
+  schema: drumSchema,
+  defaults: () => ({ kind: 'drum' }),
+  fields: drumFields,
+  slots: ['boxing', 'lining'],
+  given: 'seat',
+  suits: (suitor) => (suitor.sloping ? refused('it slopes') : turnsIn(suitor) ? refused('it turns in on itself') : []),
+  sizes: drumSizes,
+  make({ boardMm }, request) {
+    const { assume, core } = request;
+    const board = boardMm === undefined ? given('board', assume('boardMm'), 'shop') : given('board', boardMm, 'entered');
+    const made = piecesOf(request, board);
+    const { plate, band, flange, strip } = made;
+    const pieces = [plate, band, ...(flange ? [flange] : []), strip];
+    const lower = stripEdge(band, 'lower');
+    const seams = seamsOn(pieces, [
+      { id: 'band-join', words: 'the band’s ends to each other', first: [stripEdge(band, 'right')], second: [stripEdge(band, 'left')] },
+      { id: 'band-to-plate', words: 'band to the plate', first: [stripEdge(band, 'upper')], second: [allRound(plate)] },
+      { id: 'ridge', words: 'ridge on the top seam', method: 'top-stitch', first: [stripEdge(band, 'upper')], second: [allRound(plate)] },
+      ...(flange
+        ? [
+            { id: 'flange-to-band', words: 'flange to the band', rows: 2, first: [allRound(flange)], second: [lower] },
+            { id: 'flange-to-board', words: 'flange under the board', method: 'staple' as const, first: [allRound(flange)], second: [lower] },
+          ]
+        : []),
+    ]);
+    const boardLine = offsetOrNull(core, -assume('boardOverhangMm')) ?? core;
+    const round = given('round the board', perimeter(boardLine), 'counted');
+    const every = given('apart', assume('stapleEveryMm'), 'shop');
+    const closings: Closing[] = [
+      { kind: 'staples', round, count: law('staples', '{0} ÷ {1}, up to the next', [round, every], (mm = 0, e = 1) => Math.ceil(mm / e), 'count') },
+    ];
+    return {
+      pieces,
+      seams,
+      closings,
+      notions: [
+        ...notionsFor(closings, [], seams, request.cloth('main').thicknessMm, assume),
+        { ware: 'thin-foam', name: `Thin foam, ${Math.round(assume('boardOverhangMm'))} mm, as strip`, sold: 'run', amount: strip.width },
+      ],
+      operations: drumOperations(request, made, seams, pieces),
+      eased: null,
+      problems: [...(flange ? [] : [issue('error', 'board-too-small-for-flange', 'template', { flangeMm: assume('flangeWideMm') })]), ...seamProblems(seams)],
+    };
+  },
+  profile: ({ boardMm }, { sewn }, assume) => ({
+    kind: 'band',
+    heightMm: sewn.height.value - (boardMm ?? assume('boardMm')),
+    crownedFaces: 1,
+    domes: false,
+    onBoard: true,
+    welt: null,
+    modelled: true,
+  }),
+  says: () => 'with a ridge and a staple flange',
+};

@@ -1,0 +1,219 @@
+import { perimeter } from '../../../geometry/outline';
+import { given, law } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import type { Piece } from '../../../piece/piece';
+import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
+import { minutesFor } from '../../../shop/minutes';
+import type { Closing, Construction, CoverRequest } from '../../contract';
+import { allRound, stripEdge } from '../../parts/cloth-piece';
+import { cornersOf } from '../../parts/corners';
+import { cutCover, dress, insertCore } from '../../parts/cover-operations';
+import { notionsFor, zipClosing } from '../../parts/notions';
+import { biasDepth, weltPiece } from '../../parts/welt';
+import { knifeEdgeFields, knifeEdgeSchema, type KnifeEdge } from './choices';
+import { besideOpening, envelopeBack, openingAt, plateLines, wholePlate, type Opening } from './plates';
+import { knifeEdgeSizes } from './sizes';
+
+function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece | null {
+  if (choices.edge !== 'welt' || !plate.sewn) return null;
+  const { assume, sizes } = request;
+  const cloth = request.cloth('welt');
+  return weltPiece({
+    id: 'welt',
+    label: 'welt strip',
+    part: { index: 1, of: 1 },
+    countPerCushion: 1,
+    cord: choices.cordMm === undefined ? given('cord', assume('cordMm'), 'shop') : given('cord', choices.cordMm, 'entered'),
+    cloth: given('cloth', cloth.thicknessMm, 'material'),
+    flange: { ...sizes.seam, name: 'flange' },
+    round: given('round the trimmed plate', perimeter(plate.sewn), 'counted'),
+    overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
+    biasDepthMm: biasDepth(assume('biasDepthMm'), cloth.usableMm),
+  });
+}
+
+const STEPS: Record<NonNullable<KnifeEdge['closing']>, { readonly sew: string; readonly shut: string }> = {
+  hand: {
+    sew: 'Sew the plates together, right sides in, from one end of the opening round to the other.',
+    shut: 'Turn the opening’s edges in by exactly the seam and close it with slip stitch, 6 a stitch, in strong thread.',
+  },
+  zip: {
+    sew: 'Set the zip into the opening first; open it a hand’s width, then sew the plates together all round from its one end to the other.',
+    shut: 'Close the zip.',
+  },
+  envelope: {
+    sew: 'Hem the inner edge of both back halves. Lay the front face up, the upper half on it face down, then the lower half over it; sew all round, twice where the halves overlap.',
+    shut: 'Tuck the insert under the upper half.',
+  },
+};
+
+function operationsOf(
+  request: CoverRequest,
+  closing: NonNullable<KnifeEdge['closing']>,
+  pieces: readonly Piece[],
+  seams: readonly Seam[],
+  opening: Opening | null,
+): Operation[] {
+  const { assume } = request;
+  const of = (method: Seam['method']): readonly Seam[] => seams.filter((one) => one.method === method);
+  const run = (some: readonly Seam[]): number => some.reduce((mm, one) => mm + one.rows * one.edges[0].lengthMm, 0);
+  const cloth = pieces.filter(({ material }) => material.kind === 'cloth').map(({ id }) => id);
+  const welt = pieces.find(({ role }) => role === 'welt');
+  const corners = cornersOf(request.sewn).filter(({ inner }) => !inner).length;
+  return [
+    ...cutCover(pieces, assume),
+    ...(welt
+      ? [
+          operation({
+            id: 'sew/welt-on',
+            phase: 'sew',
+            text: 'Make up the welt and sew it round the front plate, starting at the centre back; join the ring there.',
+            cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
+            pieces: [welt.id, ...cloth.slice(0, 1)],
+            seams: ['welt'],
+            minutes: minutesFor('sew', 2 * run(seams.filter(({ id }) => id === 'welt')), corners, assume),
+            needs: 'machine',
+          }),
+        ]
+      : []),
+    operation({
+      id: 'sew/plates',
+      phase: 'sew',
+      text: STEPS[closing].sew,
+      cautions: closing === 'zip' ? ['Slider on, and a stop across each end of the zip.'] : ['Back-tack both ends of the opening.'],
+      pieces: cloth.filter((id) => id !== 'welt'),
+      seams: of('machine').map(({ id }) => id),
+      minutes: minutesFor('sew', run(of('machine')), corners, assume),
+      needs: 'machine',
+      after: ['sew/welt-on'],
+    }),
+    operation({ ...insertCore(request, 'sew/plates') }),
+    ...(closing === 'hand' && opening
+      ? [
+          operation({
+            id: 'fill/close',
+            phase: 'fill',
+            text: STEPS.hand.shut,
+            pieces: ['plate'],
+            seams: of('hand').map(({ id }) => id),
+            minutes: minutesFor('hand', opening.mm, 0, assume),
+            needs: 'hand',
+            after: ['fill/insert'],
+          }),
+        ]
+      : []),
+    dress(
+      request,
+      `Work the filling into the corners.${closing === 'hand' ? '' : ` ${STEPS[closing].shut}`}`,
+      corners,
+      closing === 'hand' ? 'fill/close' : 'fill/insert',
+    ),
+  ];
+}
+
+/** Two plates cut to the insert's own size with nothing added, their corners trimmed. */
+export const knifeEdge: Construction<KnifeEdge> = {
+  kind: 'knife-edge',
+  name: 'Knife edge',
+  idea: 'Two plates that meet in one seam: scatter cushions on a soft insert. The insert is measured.',
+  heightWord: 'insert’s loft',
+  words: ['knife-edge', 'knife', 'scatter', 'pillow'],
+  choiceWords: {
+    welt: { edge: 'welt' },
+    welted: { edge: 'welt' },
+    piped: { edge: 'welt' },
+    plain: { edge: 'plain' },
+    zip: { closing: 'zip' },
+    envelope: { closing: 'envelope' },
+    hand: { closing: 'hand' },
+  },
+  schema: knifeEdgeSchema,
+  defaults: () => ({ kind: 'knife-edge' }),
+  fields: knifeEdgeFields,
+  slots: ['bottom', 'welt'],
+  given: 'core',
+  suits: ({ sloping }) =>
+    sloping
+      ? [
+          issue('error', 'construction-not-for-outline', 'construction', {
+            construction: 'knife edge',
+            why: 'a wedge has a band',
+            instead: 'Take a boxed cover.',
+          }),
+        ]
+      : [],
+  sizes: knifeEdgeSizes,
+  make(choices, request) {
+    const { assume, cloth } = request;
+    const lines = plateLines(request);
+    const wanted = choices.closing ?? 'hand';
+    const back = wanted === 'envelope' ? envelopeBack(request, lines) : null;
+    const closing = wanted === 'envelope' && !back ? 'hand' : wanted;
+    const opening = closing === 'envelope' ? null : openingAt(lines.sewn, assume('sewnEndMm'));
+    const plate = wholePlate(request, lines, back ? 1 : 2, opening?.marks ?? []);
+    const welt = weltFor(choices, request, plate);
+    const pieces = [plate, ...(back ? [back.lower, back.upper] : []), ...(welt ? [welt] : [])];
+    const drafts: SeamDraft[] = [
+      ...(welt ? [{ id: 'welt', words: 'welt to the front plate', first: [stripEdge(welt, 'lower')], second: [allRound(plate)] }] : []),
+      {
+        id: 'plates',
+        words: back ? 'front to both back halves' : 'plate to plate',
+        first: [besideOpening(plate, opening)],
+        second: back ? back.edge : [besideOpening(plate, opening)],
+      },
+      ...(opening
+        ? [
+            {
+              id: 'opening',
+              words: 'the opening',
+              method: closing === 'hand' ? ('hand' as const) : ('machine' as const),
+              first: [{ piece: plate.id, from: opening.from, to: opening.to }],
+              second: [{ piece: plate.id, from: opening.from, to: opening.to }],
+            },
+          ]
+        : []),
+    ];
+    const seams = seamsOn(pieces, drafts);
+    const open = law('opening', 'the back but for {0} at each end', [given('sewn', assume('sewnEndMm'), 'shop')], () => opening?.mm ?? 0);
+    const closings: Closing[] =
+      closing === 'envelope'
+        ? [{ kind: 'envelope', overlap: given('overlap', assume('envelopeOverlapMm'), 'shop') }]
+        : closing === 'zip'
+          ? [zipClosing(open, 'in the back seam', assume)]
+          : [{ kind: 'hand', opening: open }];
+    return {
+      pieces,
+      seams,
+      closings,
+      notions: notionsFor(closings, welt ? [welt] : [], seams, cloth('main').thicknessMm, assume),
+      operations: operationsOf(request, closing, pieces, seams, opening),
+      eased: null,
+      problems: [
+        ...problemsOf(request, plate, opening, closing),
+        ...(wanted !== closing ? [issue('warning', 'envelope-not-for-outline', 'construction.closing')] : []),
+        ...seamProblems(seams),
+      ],
+    };
+  },
+  profile: ({ edge, cordMm }, _sizes, assume) => ({
+    kind: 'knife',
+    heightMm: 0,
+    crownedFaces: 2,
+    domes: false,
+    onBoard: false,
+    welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'top' } : null,
+    modelled: false,
+  }),
+  says: ({ edge, closing }) =>
+    [edge === 'welt' ? 'welted' : 'plain', { hand: 'closed by hand', zip: 'zip in the seam', envelope: 'envelope back' }[closing ?? 'hand']].join(', '),
+};
+
+function problemsOf({ cloth }: CoverRequest, plate: Piece, opening: Opening | null, closing: NonNullable<KnifeEdge['closing']>): Issue[] {
+  const { usableMm, railroaded } = cloth('main');
+  const plateMm = railroaded ? plate.height.value : plate.width.value;
+  return [
+    ...(plateMm > usableMm ? [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm, usableMm, railroaded: railroaded ? 1 : 0 })] : []),
+    ...(closing !== 'envelope' && !opening ? [issue('error', 'no-room-for-opening', 'construction.closing')] : []),
+  ];
+}

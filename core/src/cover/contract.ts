@@ -1,0 +1,171 @@
+import type { ZodType } from 'zod';
+import type { Outline } from '../geometry/outline';
+import type { Figure } from '../kernel/figure';
+import type { Issue } from '../kernel/issue';
+import type { ClothSlot } from '../piece/material-ref';
+import type { Operation } from '../piece/operation';
+import type { Piece } from '../piece/piece';
+import type { Seam } from '../piece/seam';
+import type { GivenSize, Sizes } from '../piece/sizes';
+import type { AssumptionKey, Constants } from '../shop/assumptions';
+import type { OutlineMark } from '../template/marks';
+import type { UnitSystem } from '../units/length';
+
+/** What a construction has to know of a cloth. */
+export interface ClothFacts {
+  readonly name: string | null;
+  /** Between its selvedges, mm. */
+  readonly usableMm: number;
+  readonly thicknessMm: number;
+  /** The cloth lies turned: the piece's width runs along the roll. */
+  readonly railroaded: boolean;
+  readonly oneWay: boolean;
+  /** Gives like stretch vinyl. */
+  readonly stretches: boolean;
+}
+
+/** What the cover goes round, as far as filling it asks for other steps. */
+export interface Contents {
+  readonly layers: number;
+  /** Springs are never bagged or compressed. */
+  readonly sprung: boolean;
+  /** A word on the core that goes back in: its mark, and whether its old cover is the pattern; empty otherwise. */
+  readonly belongs: string;
+}
+
+/** What a construction is given: the sizes and their outlines, never the template. */
+export interface CoverRequest {
+  readonly sizes: Sizes;
+  /** Seam line of the plates. */
+  readonly sewn: Outline;
+  /** Cut line of the plates. */
+  readonly cut: Outline;
+  readonly core: Outline;
+  /** Ties and buttons. */
+  readonly marks: readonly OutlineMark[];
+  /** Seam line round. */
+  readonly round: Figure;
+  /** The crown of the faces that have one, where their plates are domed for it. */
+  readonly dome: { readonly outline: Outline; readonly faces: 1 | 2 } | null;
+  readonly cloth: (slot: ClothSlot) => ClothFacts;
+  readonly contents: Contents;
+  /** The shop's constants in the job's units. */
+  readonly assume: Constants;
+}
+
+/** How a cover is closed. */
+export type Closing =
+  | { readonly kind: 'zip'; readonly reach: string; readonly opening: Figure; readonly tape: Figure; readonly sliders: Figure }
+  | { readonly kind: 'hand'; readonly opening: Figure }
+  | { readonly kind: 'envelope'; readonly overlap: Figure }
+  | { readonly kind: 'staples'; readonly round: Figure; readonly count: Figure };
+
+/** What is bought by length or count besides cloth, foam and wadding; for one cushion. */
+export interface Notion {
+  readonly ware: 'zip' | 'slider' | 'cord' | 'thread' | 'staples' | 'thin-foam';
+  /** As it stands on the list of what to buy. */
+  readonly name: string;
+  readonly sold: 'run' | 'count';
+  readonly amount: Figure;
+}
+
+export interface Cover {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+  readonly closings: readonly Closing[];
+  readonly notions: readonly Notion[];
+  readonly operations: readonly Operation[];
+  /** A cover inside the cover, with its own pieces and seams. */
+  readonly inner?: Cover;
+  /** What a domed plate has more than its band, eased in as it is sewn; null for flat plates. */
+  readonly eased: Figure | null;
+  readonly problems: readonly Issue[];
+}
+
+/** The edge of the finished cushion: what the section shows and what the fit model may assume. */
+export interface EdgeProfile {
+  /** Two faces and a band between them; two faces that meet; ends on a body. */
+  readonly kind: 'band' | 'knife' | 'body';
+  /** What the cover holds apart at the edge: height of the band as sewn, in the middle of a wedge. */
+  readonly heightMm: number;
+  /** How many faces stand proud, where the construction leaves no choice. */
+  readonly crownedFaces: 1 | 2 | null;
+  /** Whether the plates can be domed for a crown. */
+  readonly domes: boolean;
+  /** The underside is a board. */
+  readonly onBoard: boolean;
+  /** Cord round the edges: its thickness, and whether round both plates or the top one. */
+  readonly welt: { readonly cordMm: number; readonly on: 'both' | 'top' } | null;
+  /** Whether the fit model holds for it. */
+  readonly modelled: boolean;
+}
+
+/** One of a construction's choices, as the tray shows it. `key` is the document's own; a value left out is "as the shop has it". */
+export type Field<C> = {
+  readonly key: keyof C & string;
+  readonly label: string;
+  /** Shown only then; always where it is not given. */
+  shown?(choices: C): boolean;
+} & (
+  | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly name: string }[]; readonly usual: string }
+  | { readonly kind: 'length'; readonly minMm: number; readonly maxMm: number; readonly usual: AssumptionKey | 'school seam' }
+);
+
+/** The measures that sizes start from. */
+export interface SizeAsk {
+  readonly given: GivenSize;
+  readonly acrossMm: number;
+  readonly deepMm: number;
+  /** Of the size that was given. */
+  readonly heightMm: number;
+  readonly system: UnitSystem;
+  readonly assume: Constants;
+}
+
+/** An outline that a construction is asked to cover. */
+export interface Suitor {
+  readonly outline: Outline;
+  /** A wedge: its two edges differ. */
+  readonly sloping: boolean;
+}
+
+/** The least that every construction's choices hold; the rest is the construction's own. */
+export interface Choices {
+  readonly kind: string;
+  readonly seamMm?: number | undefined;
+  readonly [choice: string]: unknown;
+}
+
+/** A way of making a cover. It owns its words, pieces, seams and steps: adding one is a folder and a line in `list.ts`. */
+export interface Construction<C extends Choices = Choices> {
+  readonly kind: C['kind'];
+  /** As it is chosen: `boxed`, `knife edge`. */
+  readonly name: string;
+  /** One sentence on what it is for. */
+  readonly idea: string;
+  /** What the height of the cushion is called, where it is not a height. */
+  readonly heightWord?: string;
+  /** Words the quick line understands: for the construction itself, and for choices of it. */
+  readonly words: readonly string[];
+  readonly choiceWords: Readonly<Record<string, Partial<C>>>;
+  readonly schema: ZodType<C>;
+  defaults(): C;
+  readonly fields: readonly Field<C>[];
+  /** The cloths it can be made of besides the main one. */
+  readonly slots: readonly ClothSlot[];
+  /** What is usually measured for it; the seat where it is not said. */
+  readonly given?: GivenSize;
+  /** Why it cannot cover an outline; empty where it can. */
+  suits(suitor: Suitor): Issue[];
+  /** Its own way from the given size to all others; where it has none the allowance school leads. */
+  sizes?(choices: C, ask: SizeAsk): Sizes;
+  make(choices: C, request: CoverRequest): Cover;
+  profile(choices: C, sizes: Sizes, assume: Constants): EdgeProfile;
+  /** A few words on the choices: `welted`. */
+  says(choices: C): string;
+}
+
+/** One construction among others. Each is only ever given choices that its own schema let through, which the type of a list cannot say. */
+export function oneOfMany<C extends Choices>(construction: Construction<C>): Construction {
+  return construction as unknown as Construction;
+}

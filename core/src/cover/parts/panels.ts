@@ -1,0 +1,116 @@
+import { grow } from '../../geometry/offset';
+import { edgeSpans, perimeter, polygonOutline, rectangleOutline, type Outline } from '../../geometry/outline';
+import type { EdgeName } from '../../geometry/segment';
+import { mirrored } from '../../geometry/transform';
+import { law, plus, sum, type Figure } from '../../kernel/figure';
+import { issue, type Issue } from '../../kernel/issue';
+import type { Piece } from '../../piece/piece';
+import type { Stretch } from '../../piece/seam';
+import type { Sizes, Slope } from '../../piece/sizes';
+import { slitPlaque, type Band } from './boxing';
+import { clothPiece, clothStrip, pairOfMarks, stripEdge } from './cloth-piece';
+
+export interface PanelRequest {
+  /** Seam line of the bottom plate. */
+  readonly sewn: Outline;
+  readonly sizes: Sizes;
+  readonly slope: Slope;
+  readonly zipWidth: Figure;
+  /** Longest strip the cloth gives, mm. */
+  readonly stripMm: number;
+  readonly trimOffMm: number;
+}
+
+/** Seam line of the top plate of a wedge: as wide as the bottom, as deep as the slope is long. */
+export function slantedPlate(sizes: Sizes, slope: Slope): Outline {
+  return rectangleOutline(sizes.sewn.width.value, slope.slant.value);
+}
+
+/** One side of a wedge, seen from outside on the right: front at the left, the bottom plate's seam below. */
+function sideLine(depthMm: number, frontMm: number, backMm: number): Outline {
+  return polygonOutline([
+    [0, 0, 'front'],
+    [depthMm, 0, 'right'],
+    [depthMm, backMm, 'back'],
+    [0, frontMm, 'left'],
+  ]);
+}
+
+/**
+ * The four panels round a wedge, seamed at every corner: a front, two sides that taper, and the zip plaque for a back. Each panel is its side and two
+ * allowances; its seams stop one allowance short of both plates.
+ */
+export function makePanels({ sewn, sizes, slope, zipWidth, stripMm, trimOffMm }: PanelRequest): Band {
+  const { seam } = sizes;
+  const thick = { sewn: sizes.sewn.height, cut: sizes.boxingCut };
+  const thin = { sewn: slope.sewn, cut: slope.boxingCut };
+  const [front, back] = slope.end === 'back' ? [thick, thin] : [thin, thick];
+  const problems: Issue[] = [];
+
+  const across = sum('panel, cut', sizes.sewn.width, plus(seam, 2));
+  if (across.value > stripMm) problems.push(issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: across.value, stripMm }));
+  const trimMm = Math.max(0, Math.min(2 * trimOffMm, stripMm - across.value));
+  const sides4 = { left: seam.value, right: seam.value, lower: seam.value, upper: seam.value };
+  const frontPanel = clothStrip(
+    'boxing',
+    { id: 'boxing', role: 'boxing', label: 'boxing', remark: 'no join', width: across, height: front.cut, trimMm },
+    sides4,
+    pairOfMarks('centre-front', across.value / 2, front.cut.value, sides4),
+  );
+
+  const line = sideLine(sizes.sewn.depth.value, front.sewn.value, back.sewn.value);
+  const grown = grow(line, seam.value);
+  const cutLine = grown.ok ? grown.outline : line;
+  const side = (index: 1 | 2, flip: boolean): Piece =>
+    clothPiece('boxing', {
+      id: `side-panel-${index}`,
+      role: 'side-panel',
+      label: index === 1 ? 'right side panel' : 'left side panel',
+      remark: 'tapered',
+      part: { index, of: 2 },
+      width: sum('side, cut', sizes.sewn.depth, plus(seam, 2)),
+      height: thick.cut,
+      outline: flip ? mirrored(cutLine, sizes.sewn.depth.value / 2) : cutLine,
+      sewn: flip ? mirrored(line, sizes.sewn.depth.value / 2) : line,
+    });
+  const [right, left] = [side(1, false), side(2, true)];
+
+  const plaqueHeight = sum('plaque, cut', back.sewn, plus(seam, 2), plus(zipWidth));
+  const plaque = slitPlaque(across, plaqueHeight, seam.value, trimMm, sides4);
+  // The zip's two folds and its teeth want room in the thin edge.
+  if (back.sewn.value < zipWidth.value)
+    problems.push(issue('warning', 'edge-too-thin-for-zip', 'template.thin', { edgeMm: back.sewn.value, zipMm: zipWidth.value }));
+
+  const spans = edgeSpans(sewn);
+  const span = spans.find(({ edge }) => edge === 'back');
+  const [rightEnds, leftEnds] = [sideEdges(right, false), sideEdges(left, true)];
+  return {
+    opening: law('zip opening', 'the back from corner to corner, {0}', [sizes.sewn.width], (w = 0) => w),
+    boxing: [frontPanel, right, left],
+    plaque,
+    topEdge: [stripEdge(frontPanel, 'upper'), rightEnds.top, stripEdge(plaque, 'upper'), leftEnds.top],
+    bottomEdge: [stripEdge(frontPanel, 'lower'), rightEnds.bottom, stripEdge(plaque, 'lower'), leftEnds.bottom],
+    joins: [
+      { id: 'panel-corner-right', words: 'front panel to the right side', first: [stripEdge(frontPanel, 'right')], second: [rightEnds.front] },
+      { id: 'panel-corner-left', words: 'front panel to the left side', first: [stripEdge(frontPanel, 'left')], second: [leftEnds.front] },
+    ],
+    plaqueEnds: {
+      id: 'plaque-ends',
+      words: 'plaque to the sides, both ends',
+      first: [stripEdge(plaque, 'left', zipWidth.value), stripEdge(plaque, 'right', zipWidth.value)],
+      second: [rightEnds.back, leftEnds.back],
+    },
+    zip: { startMm: span?.start ?? 0, endMm: span?.end ?? perimeter(sewn) },
+    problems,
+  };
+}
+
+/** The four seams of a side panel, found by where its seam line runs: below, above, and at the ends of the front and the back. */
+function sideEdges({ id, sewn }: Piece, flipped: boolean): Record<'bottom' | 'top' | 'front' | 'back', Stretch> {
+  const of = (edge: EdgeName): Stretch => {
+    const segment = sewn?.segments.find((one) => one.edge === edge);
+    return { piece: id, from: segment?.from ?? { x: NaN, y: NaN }, to: segment?.to ?? { x: NaN, y: NaN } };
+  };
+  // `sideLine` names them as the sides of a shape that stands on its bottom seam; mirroring exchanges left and right.
+  return { bottom: of('front'), top: of('back'), front: of(flipped ? 'right' : 'left'), back: of(flipped ? 'left' : 'right') };
+}

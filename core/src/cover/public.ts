@@ -1,0 +1,4 @@
+// What is used outside the core.
+export * from './list';
+export * from './parts/welt';
+export type { Choices, ClothFacts, Closing, Construction as ConstructionModule, Cover, EdgeProfile, Field, Notion } from './contract';

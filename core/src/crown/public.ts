@@ -1,0 +1,5 @@
+// What is used outside the core.
+export * from './crown';
+export * from './domed';
+export * from './membrane';
+export * from './solve-crown';

@@ -1,0 +1,47 @@
+import type { Outline } from './outline';
+import { distance, type Point } from './point';
+import { pointOn, segmentLength, type Segment } from './segment';
+
+/** Places looked at on a curve before the nearest is refined. */
+const LOOKS = 64;
+
+/** How far along a segment the place nearest to a point lies, mm from its start. */
+function nearestOn(segment: Segment, p: Point): number {
+  const length = segmentLength(segment);
+  if (segment.kind === 'line') {
+    const [dx, dy] = [segment.to.x - segment.from.x, segment.to.y - segment.from.y];
+    const t = length > 0 ? ((p.x - segment.from.x) * dx + (p.y - segment.from.y) * dy) / length : 0;
+    return Math.max(0, Math.min(length, t));
+  }
+  const off = (along: number): number => distance(pointOn(segment, along), p);
+  let best = 0;
+  for (let i = 1; i <= LOOKS; i++) if (off((length * i) / LOOKS) < off((length * best) / LOOKS)) best = i;
+  let [low, high] = [(length * Math.max(0, best - 1)) / LOOKS, (length * Math.min(LOOKS, best + 1)) / LOOKS];
+  for (let i = 0; i < 80; i++) {
+    const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
+    if (off(a) < off(b)) high = b;
+    else low = a;
+  }
+  return (low + high) / 2;
+}
+
+/** How far round an outline a point lies, mm from its first point; null where it is further off the outline than `within`. */
+export function alongOutline(outline: Outline, p: Point, within: number): number | null {
+  let before = 0;
+  let best: { along: number; off: number } | null = null;
+  for (const segment of outline.segments) {
+    const length = segmentLength(segment);
+    // The ends are looked at as they are: most places are ends, and a search would only come near them.
+    const [start, end] = [distance(segment.from, p), distance(segment.to, p)];
+    for (const [along, off] of [
+      [0, start],
+      [length, end],
+    ] as const)
+      if (off <= 1e-9) return before + along;
+    const on = nearestOn(segment, p);
+    const off = distance(pointOn(segment, on), p);
+    if (off <= within && (!best || off < best.off)) best = { along: before + on, off };
+    before += length;
+  }
+  return best?.along ?? null;
+}

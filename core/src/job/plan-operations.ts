@@ -1,0 +1,56 @@
+import { coreOperations, oldCoverOperations, type CoreWork } from '../bench/core-operations';
+import type { Cover } from '../cover/contract';
+import type { Operation } from '../piece/operation';
+import type { Piece } from '../piece/piece';
+import type { Sizes } from '../piece/sizes';
+import type { Constants } from '../shop/assumptions';
+import type { WrapWay } from '../shop/schools';
+import type { Cushion } from './document';
+import type { LookedOver } from './look-over';
+
+const WRAPPING: Record<WrapWay, string> = {
+  blanket: 'Wrap the blanket round front and back, lap it once, and whip the end pieces in.',
+  faces: 'Lay a face of wadding on both sides of the core and turn its edges over.',
+  'faces-and-border': 'Lay the faces on the core, turn their edges over, wrap the border round and whip it just closed.',
+  'butted-border': 'Lay the faces on the core; wrap the border round, butt it to them and whip it just closed, no ridge.',
+  border: 'Wrap the border round the core and lap it over both faces.',
+  parcel: 'Lay the core on its plain face, the parcel over it; fold the flaps down and whip the mitred corners closed.',
+  whipped: 'Lay a face on both sides, bring their edges together in the middle of the sides and whip them closed all round.',
+};
+
+interface Made {
+  readonly source: Cushion;
+  readonly sizes: Sizes;
+  readonly pieces: readonly Piece[];
+  readonly looked: LookedOver | null;
+  readonly wrapWay: WrapWay;
+  readonly wrapped: boolean;
+  readonly faces: 1 | 2;
+  readonly assume: Constants;
+}
+
+/** What the operations of a core are made from. */
+export function coreWork({ source, sizes, pieces, looked, wrapWay, wrapped, faces, assume }: Made): CoreWork {
+  const { core } = source;
+  const kept = core.kept ?? false;
+  return {
+    pieces,
+    kept,
+    refresh: kept ? (looked?.refresh.map(({ kind }) => kind) ?? []) : [],
+    tool: core.tool ?? 'saw',
+    layers: core.layers.map(({ overFront, bevelMm }) => ({ overFront: overFront ?? false, bevelMm: bevelMm ?? null })),
+    slope: sizes.slope && { thick: sizes.core.height, thin: sizes.slope.core, end: sizes.slope.end },
+    crownedFaces: faces,
+    wrapping: wrapped ? WRAPPING[wrapWay] : null,
+    assume,
+  };
+}
+
+/** Everything that is done to one cushion: by its construction, or to an old cover that goes back on; and by its core and wrap. */
+export function operationsFor(cover: Cover, kept: 'wash' | 'restitch' | null, core: CoreWork): Operation[] {
+  const own = [...(cover.inner?.operations ?? []), ...cover.operations];
+  const making = kept ? [...oldCoverOperations(kept, core.assume), ...own.filter(({ phase }) => phase === 'fill')] : own;
+  const core0 = coreOperations(core);
+  // The cloth is cut first, then what it goes round; the cover is sewn while the glue sets.
+  return [...making.filter(({ phase }) => phase === 'cut'), ...core0, ...making.filter(({ phase }) => phase !== 'cut')];
+}

@@ -1,0 +1,26 @@
+// What is used outside the core.
+export * from './advice';
+export * from './answers';
+export * from './buy';
+export * from './cloths';
+export * from './compare-schools';
+export * from './cushion-feel';
+export * from './document';
+export * from './lays';
+export * from './look-over';
+export * from './lots';
+export * from './missing';
+export * from './plan';
+export * from './plan-crown';
+export * from './plan-cushion';
+export * from './plan-cushion-solved';
+export * from './plan-json';
+export * from './plan-old-cores';
+export * from './plan-operations';
+export * from './quick-line';
+export * from './say';
+export * from './section';
+export * from './solve';
+export * from './trials';
+export * from './words';
+export { JOB_FORMAT } from './upgrades/upgrades';

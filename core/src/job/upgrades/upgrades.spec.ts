@@ -1,0 +1,51 @@
+import { sampleCushion, sampleJob } from '../../testing/samples';
+import { planned } from '../../testing/planned';
+import { readJob } from '../document';
+import boxes from './fixtures/1-prompt-side-boxes.json';
+import kneelers from './fixtures/1-puppeteers-kneelers.json';
+import stalls from './fixtures/1-stalls-benches.json';
+import chest from './fixtures/1-storage-chest.json';
+import { JOB_FORMAT, upgraded, UPGRADES } from './upgrades';
+
+const opened = (value: unknown) => {
+  const read = readJob(value);
+  if (!read.ok) throw new Error(JSON.stringify(read.problems));
+  return read.value;
+};
+
+describe('documents of earlier formats', () => {
+  it('open in today’s, all that were kept', () => {
+    for (const kept of [boxes, kneelers, stalls, chest]) {
+      expect(kept.format).toBe('yardland/job@1');
+      const job = opened(kept);
+      expect(job.format).toBe(JOB_FORMAT);
+      expect(job.cushions.map(({ name }) => name)).toEqual(kept.cushions.map(({ name }) => name));
+    }
+  });
+
+  it('keep each tick on the work it was made for', () => {
+    const bridge = opened(kneelers).cushions[0]!;
+    const ids = new Set(planned(bridge).operations.map(({ id }) => id));
+    const done = bridge.bench!.done;
+    expect(Object.fromEntries(Object.entries(done).map(([id, { count }]) => [id, count]))).toEqual({
+      'cut/cover': 8,
+      'cut/notch': 8,
+      'cut/foam-1': 8,
+      'cut/wadding': 8,
+      'prepare/wrap': 5,
+      'sew/plaque': 3,
+    });
+    for (const id of Object.keys(done)) expect(ids.has(id)).withContext(id).toBeTrue();
+    // A long bench may have been cut in parts, each a step: its third place says nothing, and keeps its old name rather than move.
+    expect(Object.keys(opened(stalls).cushions[0]!.bench!.done)).toEqual(['cut/cover', 'cut/notch', 'cut-3']);
+  });
+
+  it('are left alone when they are of today’s format, and refused when they are of none', () => {
+    const now = sampleJob([sampleCushion()]);
+    expect(upgraded(now)).toBe(now);
+    expect(readJob({ ...now, format: 'yardland/job@99' }).ok).toBeFalse();
+    for (const odd of [null, 7, 'x', [], { format: 'yardland/job@1', cushions: 3 }, { format: 'yardland/job@1', cushions: [null, { bench: 5 }] }])
+      expect(readJob(odd).ok).toBeFalse();
+    expect(UPGRADES.at(-1)!.to).toBe(JOB_FORMAT);
+  });
+});

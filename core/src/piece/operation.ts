@@ -1,0 +1,37 @@
+import type { Figure } from '../kernel/figure';
+
+/** The parts of a work order, in their order. */
+export const PHASES = ['cut', 'prepare', 'sew', 'fill', 'fix'] as const;
+export type Phase = (typeof PHASES)[number];
+
+/** Who or what is needed for an operation. */
+export type Workplace = 'table' | 'machine' | 'hand' | 'bench';
+
+/**
+ * One thing to do, for each cushion. Its name is stable: what it does to which piece or seam, never its place in a list. `{0}`, `{1}` in the text stand for its figures,
+ * printed at the edge in the job's units.
+ */
+export interface Operation {
+  readonly id: string;
+  readonly phase: Phase;
+  readonly text: string;
+  readonly figures: readonly Figure[];
+  /** The pieces in hand and the seams sewn, by id. */
+  readonly pieces: readonly string[];
+  readonly seams: readonly string[];
+  /** Warnings that belong to this operation and no other. */
+  readonly cautions: readonly string[];
+  readonly minutes: number;
+  /** Time nobody works: until glue is tacky, or steam has dried. */
+  readonly waitMinutes: number;
+  readonly needs: Workplace;
+  /** Operations that come before it, where they are in the order at all. */
+  readonly after: readonly string[];
+}
+
+/** What one cushion is done by; the order is made from all of them together. */
+export type OperationDraft = Pick<Operation, 'id' | 'phase' | 'text' | 'minutes' | 'needs'> & Partial<Operation>;
+
+export function operation(draft: OperationDraft): Operation {
+  return { figures: [], pieces: [], seams: [], cautions: [], waitMinutes: 0, after: [], ...draft };
+}

@@ -1,0 +1,76 @@
+import { compare } from '../record/check';
+import type { Plan } from '../job/plan';
+
+/** The stations in working order, as they stand on the tape. */
+export const STATIONS = [
+  { id: 'look-over', name: 'Look over' },
+  { id: 'filling', name: 'Filling' },
+  { id: 'template', name: 'Template' },
+  { id: 'build', name: 'Build' },
+  { id: 'cover', name: 'Cover' },
+  { id: 'lay', name: 'Lay' },
+  { id: 'bench', name: 'Bench' },
+  { id: 'check', name: 'Check' },
+] as const;
+export type StationId = (typeof STATIONS)[number]['id'];
+
+/** `open`: nothing is wrong, and it is not finished; `working`: an answer is on its way. */
+export type StationState = 'open' | 'done' | 'doubtful' | 'blocked' | 'working';
+
+/** Beginnings of the problem paths that belong to a station. */
+const PATHS: Partial<Record<StationId, readonly string[]>> = {
+  'look-over': ['seat'],
+  filling: ['core', 'lots'],
+  template: ['template', 'heightMm', 'marks'],
+  build: ['school', 'wrapLoftMm'],
+  cover: ['construction', 'cloth'],
+};
+
+/** The station where a problem of a cushion is mended. */
+export function stationOf(path: string): StationId {
+  const local = path.replace(/^cushions\.\d+\./, '');
+  const found = STATIONS.find(({ id }) => PATHS[id]?.some((start) => local.startsWith(start)));
+  return found?.id ?? 'build';
+}
+
+/** How each station stands for one cushion of a plan. */
+export function stationStates(plan: Plan, index: number): Record<StationId, StationState> {
+  const one = plan.cushions[index];
+  const states: Record<StationId, StationState> = {
+    'look-over': 'open',
+    filling: 'open',
+    template: 'open',
+    build: 'open',
+    cover: 'open',
+    lay: 'open',
+    bench: 'open',
+    check: 'open',
+  };
+  if (!one) return states;
+  const { source } = one;
+  const worst = (id: StationId): StationState => {
+    const mine = one.problems.filter((problem) => stationOf(problem.path) === id);
+    return mine.some((p) => p.severity === 'error') ? 'blocked' : mine.some((p) => p.severity === 'warning') ? 'doubtful' : 'done';
+  };
+  const lays = plan.lays;
+  const steps = one.operations;
+  const lastCheck = source.checks?.at(-1);
+  return {
+    'look-over': source.seat?.support && source.seat.use ? 'done' : 'open',
+    filling: worst('filling'),
+    template: worst('template'),
+    build: one.sizes ? worst('build') : 'blocked',
+    cover: one.cover ? worst('cover') : 'blocked',
+    lay: lays.some((lay) => lay.problems.length)
+      ? 'blocked'
+      : plan.wanted.length
+        ? 'working'
+        : lays.some((lay) => lay.answer?.unplaced.length)
+          ? 'blocked'
+          : lays.length
+            ? 'done'
+            : 'open',
+    bench: steps.length && steps.every((step) => (source.bench?.done[step.id]?.count ?? 0) >= source.quantity) ? 'done' : one.cover ? 'open' : 'blocked',
+    check: lastCheck ? (compare(one, lastCheck).some((row) => row.within === false) ? 'doubtful' : 'done') : 'open',
+  };
+}

@@ -1,0 +1,7 @@
+// What is used outside the core.
+export * from './foam';
+export * from './format';
+export * from './length';
+export * from './number';
+export * from './parse';
+export * from './round';
