@@ -21,6 +21,8 @@ export interface CoreWork {
   readonly layers: readonly { readonly overFront: boolean; readonly bevelMm: number | null }[];
   /** Of a wedge: the core's height at its thick and its thin edge, and where the thin one is. */
   readonly slope: { readonly thick: Figure; readonly thin: Figure; readonly end: 'front' | 'back' } | null;
+  /** The fillings among the layers that are spring units, by id. */
+  readonly springs: readonly string[];
   /** Faces that have crown pads. */
   readonly crownedFaces: 1 | 2;
   /** How the wrap is laid on, in words; null without one. */
@@ -52,7 +54,7 @@ const REFRESH_CAUTIONS: Partial<Record<Refreshing, string>> = { pad: CAUTION.glu
 const ids = (pieces: readonly Piece[]): string[] => pieces.map(({ id }) => id);
 const round = (piece: Piece): number => piece.countPerCushion * perimeter(piece.outline);
 
-function cutting({ pieces, tool, assume }: CoreWork): Operation[] {
+function cutting({ pieces, tool, springs, assume }: CoreWork): Operation[] {
   const of = (kind: Piece['material']['kind']): Piece[] => pieces.filter(({ material }) => material.kind === kind);
   const wadding = of('wadding');
   const pads = wadding.some(({ role }) => role === 'crown-pad' || role === 'hollow-pad');
@@ -85,9 +87,9 @@ function cutting({ pieces, tool, assume }: CoreWork): Operation[] {
       operation({
         id: `cut/${piece.id}`,
         phase: 'cut',
-        text: `Make or order layer ${piece.part.index} to size: {0} × {1}.`,
+        text: `Make or order the ${piece.label} to size: {0} × {1}.`,
         figures: [piece.width, piece.height],
-        cautions: [CAUTION.springs],
+        cautions: piece.material.kind === 'filling' && springs.includes(piece.material.filling) ? [CAUTION.springs] : [],
         pieces: [piece.id],
         minutes: minutesFor('cut', 0, 0, assume),
         needs: 'table',

@@ -4,7 +4,7 @@ import { evaluateSizes } from '../allowance/sizes';
 import { cornerFilling, onRoll, wrapPieces } from '../allowance/wrap';
 import { ordered } from '../bench/order';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
-import type { Construction, Cover, EdgeProfile } from '../cover/contract';
+import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contract';
 import { cornersOf } from '../cover/parts/corners';
 import type { Asked } from '../filling/old-core';
 import { fit, type Fit, type FitRequest } from '../fit/fit';
@@ -27,7 +27,7 @@ import { askedOf } from './asked';
 import { clothUse, shrinkage, slotFacts } from './cloths';
 import type { Cushion, Job } from './document';
 import { keptCover, lookedOver, type LookedOver } from './look-over';
-import { coreWork, operationsFor } from './plan-operations';
+import { coreWork, fillingKinds, operationsFor } from './plan-operations';
 import { crownFor, facesOf, padPieces, type PlannedCrown } from './plan-crown';
 import { crownProblems, fitProblems, fitRequestOf, notModelled } from './plan-fit';
 import { hollowPads, joinPad, longCoreFor, longCorePieces, longCoreProblems, type PlannedLongCore } from './plan-old-cores';
@@ -267,7 +267,11 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
       });
   const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : foams), ...wadding];
   const work = ordered(
-    operationsFor(cover, kept, coreWork({ source: cushion, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume })),
+    operationsFor(
+      cover,
+      kept,
+      coreWork({ source: cushion, shop, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume }),
+    ),
   );
   return {
     ...known,
@@ -304,15 +308,14 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
 }
 
 /** What the cover goes round. */
-function contentsOf({ core, seat }: Cushion, shop: Shop): { readonly layers: number; readonly sprung: boolean; readonly belongs: string } {
+function contentsOf({ core, seat }: Cushion, shop: Shop): Contents {
   const mark = core.kept ? seat?.old?.mark : undefined;
+  const kinds = fillingKinds(core.layers, shop);
   const pattern = seat?.oldCover?.offCore === mark ? ': its old cover is the pattern' : '';
   return {
     layers: core.layers.length,
-    sprung: core.layers.some(({ grade }) => {
-      const stock = shop.stock(grade);
-      return stock !== undefined && 'kind' in stock && stock.kind === 'spring';
-    }),
+    sprung: kinds.includes('spring'),
+    loose: kinds.length > 0 && kinds.every((kind) => kind === 'feather'),
     belongs: mark ? ` Core ${mark} goes in${pattern}.` : '',
   };
 }

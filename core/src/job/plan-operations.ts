@@ -3,8 +3,10 @@ import type { Cover } from '../cover/contract';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Sizes } from '../piece/sizes';
+import { isFoam } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import type { WrapWay } from '../shop/schools';
+import type { Shop } from '../shop/shop';
 import type { Cushion } from './document';
 import type { LookedOver } from './look-over';
 
@@ -18,8 +20,17 @@ const WRAPPING: Record<WrapWay, string> = {
   whipped: 'Lay a face on both sides, bring their edges together in the middle of the sides and whip them closed all round.',
 };
 
+/** What each layer is: foam, or the kind of its filling. */
+export function fillingKinds(layers: Cushion['core']['layers'], shop: Shop): string[] {
+  return layers.map(({ grade }) => {
+    const stock = shop.stock(grade);
+    return stock === undefined || isFoam(stock) ? 'foam' : stock.kind;
+  });
+}
+
 interface Made {
   readonly source: Cushion;
+  readonly shop: Shop;
   readonly sizes: Sizes;
   readonly pieces: readonly Piece[];
   readonly looked: LookedOver | null;
@@ -30,7 +41,7 @@ interface Made {
 }
 
 /** What the operations of a core are made from. */
-export function coreWork({ source, sizes, pieces, looked, wrapWay, wrapped, faces, assume }: Made): CoreWork {
+export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped, faces, assume }: Made): CoreWork {
   const { core } = source;
   const kept = core.kept ?? false;
   return {
@@ -40,6 +51,7 @@ export function coreWork({ source, sizes, pieces, looked, wrapWay, wrapped, face
     tool: core.tool ?? 'saw',
     layers: core.layers.map(({ overFront, bevelMm }) => ({ overFront: overFront ?? false, bevelMm: bevelMm ?? null })),
     slope: sizes.slope && { thick: sizes.core.height, thin: sizes.slope.core, end: sizes.slope.end },
+    springs: core.layers.filter((_, i) => fillingKinds(core.layers, shop)[i] === 'spring').map(({ grade }) => grade),
     crownedFaces: faces,
     wrapping: wrapped ? WRAPPING[wrapWay] : null,
     assume,

@@ -5,23 +5,28 @@ import type { Constants } from '../../shop/assumptions';
 import { minutesFor } from '../../shop/minutes';
 import type { CoverRequest } from '../contract';
 
-const STRIPS = 'Square the end of the cloth. Cut the long strips first along the selvedge, then the plates; grain and nap one way.';
-
-/** Cutting the cloth and notching it; nothing where there is no piece of cloth. */
-export function cutCover(pieces: readonly Piece[], assume: Constants): Operation[] {
+/** Cutting the cloth and notching it, in the construction's own words; nothing where there is no piece of cloth. */
+export function cutCover(pieces: readonly Piece[], words: { readonly cut: string; readonly notch: string }, assume: Constants): Operation[] {
   const cloth = pieces.filter(({ material }) => material.kind === 'cloth');
   if (!cloth.length) return [];
   const runMm = cloth.reduce((mm, piece) => mm + piece.countPerCushion * perimeter(piece.outline), 0);
   const notched = cloth.filter(({ marks }) => marks.length > 0);
   const notches = notched.reduce((count, piece) => count + piece.countPerCushion * piece.marks.length, 0);
   return [
-    operation({ id: 'cut/cover', phase: 'cut', text: STRIPS, pieces: cloth.map(({ id }) => id), minutes: minutesFor('cut', runMm, 0, assume), needs: 'table' }),
+    operation({
+      id: 'cut/cover',
+      phase: 'cut',
+      text: `Square the end of the cloth. ${words.cut}; grain and nap one way.`,
+      pieces: cloth.map(({ id }) => id),
+      minutes: minutesFor('cut', runMm, 0, assume),
+      needs: 'table',
+    }),
     ...(notched.length
       ? [
           operation({
             id: 'cut/notch',
             phase: 'cut',
-            text: 'Notch centres, corners and zip ends on plates and boxing, on both edges of the boxing.',
+            text: words.notch,
             pieces: notched.map(({ id }) => id),
             minutes: minutesFor('cut', 0, notches, assume),
             needs: 'table',
@@ -36,12 +41,13 @@ const BAG = 'Thin plastic bags and vacuum: never within a child’s reach.';
 
 /** Putting the core in through the opening. */
 export function insertCore({ contents, assume }: CoverRequest, after: string): Operation {
-  const { layers, sprung, belongs } = contents;
+  const { layers, sprung, loose, belongs } = contents;
+  const pushed = sprung || loose;
   return operation({
     id: 'fill/insert',
     phase: 'fill',
-    text: `Turn the cover. ${sprung ? 'Slide the sprung core in as it is, neither bagged nor compressed.' : 'Fold or compress the core in a thin bag, slide it in, let the air back.'}${belongs}`,
-    cautions: [...(sprung ? ['Springs under load: keep the unit flat, its covering whole.'] : [BAG]), ...(layers > 1 ? ['Soft side up.'] : [])],
+    text: `Turn the cover. ${sprung ? 'Slide the sprung core in as it is, neither bagged nor compressed.' : loose ? 'Push the insert in, its corners into those of the cover.' : 'Fold or compress the core in a thin bag, slide it in, let the air back.'}${belongs}`,
+    cautions: [...(sprung ? ['Springs under load: keep the unit flat, its covering whole.'] : pushed ? [] : [BAG]), ...(layers > 1 ? ['Soft side up.'] : [])],
     minutes: minutesFor('fill', 0, 0, assume),
     needs: 'bench',
     after: [after],

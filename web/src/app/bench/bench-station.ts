@@ -142,6 +142,12 @@ function litPiece(piece: Piece, top: number, widest: number, seam: number, sewin
   return {
     items: [
       { kind: 'area', key: piece.id, shape: shifted(piece.outline, -box.minX, y - box.minY), look },
+      ...(piece.holes ?? []).map((hole, i): SceneItem => ({
+        kind: 'area',
+        key: `${piece.id}-hole-${i}`,
+        shape: shifted(hole, -box.minX, y - box.minY),
+        look: 'cut',
+      })),
       ...sewn,
       ...notchItems(piece, seam, piece.id, -box.minX, y - box.minY),
       label,

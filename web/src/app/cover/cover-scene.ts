@@ -70,7 +70,7 @@ function pieceItems({ piece, copy, x }: Placed, y: number, most: number, seam: n
     ...holes,
     ...(piece.sewn && look === 'piece' ? [{ kind: 'area' as const, key: `${key}-sewn`, shape: shifted(piece.sewn, dx, dy), look: 'sew' as const }] : []),
     ...notchItems(piece, seam, key, dx, dy),
-    ...(piece.grain === 'with-the-roll' && height > most * 0.12 && !holes.length
+    ...(piece.grain === 'with-the-roll' && height > most * 0.18 && !holes.length
       ? [
           {
             kind: 'arrow' as const,

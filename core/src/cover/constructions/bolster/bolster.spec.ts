@@ -32,6 +32,9 @@ describe('a bolster of 180 across, 600 long', () => {
     expect(one.pieces.filter(({ role }) => role === 'foam').length).toBe(6);
     const [zip] = one.cover!.closings;
     expect(zip!.kind === 'zip' && [zip!.opening.value, zip!.tape.value]).toEqual([500, 600]);
+    // The step names the tape that is bought, and no words of another construction.
+    expect(one.operations.find(({ id }) => id === 'sew/body-zip')!.figures.map(({ value }) => value)).toEqual([600]);
+    expect(one.operations.find(({ id }) => id === 'cut/notch')!.text).not.toMatch(/boxing|zip/);
     expect(unequalSeams(one.cover!.seams)).toEqual([]);
     expect(one.problems.map(({ code }) => code)).toContain('fit-not-known-for-construction');
   });

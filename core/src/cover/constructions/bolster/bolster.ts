@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { given, law, plus, sum } from '../../../kernel/figure';
+import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
@@ -11,6 +11,8 @@ import { cutCover, dress, insertCore } from '../../parts/cover-operations';
 import { notionsFor, zipClosing } from '../../parts/notions';
 import { quarterMarks, quarterPlaces } from '../../parts/ring';
 import { biasDepth, weltPiece } from '../../parts/welt';
+
+const CUTTING = { cut: 'Cut the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
 
 export const bolsterSchema = z.strictObject({
   kind: z.literal('bolster'),
@@ -82,18 +84,18 @@ function piecesOf(choices: Bolster, request: CoverRequest): { readonly end: Piec
   return { end, body, welt };
 }
 
-function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seams: readonly Seam[]): Operation[] {
+function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seams: readonly Seam[], zip: Figure): Operation[] {
   const { assume } = request;
   const run = (id: string): number => seams.filter((one) => one.id === id).reduce((mm, one) => mm + one.count * one.rows * one.edges[0].lengthMm, 0);
   const sew = (id: string): number => minutesFor('sew', run(id), 0, assume);
   const welted = seams.some(({ id }) => id === 'welt-to-end');
   return [
-    ...cutCover(pieces, assume),
+    ...cutCover(pieces, CUTTING, assume),
     operation({
       id: 'sew/body-zip',
       phase: 'sew',
       text: 'Close the body along its length: sew both ends of the seam, set the zip of {0} between them.',
-      figures: [given('zip', run('body-zip'), 'counted')],
+      figures: [zip],
       cautions: ['Slider on, and a stop across each end of the zip.'],
       pieces: ['body'],
       seams: ['body-zip'],
@@ -168,7 +170,8 @@ export const bolster: Construction<Bolster> = {
     ]);
     const shut = given('sewn at an end', assume('bolsterEndMm'), 'shop');
     const opening = law('zip opening', '{0} − 2 × {1}', [sizes.sewn.height, shut], (mm = 0, e = 0) => Math.max(0, mm - 2 * e));
-    const closings = [zipClosing(opening, 'along the body', assume)];
+    const zip = zipClosing(opening, 'along the body', assume);
+    const closings = [zip];
     const { usableMm, railroaded } = cloth('main');
     const across = railroaded ? body.height.value : body.width.value;
     return {
@@ -176,7 +179,7 @@ export const bolster: Construction<Bolster> = {
       seams,
       closings,
       notions: notionsFor(closings, welt ? [welt] : [], seams, cloth('main').thicknessMm, assume),
-      operations: bolsterOperations(request, pieces, seams),
+      operations: bolsterOperations(request, pieces, seams, zip.tape),
       eased: null,
       problems: [
         ...(across > usableMm

@@ -10,6 +10,11 @@ import { cutCover, dress, insertCore } from '../../parts/cover-operations';
 import type { Plates } from './plates';
 import type { Welts } from './seams';
 
+const CUTTING = {
+  cut: 'Cut the long strips first along the selvedge, then the plates',
+  notch: 'Notch centres, corners and zip ends on plates and boxing, on both edges of the boxing.',
+};
+
 export interface BoxedWork {
   readonly request: CoverRequest;
   readonly pieces: readonly Piece[];
@@ -49,7 +54,7 @@ export function boxedOperations(work: BoxedWork): Operation[] {
   const every = clipEvery(sewn, sizes.seam.value, assume('clipOpenMm'));
   const figures: Figure[] = every === null ? [] : [given('between clips', every, 'shop')];
   return [
-    ...cutCover(pieces, assume),
+    ...cutCover(pieces, CUTTING, assume),
     operation({
       id: 'sew/plaque',
       phase: 'sew',

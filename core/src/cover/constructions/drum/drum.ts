@@ -16,6 +16,8 @@ import { offsetOrNull, quarterMarks, quarterPlaces } from '../../parts/ring';
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
 
+const CUTTING = { cut: 'Cut the band first along the selvedge, then the plate and the flange', notch: 'Notch the quarters of the plate and of the band.' };
+
 /** Whether an outline turns in anywhere: a band cannot be drawn over it. */
 function turnsIn({ outline: { segments } }: Suitor): boolean {
   return segments.some((segment, i) => {
@@ -121,7 +123,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
   const sew = (id: string): number => minutesFor('sew', run(id), 0, assume);
   const { plate, band, flange, strip } = pieces;
   return [
-    ...cutCover(all, assume),
+    ...cutCover(all, CUTTING, assume),
     operation({
       id: 'prepare/edge-strip',
       phase: 'prepare',

@@ -48,6 +48,12 @@ describe('a knife edge on an insert of 450', () => {
     expect(one.cover!.seams.map(({ method }) => method)).toEqual(['machine', 'hand']);
   });
 
+  it('has a feather insert that is pushed in: nothing of springs, bags or boxing in its steps', () => {
+    const said = one.operations.flatMap(({ text, cautions }) => [text, ...cautions]).join(' ');
+    expect(said).toContain('Push the insert in');
+    expect(said).not.toMatch(/[Ss]pring|bag|boxing/);
+  });
+
   it('as an envelope has two back pieces of half its depth, 50 and a hem of 13', () => {
     const envelope = planned(pillow('envelope'));
     const plates = envelope.pieces.filter(({ role }) => role === 'plate').map(({ label, width, height }) => [label, width.value, height.value]);

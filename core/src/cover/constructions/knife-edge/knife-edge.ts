@@ -15,6 +15,8 @@ import { knifeEdgeFields, knifeEdgeSchema, type KnifeEdge } from './choices';
 import { besideOpening, envelopeBack, openingAt, plateLines, wholePlate, type Opening } from './plates';
 import { knifeEdgeSizes } from './sizes';
 
+const CUTTING = { cut: 'Cut the plates, their corners trimmed as they are drawn', notch: 'Notch both ends of the opening, on both plates.' };
+
 function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece | null {
   if (choices.edge !== 'welt' || !plate.sewn) return null;
   const { assume, sizes } = request;
@@ -62,7 +64,7 @@ function operationsOf(
   const welt = pieces.find(({ role }) => role === 'welt');
   const corners = cornersOf(request.sewn).filter(({ inner }) => !inner).length;
   return [
-    ...cutCover(pieces, assume),
+    ...cutCover(pieces, CUTTING, assume),
     ...(welt
       ? [
           operation({
