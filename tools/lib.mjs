@@ -72,6 +72,19 @@ function filesUnder(place) {
     .flatMap((name) => filesUnder(path.join(place, name)));
 }
 
+/** The journeys that a runner's summary calls flaky, by their titles: those that passed only when they were tried again. */
+export function flakyTitles(text) {
+  const lines = text.split('\n');
+  const from = lines.findIndex((line) => /^\s*\d+ flaky\s*$/.test(line));
+  if (from === -1) return [];
+  const after = lines.slice(from + 1);
+  const end = after.findIndex((line) => /^\s*\d+ [a-z ]+(\(|$)/.test(line));
+  return after
+    .slice(0, end === -1 ? after.length : end)
+    .map((line) => line.replaceAll('─', '').trim())
+    .filter(Boolean);
+}
+
 /** A name for the content of all sources: the same on every checkout of the same files, whatever their times. */
 export function sourcesHash(places = SOURCES.map((one) => path.join(root, one)), base = root) {
   const hash = createHash('sha256');

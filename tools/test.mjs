@@ -1,7 +1,7 @@
 // Everything that must hold, from a bare clone: installs what tests need, then lint, types, directions, unit tests, server, command line and
 // browser journeys. Goes on after a failure, and closes with one line: N passed, N failed.
 import { ensureChromium } from './chromium.mjs';
-import { ensureBuilt, ensurePackages, heard } from './lib.mjs';
+import { ensureBuilt, ensurePackages, flakyTitles, heard } from './lib.mjs';
 
 ensurePackages();
 process.env.CHROME_BIN = ensureChromium();
@@ -25,9 +25,12 @@ const karma = counted(/Executed (\d+) of (\d+).*?(?:\((\d+) FAILED\)|SUCCESS|FAI
   Number(failed ?? 0),
 ]);
 const jasmine = counted(/(\d+) specs?, (\d+) failures?/g, ([, specs, failures]) => [Number(specs) - Number(failures), Number(failures)]);
+/** Journeys that passed only on repetition: they count neither as passed nor as failed, and are named at the end. */
+const flaky = [];
 const playwright = (result) => {
+  flaky.push(...flakyTitles(result.text));
   const of = (word) => Number(last(result.text, new RegExp(`^\\s*(\\d+) ${word}\\b`, 'gm'))?.[1] ?? 0);
-  const [passed, failed] = [of('passed') + of('flaky'), of('failed') + of('interrupted') + of('did not run')];
+  const [passed, failed] = [of('passed'), of('failed') + of('interrupted') + of('did not run')];
   return passed + failed === 0 || (result.code !== 0 && failed === 0) ? [passed, failed + 1] : [passed, failed];
 };
 
@@ -71,5 +74,7 @@ for (const suite of SUITES.filter((one) => !READING.includes(one))) {
   if (suite[0] === 'browser journeys') ensureBuilt();
   await run(suite);
 }
-console.log(`\n${SUITES.map(([name]) => lines.get(name)).join('\n')}\n\n${passed} passed, ${failed} failed`);
+console.log(`\n${SUITES.map(([name]) => lines.get(name)).join('\n')}`);
+if (flaky.length) console.log(`\n${flaky.length} flaky, passed only on repetition:\n${flaky.map((title) => `  ${title}`).join('\n')}`);
+console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed ? 1 : 0;

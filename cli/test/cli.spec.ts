@@ -53,6 +53,14 @@ describe('yardland plan', () => {
     expect(plan.buy.find((line: { ware: string }) => line.ware === 'cloth').amount % 100).toBe(0);
   });
 
+  it('says by its exit code that something cannot be made as it stands, the plan still printed', () => {
+    const wide = { ...job, cloth: { widthMm: 500 } };
+    const { code, out } = run(['plan', '-'], JSON.stringify(wide));
+    expect(code).toBe(1);
+    expect(JSON.parse(out).problems.map((problem: { code: string }) => problem.code)).toContain('plate-wider-than-cloth');
+    expect(run(['plan', '-'], JSON.stringify(job)).code).toBe(0);
+  });
+
   it('reads standard input and another shop', () => {
     const shop = JSON.parse(fs.readFileSync(path.join(root, 'demo/shop.json'), 'utf8'));
     const file = path.join(folder, 'shop.json');

@@ -43,7 +43,7 @@ test('an old core is measured, photographed and judged; what brings it back has 
   await verdict.getByRole('checkbox', { name: 'the old core goes back in' }).check();
   await expect(shop.piece('foam')).toHaveCount(0);
   await shop.goTo('Bench');
-  await expect(page.getByRole('button', { name: /^Lay the crown pads in the hollow/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Lay the hollow pads in the hollow/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /Core B goes in/ })).toBeVisible();
 
   // The budget pays for two of four now.

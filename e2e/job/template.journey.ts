@@ -94,7 +94,7 @@ test('outlines come in from files and go out full size; a bad file loses nothing
   const before = await shop.size('Seat');
   const file = shop.tray().locator('input[type=file]');
   await file.setInputFiles({ name: 'bad.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg><g>') });
-  await expect(shop.tray()).toContainText('not SVG as it should be');
+  await expect(shop.tray()).toContainText('Line 1 of the SVG file cannot be read right: 1:8: unclosed tag: g.');
   expect(await shop.size('Seat')).toEqual(before);
   const drawing =
     '<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="400mm" viewBox="0 0 400 400"><path d="M20 380 H380 V200 A180 180 0 0 0 20 200 Z"/></svg>';
@@ -109,7 +109,10 @@ test('outlines come in from files and go out full size; a bad file loses nothing
   const saved = await waiting;
   expect(saved.suggestedFilename()).toBe('old-pattern-traced.dxf');
   expect(fs.readFileSync(await saved.path(), 'utf8')).toContain('CUT');
+  // Any piece of the plan too, by its name.
+  await shop.tray().getByRole('combobox', { name: 'Which outline' }).selectOption({ label: 'zip plaque' });
   const print = await shop.tray().getByRole('link', { name: 'Print full size' }).getAttribute('href');
+  expect(print).toContain('piece=plaque');
   const pdf = await page.request.get(print ?? '');
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   await shop.expectAccessible();

@@ -5,6 +5,7 @@ import path from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { DatabaseRefused, migrate, MIGRATIONS } from '../src/db/migrate';
 import { openDatabase } from '../src/db/open';
+import { JobStore } from '../src/jobs/jobs.store';
 import { demoJob, root, temporaryFolder } from './support';
 
 describe('the database', () => {
@@ -33,6 +34,23 @@ describe('the database', () => {
       expect(db.prepare('SELECT count(*) AS n FROM migration').get()).toEqual({ n: MIGRATIONS.length });
       db.close();
     }
+  });
+
+  it('keeps jobs of an older form and an older document format readable, and finds them by a cushion’s name', () => {
+    const document = fs.readFileSync(path.join(root, 'core/src/job/upgrades/fixtures/1-puppeteers-kneelers.json'), 'utf8');
+    const db = new Sqlite(':memory:');
+    migrate(db, MIGRATIONS.slice(0, 5));
+    db.prepare("INSERT INTO job VALUES ('j', 1, 0, 'Old job', '', 'cutting', NULL, 0, '', '')").run();
+    db.prepare("INSERT INTO job_step VALUES ('j', 0, '', ?, '')").run(document);
+    db.prepare("INSERT INTO cushion VALUES ('j', 0, 'Bridge kneeler', 8, 'rectangle', 420, 300, 40, 'padded-to-the-line')").run();
+    migrate(db);
+    const store = new JobStore(db);
+    const { jobs } = store.list({ text: 'kneel', today: '2026-01-01', archived: false, limit: 10 });
+    expect(jobs.map(({ name, outlines }) => [name, outlines.length])).toEqual([['Old job', 1]]);
+    const { job } = store.read('j');
+    expect(job.format).toBe('yardland/job@2');
+    expect(Object.keys(job.cushions[0]!.bench!.done)).toContain('cut/cover');
+    db.close();
   });
 
   it('takes a migration whole or not at all', () => {

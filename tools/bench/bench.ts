@@ -25,14 +25,15 @@ function firstLoad(): Row {
   const page = stats.find((name) => fs.readFileSync(path.join(folder, name), 'utf8').includes('yl-job-page'));
   if (page) visit(page);
   const bytes = [...seen].reduce((sum, name) => sum + gzipSync(fs.readFileSync(path.join(folder, name))).length, 0);
-  return rowOf('first-load JavaScript of a job, compressed', 'under 220 kB', [bytes / 1000], 'kB');
+  return rowOf('first-load JavaScript of a job, compressed', 'under 220 kB', [bytes / 1000], { unit: 'kB' });
 }
 
 const rows = [...coreRows(root), ...(await serverRows(root)), firstLoad(), ...(await dragRows())];
 const text = `# Measured
 
 Made by \`npm run bench\` on ${os.availableParallelism()} cores (${os.cpus()[0]?.model.trim() ?? 'unknown'}), Node ${process.versions.node}, ${new Date().toISOString().slice(0, 10)}.
-Times are wall-clock on that machine; each row gives how many runs it stands for.
+Times are wall-clock on that machine; each row gives how many runs it stands for. Absolute times double from
+one day to the next on a shared machine: the last column sets each against plain work timed in the same run.
 
 ${table(rows)}
 `;

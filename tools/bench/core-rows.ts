@@ -1,10 +1,33 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { crown, fit, outlineOf, SHAPES, jobSchema, openShop, plan, loadCurve, shopSchema, solveLay, type Job } from '@yardland/core';
-import { rowOf, timed, type Row } from './measure';
+import {
+  crown,
+  finished,
+  fit,
+  jobSchema,
+  loadCurve,
+  openShop,
+  outlineOf,
+  plan,
+  runTrial,
+  SHAPES,
+  shopSchema,
+  solveLay,
+  validateLay,
+  type Job,
+  type LayRequest,
+} from '@yardland/core';
+import { arithmeticLoop, referenceOf, rowOf, timed, type Row } from './measure';
+
+/** A lay of so many pieces, as a job of many cushions asks for it. */
+function manyPieces({ items, ...rest }: LayRequest, pieces: number): LayRequest {
+  const count = items.reduce((sum, item) => sum + item.count, 0);
+  return { ...rest, tries: 1, items: items.map((item) => ({ ...item, count: item.count * Math.ceil(pieces / count) })) };
+}
 
 /** The rows of pure computing: planning, fit, load curve, lay. */
 export function coreRows(root: string): Row[] {
+  const loop = { reference: arithmeticLoop() };
   const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(root, 'demo', file), 'utf8'));
   const shop = openShop(shopSchema.parse(read('shop.json')));
   const boxes = jobSchema.parse(read('jobs/prompt-side-boxes.json'));
@@ -15,6 +38,12 @@ export function coreRows(root: string): Row[] {
     return { ...one, name: `${one.name} ${i}`, heightMm: one.heightMm + i };
   });
   const job: Job = { ...benches, cushions };
+  const validated = {
+    reference: referenceOf(
+      'reading the same document with its schema',
+      timed(300, () => void jobSchema.parse(job)),
+    ),
+  };
   const before = plan(job, shop);
   const changed = (i: number): Job => ({ ...job, cushions: cushions.map((one, n) => (n === 7 ? { ...one, heightMm: 60 + (i % 50) } : one)) });
   const first = boxes.cushions[0];
@@ -33,21 +62,28 @@ export function coreRows(root: string): Row[] {
     clothStiffnessNPerM: 15_000,
   };
   const lay = before.lays[0]?.request;
+  const many = manyPieces(lay ?? { format: 'yardland/lay-request@1', material: { kind: 'roll', widthMm: 1400, gapMm: 0 }, items: [], seed: 1, tries: 1 }, 1664);
+  const laid = solveLay(many);
+  const { units, cloth } = boxes;
+  const advised = boxes.cushions[0] as Job['cushions'][number];
   return [
     rowOf(
       'plan() of 20 cushions, nothing known before',
       'p95 under 10 ms',
       timed(300, () => void plan(job, shop)),
+      validated,
     ),
     rowOf(
       'plan() of 20 cushions, one changed',
       'under 1 ms',
       timed(300, (i) => void plan(changed(i), shop, {}, before)),
+      validated,
     ),
     rowOf(
       'fit of a cushion with 4 layers',
       'under 2 ms',
       timed(500, () => void fit(request)),
+      loop,
     ),
     rowOf(
       'load curve of 100 points',
@@ -56,21 +92,36 @@ export function coreRows(root: string): Row[] {
         const curve = loadCurve({ hardness25N: 150, supportFactor: 2.2 }, 100);
         for (let i = 1; i <= 100; i++) curve.strainAt(i * 200);
       }),
+      loop,
     ),
     ...SHAPES.filter((shape) => ['rectangle', 't', 'ring-sector'].includes(shape.shape)).map((shape) => {
       const { outline } = outlineOf(shape.like(620, 480));
       return rowOf(
-        `crown of ${shape.name}: surface, bowed plate, 3 pads`,
+        `crown of ${shape.name}: surface, domed plate, 3 pads`,
         'under 60 ms',
         timed(40, () => void crown(outline, 30, 3)),
+        loop,
       );
     }),
+    rowOf(
+      'advice: every change to a cushion tried out, in a worker',
+      '—',
+      timed(8, () => void finished(runTrial({ format: 'yardland/advice-ask@1', cushion: advised, units, cloth, shop: shop.document }))),
+      loop,
+    ),
     ...(lay
       ? [
           rowOf(
             `cloth lay of ${lay.items.reduce((sum, item) => sum + item.count, 0)} pieces, ${lay.tries} orders`,
             '—',
             timed(5, () => void solveLay(lay)),
+            loop,
+          ),
+          rowOf(
+            `a lay of ${many.items.reduce((sum, item) => sum + item.count, 0)} pieces checked, in a worker`,
+            '—',
+            timed(5, () => void validateLay(many, laid)),
+            loop,
           ),
         ]
       : []),

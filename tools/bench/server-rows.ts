@@ -7,7 +7,7 @@ import path from 'node:path';
 import { jobSchema } from '@yardland/core';
 import { JobStore } from '../../server/src/jobs/jobs.store';
 import { openDatabase } from '../../server/src/db/open';
-import { rowOf, type Row } from './measure';
+import { referenceOf, rowOf, type Row } from './measure';
 
 const MANY = 10_000;
 const READS = 6000;
@@ -51,9 +51,13 @@ async function load(count: number, work: (i: number) => Promise<unknown>): Promi
   return { times, perSecond: count / ((performance.now() - begun) / 1000) };
 }
 
-async function start(root: string, data: string): Promise<{ child: ChildProcess; url: string; ms: number }> {
+async function start(
+  root: string,
+  data: string,
+  script: readonly string[] = ['dist/server/main.js'],
+): Promise<{ child: ChildProcess; url: string; ms: number }> {
   const begun = performance.now();
-  const child = spawn(process.execPath, ['dist/server/main.js'], {
+  const child = spawn(process.execPath, script, {
     cwd: root,
     env: { ...process.env, PORT: '0', YARDLAND_DATA: data, YARDLAND_ROOT: root, LOG_LEVEL: 'silent' },
     stdio: ['ignore', 'pipe', 'inherit'],
@@ -82,6 +86,12 @@ export async function serverRows(root: string): Promise<Row[]> {
       child.kill('SIGTERM');
       await once(child, 'exit');
     }
+    const bare = await start(root, data, ['--import', 'tsx', 'tools/bench/bare-server.ts', path.join(data, 'yardland.db')]);
+    const bareId = (i: number): string => ids[(i * 7919) % MANY] ?? '';
+    await load(500, (i) => ask(bare.url, 'GET', `/api/jobs/${bareId(i)}`));
+    const bareReads = await load(READS, (i) => ask(bare.url, 'GET', `/api/jobs/${bareId(i)}`));
+    bare.child.kill('SIGTERM');
+    await once(bare.child, 'exit');
     const { child, url } = await start(root, data);
     const idAt = (i: number): string => ids[(i * 7919) % MANY] ?? '';
     await load(500, (i) => ask(url, 'GET', `/api/jobs/${idAt(i)}`));
@@ -95,13 +105,16 @@ export async function serverRows(root: string): Promise<Row[]> {
     await once(child, 'exit');
     const among = `among ${MANY} jobs, ${AT_ONCE} at once`;
     return [
-      rowOf(`server: read a job ${among}`, 'p99 under 15 ms', reads.times),
-      rowOf('server: reads a second', 'over 1 500', [reads.perSecond], '/s'),
+      rowOf(`server: read a job ${among}`, 'p99 under 15 ms', reads.times, { reference: referenceOf('a bare route over a bare database', bareReads.times) }),
+      rowOf('server: reads a second', 'over 1 500, and over 0.6 of the bare route', [reads.perSecond], {
+        unit: '/s',
+        reference: { words: 'the bare route', median: bareReads.perSecond },
+      }),
       rowOf(`server: write a job with its revision ${among}`, '—', writes.times),
-      rowOf('server: writes a second', 'over 400', [writes.perSecond], '/s'),
-      rowOf('server: search the list', '—', lists.times),
+      rowOf('server: writes a second', 'over 400', [writes.perSecond], { unit: '/s' }),
+      rowOf('server: search the list by words of three letters and more', 'under 10 ms', lists.times),
       rowOf('start to serving, built', 'under 1.5 s', starts),
-      rowOf('memory of the server after all that', 'under 200 MB', [memory], 'MB'),
+      rowOf('memory of the server after all that', 'under 200 MB', [memory], { unit: 'MB' }),
     ];
   } finally {
     agent.destroy();

@@ -1,7 +1,6 @@
 import * as z from 'zod';
+import { TEMPLATE_SIZES } from '../job/full-size';
 
-/** Which outline is printed full size: the one that was given, another size, or the plate as cut. */
-export const TEMPLATE_SIZES = ['given', 'seat', 'finished', 'core', 'cut'] as const;
 export const TEMPLATE_PAPERS = ['a4', 'letter', 'a3', 'legal'] as const;
 
 /** Query of a template's print: tiles on a paper, or one sheet off a roll. `cut` is the largest plate, as it is cut. */

@@ -35,7 +35,8 @@ const atRoot = (path: string): boolean => path.startsWith('cloth');
 
 function planLay(one: WantedLay, solved: Solved, previous: Plan | undefined): PlannedLay {
   const before = previous?.lays.find((lay) => lay.hash === one.hash && lay.answer);
-  if (before) return before;
+  // The answer is taken over; what the lay is of may have changed around it, such as how much of the cloth there is.
+  if (before) return { ...one, answer: before.answer, problems: before.problems };
   const solvedLay = solved[one.hash];
   if (solvedLay?.format !== 'yardland/checked-lay@1') return { ...one, answer: null, problems: [] };
   const { answer, problems } = solvedLay;

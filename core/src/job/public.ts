@@ -6,6 +6,7 @@ export * from './cloths';
 export * from './compare-schools';
 export * from './cushion-feel';
 export * from './document';
+export * from './full-size';
 export * from './lays';
 export * from './look-over';
 export * from './lots';

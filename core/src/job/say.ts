@@ -202,8 +202,8 @@ const SENTENCES: Record<string, Speak> = {
     `How a ${n('construction')} will fit is not predicted: the model knows covers with a band.`,
     'Try the filling in the sewn cover.',
   ],
-  'crown-not-for-construction': (n) => [
-    `A ${n('construction')} has no plates that can be domed: the crown of ${n('crownMm')} is left out.`,
+  'crown-not-for-construction': (n, mm) => [
+    `A ${n('construction')} has no plates that can be domed: the crown of ${mm('crownMm')} is left out.`,
     'Take the crown away, or make another cover.',
   ],
   'operations-in-a-circle': (n) => [

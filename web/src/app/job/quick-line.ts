@@ -45,15 +45,15 @@ export class QuickLine {
     if (!reading.ok) return sayQuickProblem(reading.code, reading.about);
     const [units, step] = [this.#store.units(), this.#store.step()];
     const { acrossMm, deepMm } = outlineOf(reading.template);
-    const size = [acrossMm, deepMm, reading.heightMm].map((mm) => formatLength(mm, units, step)).join(' × ');
+    const [wide = '', deep = '', high = ''] = [acrossMm, deepMm, reading.heightMm].map((mm) => formatLength(mm, units, step));
     const many = reading.quantity > 1;
     const construction = constructionOf(reading.construction);
-    const high = construction.heightWord ? `${construction.heightWord} last` : 'high';
+    const size = construction.heightWord ? `${wide} × ${deep}, ${construction.heightWord} ${high}` : `${wide} × ${deep} × ${high} high`;
     const detail = construction.says(reading.construction);
     const enter = this.#replaces()
       ? `Enter puts ${many ? 'them' : 'it'} in place of the cushion that the job began with.`
       : `Enter adds ${many ? 'them' : 'it'}.`;
-    return `${reading.quantity} × ${shapeOf(reading.template).name}, ${reading.given} ${size} ${high}, ${[construction.name.toLowerCase(), detail].filter(Boolean).join(', ')}. ${enter}`;
+    return `${reading.quantity} × ${shapeOf(reading.template).name}, ${reading.given} ${size}, ${[construction.name.toLowerCase(), detail].filter(Boolean).join(', ')}. ${enter}`;
   });
 
   /** A new job's only cushion, as it came: a measured one takes its place. */

@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Dialog } from '@angular/cdk/dialog';
 import { LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter } from '@lucide/angular';
-import { outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type Issue, type Outline } from '@yardland/core';
+import { fullSize, outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type FullSize, type Issue } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
@@ -20,6 +20,8 @@ const PAPER_WORDS: Record<(typeof TEMPLATE_PAPERS)[number] | 'roll', string> = {
   legal: 'Legal tiles',
   roll: 'one sheet off a roll',
 };
+/** What a choice of a piece begins with. */
+const PIECE = 'piece ';
 const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
 
 /** Outlines in from files, and out: full size on paper, or as a file for a saw, a plotter or another program. */
@@ -37,7 +39,7 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
       <p class="tray-words" role="status">{{ message() }}</p>
     </div>
     <div class="points-tools">
-      <yl-choice class="few" label="Which outline" [options]="sizes" [value]="size()" (changed)="size.set($any($event))" />
+      <yl-choice class="few" label="Which outline" [options]="outlines()" [value]="which()" (changed)="which.set($event)" />
       <yl-choice class="few" label="On" [options]="papers" [value]="paper()" (changed)="paper.set($any($event))" />
       @if (paper() === 'roll') {
         <yl-quantity
@@ -69,18 +71,29 @@ export class FilesTray {
     { value: 'mm', name: 'millimetres' },
     { value: 'inch', name: 'inches' },
   ];
-  protected readonly sizes = TEMPLATE_SIZES.map((value) => ({ value, name: SIZE_WORDS[value] }));
+  /** The outlines of the sizes, then every piece by its name. */
+  protected readonly outlines = computed(() => [
+    ...TEMPLATE_SIZES.map((value) => ({ value: value as string, name: SIZE_WORDS[value] })),
+    ...(this.store.cushionPlan()?.pieces ?? []).map(({ id, label }) => ({ value: `${PIECE}${id}`, name: label })),
+  ]);
   protected readonly papers = [...TEMPLATE_PAPERS, 'roll' as const].map((value) => ({ value, name: PAPER_WORDS[value] }));
   protected readonly fileUnits = signal<'mm' | 'inch'>('mm');
-  protected readonly size = signal<(typeof TEMPLATE_SIZES)[number]>('given');
+  protected readonly which = linkedSignal<readonly { readonly value: string }[], string>({
+    source: () => this.outlines(),
+    computation: (outlines, before) => (outlines.some(({ value }) => value === before?.value) ? (before?.value ?? 'given') : 'given'),
+  });
   protected readonly paper = signal<(typeof TEMPLATE_PAPERS)[number] | 'roll'>('a4');
   protected readonly roll = signal(1500);
   protected readonly message = signal('');
 
   protected readonly print = computed(() => {
     const query = this.paper() === 'roll' ? `rollWidthMm=${this.roll()}` : `paper=${this.paper()}`;
-    return `/api/jobs/${this.store.head()?.id ?? ''}/templates/${this.store.cushionIndex() + 1}.pdf?size=${this.size()}&${query}`;
+    const which = this.#piece() ? `piece=${encodeURIComponent(this.#piece() ?? '')}` : `size=${this.which()}`;
+    return `/api/jobs/${this.store.head()?.id ?? ''}/templates/${this.store.cushionIndex() + 1}.pdf?${which}&${query}`;
   });
+
+  /** The piece that is chosen, by its id; null for the outline of a size. */
+  readonly #piece = computed(() => (this.which().startsWith(PIECE) ? this.which().slice(PIECE.length) : null));
 
   /** Reads an outline and makes it the template; what was there comes back with undo. The reader is loaded when it is wanted. */
   protected async open(files: FileList | null): Promise<void> {
@@ -115,10 +128,10 @@ export class FilesTray {
   }
 
   protected async save(ending: (typeof ENDINGS)[number]): Promise<void> {
-    const outline = this.#outline();
+    const found = this.#found();
     const { formatOf } = await import('@yardland/core/format/formats');
-    const name = this.store.cushion()?.name ?? 'outline';
-    const text = outline && formatOf(`x.${ending}`)?.write?.(outline, name);
+    const name = [this.store.cushion()?.name ?? 'outline', ...(found?.piece ? [found.words] : [])].join(' ');
+    const text = found && formatOf(`x.${ending}`)?.write?.(found.outline, name);
     if (!text) return;
     const address = URL.createObjectURL(new Blob([text], { type: 'application/octet-stream' }));
     const link = document.createElement('a');
@@ -128,12 +141,9 @@ export class FilesTray {
     URL.revokeObjectURL(address);
   }
 
-  #outline(): Outline | null {
+  #found(): FullSize | null {
     const one = this.store.cushionPlan();
-    const size = this.size();
-    if (!one?.outlines) return null;
-    if (size === 'cut') return one.pieces.find((piece) => piece.role === 'plate')?.outline ?? null;
-    return one.outlines[size === 'given' ? one.source.given : size];
+    return one && fullSize(one, TEMPLATE_SIZES.find((size) => size === this.which()) ?? 'given', this.#piece());
   }
 
   #words(problems: readonly Issue[]): string {

@@ -1,0 +1,42 @@
+import { expect, test } from '../support/bench';
+
+test('a cover is made in another way and of two cloths; cloth that is short is said; a changed size shows on what was ticked', async ({ shop, page }) => {
+  await shop.openJob('Ushers’ perches');
+  await page.keyboard.press('/');
+  await page.keyboard.type('2 x round 400 x 60 drum');
+  await expect(page.locator('.quick-says')).toHaveText('2 × round, seat 400 × 400, foam’s thickness 60, drum, with a ridge and a staple flange. Enter adds them.');
+  await page.keyboard.press('Enter');
+  await expect(shop.ticket()).toContainText('staple flange');
+  // Sewn 1 in on each side, foam 6 over the board, the plate 13 outside its seam: 398, 412, 424.
+  await shop.expectSize('Cut, plate', '424 millimetres', '424 millimetres');
+
+  await shop.goTo('Bench');
+  await page.getByRole('checkbox', { name: /Glue the strip of thin foam/ }).click();
+  await expect(page.getByRole('checkbox', { name: /staple the flange flat under the board/ })).toBeVisible();
+
+  await shop.goTo('Cover');
+  await shop.tray().getByRole('combobox', { name: 'Made as' }).selectOption({ label: 'Boxed' });
+  await expect(shop.ticket()).toContainText('zip plaque');
+  await expect(shop.ticket()).not.toContainText('staple flange');
+  await shop.tray().getByText('Cloths', { exact: true }).click();
+  await shop.tray().getByRole('combobox', { name: 'Boxing or band of' }).selectOption({ label: 'Indigo twill' });
+  await expect(shop.ticket().getByRole('row', { name: /Indigo twill/ })).toContainText(/\d m/);
+
+  await shop.goTo('Lay');
+  await shop.tray().getByRole('combobox', { name: 'Lay on' }).selectOption({ label: 'boxing, Indigo twill' });
+  await shop.setLength('Their own, long', '100');
+  await expect(shop.ticket().getByRole('row', { name: /Indigo twill/ })).toContainText('is there');
+  await expect(shop.ticket().getByRole('list', { name: 'Problems' })).toContainText('Indigo twill');
+
+  // What was ticked on the drum is no longer in the plan: it is shown, not lost.
+  await shop.goTo('Bench');
+  await expect(page.getByRole('heading', { name: 'Ticked, and no longer in the plan' })).toBeVisible();
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(page.getByRole('heading', { name: 'Ticked, and no longer in the plan' })).toBeHidden();
+  await page.getByRole('checkbox', { name: /Make up the zip plaque/ }).click();
+  await shop.goTo('Template');
+  await shop.setLength('Across', '420');
+  await shop.goTo('Bench');
+  await expect(page.getByText(/zip plaque was .* when this was ticked; it is .* now\./)).toBeVisible();
+  await shop.expectAccessible();
+});

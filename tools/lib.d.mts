@@ -1,0 +1,3 @@
+export function packagesMatch(lock: object | null, installed: object | null): boolean;
+export function sourcesHash(places?: readonly string[], base?: string): string;
+export function flakyTitles(text: string): string[];
