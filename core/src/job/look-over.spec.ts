@@ -3,7 +3,9 @@ import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { openShop } from '../shop/shop';
 import { plan } from './plan';
 import { planSolved } from './solve';
-import { lookedOver, oldCoreCosts, stagedJob } from './look-over';
+import { lookedOver } from './look-over';
+import { stagedJob } from './old-core-costs';
+import { oldCoreCosts } from './old-core-costs';
 
 const old = { edgeMm: 80, middleMm: 69, findings: ['joints-open' as const], mark: 'A' };
 

@@ -1,7 +1,6 @@
 import { issue, type Issue } from '../kernel/issue';
 import type { MaterialKind } from '../piece/material-ref';
 import type { PlannedLay } from './lays';
-import type { Plan } from './plan';
 import type { CushionPlan } from './plan-cushion';
 
 /** Where a piece of this material is changed, from the cushion. */
@@ -32,10 +31,4 @@ export function missingPieces(lays: readonly PlannedLay[], cushions: readonly Cu
       ];
     }),
   );
-}
-
-/** What concerns one cushion: its own problems, those of the whole job, and those of the foam it is cut from. Paths from the root. */
-export function problemsOf(plan: Plan, index: number): Issue[] {
-  const foams = new Set(plan.cushions[index]?.source.core.layers.map((layer) => `lots.${layer.grade}`));
-  return plan.problems.filter(({ path }) => path.startsWith(`cushions.${index}.`) || path.startsWith('cloth') || foams.has(path));
 }

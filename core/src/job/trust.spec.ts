@@ -3,7 +3,7 @@ import { solveLay } from '../lay/engine';
 import { validateLay } from '../lay/validate';
 import { openShop } from '../shop/shop';
 import type { Cushion, Job } from './document';
-import { problemsOf } from './missing';
+import { problemsOf } from './problems-of';
 import { planSolved } from './solve';
 
 const IN = 25.4;

@@ -1,4 +1,4 @@
-import type { RawJob } from './upgrades';
+import type { RawJob } from './raw-job';
 
 /**
  * Format 1 named a step by its place in the list (`cut-3`), or by its seam; format 2 names it by what it does to which piece. Places that the document itself tells are

@@ -1,10 +1,8 @@
 import { ticksWithNames } from './1-ticks-with-names';
+import type { RawJob } from './raw-job';
 
 /** The format that documents are written in now. */
 export const JOB_FORMAT = 'yardland/job@2' as const;
-
-/** A document as it was stored: not yet checked. */
-export type RawJob = Readonly<Record<string, unknown>>;
 
 /** One step from a format to the next: pure, total over whatever was stored, append-only. Each has a kept fixture of the format before. */
 export interface Upgrade {

@@ -20,7 +20,8 @@ import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
 import { History } from './history';
 import { pendingShelf, type Kept } from './pending-shelf';
-import { SaveQueue, type Answered, type Change, type SaveState } from './save-queue';
+import type { Change } from './pending-shelf';
+import { SaveQueue, type Answered, type SaveState } from './save-queue';
 import { SaveQueues } from './save-queues';
 
 interface Head {

@@ -1,4 +1,17 @@
-import type { Pending } from './save-queue';
+import type { Job } from '@yardland/core';
+
+/** A change of a job, or a step back or forth. `job` is the document as it is afterwards; null where only the server knows it. */
+export interface Change {
+  readonly kind: 'edit' | 'undo' | 'redo';
+  readonly label: string;
+  readonly job: Job | null;
+}
+
+/** What is kept in the browser until the server has it. */
+export interface Pending {
+  readonly revision: number;
+  readonly changes: readonly Change[];
+}
 
 /** What became of keeping changes in the browser: all of them, only the job's last state, or nothing. */
 export type Kept = 'all' | 'last state' | 'nothing';

@@ -2,7 +2,8 @@ import { HttpErrorResponse } from '@angular/common/http';
 import { JOB_FORMAT, type Job, type StoredJob } from '@yardland/core';
 import { defer, of, throwError } from 'rxjs';
 import { pendingShelf, type Kept } from './pending-shelf';
-import { SaveQueue, type Change, type Pending } from './save-queue';
+import type { Change, Pending } from './pending-shelf';
+import { SaveQueue } from './save-queue';
 
 const job = (name: string): Job => ({
   format: JOB_FORMAT,

@@ -1,23 +1,10 @@
 import type { Job, StoredJob } from '@yardland/core';
 import { BehaviorSubject, concatMap, defer, EMPTY, fromEvent, merge, Observable, retry, Subject, tap, throwError, timer } from 'rxjs';
 import { problemOf } from '../shared/problem';
-import type { Kept } from './pending-shelf';
+import type { Change, Kept, Pending } from './pending-shelf';
 
 /** `offline`: changes wait in the browser; `conflict`: another window was first. */
 export type SaveState = 'saved' | 'saving' | 'offline' | 'conflict' | 'refused';
-
-/** A change of a job, or a step back or forth. `job` is the document as it is afterwards; null where only the server knows it. */
-export interface Change {
-  readonly kind: 'edit' | 'undo' | 'redo';
-  readonly label: string;
-  readonly job: Job | null;
-}
-
-/** What is kept in the browser until the server has it. */
-export interface Pending {
-  readonly revision: number;
-  readonly changes: readonly Change[];
-}
 
 export interface SavePort {
   readonly write: (revision: number, label: string, job: Job) => Observable<StoredJob>;

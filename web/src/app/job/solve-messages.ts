@@ -17,4 +17,7 @@ export type Trying =
   | { readonly kind: 'tried'; readonly answer: TrialAnswer }
   | { readonly kind: 'failed'; readonly message: string };
 
-export interface FromSolveWorker { readonly id: string; readonly says: Solving | Trying }
+export interface FromSolveWorker {
+  readonly id: string;
+  readonly says: Solving | Trying;
+}

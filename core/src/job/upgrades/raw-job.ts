@@ -1,0 +1,2 @@
+/** A document as it was stored: not yet checked. */
+export type RawJob = Readonly<Record<string, unknown>>;
