@@ -65,7 +65,8 @@ export function coreRows(root: string): Row[] {
   const many = manyPieces(lay ?? { format: 'yardland/lay-request@1', material: { kind: 'roll', widthMm: 1400, gapMm: 0 }, items: [], seed: 1, tries: 1 }, 1664);
   const laid = solveLay(many);
   const { units, cloth } = boxes;
-  const advised = boxes.cushions[0] as Job['cushions'][number];
+  // Loose, and crowned: everything is tried, each change with its own crown.
+  const advised: Job['cushions'][number] = { ...(boxes.cushions[0] as Job['cushions'][number]), wrapLoftMm: 0, crown: { mm: 25, way: 'bow', faces: 2 } };
   return [
     rowOf(
       'plan() of 20 cushions, nothing known before',

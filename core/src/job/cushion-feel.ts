@@ -17,7 +17,15 @@ export function fillingLayers(cushion: Cushion, shop: Shop): FillingLayer[] | nu
 }
 
 /** How a cushion's filling feels under a sitter, in its wrap (one layer, mm), on its own deck, settled as it will be. */
-export function cushionFeel({ seat }: Cushion, wrapLoftMm: number, layers: readonly FillingLayer[], sitter: Sitter, shop: Shop, units: UnitSystem): Feel {
+export function cushionFeel(
+  { seat }: Cushion,
+  wrapLoftMm: number,
+  layers: readonly FillingLayer[],
+  sitter: Sitter,
+  shop: Shop,
+  units: UnitSystem,
+  curvePoints?: number,
+): Feel {
   const request: FeelRequest = {
     format: 'yardland/feel@1',
     layers: [...layers],
@@ -27,5 +35,5 @@ export function cushionFeel({ seat }: Cushion, wrapLoftMm: number, layers: reado
     settled: true,
     ...(seat?.deckHeightMm === undefined ? {} : { deckHeightMm: seat.deckHeightMm }),
   };
-  return feelOf(request, (key) => shop.assume(key, units));
+  return feelOf(request, (key) => shop.assume(key, units), curvePoints);
 }

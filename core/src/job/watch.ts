@@ -26,7 +26,8 @@ function bottomsOut({ source, wrapLoftMm, shop, units }: Watched, assume: Consta
   const builds = new Set<Build>();
   return (source.seat?.sitters ?? []).flatMap(({ build, posture }) => {
     if (builds.has(build)) return [];
-    const feel = cushionFeel(source, wrapLoftMm, layers, { massKg: massOf(build, assume), posture }, shop, units);
+    // The verdict alone is wanted: its curve would be most of the work.
+    const feel = cushionFeel(source, wrapLoftMm, layers, { massKg: massOf(build, assume), posture }, shop, units, 0);
     if (!feel.verdicts.includes('bottoms-out')) return [];
     builds.add(build);
     return [issue('warning', 'sitter-bottoms-out', 'core.layers', { build, strainPercent: feel.peakStrain * 100 })];

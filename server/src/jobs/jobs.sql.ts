@@ -23,6 +23,8 @@ export interface SummaryRow {
   readonly cushions: number;
   readonly pieces: number;
   readonly outlines: string;
+  /** How many were found altogether, where words were looked for; null where that is asked by itself. */
+  readonly found: number | null;
 }
 
 export interface ListQuery {
@@ -43,26 +45,25 @@ const WHERE = `
 /** How the words are looked for: all three letters and more by the index, less by looking at each. */
 const FOUND = {
   any: '',
-  match: ' AND j.id IN (SELECT job_id FROM job_search WHERE job_search MATCH @words)',
-  like: " AND j.id IN (SELECT job_id FROM job_search WHERE words LIKE @words ESCAPE '!')",
+  match: ' AND j.id IN (SELECT w.job_id FROM job_search s JOIN job_words w ON w.row = s.rowid WHERE job_search MATCH @words)',
+  like: " AND j.id IN (SELECT job_id FROM job_words WHERE words LIKE @words ESCAPE '!')",
 } as const;
 export type Finding = keyof typeof FOUND;
 
 function listing(db: Database, found: string) {
-  return {
-    // The page is picked first: only its jobs are looked at closely.
-    list: db.prepare<[ListQuery], SummaryRow>(`
+  // Words are looked up once for the page and its count; without any, the count is quicker by itself.
+  const counted = found ? 'count(*) OVER ()' : 'NULL';
+  // The page is picked first: only its jobs are looked at closely.
+  return db.prepare<[ListQuery], SummaryRow>(`
       SELECT j.id, j.revision, j.name, j.customer, j.state, j.due_date, j.archived, j.updated_at,
         (SELECT count(*) FROM cushion c WHERE c.job_id = j.id) AS cushions,
         (SELECT coalesce(sum(quantity), 0) FROM cushion c WHERE c.job_id = j.id) AS pieces,
         (SELECT json_group_array(json_object('widthMm', width_mm, 'depthMm', depth_mm, 'quantity', quantity, 'outline', json(outline)))
-           FROM (SELECT * FROM cushion c WHERE c.job_id = j.id ORDER BY position LIMIT 8)) AS outlines
-      FROM (SELECT j.id AS page_id FROM job j ${WHERE}${found}
+           FROM (SELECT * FROM cushion c WHERE c.job_id = j.id ORDER BY position LIMIT 8)) AS outlines, found
+      FROM (SELECT j.id AS page_id, ${counted} AS found FROM job j ${WHERE}${found}
             ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name LIMIT @limit)
         JOIN job j ON j.id = page_id
-      ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name`),
-    count: db.prepare<[ListQuery], { total: number }>(`SELECT count(*) AS total FROM job j ${WHERE}${found} AND @limit IS NOT NULL`),
-  };
+      ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name`);
 }
 
 /** The statements about jobs, prepared once. */
@@ -75,6 +76,7 @@ export function jobStatements(db: Database) {
       FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step
       WHERE j.id = ?`),
     find: { any: listing(db, FOUND.any), match: listing(db, FOUND.match), like: listing(db, FOUND.like) } satisfies Record<Finding, unknown>,
+    count: db.prepare<[ListQuery], { total: number }>(`SELECT count(*) AS total FROM job j ${WHERE} AND @limit IS NOT NULL AND @words IS NULL`),
     any: db.prepare<[], { found: number }>('SELECT EXISTS (SELECT 1 FROM job) AS found'),
     insert: db.prepare(`
       INSERT INTO job (id, revision, step, name, customer, state, due_date, created_at, updated_at)
@@ -91,7 +93,9 @@ export function jobStatements(db: Database) {
     insertCushion: db.prepare(`
       INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school, outline)
       VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school, @outline)`),
-    dropWords: db.prepare('DELETE FROM job_search WHERE job_id = ?'),
-    insertWords: db.prepare('INSERT INTO job_search (job_id, words) VALUES (?, ?)'),
+    // The index is touched only where the words have changed.
+    putWords: db.prepare(`
+      INSERT INTO job_words (job_id, words) VALUES (?, ?)
+      ON CONFLICT (job_id) DO UPDATE SET words = excluded.words WHERE words IS NOT excluded.words`),
   };
 }

@@ -40,7 +40,8 @@ export class JobStore {
       archived: search.archived ? 1 : 0,
       limit: search.limit,
     };
-    const jobs = this.#sql.find[finding].list.all(query).map(({ due_date, updated_at, archived, outlines, state, ...row }) => ({
+    const rows = this.#sql.find[finding].all(query);
+    const jobs = rows.map(({ due_date, updated_at, archived, outlines, state, found: _found, ...row }) => ({
       ...row,
       state: state as JobList['jobs'][number]['state'],
       dueDate: due_date,
@@ -48,7 +49,8 @@ export class JobStore {
       outlines: JSON.parse(outlines) as JobList['jobs'][number]['outlines'],
       updatedAt: updated_at,
     }));
-    return { jobs, total: this.#sql.find[finding].count.get(query)?.total ?? 0 };
+    const total = finding === 'any' ? (this.#sql.count.get(query)?.total ?? 0) : (rows[0]?.found ?? 0);
+    return { jobs, total };
   }
 
   read(id: string): StoredJob {
@@ -152,8 +154,7 @@ export class JobStore {
         outline,
       });
     });
-    this.#sql.dropWords.run(jobId);
-    this.#sql.insertWords.run(jobId, [job.name, job.customer ?? '', ...job.cushions.map(({ name }) => name)].join('\n'));
+    this.#sql.putWords.run(jobId, [job.name, job.customer ?? '', ...job.cushions.map(({ name }) => name)].join('\n'));
   }
 }
 
