@@ -56,14 +56,14 @@ const PICTURES: readonly Picture[] = [
     place: '1/build',
     before: (page) => page.getByRole('button', { name: 'Compare schools' }).click(),
   },
-  { file: 'cover', job: 'Prompt-side boxes', place: '3/cover' },
+  { file: 'cover', job: 'Ushers’ perches', place: '1/cover' },
   { file: 'lay', job: 'Stalls benches', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
   { file: 'gauges', room: 'gauges', place: '' },
   { file: 'schools', room: 'schools', place: '' },
   { file: 'stockroom', room: 'stockroom', place: '' },
   { file: 'check', job: 'Storage chest top', place: '1/check' },
-  { file: 'build-dark', job: 'Reading corner', place: '2/build', theme: 'dark' },
+  { file: 'build-dark', job: 'Green room settle', place: '2/build', theme: 'dark' },
 ];
 
 const { base, browser, jobId, stop } = await served(PORT);

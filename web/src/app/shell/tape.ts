@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, ElementRef, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { LucideCheck, LucideLoaderCircle, LucideOctagonX, LucideTriangleAlert } from '@lucide/angular';
 import { STATIONS, type StationId, type StationState } from '@yardland/core';
@@ -68,6 +68,16 @@ export class Tape {
   readonly states = input<Record<StationId, StationState> | null>(null);
   protected readonly stations = STATIONS;
   protected readonly rooms = ROOMS;
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    // Where the tape lies across a narrow screen and scrolls, the station in hand is on it.
+    afterRenderEffect(() => {
+      const here = this.here() ? host.querySelector<HTMLElement>('.tape-stations a.here') : null;
+      const list = here?.closest<HTMLElement>('.tape-stations');
+      if (here && list) list.scrollLeft += here.getBoundingClientRect().left - list.getBoundingClientRect().left - 40;
+    });
+  }
 
   protected words(id: StationId): string {
     return STATE_WORDS[this.states()?.[id] ?? 'open'];
