@@ -54,7 +54,10 @@ const PICTURES: readonly Picture[] = [
     file: 'build-compare',
     job: 'Stalls benches',
     place: '1/build',
-    before: (page) => page.getByRole('button', { name: 'Compare schools' }).click(),
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Compare schools' }).click();
+      await page.getByText('Working the schools out').waitFor({ state: 'hidden' });
+    },
   },
   { file: 'cover', job: 'Ushers’ perches', place: '1/cover' },
   { file: 'lay', job: 'Stalls benches', place: '1/lay' },

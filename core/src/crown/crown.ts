@@ -24,7 +24,7 @@ export interface Crown {
   /** What a plate left flat draws the finished size in by, mm. */
   readonly drawInAcrossMm: number;
   readonly drawInAlongMm: number;
-  /** The cut edge bowed out so that the domed plate still measures its plan. */
+  /** The cut edge of the domed plate, fuller so that it still measures its plan. */
   readonly bowed: Outline;
   /** Largest first. */
   readonly pads: readonly CrownPad[];
@@ -85,7 +85,7 @@ function drawIn(extraMm: number, widthMm: number): number {
   return root <= 0 ? widthMm / 2 : (widthMm - Math.sqrt(root)) / 2;
 }
 
-/** Places round the edge that are bowed, mm apart; corners always among them. */
+/** Places round the edge that are moved out, mm apart; corners always among them. */
 const BOW_PITCH_MM = 8;
 /** The bow runs out to nothing over this share of the way from corner to corner. */
 const RUN_OUT = 0.2;
@@ -167,7 +167,7 @@ function levelSet({ x0, y0, step, columns, rows, values }: Membrane, share: numb
 
 /**
  * The crown of one face over an outline: the membrane ∇²u = −const with u = 0 on the edge, its highest point at `crownMm`. From it the extra cloth, the
- * draw-in of a flat plate, the bowed plate, and the outlines of `pads` layers: where the surface stands at (i − ½)/k of the crown or more.
+ * draw-in of a flat plate, the domed plate, and the outlines of `pads` layers: where the surface stands at (i − ½)/k of the crown or more.
  */
 export function crown(outline: Outline, crownMm: number, pads = 0): Crown {
   const arcs = inArcs(outline);

@@ -1,7 +1,7 @@
 import type { Outline } from '../geometry/outline';
 import type { Crown } from './crown';
 
-/** How a face is made to stand proud: the plate bowed out, or left flat and drawn in. */
+/** How a face is made to stand proud: the plate domed, or left flat and drawn in. */
 export const CROWN_WAYS = ['bow', 'flat'] as const;
 
 /** A question for the crown of a face. The same request always gives the same answer. */

@@ -35,7 +35,7 @@ describe('Build drawn', () => {
     expect(Math.abs(polygonArea(layer))).toBeCloseTo(72.5 * (400 - 50 / 3), -2);
   });
 
-  it('a crown is as high in its section as it is predicted, on the face that has one, and bowed in plan', () => {
+  it('a crown is as high in its section as it is predicted, on the face that has one, and domed in plan', () => {
     const one = named(/Crowned/);
     const scene = buildScene(one, demoShop, inWords, 'x');
     const box = bounds(pointsOf(area(scene, 'section-cover').shape));

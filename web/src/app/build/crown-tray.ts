@@ -54,7 +54,7 @@ export class CrownTray {
   protected readonly store = inject(JobStore);
   protected readonly crown = computed(() => this.store.cushion()?.crown ?? null);
   protected readonly ways = [
-    { value: 'bow', name: 'bowed out' },
+    { value: 'bow', name: 'domed' },
     { value: 'flat', name: 'left flat' },
   ];
   protected readonly faces = [

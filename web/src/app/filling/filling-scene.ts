@@ -112,7 +112,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       key: `layer-${i}`,
       name: `layer ${i + 1} thickness`,
       side: 'left',
-      away: 74,
+      away: 56,
       from: { x: 0, y: top },
       to: { x: 0, y: bottom },
       mm: layer.thicknessMm,
@@ -173,7 +173,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
   return {
     title: `Filling of ${one.source.name}, in section${feel ? ', under a sitter' : ''}`,
     fit,
-    room: { left: 124, right: 170, top: 84, bottom: 66 },
+    room: { left: 104, right: 150, top: 84, bottom: 66 },
     items,
   };
 }
