@@ -78,3 +78,23 @@ test('a set whose foam lies on the shelf in two lots is warned of, and one lot t
   await expect(shop.ticket().getByRole('row', { name: /Badger 90 40/ })).toContainText('lot B90-0031');
   await expect(page.getByText('no lot on the shelf')).toBeHidden();
 });
+
+test('a cloth is given its shrinkage, and the plates of a job of it are cut larger until it is washed first', async ({ shop, page }) => {
+  await page.goto('/stockroom');
+  const cloths = page.getByRole('table', { name: 'Cloths' });
+  await cloths.getByRole('button', { name: 'Unbleached calico' }).click();
+  const along = page.getByRole('textbox', { name: 'Shrinks along the roll' });
+  await along.fill('5');
+  await along.press('Enter');
+  await expect(cloths.getByRole('row', { name: /Unbleached calico/ })).toContainText('5 × 0 %');
+  await shop.expectAccessible();
+
+  await shop.openJob('Ushers’ perches');
+  // The stool's flange is cut of calico: 378 seam line grows by 5 % along the roll, 6 outside it on each side.
+  await page.getByRole('button', { name: 'Fly-rail stool, 2' }).click();
+  await expect(shop.piece('staple flange').locator('.size')).toContainText(/390\s*×\s*409/);
+  await shop.goTo('Lay');
+  await shop.tray().getByRole('combobox', { name: 'Lay on' }).selectOption({ label: 'lining, Unbleached calico' });
+  await shop.tray().getByRole('checkbox', { name: 'washed before it is cut' }).check();
+  await expect(shop.piece('staple flange').locator('.size')).toContainText(/390\s*×\s*390/);
+});

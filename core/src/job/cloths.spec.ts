@@ -1,4 +1,5 @@
 import shopJson from '../../../demo/shop.json';
+import { outlineBounds } from '../geometry/outline';
 import { openShop, shopSchema, type Shop } from '../shop/shop';
 import { sampleCushion, sampleJob } from '../testing/samples';
 import type { Job } from './document';
@@ -88,5 +89,21 @@ describe('cloth that shrinks', () => {
     // 590 × 1.02 + 2 × 13 across, 490 × 1.05 + 2 × 13 along.
     expect(plateOf(job)).toEqual([627.8, 540.5]);
     expect(plateOf({ ...job, cloth: { ...job.cloth, washed: true } })).toEqual([616, 516]);
+  });
+
+  it('has every piece’s own allowance outside the larger seam line, and its hole larger too', () => {
+    const stool = sampleCushion({
+      given: 'seat',
+      template: { shape: 'round', diameterMm: 380 },
+      heightMm: 60,
+      construction: { kind: 'drum', boardMm: 22 },
+      slots: { lining: { material: 'calico', widthMm: 1580 } },
+    });
+    const flange = plan(sampleJob([stool]), shrinking).cushions[0]!.pieces.find(({ role }) => role === 'flange')!;
+    // Seam line 378: × 1.02 and × 1.05, and 6 outside it on each side.
+    expect([flange.width.value, flange.height.value].map((mm) => Number(mm.toFixed(1)))).toEqual([397.6, 408.9]);
+    const hole = outlineBounds(flange.holes![0]!);
+    // 378 − 2 × 50 across and along.
+    expect([hole.maxX - hole.minX, hole.maxY - hole.minY].map((mm) => Number(mm.toFixed(1)))).toEqual([283.6, 291.9]);
   });
 });

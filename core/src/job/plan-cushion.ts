@@ -263,7 +263,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
     : cover.pieces.map((piece) => {
         if (piece.material.kind !== 'cloth') return piece;
         const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion), shop);
-        return cutLarger(piece, across, along, sizes.seam.value);
+        return cutLarger(piece, across, along);
       });
   const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : foams), ...wadding];
   const work = ordered(

@@ -8,7 +8,7 @@ import type { Piece } from '../piece/piece';
  * A piece cut larger because its cloth shrinks: its seam line by so many hundredths across and along, and the allowance outside that. A piece without a seam line is
  * scaled as it is. `across` runs along the piece's width as it lies on the roll.
  */
-export function cutLarger(piece: Piece, across: number, along: number, seamMm: number): Piece {
+export function cutLarger(piece: Piece, across: number, along: number): Piece {
   const [x, y] = piece.alongRoll ? [1 + along, 1 + across] : [1 + across, 1 + along];
   if (x === 1 && y === 1) return piece;
   const scaled = (outline: Outline): Outline => ({ segments: closed(outline.segments.flatMap((segment) => mapSegment([x, 0, 0, y, 0, 0], segment))) });
@@ -16,7 +16,8 @@ export function cutLarger(piece: Piece, across: number, along: number, seamMm: n
   const { outline, marks } = piece;
   // The allowance does not shrink: the seam line is scaled, and what lies outside it stays as wide.
   const line = piece.sewn;
-  const cut = line && isEven(outline, line, seamMm) ? grow(scaled(line), seamMm) : null;
+  const allowanceMm = line && evenAllowance(outline, line);
+  const cut = line && allowanceMm !== null ? grow(scaled(line), allowanceMm) : null;
   const made = cut?.ok ? cut.outline : scaled(outline);
   const after = outlineBounds(made);
   const larger = (figure: Figure, share: number, mm: number, was: number): Figure =>
@@ -26,6 +27,7 @@ export function cutLarger(piece: Piece, across: number, along: number, seamMm: n
   return {
     ...piece,
     outline: made,
+    ...(piece.holes && { holes: piece.holes.map(scaled) }),
     sewn: line && scaled(line),
     marks: marks.map((mark) => ({ ...mark, at: { x: mark.at.x * x, y: mark.at.y * y } })),
     width: larger(piece.width, x, after.maxX - after.minX, before.maxX - before.minX),
@@ -33,8 +35,10 @@ export function cutLarger(piece: Piece, across: number, along: number, seamMm: n
   };
 }
 
-/** Whether a piece's cut line lies the same allowance outside its seam line all round. */
-function isEven(outline: Outline, sewn: Outline, seamMm: number): boolean {
+/** How far a piece's cut line lies outside its seam line, where that is the same all round; else null. */
+function evenAllowance(outline: Outline, sewn: Outline): number | null {
   const [a, b] = [outlineBounds(outline), outlineBounds(sewn)];
-  return [b.minX - a.minX, a.maxX - b.maxX, b.minY - a.minY, a.maxY - b.maxY].every((gap) => Math.abs(gap - seamMm) < 0.05);
+  const gaps = [b.minX - a.minX, a.maxX - b.maxX, b.minY - a.minY, a.maxY - b.maxY];
+  const [first = 0] = gaps;
+  return gaps.every((gap) => Math.abs(gap - first) < 0.05) ? first : null;
 }

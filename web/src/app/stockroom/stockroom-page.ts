@@ -25,6 +25,7 @@ import { TextField } from '../shared/text-field';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
+import { ClothsPanel } from './cloths-panel';
 import { FillingEditor } from './filling-editor';
 import { GradeEditor } from './grade-editor';
 import { FAMILY_WORDS, KIND_WORDS } from './stock-words';
@@ -47,7 +48,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
 /** The shop's fillings with their lots, to edit, and the constants it assumes, each with its meaning, its source and the shop's own value. */
 @Component({
   selector: 'yl-stockroom-page',
-  imports: [Tape, ThemeButton, TextField, GradeEditor, FillingEditor, LucidePlus],
+  imports: [Tape, ThemeButton, TextField, GradeEditor, FillingEditor, ClothsPanel, LucidePlus],
   templateUrl: './stockroom-page.html',
   host: { class: 'room' },
   providers: [ShopEditor],

@@ -1,0 +1,146 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { LucidePlus } from '@lucide/angular';
+import { clothSchema, formatLengthUnit, formatNumber, readWith, sayLine, type Cloth } from '@yardland/core';
+import { newId } from '../shared/new-id';
+import { NumberField } from '../shared/number-field';
+import { QuantityField } from '../shared/quantity-field';
+import { ShopEditor } from '../shared/shop-editor';
+import { ShopService } from '../shared/shop.service';
+import { TextField } from '../shared/text-field';
+
+const STEP = { mm: 1, inch: 1 / 8 };
+
+/** The shop's cloths: how wide they are, which way they lie, and how they give and shrink. Covers, linings and tickings are all cut of these. */
+@Component({
+  selector: 'yl-cloths-panel',
+  imports: [NumberField, QuantityField, TextField, LucidePlus],
+  template: `
+    <h2 id="cloths-title">Cloths</h2>
+    @if (message(); as text) {
+      <p class="tray-words bad" role="alert">{{ text }}</p>
+    }
+    <div class="stock">
+      <div class="stock-table">
+        <table class="grades" aria-labelledby="cloths-title">
+          <thead>
+            <tr>
+              <th scope="col">cloth</th>
+              <th scope="col" class="right">wide</th>
+              <th scope="col">nap</th>
+              <th scope="col" class="right">shrinks, along × across</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of rows(); track row.id) {
+              <tr [class.picked]="row.id === cloth()?.id">
+                <td>
+                  <button type="button" class="link" [attr.aria-pressed]="row.id === cloth()?.id" (click)="chosen.set(row.id)">{{ row.name }}</button>
+                </td>
+                <td class="right">{{ row.wide }}</td>
+                <td>{{ row.nap }}</td>
+                <td class="right">{{ row.shrinks }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      @if (cloth(); as cloth) {
+        <section class="check" aria-labelledby="cloth-title">
+          <div class="check-head">
+            <h3 id="cloth-title">{{ cloth.name }}</h3>
+            <button type="button" class="button" (click)="add(cloth)"><svg lucidePlus size="20"></svg> One like it</button>
+          </div>
+          <div class="dialog-fields">
+            <yl-text label="Called" [most]="80" [value]="cloth.name" (changed)="set({ name: $event })" />
+            <yl-quantity
+              label="Wide"
+              hint="over the selvedges"
+              [mm]="cloth.widthMm"
+              [minMm]="200"
+              [maxMm]="10000"
+              [units]="units()"
+              [step]="step"
+              (changed)="set({ widthMm: $event! })"
+            />
+            <yl-quantity
+              label="Selvedge"
+              hint="each side"
+              [mm]="cloth.selvedgeMm"
+              [maxMm]="200"
+              [units]="units()"
+              [step]="step"
+              (changed)="set({ selvedgeMm: $event! })"
+            />
+            <yl-number label="Thickness" unit="mm" [least]="0.05" [most]="10" [value]="cloth.thicknessMm" (changed)="set({ thicknessMm: $event! })" />
+            <yl-number
+              label="Shrinks along the roll"
+              unit="%"
+              [least]="0"
+              [most]="30"
+              [value]="cloth.shrinkAlongPercent ?? 0"
+              (changed)="set({ shrinkAlongPercent: $event ?? 0 })"
+            />
+            <yl-number
+              label="Shrinks across"
+              unit="%"
+              [least]="0"
+              [most]="30"
+              [value]="cloth.shrinkAcrossPercent ?? 0"
+              (changed)="set({ shrinkAcrossPercent: $event ?? 0 })"
+            />
+            <yl-number label="Price a metre" [least]="0" [most]="100000" [value]="cloth.pricePerM" (changed)="set({ pricePerM: $event! })" />
+            <label class="tickbox"><input type="checkbox" [checked]="cloth.oneWay" (change)="set({ oneWay: !cloth.oneWay })" />nap or pattern one way</label>
+            <label class="tickbox"
+              ><input type="checkbox" [checked]="cloth.stretches ?? false" (change)="set({ stretches: !cloth.stretches })" />stretches</label
+            >
+          </div>
+          <p class="tray-words">Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
+        </section>
+      }
+    </div>
+  `,
+  providers: [ShopEditor],
+  host: { class: 'cloths' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class ClothsPanel {
+  readonly #stored = toSignal(inject(ShopService).stored$);
+  readonly #edit = inject(ShopEditor);
+  protected readonly message = this.#edit.message;
+  protected readonly step = STEP;
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly units = computed(() => this.#stored()?.shop.units ?? 'metric');
+  readonly #cloths = computed(() => this.#stored()?.shop.cloths ?? []);
+  protected readonly cloth = computed(() => this.#cloths().find(({ id }) => id === this.chosen()) ?? this.#cloths()[0] ?? null);
+  protected readonly rows = computed(() =>
+    this.#cloths().map(({ id, name, widthMm, oneWay, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 }) => ({
+      id,
+      name,
+      wide: formatLengthUnit(widthMm, this.units(), STEP),
+      nap: oneWay ? 'one way' : 'either way',
+      shrinks: shrinkAlongPercent || shrinkAcrossPercent ? `${formatNumber(shrinkAlongPercent, 1)} × ${formatNumber(shrinkAcrossPercent, 1)} %` : '—',
+    })),
+  );
+
+  /** A new cloth like the one in hand. */
+  protected add(like: Cloth): void {
+    const name = `${like.name}, another`;
+    const id = newId(name, new Set(this.#cloths().map((one) => one.id)));
+    this.#edit.change(
+      (shop) => ({ ...shop, cloths: [...shop.cloths, { ...like, id, name }] }),
+      () => this.chosen.set(id),
+    );
+  }
+
+  /** Takes a changed cloth over, or says at once what is wrong with it. */
+  protected set(change: Partial<Cloth>): void {
+    const read = readWith(clothSchema, { ...this.cloth(), ...change });
+    if (read.ok) {
+      this.#edit.change((shop) => ({ ...shop, cloths: shop.cloths.map((one) => (one.id === read.value.id ? read.value : one)) }));
+      return;
+    }
+    const [first] = read.problems;
+    this.message.set(first ? sayLine(first, { units: this.units(), step: STEP }) : 'This cannot be.');
+  }
+}
