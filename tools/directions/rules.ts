@@ -77,7 +77,8 @@ export function offence({ from, to }: Import): string | null {
   // What lies at the top of the core (its index) gathers every folder.
   if (workspace !== 'core' || folder.endsWith('.ts')) return null;
   const owner = /^core\/src\/cover\/constructions\/([^/]+)\//.exec(to)?.[1];
-  if (owner && !from.includes(`/constructions/${owner}/`) && from !== 'core/src/cover/list.ts') return `only the list of covers may import the construction ${owner}`;
+  if (owner && !from.includes(`/constructions/${owner}/`) && from !== 'core/src/cover/list.ts')
+    return `only the list of covers may import the construction ${owner}`;
   if (toFolder === 'testing' && !spec) return 'only specs may import testing';
   return spec || reachable(folder).has(toFolder) ? null : `core/${folder} may not import core/${toFolder}`;
 }
