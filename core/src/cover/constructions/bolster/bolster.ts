@@ -11,6 +11,7 @@ import { cutCover, dress, insertCore } from '../../parts/cover-operations';
 import { notionsFor, zipClosing } from '../../parts/notions';
 import { quarterMarks, quarterPlaces } from '../../parts/ring';
 import { biasDepth, weltPiece } from '../../parts/welt';
+import { edgeFields } from '../../parts/fields';
 
 const CUTTING = { cut: 'Cut the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
 
@@ -23,17 +24,7 @@ export const bolsterSchema = z.strictObject({
 export type Bolster = z.infer<typeof bolsterSchema>;
 
 const fields: readonly Field<Bolster>[] = [
-  {
-    key: 'edge',
-    label: 'Ends',
-    kind: 'choice',
-    usual: 'plain',
-    options: [
-      { value: 'plain', name: 'plain' },
-      { value: 'welt', name: 'welt' },
-    ],
-  },
-  { key: 'cordMm', label: 'Cord', kind: 'length', minMm: 1, maxMm: 25, usual: 'cordMm', shown: ({ edge }) => edge === 'welt' },
+  ...edgeFields('Ends'),
   { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'school seam' },
 ];
 

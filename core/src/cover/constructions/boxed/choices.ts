@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
+import { edgeFields } from '../../parts/fields';
 
 export const boxedSchema = z.strictObject({
   kind: z.literal('boxed'),
@@ -16,17 +17,7 @@ export type Boxed = z.infer<typeof boxedSchema>;
 
 /** What the tray shows, in its order. */
 export const boxedFields: readonly Field<Boxed>[] = [
-  {
-    key: 'edge',
-    label: 'Edge',
-    kind: 'choice',
-    usual: 'plain',
-    options: [
-      { value: 'plain', name: 'plain' },
-      { value: 'welt', name: 'welt' },
-    ],
-  },
-  { key: 'cordMm', label: 'Cord', kind: 'length', minMm: 1, maxMm: 25, usual: 'cordMm', shown: ({ edge }) => edge === 'welt' },
+  ...edgeFields('Edge'),
   { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'school seam' },
   {
     key: 'strips',

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
+import { edgeFields } from '../../parts/fields';
 
 export const knifeEdgeSchema = z.strictObject({
   kind: z.literal('knife-edge'),
@@ -22,16 +23,6 @@ export const knifeEdgeFields: readonly Field<KnifeEdge>[] = [
       { value: 'envelope', name: 'envelope back' },
     ],
   },
-  {
-    key: 'edge',
-    label: 'Edge',
-    kind: 'choice',
-    usual: 'plain',
-    options: [
-      { value: 'plain', name: 'plain' },
-      { value: 'welt', name: 'welt' },
-    ],
-  },
-  { key: 'cordMm', label: 'Cord', kind: 'length', minMm: 1, maxMm: 25, usual: 'cordMm', shown: ({ edge }) => edge === 'welt' },
+  ...edgeFields('Edge'),
   { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'knifeSeamMm' },
 ];
