@@ -1,12 +1,29 @@
 // Builds the interface with Angular, and the server as one file beside its workers' tasks; packages stay outside, core goes in.
 import fs from 'node:fs';
 import path from 'node:path';
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { ensurePackages, must, root, stamped } from './lib.mjs';
 
 ensurePackages();
 const { build } = await import('esbuild');
+/** Scripts and styles compressed beside themselves once, as tightly as it goes, instead of loosely at every request. Brotli is taken by browsers that reach the server by `localhost` or over TLS. */
+function compressed(folder) {
+  for (const name of fs.readdirSync(folder).filter((one) => /\.(js|css)$/.test(one))) {
+    const file = path.join(folder, name);
+    const content = fs.readFileSync(file);
+    // What comes out larger than it went in is served as it is.
+    const variants = [
+      ['br', brotliCompressSync(content, { params: { [constants.BROTLI_PARAM_QUALITY]: 11, [constants.BROTLI_PARAM_SIZE_HINT]: content.length } })],
+      ['gz', gzipSync(content, { level: 9 })],
+    ];
+    for (const [ending, smaller] of variants) if (smaller.length < content.length) fs.writeFileSync(`${file}.${ending}`, smaller);
+  }
+}
+
 await stamped(async () => {
   must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false']);
+
+  compressed(path.join(root, 'dist/web/browser'));
 
   const workspaces = ['core', 'paper', 'server'].map((name) => JSON.parse(fs.readFileSync(path.join(root, name, 'package.json'), 'utf8')));
   const external = [...new Set(workspaces.flatMap((one) => Object.keys(one.dependencies ?? {})))].filter((name) => !name.startsWith('@yardland/'));

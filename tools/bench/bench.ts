@@ -3,7 +3,6 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { gzipSync } from 'node:zlib';
 import { coreRows } from './core-rows';
 import { dragRows } from './drag-rows';
 import { rowOf, table, type Row } from './measure';
@@ -11,8 +10,8 @@ import { serverRows } from './server-rows';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
-/** Compressed size of the scripts that the first page of a job needs: what its page and the chunks it names load. */
-function firstLoad(): Row {
+/** What the first page of a job loads, as it was compressed by the build: its scripts (its page and the chunks these name) and its styles. */
+function firstLoad(): Row[] {
   const folder = path.join(root, 'dist/web/browser');
   const stats = fs.readdirSync(folder).filter((name) => name.endsWith('.js'));
   const seen = new Set<string>();
@@ -24,11 +23,19 @@ function firstLoad(): Row {
   for (const [, name] of fs.readFileSync(path.join(folder, 'index.html'), 'utf8').matchAll(/src="([^"]+\.js)"/g)) visit(name ?? '');
   const page = stats.find((name) => fs.readFileSync(path.join(folder, name), 'utf8').includes('yl-job-page'));
   if (page) visit(page);
-  const bytes = [...seen].reduce((sum, name) => sum + gzipSync(fs.readFileSync(path.join(folder, name))).length, 0);
-  return rowOf('first-load JavaScript of a job, compressed', 'under 220 kB', [bytes / 1000], { unit: 'kB' });
+  const styles = fs.readdirSync(folder).filter((name) => name.endsWith('.css'));
+  const kB = (names: Iterable<string>, ending: string): number => {
+    const sizes = [...names].map((name) => [`${name}.${ending}`, name].map((one) => path.join(folder, one)).find((one) => fs.existsSync(one)) ?? '');
+    return sizes.reduce((sum, file) => sum + fs.statSync(file).size, 0) / 1000;
+  };
+  return [
+    rowOf('first-load JavaScript of a job, Brotli (served to `localhost`)', 'under 220 kB', [kB(seen, 'br')], { unit: 'kB' }),
+    rowOf('first-load JavaScript of a job, gzip (served to other hosts)', '—', [kB(seen, 'gz')], { unit: 'kB' }),
+    rowOf('styles, Brotli', 'under 20 kB', [kB(styles, 'br')], { unit: 'kB' }),
+  ];
 }
 
-const rows = [...coreRows(root), ...(await serverRows(root)), firstLoad(), ...(await dragRows())];
+const rows = [...coreRows(root), ...(await serverRows(root)), ...firstLoad(), ...(await dragRows())];
 const text = `# Measured
 
 Made by \`npm run bench\` on ${os.availableParallelism()} cores (${os.cpus()[0]?.model.trim() ?? 'unknown'}), Node ${process.versions.node}, ${new Date().toISOString().slice(0, 10)}.

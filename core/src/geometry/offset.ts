@@ -1,4 +1,5 @@
-import { EndType, inflatePathsD, JoinType } from 'clipper2-ts';
+// The offsetter alone: the package's index brings clipping and triangulation with it, which are never used.
+import { ClipperOffset, EndType, JoinType } from 'clipper2-ts/dist/Offset.js';
 import { arcsOf } from './biarc';
 import { area, closed, flatten, type Outline } from './outline';
 import { cross, distance, dot, minusPoint, plusPoint, unit, type Point } from './point';
@@ -146,20 +147,17 @@ function exactly(outline: Outline, amounts: EdgeAmounts, join: Join): Outline | 
 
 /** Flattened that finely, and kept on that grid, where the kernel has to trim. */
 const KERNEL_MM = 0.02;
-const KERNEL_DECIMALS = 4;
+/** The kernel counts in whole numbers: so many of them to a millimetre. */
+const KERNEL_PER_MM = 10_000;
 
 /** The offset as the polygon kernel makes it: curves become short lines, each with the edge it came from. */
 function byKernel(outline: Outline, mm: number, join: Join): Outline | null {
-  const paths = inflatePathsD(
-    [flatten(outline, KERNEL_MM)],
-    mm,
-    join === 'round' ? JoinType.Round : JoinType.Miter,
-    EndType.Polygon,
-    MITRE_LIMIT,
-    KERNEL_DECIMALS,
-    KERNEL_MM,
-  );
-  const largest = paths.map((path) => path.map(({ x, y }): Point => ({ x, y }))).sort((a, b) => Math.abs(polygonArea(b)) - Math.abs(polygonArea(a)))[0];
+  const offsetter = new ClipperOffset(MITRE_LIMIT, KERNEL_MM * KERNEL_PER_MM);
+  const whole = flatten(outline, KERNEL_MM).map(({ x, y }) => ({ x: Math.round(x * KERNEL_PER_MM), y: Math.round(y * KERNEL_PER_MM) }));
+  offsetter.addPath(whole, join === 'round' ? JoinType.Round : JoinType.Miter, EndType.Polygon);
+  const paths: { x: number; y: number }[][] = [];
+  offsetter.execute(mm * KERNEL_PER_MM, paths);
+  const largest = paths.map((path) => path.map(({ x, y }): Point => ({ x: x / KERNEL_PER_MM, y: y / KERNEL_PER_MM }))).sort((a, b) => Math.abs(polygonArea(b)) - Math.abs(polygonArea(a)))[0];
   if (!largest || largest.length < 3) return null;
   const samples = outline.segments.flatMap((segment) => {
     const length = segmentLength(segment);

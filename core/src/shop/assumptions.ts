@@ -154,10 +154,11 @@ export type AssumptionKey = keyof typeof ASSUMPTIONS;
 /** Calibrated values of a shop, by key, millimetres or ratios; what is absent is as shipped. */
 export type Calibration = Partial<Record<AssumptionKey, number>>;
 
-/** A constant for a job in `system`: the shop's calibrated value, else the shipped one of that system. Lengths in millimetres. */
-export function assumed(key: AssumptionKey, calibration: Calibration, system: UnitSystem): number {
-  const { value, unit } = ASSUMPTIONS[key];
-  return calibration[key] ?? (unit === 'length' ? pairMm(value, system) : value.mm);
+/** Every constant for jobs in `system`: the shop's calibrated value, else the shipped one of that system. Lengths in millimetres. */
+export function allAssumed(calibration: Calibration, system: UnitSystem): Readonly<Record<AssumptionKey, number>> {
+  const rows = Object.entries(ASSUMPTIONS) as [AssumptionKey, Assumption][];
+  const values = rows.map(([key, { value, unit }]) => [key, calibration[key] ?? (unit === 'length' ? pairMm(value, system) : value.mm)]);
+  return Object.fromEntries(values) as Record<AssumptionKey, number>;
 }
 
 /** The constants as shipped, for computing without a shop. */

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { clothSchema, fillingSchema, gradeSchema, remnantSchema, waddingSchema, type Cloth, type Grade, type Stock, type Wadding } from '../material/material';
-import { ASSUMPTIONS, assumed, type AssumptionKey, type Calibration } from './assumptions';
+import { allAssumed, ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
 import { schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
 
@@ -51,7 +51,7 @@ export function openShop(document: ShopDocument): Shop {
     return (id) => byId.get(id);
   };
   const schools: readonly SchoolRow[] = [...SHIPPED_SCHOOLS, ...document.schools];
-  const calibration: Calibration = document.calibration;
+  const constants = { inch: allAssumed(document.calibration, 'inch'), metric: allAssumed(document.calibration, 'metric') };
   return {
     document,
     schools,
@@ -64,6 +64,6 @@ export function openShop(document: ShopDocument): Shop {
       const rolls = open.length ? open : document.waddings;
       return [...rolls].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0];
     },
-    assume: (key, system) => assumed(key, calibration, system),
+    assume: (key, system) => constants[system][key],
   };
 }

@@ -1,18 +1,23 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import express, { Router } from 'express';
+import { Router } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 
 const NONCE = '%NONCE%';
 
-/** The built interface: hashed files cached for ever, the page itself never, with a fresh nonce each time. Deep links get the page, missing files do not. */
+/** The built interface, as the build compressed it where the browser takes that: hashed files cached for ever, the page itself never, with a fresh nonce each time. Deep links get the page, missing files do not. */
 export function pages(webDir: string): Router {
   const router = Router();
   const page = fs.readFileSync(path.join(webDir, 'index.html'), 'utf8');
   router.use(
-    express.static(webDir, {
+    expressStaticGzip(webDir, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
       index: false,
-      setHeaders: (response, file) =>
-        response.setHeader('Cache-Control', /[-.][A-Z0-9]{8,}\.\w+$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      serveStatic: {
+        setHeaders: (response, file) =>
+          response.setHeader('Cache-Control', /[-.][A-Z0-9]{8,}\.\w+(\.br|\.gz)?$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+      },
     }),
   );
   router.get(/^[^.]*$/, (_request, response) => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
 import {
-  assumed,
+  allAssumed,
   evaluateSizes,
   formatLength,
   MM_PER_INCH,
@@ -89,7 +89,7 @@ export class WorkedExample {
         deepMm,
         heightMm,
         wrapLoftMm: pairMm(school.wrap.loft, units),
-        wrapSqueezed: assumed('wrapSqueezedLightly', this.document().calibration, units),
+        wrapSqueezed: allAssumed(this.document().calibration, units).wrapSqueezedLightly,
         seamMm: null,
         thin: null,
       },
