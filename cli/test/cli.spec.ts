@@ -206,23 +206,44 @@ describe('yardland crown and fit', () => {
     expect(twice.error).toContain('crown-wants-one-outline');
   });
 
-  it('predicts the reference fit: core exact, 50 mm of loft, 8 mm squeezed a side', () => {
-    const fitted = answer('fit', {
-      format: 'yardland/fit@1',
-      widthMm: 550,
-      depthMm: 550,
-      heightMm: 100,
-      core: { widthMm: 550, depthMm: 550, layers: [{ thicknessMm: 100, hardness25N: 35 * 4.44822, supportFactor: 2.2 }] },
-      wrapLoftMm: 50,
-      sideWrapSqueezedMm: 8,
-      padLoftMm: 0,
-      crownedFaces: 2,
-      bowAcrossMm: 0,
-      bowAlongMm: 0,
-      clothStiffnessNPerM: 15_000,
-    });
-    expect(Math.abs((fitted['crownMm'] as number) / 20.4 - 1)).toBeLessThan(0.02);
-    expect(Math.abs((fitted['tensionAcrossNPerM'] as number) / 59 - 1)).toBeLessThan(0.02);
+  const fitOf = (over: Record<string, unknown> = {}): Record<string, unknown> => ({
+    format: 'yardland/fit@2',
+    widthMm: 550,
+    depthMm: 550,
+    heightMm: 100,
+    core: { widthMm: 550, depthMm: 550, layers: [{ thicknessMm: 100, hardness25N: 35 * 4.44822, supportFactor: 2.2 }] },
+    wrapLoftMm: 50,
+    sideLoftAcrossMm: 25,
+    sideLoftAlongMm: 25,
+    padLoftMm: 0,
+    crownedFaces: 2,
+    bowAcrossMm: 0,
+    bowAlongMm: 0,
+    clothStiffnessNPerM: 15_000,
+    ...over,
+  });
+
+  it('predicts the reference fit: core exact, 50 mm of loft on the faces, 25 at each side', () => {
+    const fitted = answer('fit', fitOf());
+    for (const [key, wanted] of [
+      ['crownMm', 20.4],
+      ['tensionAcrossNPerM', 59.6],
+      ['pressureAcrossPa', 1190],
+      ['pressureAlongPa', 1190],
+    ] as const)
+      expect(Math.abs((fitted[key] as number) / wanted - 1))
+        .withContext(key)
+        .toBeLessThan(0.02);
     expect(fitted['verdict']).toBe('taut');
+  });
+
+  it('refuses fit@1 and names what has changed', () => {
+    const { sideLoftAcrossMm: _x, sideLoftAlongMm: _y, ...rest } = fitOf({ format: 'yardland/fit@1', sideWrapSqueezedMm: 8 });
+    const refused = run(['fit', '-'], JSON.stringify(rest));
+    expect(refused.code).toBe(2);
+    expect(refused.out).toBe('');
+    const { problems } = JSON.parse(refused.error) as { problems: { path: string; message: string }[] };
+    expect(problems[0]!.path).toBe('format');
+    expect(problems[0]!.message).toContain('"sideLoftAcrossMm"');
   });
 });

@@ -1,6 +1,10 @@
 import {
   filled,
+  decidingWords,
+  feelWords,
   FIT_WORDS,
+  lookWords,
+  outlookOf,
   formatLength,
   formatLengthUnit,
   formatNumber,
@@ -238,6 +242,17 @@ function closingWords(closing: Closing, run: (figure: Figure) => string, size: (
   }
 }
 
+/** How it will look, feel and close, a row for each that is predicted. */
+function outlookRows({ plan, one, inWords }: Writer): string[] {
+  const { look, feel, close } = outlookOf(one, plan.shop, inWords.units);
+  const size = (mm: number): string => formatLengthUnit(mm, inWords.units, inWords.step);
+  return [
+    ...(look ? [`Look: ${lookWords(look, size)}.`] : []),
+    ...(feel ? [`Feel: ${feelWords(feel, size)}.`] : []),
+    ...(close ? [`Close: ${FIT_WORDS[close.verdict]}, about ${decidingWords(close.deciding)}${close.rough ? ', a rough guide' : ''}.`] : []),
+  ];
+}
+
 function facts(writer: Writer): void {
   const { plan, one, inWords } = writer;
   const run = (figure: Figure): string => formatRun(figure.value, inWords.units);
@@ -255,11 +270,7 @@ function facts(writer: Writer): void {
       : []),
     ...(one.keptCover ? [`The old cover goes back on: it is ${one.keptCover === 'wash' ? 'washed' : 're-stitched'}, and nothing of it is cut or bought.`] : []),
     ...(one.cornerFilling ? [`Loose wadding ${formatNumber(Math.ceil(one.cornerFilling.value))} g.`] : []),
-    ...(one.fit
-      ? [
-          `Will it fit: ${FIT_WORDS[one.fit.verdict]}, crown about ${formatLengthUnit(one.fit.crownMm, inWords.units, inWords.step)} ${one.fitRequest?.crownedFaces === 1 ? 'on top' : 'a face'}.`,
-        ]
-      : []),
+    ...outlookRows(writer),
   ];
   writer.heading('Making up', 14);
   for (const row of rows) writer.paragraph(row, { size: 9.5 });

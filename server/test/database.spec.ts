@@ -48,7 +48,7 @@ describe('the database', () => {
     const { jobs } = store.list({ text: 'kneel', today: '2026-01-01', archived: false, limit: 10 });
     expect(jobs.map(({ name, outlines }) => [name, outlines.length])).toEqual([['Old job', 1]]);
     const { job } = store.read('j');
-    expect(job.format).toBe('yardland/job@2');
+    expect(job.format).toBe('yardland/job@3');
     expect(Object.keys(job.cushions[0]!.bench!.done)).toContain('cut/cover');
     db.close();
   });

@@ -1,4 +1,4 @@
-import { fit, fitRequestSchema } from '@yardland/core';
+import { fit, fitRequestSchema, shipped } from '@yardland/core';
 import { checkCrown, crownAnswer, crownRequestSchema } from '@yardland/core/crown/crown-request';
 import { documentVerb } from './document-verb';
 
@@ -15,5 +15,5 @@ export const fitVerb = documentVerb(
   { name: 'fit', does: 'predicts crown and tautness of a cover over its core' },
   fitRequestSchema,
   () => [],
-  ({ format: _format, ...request }) => fit(request),
+  ({ format: _format, ...request }) => fit(request, shipped),
 );

@@ -24,17 +24,18 @@ describe('the shipped schools, 600 × 500 × 100 finished', () => {
     'padded-to-the-line': [600, 500, 100, 600, 500, 626, 526, 100, 126],
     'bare-and-oversize': [626, 526, 100, 600, 500, 626, 526, 100, 126],
     'squeezed-slab': [626, 526, 100, 600, 500, 626, 526, 74, 100],
-    'measured-over-the-wrap': [600, 500, 100, 637, 537, 663, 563, 138, 164],
+    'measured-over-the-wrap': [600, 500, 100, 625, 525, 663, 563, 125, 163],
     'packed-ends': [574, 500, 100, 600, 500, 626, 526, 113, 139],
-    'full-block': [612, 512, 100, 600, 500, 626, 526, 100, 126],
-    'sprung-and-snug': [600, 500, 100, 588, 488, 614, 514, 94, 120],
+    'full-block': [612, 512, 113, 600, 500, 626, 526, 100, 126],
+    'sprung-and-snug': [600, 500, 100, 588, 488, 614, 514, 100, 126],
     'deck-tight': [600, 525, 100, 600, 500, 626, 526, 100, 126],
   };
   const INCH: Record<string, readonly number[]> = {
     'packed-ends': [23, 20, 4, 24, 20, 25, 21, 4.5, 5.5],
-    'sprung-and-snug': [24, 20, 4, 23.5, 19.5, 24.5, 20.5, 3.75, 4.75],
+    'sprung-and-snug': [24, 20, 4, 23.5, 19.5, 24.5, 20.5, 4, 5],
     'squeezed-slab': [25, 21, 4, 24, 20, 25, 21, 3, 4],
-    'measured-over-the-wrap': [24, 20, 4, 25.5, 21.5, 26.5, 22.5, 5.5, 6.5],
+    'measured-over-the-wrap': [24, 20, 4, 25, 21, 26.5, 22.5, 5, 6.5],
+    'full-block': [24.5, 20.5, 4.5, 24, 20, 25, 21, 4, 5],
   };
   const numbers = (id: string, system: 'metric' | 'inch', over: Partial<SizeRequest> = {}): number[] => {
     const { core, sewn, cut, boxingCut } = evaluateSizes(school(id), request(over), system);
@@ -93,7 +94,8 @@ describe('a school both ways', () => {
 
   it('has numbers that can be read and set, one at a time', () => {
     for (const row of SHIPPED_SCHOOLS) {
-      expect(schoolSchema.parse(row)).toEqual(row);
+      const { edition: _ofShipped, ...own } = row;
+      expect(schoolSchema.parse(own)).toEqual(own);
       for (const number of SCHOOL_NUMBERS) {
         const before = number.get(row);
         if (!before) continue;
@@ -101,7 +103,8 @@ describe('a school both ways', () => {
         expect(number.get(set))
           .withContext(`${row.id} ${number.key}`)
           .toEqual(pair(before.mm + 1, before.inch + 1 / 32));
-        expect(schoolSchema.safeParse(set).success).toBeTrue();
+        const { edition: _none, ...asOwn } = set;
+        expect(schoolSchema.safeParse(asOwn).success).toBeTrue();
       }
     }
   });

@@ -5,18 +5,18 @@ import type { PieceRole } from '../piece/piece';
 import { shipped } from '../shop/assumptions';
 import { WRAP_WAYS, type WrapWay } from '../shop/schools';
 import { outlineOf, SHAPES } from '../template/shapes/shapes';
-import { cornerFilling, parcelOutline, wrapPieces } from './wrap';
+import { cornerFilling, parcelOutline, sideLofts, wrapPieces } from './wrap';
 
 const plane = { width: given('core', 600, 'entered'), depth: given('core', 500, 'entered'), height: given('core', 100, 'entered') };
 const pieces = (way: WrapWay, loft = 25) =>
   wrapPieces(way, loft, plane, rectangleOutline(600, 500), shipped).map((one) => [one.role, one.countPerCushion, one.width.value, one.height.value]);
 
 describe('the ways of wrapping a core of 600 × 500 × 100', () => {
-  // By hand: faces reach 13 over each edge, or 32 where they are whipped together; a border is 2200 + 25 round, 100 + 25 high or butted at 100;
+  // By hand: faces reach 13 over each edge, or half the thickness, 50, where they are whipped together and must meet; a border is 2200 + 25 round, 100 + 25 high or butted at 100;
   // a blanket goes 2 × (500 + 100) + 25 round; a parcel's face hangs 100 down each side.
   const BY_HAND: Record<WrapWay, (PieceRole | number)[][]> = {
     faces: [['wrap-face', 2, 626, 526]],
-    whipped: [['wrap-face', 2, 664, 564]],
+    whipped: [['wrap-face', 2, 700, 600]],
     'faces-and-border': [
       ['wrap-face', 2, 626, 526],
       ['wrap-border', 1, 2225, 125],
@@ -40,6 +40,14 @@ describe('the ways of wrapping a core of 600 × 500 × 100', () => {
       expect(pieces(way)).toEqual(BY_HAND[way]);
       expect(pieces(way, 0)).toEqual([]);
     });
+
+  it('whipped faces of a thin core reach over by the usual figure, and what lies on the sides is one loft but for faces alone', () => {
+    const thin = { ...plane, height: given('core', 50, 'entered') };
+    expect(wrapPieces('whipped', 25, thin, rectangleOutline(600, 500), shipped)[0]!.width.value).toBe(664);
+    expect(WRAP_WAYS.map((way) => sideLofts(way, 25, null, shipped).acrossMm)).toEqual(WRAP_WAYS.map((way) => (way === 'faces' ? 0 : 25)));
+    // Packed ends: the wrap and 40 of packing at both ends of the longer way, the wrap alone front and back.
+    expect(sideLofts('faces-and-border', 25, 'across', shipped)).toEqual({ acrossMm: 65, alongMm: 25 });
+  });
 
   it('a parcel loses two triangles at each corner: its area is the face and four flaps', () => {
     const cross = parcelOutline(rectangleOutline(600, 500), 100)!;

@@ -44,13 +44,19 @@ const strip = (loftMm: number, role: WrapRole, count: number, width: Figure, hei
   piece(loftMm, role, count, width, height, rectangleOutline(width.value, height.value));
 
 /** Faces of wadding that reach over the core's edge. */
-function faces({ size, outline, loftMm, assume }: Core, key: 'wrapFaceOverMm' | 'wrapWhipOverMm'): Piece {
-  const over = given('over the edge', assume(key), 'shop');
+function faces({ size, outline, loftMm, assume }: Core, over: Figure = given('over the edge', assume('wrapFaceOverMm'), 'shop')): Piece {
   const grown = grow(outline, over.value);
   const face = grown.ok ? grown.outline : outline;
   const box = outlineBounds(face);
   const side = (figure: Figure, mm: number): Figure => reaching(sum('wrap face', figure, plus(over, 2)), mm);
   return piece(loftMm, 'wrap-face', 2, side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY), face);
+}
+
+/** Faces that are whipped together reach at least to the middle of the side, or their edges would not meet. */
+function whipped(core: Core): Piece {
+  const usual = given('over the edge', core.assume('wrapWhipOverMm'), 'shop');
+  const half = core.size.height.value / 2;
+  return faces(core, half > usual.value ? law('half the thickness', '{0} ÷ 2', [core.size.height], (mm = 0) => mm / 2) : usual);
 }
 
 /** The strip round the core: lapped over the faces, or butted to them; once over itself. */
@@ -103,7 +109,7 @@ export function parcelOutline(outline: Outline, mm: number): Outline | null {
 function parcel(core: Core): Piece[] {
   const { size, outline, loftMm } = core;
   const flap = parcelOutline(outline, size.height.value);
-  const below = { ...faces(core, 'wrapFaceOverMm'), countPerCushion: 1 };
+  const below = { ...faces(core), countPerCushion: 1 };
   if (!flap) return [{ ...below, countPerCushion: 2 }, border(core, true)];
   const box = outlineBounds(flap);
   const side = (figure: Figure, mm: number): Figure => reaching(sum('parcel', figure, plus(size.height, 2)), mm);
@@ -112,17 +118,32 @@ function parcel(core: Core): Piece[] {
 
 const WAYS: Record<WrapWay, (core: Core) => Piece[]> = {
   blanket,
-  faces: (core) => [faces(core, 'wrapFaceOverMm')],
-  'faces-and-border': (core) => [faces(core, 'wrapFaceOverMm'), border(core, true)],
-  'butted-border': (core) => [faces(core, 'wrapFaceOverMm'), border(core, false)],
+  faces: (core) => [faces(core)],
+  'faces-and-border': (core) => [faces(core), border(core, true)],
+  'butted-border': (core) => [faces(core), border(core, false)],
   border: (core) => [border(core, true)],
   parcel,
-  whipped: (core) => [faces(core, 'wrapWhipOverMm')],
+  whipped: (core) => [whipped(core)],
 };
 
-/** Whether wadding lies on the core's sides and its faces, by the way it is wrapped. */
+/** Where wadding lies by the way it is wrapped. Faces alone end at the edge; whipped ones are cut so that they meet on the sides. */
 export function wrapLies(way: WrapWay): { readonly sides: boolean; readonly faces: boolean } {
-  return { sides: way !== 'faces' && way !== 'whipped', faces: way !== 'border' };
+  return { sides: way !== 'faces', faces: way !== 'border' };
+}
+
+/** Nominal loft of the wadding on one side of a core, mm. */
+export interface SideLofts {
+  /** Left and right. */
+  readonly acrossMm: number;
+  /** Front and back. */
+  readonly alongMm: number;
+}
+
+/** What lies on the sides of a core: one loft where the way of wrapping reaches them, and the packing besides at both ends of a long core that is packed. */
+export function sideLofts(way: WrapWay, loftMm: number, packed: 'across' | 'along' | null, assume: Constants): SideLofts {
+  const side = wrapLies(way).sides ? loftMm : 0;
+  const packing = (end: typeof packed): number => (packed === end ? assume('packedEndLoftMm') : 0);
+  return { acrossMm: side + packing('across'), alongMm: side + packing('along') };
 }
 
 /** The wadding pieces round one core, by the way it is wrapped. None without loft. */

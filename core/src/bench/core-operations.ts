@@ -4,6 +4,7 @@ import { operation, type Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Constants } from '../shop/assumptions';
 import { minutesFor } from '../shop/minutes';
+import type { WrapFix } from '../shop/schools';
 
 /** What is cut with, as far as the hand must be warned of it. */
 export type CutTool = 'saw' | 'knife' | 'hot-wire';
@@ -25,8 +26,10 @@ export interface CoreWork {
   readonly springs: readonly string[];
   /** Faces that have crown pads. */
   readonly crownedFaces: 1 | 2;
-  /** How the wrap is laid on, in words; null without one. */
-  readonly wrapping: string | null;
+  /** The grades among the layers that are compressed slab, by id. */
+  readonly slabs: readonly string[];
+  /** How the wrap is laid on, in words, and how it is held; null without one. */
+  readonly wrapping: { readonly way: string; readonly fix: WrapFix } | null;
   readonly assume: Constants;
 }
 
@@ -37,7 +40,9 @@ const CAUTION = {
   'hot-wire': 'Hot wire: open the window, the fumes are harmful; it burns, and foam can catch fire: never leave it on.',
   glue: 'Spray adhesive: open the window, nothing burning near, keep overspray off the faces.',
   springs: 'Springs are under load: look the unit’s covering over for tears before it goes in.',
-  felt: 'Glue or staples only at the edge, never on a face: they are felt.',
+  edgeOnly: 'Glue only at the edge, never on a face: a hard spot is felt.',
+  staples: 'Staples in the edge seam only, where nothing bears on them: on a face they are felt and tear the wadding.',
+  loose: 'Nothing holds it: loose wadding rolls up. Hold it flat while the cover goes on.',
   mould: 'Old dust and mould: wear a mask.',
 } as const;
 
@@ -51,10 +56,18 @@ const REFRESH_WORDS: Record<Refreshing, string> = {
 };
 const REFRESH_CAUTIONS: Partial<Record<Refreshing, string>> = { pad: CAUTION.glue, glue: CAUTION.glue, splice: CAUTION.glue, air: CAUTION.mould };
 
+const FIX: Record<WrapFix, { readonly text: string; readonly cautions: readonly string[] }> = {
+  adhesive: { text: 'Spray both sides along the edges, let the glue go tacky, and press it on.', cautions: [CAUTION.glue, CAUTION.edgeOnly] },
+  staples: { text: 'Staple it round the edge seam, each 25 mm.', cautions: [CAUTION.staples] },
+  stitch: { text: 'Tack it round the edges by hand with long stitches.', cautions: [] },
+  loose: { text: 'Lay it on without fixing it.', cautions: [CAUTION.loose] },
+};
+
 const ids = (pieces: readonly Piece[]): string[] => pieces.map(({ id }) => id);
 const round = (piece: Piece): number => piece.countPerCushion * perimeter(piece.outline);
 
-function cutting({ pieces, tool, springs, assume }: CoreWork): Operation[] {
+function cutting({ pieces, tool, slabs, springs, assume }: CoreWork): Operation[] {
+  const isSlab = ({ material }: Piece): boolean => material.kind === 'foam' && slabs.includes(material.grade);
   const of = (kind: Piece['material']['kind']): Piece[] => pieces.filter(({ material }) => material.kind === kind);
   const wadding = of('wadding');
   const pads = wadding.some(({ role }) => role === 'crown-pad' || role === 'hollow-pad');
@@ -63,9 +76,11 @@ function cutting({ pieces, tool, springs, assume }: CoreWork): Operation[] {
       operation({
         id: `cut/${piece.id}`,
         phase: 'cut',
-        text: `Cut the ${piece.label}: {0} × {1}, marked square to the face and cut upright.`,
+        text: isSlab(piece)
+          ? `Cut the ${piece.label}: {0} × {1}, with scissors or a knife, one layer at a time; never with the saw.`
+          : `Cut the ${piece.label}: {0} × {1}, marked square to the face and cut upright.`,
         figures: [piece.width, piece.height],
-        cautions: [CAUTION[tool]],
+        cautions: [CAUTION[isSlab(piece) ? 'knife' : tool]],
         pieces: [piece.id],
         minutes: minutesFor('cut', round(piece), 0, assume),
         needs: 'table',
@@ -87,7 +102,10 @@ function cutting({ pieces, tool, springs, assume }: CoreWork): Operation[] {
       operation({
         id: `cut/${piece.id}`,
         phase: 'cut',
-        text: `Make or order the ${piece.label} to size: {0} × {1}.`,
+        text:
+          piece.role === 'felt'
+            ? `Cut the ${piece.label}, {0} × {1}: cut its backing only and tear the edges, so that no ridge shows.`
+            : `Make or order the ${piece.label} to size: {0} × {1}.`,
         figures: [piece.width, piece.height],
         cautions: piece.material.kind === 'filling' && springs.includes(piece.material.filling) ? [CAUTION.springs] : [],
         pieces: [piece.id],
@@ -154,11 +172,25 @@ function joiningOldCores({ pieces, assume }: CoreWork): Operation[] {
 
 function newCore(work: CoreWork): Operation[] {
   const { pieces, layers, slope, tool, assume } = work;
-  const foam = pieces.filter(({ material }) => material.kind === 'foam' || material.kind === 'filling');
+  const foam = pieces.filter(({ material, role }) => role !== 'felt' && (material.kind === 'foam' || material.kind === 'filling'));
+  const felt = pieces.filter(({ role }) => role === 'felt');
   const longest = Math.max(0, ...foam.map(({ width }) => width.value));
   const glue = { phase: 'prepare', cautions: [CAUTION.glue], pieces: ids(foam), waitMinutes: assume('tackyMinutes'), needs: 'bench' } as const;
   const minutes = minutesFor('prepare', longest, 0, assume);
   return [
+    ...(felt.length
+      ? [
+          operation({
+            id: 'prepare/felt',
+            phase: 'prepare',
+            text: 'Wrap the spring unit in felt one way, then the other way over it; pack the corners, and trim nothing before it is inside.',
+            cautions: [CAUTION.springs],
+            pieces: ids(felt),
+            minutes,
+            needs: 'bench',
+          }),
+        ]
+      : []),
     ...(foam.some(({ glued }) => glued)
       ? [
           operation({
@@ -266,10 +298,11 @@ export function coreOperations(work: CoreWork): Operation[] {
           operation({
             id: 'prepare/wrap',
             phase: 'prepare',
-            text: wrapping,
-            cautions: [CAUTION.felt],
+            text: `${wrapping.way} ${FIX[wrapping.fix].text}`,
+            cautions: FIX[wrapping.fix].cautions,
             pieces: ids(wraps),
             minutes: minutesFor('prepare', wraps.reduce((mm, piece) => mm + round(piece), 0) / 2, 0, assume),
+            ...(wrapping.fix === 'adhesive' ? { waitMinutes: assume('tackyMinutes') } : {}),
             needs: 'bench',
           }),
         ]

@@ -29,6 +29,8 @@ export interface Contents {
   readonly layers: number;
   /** Springs are never bagged or compressed. */
   readonly sprung: boolean;
+  /** Goes in as it is, never squeezed through a short opening: springs, compressed slab, a glued-up block. */
+  readonly stiff: boolean;
   /** A soft insert by itself, such as feather: pushed in by hand. */
   readonly loose: boolean;
   /** A word on the core that goes back in: its mark, and whether its old cover is the pattern; empty otherwise. */

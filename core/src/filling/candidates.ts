@@ -88,9 +88,32 @@ function triples(grades: readonly Grade[], heightMm: number): Stack[] {
   return stacks;
 }
 
-/** Foam over a spring unit. */
+/** Faces of a reversible cushion take these shares of the height each. */
+const FACE_SHARE = [0.12, 0.34] as const;
+
+/** A firm middle between two faces of one softer foam, for a cushion that is turned over. */
+export function reversibles(grades: readonly Grade[], heightMm: number): Stack[] {
+  const share = [heightMm * FACE_SHARE[0], heightMm * FACE_SHARE[1]] as const;
+  return grades.flatMap((middle) =>
+    grades
+      .filter((face) => face.hardness25N <= middle.hardness25N * SOFTER)
+      .flatMap((face) =>
+        face.thicknessesMm
+          .filter((mm) => within(mm, share) && makes(middle, heightMm - 2 * mm))
+          .map((mm) => {
+            const outside = { stock: face, thicknessMm: mm };
+            return { layers: [outside, { stock: middle, thicknessMm: heightMm - 2 * mm }, outside] };
+          }),
+      ),
+  );
+}
+
+/** Under a spring unit in a cushion too high for it alone: a base of the same foam as over it, of this thickness, mm. */
+const UNDER_SPRINGS_MM = [30, 125] as const;
+
+/** Foam over a spring unit, and in a high cushion a base of the same foam under it. */
 function sprung(grades: readonly Grade[], springs: readonly Filling[], heightMm: number): Stack[] {
-  return springs.flatMap((unit) =>
+  const overAlone = springs.flatMap((unit) =>
     unit.thicknessesMm.flatMap((unitMm) =>
       grades
         .filter((grade) => within(heightMm - unitMm, OVER_SPRINGS_MM) && grade.thicknessesMm.some((mm) => fits(mm, heightMm - unitMm)))
@@ -101,6 +124,24 @@ function sprung(grades: readonly Grade[], springs: readonly Filling[], heightMm:
           ],
         })),
     ),
+  );
+  return [...overAlone, ...springs.flatMap((unit) => sprungOnBase(grades, unit, heightMm))];
+}
+
+/** The tallest unit of a kind between foam over it and a base of the same foam, where the unit with foam over it alone does not reach the height. */
+function sprungOnBase(grades: readonly Grade[], unit: Filling, heightMm: number): Stack[] {
+  const unitMm = Math.max(...unit.thicknessesMm);
+  if (heightMm <= unitMm + OVER_SPRINGS_MM[1]) return [];
+  return grades.flatMap((stock) =>
+    stock.thicknessesMm
+      .filter((mm) => within(mm, OVER_SPRINGS_MM) && within(heightMm - unitMm - mm, UNDER_SPRINGS_MM) && makes(stock, heightMm - unitMm - mm))
+      .map((mm) => ({
+        layers: [
+          { stock, thicknessMm: mm },
+          { stock: unit, thicknessMm: unitMm },
+          { stock, thicknessMm: heightMm - unitMm - mm },
+        ],
+      })),
   );
 }
 

@@ -13,6 +13,8 @@ export const chooseRequestSchema = z.strictObject({
   place: z.enum(['indoor', 'outdoor']),
   support: z.enum(DECKS),
   heightMm: z.number().min(15).max(600),
+  /** Turned over now and then: a firm middle, the same on both faces. */
+  reversible: z.boolean().optional(),
   deckHeightMm: z.number().nonnegative().max(3000).optional(),
 });
 export type ChooseRequest = z.infer<typeof chooseRequestSchema>;

@@ -139,4 +139,67 @@ describe('choosing', () => {
       expect(stack.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0)).toBeCloseTo(150, 9);
     }
   });
+
+  it('from 90 kg a sprung core comes first, and up to 45 kg feather may be alone', () => {
+    const at = (massKg: number) => ({ sitters: [{ massKg, posture: 'upright' as const }], support: 'board' as const, heightMm: 200 });
+    expect(kinds(best(at(90)))).toContain('spring');
+    expect(kinds(best(at(89)))).not.toContain('spring');
+    const alone = (massKg: number) =>
+      ask({ sitters: [{ massKg, posture: 'upright' }], support: 'springs', feel: 'soft' }).ranked.some(
+        (one) => one.layers.length === 1 && kinds(one)[0] === 'feather',
+      );
+    expect([45, 46].map(alone)).toEqual([true, false]);
+  });
+
+  it('a back may be feather alone, on anything and for anybody', () => {
+    for (const support of ['board', 'webbing'] as const) {
+      const back = ask({ part: 'back', feel: 'soft', support, sitters: [heavy] }).ranked;
+      expect(back.some((one) => one.layers.length === 1 && kinds(one)[0] === 'feather'))
+        .withContext(support)
+        .toBeTrue();
+      expect(back.some((one) => kinds(one).includes('spring'))).toBeFalse();
+    }
+  });
+
+  it('a feather envelope goes over springs in high cushions too', () => {
+    for (const heightMm of [240, 280, 320]) {
+      const soft = ask({ sitters: [heavy], support: 'board', heightMm, feel: 'soft' }).ranked.filter((one) => kinds(one).includes('feather'));
+      expect(soft.length).withContext(`${heightMm}`).toBeGreaterThan(0);
+      for (const one of soft) expect(one.layers.reduce((mm, layer) => mm + layer.thicknessMm, 0)).toBeCloseTo(heightMm, 6);
+    }
+  });
+
+  it('where firm is wanted the firmest class is for a thin pad, never for a high cushion', () => {
+    const firmest = (one: { readonly layers: readonly { readonly hardness25N: number | null }[] }) =>
+      one.layers.every((layer) => (layer.hardness25N ?? 0) >= 200);
+    expect(firmest(best({ heightMm: 50, feel: 'firm', support: 'webbing' }))).toBeTrue();
+    for (const heightMm of [175, 180, 200]) {
+      const high = ask({ heightMm, feel: 'firm' });
+      expect(high.ranked.some(firmest)).withContext(`${heightMm}`).toBeFalse();
+      expect(high.ranked[0]!.feel).toBe('firm');
+    }
+  });
+
+  it('a cushion that is turned over has a firm middle and the same lighter layer on both faces, or is one slab', () => {
+    const { ranked, excluded } = ask({ reversible: true, heightMm: 120, feel: 'soft', use: 'regular' });
+    expect(ranked.some((one) => one.layers.length === 3)).toBeTrue();
+    for (const { layers } of ranked) {
+      expect(layers.map(({ grade }) => grade)).toEqual(layers.map(({ grade }) => grade).reverse());
+      if (layers.length === 3) expect(layers[1]!.hardness25N!).toBeGreaterThan(layers[0]!.hardness25N!);
+    }
+    expect(excluded.every(({ reason }) => reason.length > 0)).toBeTrue();
+  });
+
+  it('says why in a sentence, and of what fell out what would save it', () => {
+    const { ranked, excluded } = ask({ sitters: [{ massKg: 85, posture: 'upright' }], heightMm: 50, use: 'daily', support: 'board' });
+    for (const { because } of ranked) expect(because).toMatch(/^It [a-z].*[^.]\.$/);
+    const soft = excluded.find(({ grade }) => grade === 'wren-25')!;
+    expect(soft.save).toContain('firmer foam under it');
+    // What is said to hold does hold: the foam in a cushion that much higher, for occasional use where its density is no matter.
+    const thin = ask({ sitters: [{ massKg: 85, posture: 'upright' }], heightMm: 50, use: 'occasional' }).excluded.find(({ grade }) => grade === 'wren-25')!;
+    const higher = ask({ sitters: [{ massKg: 85, posture: 'upright' }], heightMm: 50 + thin.higherMm! + 5, use: 'occasional' });
+    expect(thin.higherMm!).toBeGreaterThan(0);
+    expect(higher.excluded.find(({ grade }) => grade === 'wren-25')?.reason ?? '').not.toContain('bottoms out');
+    expect(excluded.find(({ grade }) => grade === 'tern-30')!.save).toBe('a place outdoors');
+  });
 });

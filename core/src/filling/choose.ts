@@ -1,19 +1,22 @@
 import { isFoam, type FillingKind, type Grade, type Stock } from '../material/material';
 import type { Constants } from '../shop/assumptions';
-import { foamsOf, stacksOf, type Catalogue, type Stack } from './candidates';
+import { foamsOf, has, reversibles, stacksOf, type Catalogue, type Stack } from './candidates';
 import {
   backMark,
   deckMark,
-  densityFloor,
+  BOTTOMS_OUT,
   depthMark,
   featherMark,
   feelMark,
   heaviestOf,
+  highMark,
   isLow,
   lifeMark,
   priceMark,
   riseMark,
+  sentenceOf,
   sprungMark,
+  turnMark,
   typicalOf,
   type Mark,
   type Sitters,
@@ -36,35 +39,49 @@ export interface Ranked {
   /** 0 to 100. */
   readonly score: number;
   readonly reasons: readonly string[];
+  /** The same in one sentence. */
+  readonly because: string;
   /** For the heaviest sitter and, for rising, the frailest. */
   readonly verdicts: readonly FeelVerdict[];
   readonly feel: FeelBand;
 }
 
+/** A filling that no stack keeps. */
+export interface Excluded {
+  readonly grade: string;
+  /** Why, in words that follow on "it". */
+  readonly reason: string;
+  /** What would let it in; null where nothing would. */
+  readonly save: string | null;
+  /** By itself it would hold in a cushion so much higher, mm. */
+  readonly higherMm?: number;
+}
+
 export interface Choice {
   readonly ranked: readonly Ranked[];
-  readonly excluded: readonly { readonly grade: string; readonly reason: string }[];
+  readonly excluded: readonly Excluded[];
 }
 
 const OUTDOORS: Record<FillingKind, string> = {
-  spring: 'springs rust outdoors',
-  feather: 'feather holds water and rots outdoors',
-  felt: 'felt holds water outdoors',
+  spring: 'rusts outdoors',
+  feather: 'holds water and rots outdoors',
+  felt: 'holds water outdoors',
 };
 
-/** What rules a grade out for every stack, in words; null when nothing does. */
-function exclusion(request: ChooseRequest, grade: Stock): string | null {
-  if (!isFoam(grade)) return request.place === 'outdoor' ? OUTDOORS[grade.kind] : null;
-  if (request.place === 'outdoor' && grade.family !== 'fast-drying') return 'indoor foam: outdoors it holds water for days';
-  if (request.place === 'indoor' && grade.family === 'fast-drying') return 'fast-drying foam: its price is for outdoors';
+/** What rules a grade out for every stack, in words, and what would let it in; null when nothing does. */
+function exclusion(request: ChooseRequest, grade: Stock): { readonly reason: string; readonly save: string | null } | null {
+  const indoors = 'a place indoors';
+  if (!isFoam(grade)) return request.place === 'outdoor' ? { reason: OUTDOORS[grade.kind], save: indoors } : null;
+  if (request.place === 'outdoor' && grade.family !== 'fast-drying') return { reason: 'is an indoor foam: outdoors it holds water for days', save: indoors };
+  if (request.place === 'indoor' && grade.family === 'fast-drying')
+    return { reason: 'is a fast-drying foam: its price is for outdoors', save: 'a place outdoors' };
   return null;
 }
 
 /** Load and feel of one stack under a sitter, settled as it will be after a few hundred sits. */
 function feelUnder(request: ChooseRequest, stack: Stack, sitter: Sitters[number], assume: Constants): Feel {
   const layers = stack.layers.map(({ stock, thicknessMm }) => layerOf(stock, thicknessMm));
-  // A back bears a third of what a seat does: people lean on it.
-  const massKg = request.part === 'back' ? sitter.massKg / 3 : sitter.massKg;
+  const massKg = sitter.massKg * (request.part === 'back' ? assume('backLoadShare') : 1);
   const deck = request.deckHeightMm === undefined ? {} : { deckHeightMm: request.deckHeightMm };
   return feelOf(
     { format: 'yardland/feel@1', layers, support: request.support, sitter: { massKg, posture: sitter.posture }, settled: true, ...deck },
@@ -74,29 +91,32 @@ function feelUnder(request: ChooseRequest, stack: Stack, sitter: Sitters[number]
 }
 
 /** Every joint is glue and time; what it buys is said. */
-function layersMark(stack: Stack): Mark {
+function layersMark(request: ChooseRequest, stack: Stack): Mark {
   const foams = foamsOf(stack).length;
-  const why = foams === 3 ? 'three steps from firm to soft' : foams === 2 ? 'a firm base with a softer top' : '';
+  const why = request.reversible ? '' : foams === 3 ? 'goes from firm to soft in three steps' : foams === 2 ? 'has a firm base with a softer top' : '';
   return { off: (stack.layers.length - 1) * 3, why };
 }
 
-function rank(request: ChooseRequest, stack: Stack, assume: Constants): Ranked & { readonly out: string | null } {
+function rank(request: ChooseRequest, stack: Stack, assume: Constants): Ranked & { readonly out: Mark | null } {
   const { sitters } = request;
   const typical = feelUnder(request, stack, typicalOf(sitters), assume);
   const heavy = feelUnder(request, stack, heaviestOf(sitters), assume);
   const frailOnes = sitters.filter((sitter) => sitter.frail);
   const frail = frailOnes.length ? feelUnder(request, stack, heaviestOf(frailOnes), assume) : null;
   const marks = [
-    feelMark(typical, stack, request.feel, request.part === 'seat' && (frail !== null || isLow(request))),
-    depthMark(heavy),
-    riseMark(request, typical, frail),
+    feelMark(typical, stack, request.feel, request.part === 'seat' && (frail !== null || isLow(request, assume)), assume),
+    // Feather in a back is leant on, not sat on: it has no bottom to come to.
+    ...(request.part === 'back' && has(stack, 'feather') ? [] : [depthMark(heavy)]),
+    riseMark(request, typical, frail, assume),
     deckMark(request, stack, typical, assume),
-    lifeMark(request, stack, densityFloor(request, assume)),
-    backMark(request, stack),
+    lifeMark(request, stack, assume),
+    highMark(request, stack, assume),
+    turnMark(request, stack),
+    backMark(request, stack, assume),
     featherMark(request, stack, assume),
     sprungMark(request, stack, assume),
     priceMark(stack, request.heightMm),
-    layersMark(stack),
+    layersMark(request, stack),
   ];
   const rises = (frail ?? typical).verdicts.filter((verdict) => verdict === 'hard-to-rise');
   return {
@@ -113,10 +133,26 @@ function rank(request: ChooseRequest, stack: Stack, assume: Constants): Ranked &
       .sort((a, b) => b.off - a.off)
       .map((mark) => mark.why)
       .filter(Boolean),
+    because: sentenceOf(marks),
     verdicts: [...new Set([...heavy.verdicts.filter((verdict) => verdict !== 'hard-to-rise'), ...rises])],
     feel: typical.feel,
-    out: marks.find((mark) => mark.out)?.why ?? null,
+    out: marks.find((mark) => mark.out) ?? null,
   };
+}
+
+/** A foam that bottoms out is tried in cushions up to this much higher, mm, in steps of so many. */
+const HIGHER_MM = 120;
+const HIGHER_STEP_MM = 5;
+
+/** How much higher a cushion a foam would need to hold the heaviest by itself, mm; undefined where it is no foam or no height would do. */
+function heightThatHolds(request: ChooseRequest, grade: Stock, assume: Constants): number | undefined {
+  if (!isFoam(grade)) return undefined;
+  for (let more = HIGHER_STEP_MM; more <= HIGHER_MM; more += HIGHER_STEP_MM) {
+    const heightMm = request.heightMm + more;
+    const heavy = feelUnder({ ...request, heightMm }, { layers: [{ stock: grade, thicknessMm: heightMm }] }, heaviestOf(request.sitters), assume);
+    if (depthMark(heavy).out === undefined) return more;
+  }
+  return undefined;
 }
 
 /** Stacks shown at most. */
@@ -130,22 +166,24 @@ export function choose(request: ChooseRequest, catalogue: Catalogue, assume: Con
   // Felt and the like lie under or round a core; they are not ranked as one.
   const stock: readonly Stock[] = [...catalogue.grades, ...catalogue.fillings.filter(({ kind }) => kind !== 'felt')];
   const barred = stock.flatMap((one) => {
-    const reason = exclusion(request, one);
-    return reason === null ? [] : [{ grade: one.id, reason }];
+    const why = exclusion(request, one);
+    return why === null ? [] : [{ grade: one.id, ...why }];
   });
   const allowed = stock.filter((one) => !barred.some(({ grade }) => grade === one.id));
   const keep = <T extends Stock>(rows: readonly T[]): T[] => rows.filter((one) => allowed.includes(one));
-  const stacks = stacksOf({ grades: keep(catalogue.grades), fillings: keep(catalogue.fillings) }, request.heightMm);
+  const fillings = { grades: keep(catalogue.grades), fillings: keep(catalogue.fillings) };
+  const stacks = [...stacksOf(fillings, request.heightMm), ...(request.reversible ? reversibles(fillings.grades, request.heightMm) : [])];
   const all = stacks.map((stack) => rank(request, stack, assume));
   const kept = all.filter((one) => one.out === null).sort((a, b) => b.score - a.score);
   const used = new Set(kept.flatMap((one) => one.layers.map((layer) => layer.grade)));
   const fallen = allowed
     .filter(({ id }) => !used.has(id))
-    .map(({ id, ...one }) => ({
-      grade: id,
-      reason:
-        all.find(({ layers }) => layers.some((layer) => layer.grade === id))?.out ??
-        ('kind' in one ? 'not made for this height' : 'no sheets of it add up to this height'),
-    }));
+    .map((one): Excluded => {
+      const out = all.find(({ layers }) => layers.some(({ grade }) => grade === one.id))?.out;
+      if (!out)
+        return { grade: one.id, reason: isFoam(one) ? 'has no sheets that add up to this height' : 'is not made for this height', save: 'another height' };
+      const higherMm = out.why === BOTTOMS_OUT ? heightThatHolds(request, one, assume) : undefined;
+      return { grade: one.id, reason: out.why, save: out.save ?? null, ...(higherMm === undefined ? {} : { higherMm }) };
+    });
   return { ranked: kept.slice(0, SHOWN).map(({ out: _none, ...one }) => one), excluded: [...barred, ...fallen] };
 }

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { FAMILIES, isFoam, type Stock } from '../material/material';
 import type { Constants } from '../shop/assumptions';
-import { loadCurve } from './load-curve';
+import { loadCurve, type LoadCurve } from './load-curve';
 
 const thicknessMm = z.number().positive().max(600);
 
@@ -32,11 +32,18 @@ export function layerOf(stock: Stock, thicknessMm: number): FillingLayer {
   return { kind: 'foam', family, hardness25N, supportFactor, densityKgM3, thicknessMm };
 }
 
+/** What the load law of a layer depends on. */
+export type LayerLaw =
+  | { readonly kind: 'foam'; readonly hardness25N: number; readonly supportFactor: number }
+  | { readonly kind: 'spring' | 'feather' | 'felt'; readonly thicknessMm: number };
+
 /** Past the travel of a spring unit its wires lie on each other: this much stiffer. */
 const COIL_BOUND = 40;
-/** Felt gives next to nothing; this much of its thickness for each kPa, at most a fifth. */
-const FELT_PER_KPA = 0.01;
+/** Felt gives next to nothing: this much of its thickness for each kPa, and at a fifth of it no more. */
+const FELT_PER_PA = 0.01 / 1000;
 const FELT_MOST = 0.2;
+/** Strain of anything but foam at most. */
+const MOST_STRAIN = 0.98;
 
 /** How much of its hardness a foam keeps once sat in. */
 function settledShare(layer: FoamLayer, assume: Constants): number {
@@ -44,26 +51,38 @@ function settledShare(layer: FoamLayer, assume: Constants): number {
 }
 
 /** Total thickness of all layers that follow the foam law, mm: what the thickness factor of the load curve is taken of. */
-export function foamThickness(layers: readonly FillingLayer[]): number {
+export function foamThickness(layers: readonly { readonly kind: FillingLayer['kind']; readonly thicknessMm: number }[]): number {
   return layers.reduce((sum, layer) => sum + (layer.kind === 'foam' ? layer.thicknessMm : 0), 0);
+}
+
+/** The load curve of a layer in a stack with `foamMm` of foam altogether, strain 0 to 1. Foam by its law, everything else by a rule of thumb. */
+export function curveOf(layer: LayerLaw, foamMm: number, assume: Constants): LoadCurve {
+  switch (layer.kind) {
+    case 'foam':
+      return loadCurve(layer, foamMm);
+    case 'spring': {
+      const stiffness = assume('springRate') * layer.thicknessMm;
+      const travel = assume('springTravel');
+      const boundPa = stiffness * travel;
+      return {
+        pressureAt: (e) => (e <= travel ? Math.max(0, e) * stiffness : boundPa + (e - travel) * stiffness * COIL_BOUND),
+        strainAt: (p) => (p <= boundPa ? Math.max(0, p) / stiffness : Math.min(MOST_STRAIN, travel + (p - boundPa) / (stiffness * COIL_BOUND))),
+      };
+    }
+    case 'feather': {
+      const half = assume('featherPressure');
+      return { pressureAt: (e) => (half * Math.max(0, e)) / (1 - Math.min(e, MOST_STRAIN)), strainAt: (p) => 1 - 1 / (1 + Math.max(0, p) / half) };
+    }
+    case 'felt':
+      return {
+        pressureAt: (e) => (Math.min(e, FELT_MOST) + Math.max(0, e - FELT_MOST) * COIL_BOUND) / FELT_PER_PA,
+        strainAt: (p) => Math.min(FELT_MOST, FELT_PER_PA * Math.max(0, p)),
+      };
+  }
 }
 
 /** Strain of a layer as a function of pressure (Pa), 0 to 1. */
 export function strainLaw(layer: FillingLayer, foamMm: number, settled: boolean, assume: Constants): (pressurePa: number) => number {
-  switch (layer.kind) {
-    case 'foam': {
-      const hardness25N = layer.hardness25N * (settled ? settledShare(layer, assume) : 1);
-      return loadCurve({ hardness25N, supportFactor: layer.supportFactor }, foamMm).strainAt;
-    }
-    case 'spring': {
-      const [rate, travel] = [assume('springRate'), assume('springTravel')];
-      const boundPa = rate * travel * layer.thicknessMm;
-      return (p) =>
-        p <= boundPa ? Math.max(0, p) / (rate * layer.thicknessMm) : Math.min(0.98, travel + (p - boundPa) / (rate * COIL_BOUND * layer.thicknessMm));
-    }
-    case 'feather':
-      return (p) => 1 - 1 / (1 + Math.max(0, p) / assume('featherPressure'));
-    case 'felt':
-      return (p) => Math.min(FELT_MOST, (FELT_PER_KPA * Math.max(0, p)) / 1000);
-  }
+  const hardness = settled && layer.kind === 'foam' ? { hardness25N: layer.hardness25N * settledShare(layer, assume) } : {};
+  return curveOf({ ...layer, ...hardness }, foamMm, assume).strainAt;
 }

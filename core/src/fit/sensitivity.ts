@@ -1,11 +1,14 @@
+import type { Constants } from '../shop/assumptions';
+import { deciding } from './deciding';
 import { fit, type Fit, type FitRequest } from './fit';
 
 /** An allowance that the fit depends on, and what one more millimetre of it does. */
 export interface Sensitivity {
   readonly what: 'core-plan' | 'core-thickness' | 'wrap' | 'cover-plan' | 'boxing' | 'pad';
   readonly crownMm: number;
-  /** In the direction that decides the verdict. */
-  readonly tensionNPerM: number;
+  /** To the figure that the verdict rests on: Pa or N/m, as `of` says. */
+  readonly of: 'pressure' | 'tension';
+  readonly amount: number;
 }
 
 const withCore = (request: FitRequest, byMm: number): FitRequest => ({
@@ -29,10 +32,10 @@ const MORE: readonly { readonly what: Sensitivity['what']; readonly by: (request
   {
     what: 'wrap',
     by: (request, mm) => {
-      const layer = request.wrapLoftMm / 2;
-      // What share of a layer's loft stays at the sides; a third where there is no wrap yet.
-      const share = layer > 0 ? request.sideWrapSqueezedMm / layer : 1 / 3;
-      return { ...request, wrapLoftMm: request.wrapLoftMm + 2 * mm, sideWrapSqueezedMm: request.sideWrapSqueezedMm + share * mm };
+      // Wadding that lies on the faces alone gets no thicker at the sides.
+      const side = (loftMm: number): number => (loftMm > 0 ? loftMm + mm : 0);
+      const { wrapLoftMm, sideLoftAcrossMm, sideLoftAlongMm } = request;
+      return { ...request, wrapLoftMm: wrapLoftMm + 2 * mm, sideLoftAcrossMm: side(sideLoftAcrossMm), sideLoftAlongMm: side(sideLoftAlongMm) };
     },
   },
   { what: 'cover-plan', by: (request, mm) => ({ ...request, widthMm: request.widthMm + mm, depthMm: request.depthMm + mm }) },
@@ -40,22 +43,17 @@ const MORE: readonly { readonly what: Sensitivity['what']; readonly by: (request
   { what: 'pad', by: (request, mm) => ({ ...request, padLoftMm: request.padLoftMm + mm }) },
 ];
 
-/** Tension in the direction that decides: the slacker one of a loose cover, else the tighter. */
-export function deciding(fitted: Fit): number {
-  const { tensionAcrossNPerM: across, tensionAlongNPerM: along } = fitted;
-  return fitted.verdict === 'loose' ? Math.min(across, along) : Math.max(across, along);
-}
-
-/** Differences are taken over so much on both sides, mm: wide enough that bisection's leftovers do not show. */
+/** Differences are taken over so much on both sides, mm: wide enough that what the root finding leaves over does not show. */
 const STEP_MM = 0.5;
 
-/** What one more millimetre of each allowance does to crown and tension, the strongest first. */
-export function sensitivity(request: FitRequest): Sensitivity[] {
-  const asIs = fit(request);
-  const along = asIs.verdict === 'loose' ? Math.min : Math.max;
-  const tension = (one: Fit): number => along(one.tensionAcrossNPerM, one.tensionAlongNPerM);
+/** What one more millimetre of each allowance does to the crown and to the figure that decides the verdict, the strongest first. */
+export function sensitivity(request: FitRequest, assume: Constants): Sensitivity[] {
+  const asIs = fit(request, assume);
+  const { of } = deciding(asIs);
+  const figure = (one: Fit): number =>
+    of === 'tension' ? Math.max(one.tensionAcrossNPerM, one.tensionAlongNPerM) : Math.min(one.pressureAcrossPa, one.pressureAlongPa);
   return MORE.map(({ what, by }): Sensitivity => {
-    const [less, more] = [fit(by(request, -STEP_MM)), fit(by(request, STEP_MM))];
-    return { what, crownMm: (more.crownMm - less.crownMm) / (2 * STEP_MM), tensionNPerM: (tension(more) - tension(less)) / (2 * STEP_MM) };
-  }).sort((a, b) => Math.abs(b.tensionNPerM) - Math.abs(a.tensionNPerM));
+    const [less, more] = [fit(by(request, -STEP_MM), assume), fit(by(request, STEP_MM), assume)];
+    return { what, of, crownMm: (more.crownMm - less.crownMm) / (2 * STEP_MM), amount: (figure(more) - figure(less)) / (2 * STEP_MM) };
+  }).sort((a, b) => Math.abs(b.amount) - Math.abs(a.amount));
 }

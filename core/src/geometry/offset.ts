@@ -157,7 +157,9 @@ function byKernel(outline: Outline, mm: number, join: Join): Outline | null {
   offsetter.addPath(whole, join === 'round' ? JoinType.Round : JoinType.Miter, EndType.Polygon);
   const paths: { x: number; y: number }[][] = [];
   offsetter.execute(mm * KERNEL_PER_MM, paths);
-  const largest = paths.map((path) => path.map(({ x, y }): Point => ({ x: x / KERNEL_PER_MM, y: y / KERNEL_PER_MM }))).sort((a, b) => Math.abs(polygonArea(b)) - Math.abs(polygonArea(a)))[0];
+  const largest = paths
+    .map((path) => path.map(({ x, y }): Point => ({ x: x / KERNEL_PER_MM, y: y / KERNEL_PER_MM })))
+    .sort((a, b) => Math.abs(polygonArea(b)) - Math.abs(polygonArea(a)))[0];
   if (!largest || largest.length < 3) return null;
   const samples = outline.segments.flatMap((segment) => {
     const length = segmentLength(segment);

@@ -1,5 +1,6 @@
 import { fit, type FitRequest } from '../fit/fit';
 import { sensitivity } from '../fit/sensitivity';
+import { shipped } from '../shop/assumptions';
 import { openShop } from '../shop/shop';
 import { demoShop, sampleCushion } from '../testing/samples';
 import { solveCrown } from '../crown/solve-crown';
@@ -62,9 +63,10 @@ describe('sensitivity', () => {
     widthMm: 550,
     depthMm: 550,
     heightMm: 100,
-    core: { widthMm: 550, depthMm: 550, layers: [{ thicknessMm: 100, hardness25N: 155.7, supportFactor: 2.2 }] },
+    core: { widthMm: 550, depthMm: 550, layers: [{ kind: 'foam', thicknessMm: 100, hardness25N: 155.7, supportFactor: 2.2 }] },
     wrapLoftMm: 50,
-    sideWrapSqueezedMm: 8,
+    sideLoftAcrossMm: 25,
+    sideLoftAlongMm: 25,
     padLoftMm: 0,
     crownedFaces: 2,
     bowAcrossMm: 0,
@@ -73,15 +75,16 @@ describe('sensitivity', () => {
   };
 
   it('has the signs that a bench knows, and agrees with a coarse difference of its own', () => {
-    const by = new Map(sensitivity(request).map((one) => [one.what, one]));
-    expect(by.get('core-plan')!.tensionNPerM).toBeGreaterThan(0);
-    expect(by.get('cover-plan')!.tensionNPerM).toBeLessThan(0);
+    const by = new Map(sensitivity(request, shipped).map((one) => [one.what, one]));
+    expect(by.get('core-plan')!.amount).toBeGreaterThan(0);
+    expect(by.get('cover-plan')!.amount).toBeLessThan(0);
     expect(by.get('wrap')!.crownMm).toBeGreaterThan(0);
     expect(by.get('boxing')!.crownMm).toBeLessThan(0);
     expect(by.get('pad')!.crownMm).toBeGreaterThan(0);
-    const wider = fit({ ...request, core: { ...request.core, widthMm: 553, depthMm: 553 } });
-    const slope = (wider.tensionAcrossNPerM - fit(request).tensionAcrossNPerM) / 3;
-    expect(by.get('core-plan')!.tensionNPerM / slope).toBeCloseTo(1, 0);
+    const wider = fit({ ...request, core: { ...request.core, widthMm: 553, depthMm: 553 } }, shipped);
+    const slope = (wider.pressureAcrossPa - fit(request, shipped).pressureAcrossPa) / 3;
+    expect(by.get('core-plan')!.of).toBe('pressure');
+    expect(Math.abs(by.get('core-plan')!.amount / slope - 1)).toBeLessThan(0.1);
   });
 });
 

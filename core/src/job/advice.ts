@@ -1,6 +1,7 @@
-import { deciding } from '../fit/sensitivity';
-import { FIT_BANDS, type Fit } from '../fit/fit';
+import { offTaut } from '../fit/deciding';
+import type { Fit } from '../fit/fit';
 import { isFoam } from '../material/material';
+import type { Constants } from '../shop/assumptions';
 import { schoolNumber } from '../shop/schools';
 import { pairMm } from '../units/length';
 import type { Cushion } from './document';
@@ -17,26 +18,25 @@ export interface Advice {
   readonly fit: Fit;
 }
 
-/** Where a cover should be: the middle of the taut band, as a ratio between its ends. */
-const [TAUT, HARD] = [FIT_BANDS[2]?.from ?? 40, FIT_BANDS[3]?.from ?? 150];
-const AIM = Math.sqrt(TAUT * HARD);
 /** Plates and boxing are changed by no more than this a side, and in steps that a shop can cut, mm. */
 const MOST_MM = 12;
 const STEP_MM = 1;
 
-/** How far a fit is from where it should be: the octaves of tension, a bow risk on top. Crown counts where one was asked for. */
-export function offTheMark(fit: Fit, crownMm: number | null): number {
-  const tension = Math.abs(Math.log2(Math.max(1, deciding(fit)) / AIM));
-  const crown = crownMm === null ? 0 : Math.abs(fit.crownMm - crownMm) / 10;
-  return tension + crown + (fit.bowRisk ? 3 : 0);
+/** Weights of what is wrong with a fit besides its tautness: of a bow, and of every millimetre that the crown is off what was asked for. */
+const BOW = 3;
+const CROWN_PER_MM = 0.1;
+
+/** How far a fit is from where it should be, in octaves of its tautness with bow and crown on top. Crown counts where one was asked for. */
+export function offTheMark(fit: Fit, crownMm: number | null, assume: Constants): number {
+  return offTaut(fit, assume) + (crownMm === null ? 0 : Math.abs(fit.crownMm - crownMm) * CROWN_PER_MM) + (fit.bowRisk ? BOW : 0);
 }
 
 /** A crown this near to the one asked for is that crown, mm. */
 const CROWN_MM = 3;
 
-/** Taut, not likely to bow, and crowned as asked: nothing to mend. */
+/** Neither loose nor hard to close, not likely to bow, and crowned as asked: nothing to mend. */
 export function fitsWell(fit: Fit, crownMm: number | null): boolean {
-  return fit.verdict === 'taut' && !fit.bowRisk && (crownMm === null || Math.abs(fit.crownMm - crownMm) <= CROWN_MM);
+  return (fit.verdict === 'taut' || fit.verdict === 'roomy') && !fit.bowRisk && (crownMm === null || Math.abs(fit.crownMm - crownMm) <= CROWN_MM);
 }
 
 /** Every change of one kind that could be tried. */
@@ -74,7 +74,7 @@ function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 
     ...shop.schools
       .filter((row) => row.id !== source.school)
       .map((row): Omit<Advice, 'fit'> => {
-        const { schoolNumber: _number, wrapLoftMm: _loft, wrapWay: _way, ...rest } = source;
+        const { schoolNumber: _number, schoolEdition: _edition, wrapLoftMm: _loft, wrapWay: _way, ...rest } = source;
         return { kind: 'school', from: school.name, to: row.name, cushion: { ...rest, school: row.id } };
       }),
     ...(pads
@@ -108,14 +108,15 @@ export function* fitAdvice(one: CushionPlan, context: CushionContext, solveCrown
   if (!one.fit) return [];
   const asked = one.source.crown?.mm ?? null;
   if (fitsWell(one.fit, asked)) return [];
-  const now = offTheMark(one.fit, asked);
+  const assume: Constants = (key) => context.shop.assume(key, context.units);
+  const now = offTheMark(one.fit, asked, assume);
   const all = tries(one, context);
   const known = one.crown?.answer ?? null;
   const asItIs: CushionContext = { ...context, answers: { ...context.answers, crown: () => known } };
   let done = 0;
   const good: { readonly change: Omit<Advice, 'fit'>; readonly off: number }[] = [];
   for (const change of all) {
-    const off = tried(change, planCushion(change.cushion, asItIs), asked)?.off ?? Infinity;
+    const off = tried(change, planCushion(change.cushion, asItIs), asked, assume)?.off ?? Infinity;
     if (off < now - BETTER) good.push({ change, off });
     yield { done: ++done, of: all.length };
   }
@@ -128,7 +129,7 @@ export function* fitAdvice(one: CushionPlan, context: CushionContext, solveCrown
   );
   const best = new Map<Advice['kind'], Advice & { readonly off: number }>();
   for (const { change } of shortlist) {
-    const after = tried(change, planCushionSolved(change.cushion, context, solveCrown), asked);
+    const after = tried(change, planCushionSolved(change.cushion, context, solveCrown), asked, assume);
     if (after && after.off < Math.min(now - BETTER, best.get(change.kind)?.off ?? Infinity)) best.set(change.kind, { ...change, ...after });
     yield { done: ++done, of: all.length + shortlist.length };
   }
@@ -139,8 +140,8 @@ export function* fitAdvice(one: CushionPlan, context: CushionContext, solveCrown
 const BETTER = 0.1;
 
 /** How a change would fit, or null where it makes a cushion that cannot be or trades one trouble for another. */
-function tried(change: Omit<Advice, 'fit'>, after: CushionPlan, askedMm: number | null): { readonly fit: Fit; readonly off: number } | null {
+function tried(change: Omit<Advice, 'fit'>, after: CushionPlan, askedMm: number | null, assume: Constants): { readonly fit: Fit; readonly off: number } | null {
   if (!after.fit || after.problems.some((problem) => problem.severity === 'error')) return null;
   if (change.kind === 'school' && after.problems.some((problem) => problem.code === 'layers-do-not-add-up')) return null;
-  return { fit: after.fit, off: offTheMark(after.fit, askedMm) };
+  return { fit: after.fit, off: offTheMark(after.fit, askedMm, assume) };
 }

@@ -19,6 +19,7 @@ export function chooseRequestOf(one: CushionPlan, shop: Shop, units: UnitSystem)
     place: seat?.place === 'outdoor' || seat?.place === 'damp' ? 'outdoor' : 'indoor',
     support: seat?.support ?? UNSAID_DECK,
     heightMm: Math.max(15, one.sizes?.core.height.value ?? one.source.heightMm),
+    ...(seat?.reversible ? { reversible: true } : {}),
     ...(seat?.deckHeightMm === undefined ? {} : { deckHeightMm: seat.deckHeightMm }),
   };
 }

@@ -30,7 +30,7 @@ const THINNEST_MM = 5;
  * school asks; of a stack the top layer makes up the difference, where it can. Yields after each school.
  */
 export function* compareSchools(cushion: Cushion, context: CushionContext, solveCrown: CrownSolver): Generator<TrialProgress, Compared[]> {
-  const { schoolNumber: _number, wrapLoftMm: _loft, wrapWay: _way, ...rest } = cushion;
+  const { schoolNumber: _number, schoolEdition: _edition, wrapLoftMm: _loft, wrapWay: _way, ...rest } = cushion;
   const { schools } = context.shop;
   const rows: Compared[] = [];
   for (const school of schools) {

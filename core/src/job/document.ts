@@ -7,7 +7,7 @@ import { GIVEN } from '../piece/sizes';
 import { DECKS, POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { BUILDS } from '../filling/sitters';
-import { SCHOOL_NUMBER_KEYS, WRAP_WAYS } from '../shop/schools';
+import { SCHOOL_NUMBER_KEYS, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
 import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
@@ -37,6 +37,8 @@ const seatSchema = z.strictObject({
   deckHeightMm: z.number().nonnegative().max(3000).optional(),
   part: z.enum(PARTS).optional(),
   feel: z.enum(FEELS).optional(),
+  /** Turned over now and then. */
+  reversible: z.boolean().optional(),
   sitters: z
     .array(z.strictObject({ build: z.enum(BUILDS), posture: z.enum(POSTURES), frail: z.boolean().optional() }))
     .max(12)
@@ -111,6 +113,8 @@ export const cushionSchema = z.strictObject({
   /** Of the size that was given: finished for a seat or a finished size, a kept core's thickness, an old cover's sewn height. */
   heightMm: thickness,
   school: z.string().min(1).max(60),
+  /** Which edition of a shipped school it was made by; absent: the newest of this format. */
+  schoolEdition: z.int().min(1).max(99).optional(),
   /** One number of the school that this cushion takes otherwise. */
   schoolNumber: z.strictObject({ number: z.enum(SCHOOL_NUMBER_KEYS), mm: z.number().min(-500).max(5000) }).optional(),
   construction: constructionSchema,
@@ -138,6 +142,8 @@ export const cushionSchema = z.strictObject({
   wrapLoftMm: z.number().nonnegative().max(150).optional(),
   /** Absent: as the school usually wraps. */
   wrapWay: z.enum(WRAP_WAYS).optional(),
+  /** How the wrap is held; absent: with adhesive. */
+  wrapFix: z.enum(WRAP_FIXES).optional(),
   /** Faces that stand proud: how far, how the plates make room for it, on how many faces, and with what pads under them. */
   crown: z
     .strictObject({
@@ -176,6 +182,8 @@ export const jobSchema = z.strictObject({
   /** Money there is for new cores now; the rest waits. */
   budget: z.number().nonnegative().max(1e7).optional(),
   cushions: z.array(cushionSchema).min(1).max(100),
+  /** The rolls of wadding that its wraps and pads come off, by id; absent: whichever of the shop's is nearest in loft, out of doors an open one. */
+  waddings: z.array(z.string().min(1).max(60)).min(1).max(20).optional(),
   /** The main cloth. */
   cloth: clothUseSchema,
 });

@@ -10,7 +10,7 @@ import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
 import { clothFacts, clothName, clothUse } from './cloths';
 import type { ClothUse, Job } from './document';
-import type { CushionPlan, Cut } from './plan-cushion';
+import { rollsOf, type CushionPlan, type Cut } from './plan-cushion';
 
 /** Which material a lay is on. */
 export type LaySubject =
@@ -155,7 +155,7 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
       gapMm: Math.max(
         ...plans
           .filter((plan) => plan.pieces.some(({ material }) => material.kind === 'foam' && material.grade === gradeId))
-          .map((plan) => kerfOf(plan.source.core.tool, (key) => shop.assume(key, job.units))),
+          .map((plan) => kerfOf(grade.family === 'slab' ? 'knife' : plan.source.core.tool, (key) => shop.assume(key, job.units))),
       ),
     };
     return [wanted(`foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, items)];
@@ -165,7 +165,7 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
 /** One lay for each roll of wadding, whatever lofts were asked of it. */
 function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
   const groups = grouped(plans, ({ material }, { source }) =>
-    material.kind === 'wadding' ? (shop.waddingNear(material.loftMm, source.seat?.place === 'outdoor')?.id ?? null) : null,
+    material.kind === 'wadding' ? (shop.waddingNear(material.loftMm, rollsOf(source, job))?.id ?? null) : null,
   );
   return [...groups].flatMap(([id, items]) => {
     const wadding = shop.document.waddings.find((one) => one.id === id);

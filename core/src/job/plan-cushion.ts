@@ -1,6 +1,7 @@
 import { checkLayers, corePieces } from '../allowance/foam';
 import { outlinesOf, reachedSizes, type Outlines } from '../allowance/outlines';
 import { evaluateSizes } from '../allowance/sizes';
+import { feltPieces } from '../allowance/felt';
 import { cornerFilling, onRoll, wrapPieces } from '../allowance/wrap';
 import { ordered } from '../bench/order';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
@@ -19,7 +20,7 @@ import type { Piece } from '../piece/piece';
 import type { Sizes } from '../piece/sizes';
 import type { Constants } from '../shop/assumptions';
 import { overridden, type School, type WrapWay } from '../shop/schools';
-import type { Shop } from '../shop/shop';
+import type { Rolls, Shop } from '../shop/shop';
 import { outlineOf, shapeOf } from '../template/shapes/shapes';
 import { pairMm, type UnitSystem } from '../units/length';
 import type { Answers } from './answers';
@@ -119,6 +120,8 @@ export interface Cut {
 export interface CushionContext {
   readonly units: UnitSystem;
   readonly cloth: Job['cloth'];
+  /** The rolls of wadding that the job has chosen. */
+  readonly waddings?: Job['waddings'];
   readonly shop: Shop;
   /** The answers of what was computed beside the plan, by the hash of the request. */
   readonly answers: Answers;
@@ -184,13 +187,14 @@ const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'co
 const keptCoverProblems = (cushion: Cushion): Issue[] => (cushion.given === 'sewn' ? [] : [issue('note', 'kept-cover-not-measured', 'seat.oldCover')]);
 
 /** Derives one cushion: total, pure, and independent of the others. */
-export function planCushion(cushion: Cushion, { units, cloth, shop, answers, constructions = CONSTRUCTIONS }: CushionContext): CushionPlan {
+export function planCushion(cushion: Cushion, context: CushionContext): CushionPlan {
+  const { units, cloth, shop, answers, constructions = CONSTRUCTIONS } = context;
   const assume: Constants = (key) => shop.assume(key, units);
   const kept = keptCover(cushion);
   const construction = constructionOf(cushion.construction, constructions);
   const words = { kind: construction.kind, name: construction.name, detail: construction.says(cushion.construction) };
   const known = { source: cushion, construction: words, asked: askedOf(cushion, shop, units), padLoftMm: assume('hollowPadLoftMm'), keptCover: kept };
-  const row = shop.school(cushion.school);
+  const row = shop.school(cushion.school, cushion.schoolEdition);
   const school: School | null = row && cushion.schoolNumber ? overridden(row, cushion.schoolNumber.number, cushion.schoolNumber.mm) : (row ?? null);
   if (!school) return blocked(known, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
   const shape = shapeOf(cushion.template);
@@ -236,7 +240,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
     marks: cushion.marks ?? [],
     round: round ?? law('seam line round', 'edge of the sewn outline, {0} × {1}', [sizes.sewn.width, sizes.sewn.depth], () => perimeter(outlines.sewn)),
     cloth: facts,
-    contents: contentsOf(cushion, shop),
+    contents: contentsOf(cushion, sizes.core, shop),
     assume,
   });
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
@@ -245,10 +249,10 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
   const longCore = longCoreFor(cushion, sizes, answers.longCore);
   const stretches = facts('main').stretches;
   const asks = profile.modelled
-    ? fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, stretches, assume, shop, crown: crown?.answer ?? null, profile })
+    ? fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, stretches, assume, shop, crown: crown?.answer ?? null, profile, outlines })
     : null;
-  const prediction = asks && fit(asks);
-  const outdoors = cushion.seat?.place === 'outdoor';
+  const prediction = asks && fit(asks, assume);
+  const rolls = rollsOf(cushion, context);
   const wadding = [
     ...(cushion.core.kept ? hollowPads(looked, sizes.core, known.padLoftMm) : []),
     ...(cushion.core.kept && longCore ? joinPad(longCore, sizes.core, outlines.core, known.padLoftMm) : []),
@@ -256,7 +260,7 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
     ...wrapPieces(wrapWay, loftMm, sizes.core, outlines.core, assume),
   ].flatMap((piece) => {
     const loft = piece.material.kind === 'wadding' ? piece.material.loftMm : loftMm;
-    return onRoll(piece, shop.waddingNear(loft, outdoors)?.rollWidthMm ?? Infinity, places, assume);
+    return onRoll(piece, shop.waddingNear(loft, rolls)?.rollWidthMm ?? Infinity, places, assume);
   });
   const coverPieces = kept
     ? []
@@ -265,7 +269,8 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
         const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion), shop);
         return cutLarger(piece, across, along);
       });
-  const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : foams), ...wadding];
+  const felt = cushion.core.kept ? [] : feltPieces(cushion.core.layers, sizes.core, shop, assume);
+  const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : [...foams, ...felt]), ...wadding];
   const work = ordered(
     operationsFor(
       cover,
@@ -299,31 +304,63 @@ export function planCushion(cushion: Cushion, { units, cloth, shop, answers, con
       ...crownProblems(cushion, profile, construction),
       ...(kept ? keptCoverProblems(cushion) : cover.problems),
       ...(longCore && cushion.core.kept ? longCoreProblems(longCore) : []),
-      ...loftProblems(loftMm, shop, outdoors),
+      ...loftProblems(loftMm, shop, rolls),
+      ...wrapProblems(cushion, loftMm, assume),
+      ...editionProblems(cushion, school, shop),
       ...(prediction ? fitProblems(prediction, sizes, loftMm, school, assume) : []),
-      ...watch({ source: cushion, wrapLoftMm: loftMm, looked, certified: known.asked.certified ?? false, shop, units }),
+      ...watch({ source: cushion, wrapLoftMm: loftMm, rolls, looked, certified: known.asked.certified ?? false, shop, units }),
       ...work.problems,
     ],
   };
 }
 
+/** A glued-up core higher than this share of its smaller side is a block: it does not fold. */
+const BLOCK_SHARE = 0.5;
+
+function isBlock(layers: Cushion['core']['layers'], { width, depth, height }: Sizes['core']): boolean {
+  return layers.length > 1 && height.value > BLOCK_SHARE * Math.min(width.value, depth.value);
+}
+
 /** What the cover goes round. */
-function contentsOf({ core, seat }: Cushion, shop: Shop): Contents {
+function contentsOf({ core, seat }: Cushion, coreSize: Sizes['core'], shop: Shop): Contents {
+  const { layers } = core;
   const mark = core.kept ? seat?.old?.mark : undefined;
-  const kinds = fillingKinds(core.layers, shop);
+  const kinds = fillingKinds(layers, shop);
   const pattern = seat?.oldCover?.offCore === mark ? ': its old cover is the pattern' : '';
   return {
-    layers: core.layers.length,
+    layers: layers.length,
     sprung: kinds.includes('spring'),
+    stiff: kinds.includes('spring') || layers.some(({ grade }) => shop.grade(grade)?.family === 'slab') || isBlock(layers, coreSize),
     loose: kinds.length > 0 && kinds.every((kind) => kind === 'feather'),
     belongs: mark ? ` Core ${mark} goes in${pattern}.` : '',
   };
 }
 
-/** No wadding at all, or none whose loft is as good as the one asked for. */
-function loftProblems(loftMm: number, shop: Shop, outdoors: boolean): Issue[] {
+/** Which rolls of wadding a cushion may take. */
+export function rollsOf({ seat }: Cushion, { waddings }: Pick<CushionContext, 'waddings'>): Rolls {
+  return { outdoors: seat?.place === 'outdoor', chosen: waddings };
+}
+
+/** A wrap that is too thin to do anything, or that nothing holds. */
+function wrapProblems({ wrapFix }: Cushion, loftMm: number, assume: Constants): Issue[] {
   if (loftMm <= 0) return [];
-  const roll = shop.waddingNear(loftMm, outdoors);
+  return [
+    ...(loftMm < assume('leastWrapMm') ? [issue('warning', 'wrap-very-thin', 'wrapLoftMm', { loftMm, leastMm: assume('leastWrapMm') })] : []),
+    ...(wrapFix === 'loose' ? [issue('warning', 'wrap-not-fixed', 'wrapFix')] : []),
+  ];
+}
+
+/** A cushion that keeps the numbers of a shipped school from before they were corrected. */
+function editionProblems({ schoolEdition }: Cushion, school: School, shop: Shop): Issue[] {
+  const newest = shop.school(school.id)?.edition;
+  if (schoolEdition === undefined || newest === undefined || schoolEdition >= newest) return [];
+  return [issue('note', 'school-edition-older', 'schoolEdition', { school: school.name, edition: schoolEdition, newest })];
+}
+
+/** No wadding at all, or none whose loft is as good as the one asked for. */
+function loftProblems(loftMm: number, shop: Shop, rolls: Rolls): Issue[] {
+  if (loftMm <= 0) return [];
+  const roll = shop.waddingNear(loftMm, rolls);
   if (!roll) return [issue('error', 'no-wadding', 'wrapLoftMm', { loftMm })];
   return Math.abs(roll.loftMm - loftMm) > SAME_TO_A_CUSHION_MM
     ? [issue('note', 'wadding-of-another-loft', 'wrapLoftMm', { loftMm, wadding: roll.name, nearestMm: roll.loftMm })]

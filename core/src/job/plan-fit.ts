@@ -1,8 +1,10 @@
 import type { CrownAnswer } from '../crown/domed';
-import type { Fit, FitRequest } from '../fit/fit';
+import type { Fit, FitLayer, FitRequest } from '../fit/fit';
+import { highestPlace, spansThrough } from '../geometry/spans';
+import type { Outlines } from '../allowance/outlines';
 import type { Sizes } from '../piece/sizes';
 import { middleOf } from '../allowance/slope';
-import { wrapLies } from '../allowance/wrap';
+import { sideLofts, wrapLies } from '../allowance/wrap';
 import { issue, type Issue } from '../kernel/issue';
 import { isFoam } from '../material/material';
 import type { Constants } from '../shop/assumptions';
@@ -23,48 +25,56 @@ export interface FitContext {
   readonly shop: Shop;
   readonly crown: CrownAnswer | null;
   readonly profile: EdgeProfile;
+  readonly outlines: Outlines;
 }
 
-/** What the fit model is told of a cushion. Null while a layer is not foam, or there is none. */
-export function fitRequestOf(cushion: Cushion, sizes: Sizes, { loftMm, way, school, stretches, assume, shop, crown, profile }: FitContext): FitRequest | null {
-  const foams = cushion.core.layers.flatMap((layer) => {
-    const grade = shop.grade(layer.grade);
-    return grade ? [{ thicknessMm: layer.thicknessMm, hardness25N: grade.hardness25N, supportFactor: grade.supportFactor }] : [];
-  });
-  if (foams.length === 0 || foams.length < cushion.core.layers.length) return null;
+/** What the fit model is told of a cushion. Null while a layer is of nothing that the shop knows, or there is none. */
+export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext): FitRequest | null {
+  const { loftMm, way, school, stretches, assume, shop, crown, profile, outlines } = context;
+  const stocks = cushion.core.layers.map((layer) => shop.stock(layer.grade));
+  if (stocks.length === 0 || stocks.includes(undefined)) return null;
   // A wedge is judged by its middle.
   const { slope } = sizes;
   const share = slope ? middleOf('core in the middle', sizes.core.height, slope.core).value / sizes.core.height.value : 1;
-  const lies = wrapLies(way);
-  const longer = sizes.core.width.value >= sizes.core.depth.value;
-  const packed = school.wrap.packedEnds ? assume('packedEndsMm') : 0;
+  const long = sizes.core.width.value >= sizes.core.depth.value ? 'across' : 'along';
+  const sides = sideLofts(way, loftMm, school.wrap.packedEnds ? long : null, assume);
   const faces = facesOf(cushion, profile);
   const pads = cushion.crown?.pads;
-  const bowed = cushion.crown?.way === 'bow';
+  const domed = cushion.crown?.way === 'bow';
+  const highest = highestPlace(outlines.sewn);
+  const [sewn, core] = [spansThrough(outlines.sewn, highest), spansThrough(outlines.core, highest)];
   return {
-    widthMm: sizes.sewn.width.value,
-    depthMm: sizes.sewn.depth.value,
+    widthMm: sewn.acrossMm,
+    depthMm: sewn.deepMm,
     heightMm: profile.heightMm,
     core: {
-      widthMm: sizes.core.width.value + (longer ? packed : 0),
-      depthMm: sizes.core.depth.value + (longer ? 0 : packed),
-      layers: foams.map((foam) => ({ ...foam, thicknessMm: foam.thicknessMm * share })),
+      widthMm: core.acrossMm,
+      depthMm: core.deepMm,
+      layers: cushion.core.layers.flatMap((layer, i): FitLayer[] => {
+        const stock = stocks[i];
+        const thicknessMm = layer.thicknessMm * share;
+        if (!stock) return [];
+        return [
+          isFoam(stock) ? { kind: 'foam', thicknessMm, hardness25N: stock.hardness25N, supportFactor: stock.supportFactor } : { kind: stock.kind, thicknessMm },
+        ];
+      }),
     },
-    wrapLoftMm: lies.faces ? 2 * loftMm : 0,
-    sideWrapSqueezedMm: lies.sides ? loftMm * assume('sideWrapSqueezed') : 0,
+    wrapLoftMm: wrapLies(way).faces ? 2 * loftMm : 0,
+    sideLoftAcrossMm: sides.acrossMm,
+    sideLoftAlongMm: sides.alongMm,
     padLoftMm: pads ? pads.count * pads.loftMm * faces : 0,
     crownedFaces: faces,
-    bowAcrossMm: bowed ? (crown?.extraAcrossMm ?? 0) : 0,
-    bowAlongMm: bowed ? (crown?.extraAlongMm ?? 0) : 0,
+    bowAcrossMm: domed ? (crown?.extraAcrossMm ?? 0) : 0,
+    bowAlongMm: domed ? (crown?.extraAlongMm ?? 0) : 0,
     clothStiffnessNPerM: assume(stretches ? 'stretchStiffness' : 'wovenStiffness'),
   };
 }
 
-/** The fit model knows foam in a cover with a band: of anything else it says so and predicts nothing. */
+/** What the fit model does not know, or knows only roughly: it says so. */
 export function notModelled(cushion: Cushion, shop: Shop, profile: EdgeProfile, { name }: Construction): Issue[] {
   if (!profile.modelled) return [issue('note', 'fit-not-known-for-construction', 'construction', { construction: name.toLowerCase() })];
   const other = cushion.core.layers.map((layer) => shop.stock(layer.grade)).find((stock) => stock !== undefined && !isFoam(stock));
-  return other ? [issue('note', 'fit-not-known-for-filling', 'core.layers', { filling: other.name })] : [];
+  return other ? [issue('note', 'fit-rough-for-filling', 'core.layers', { filling: other.name })] : [];
 }
 
 /** A crown that the construction has no plates for: it is left out, and said. */
@@ -81,7 +91,7 @@ export function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, schoo
   if (loftMm <= 0 && oversizeMm <= 1)
     problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm || assume('usualWrapMm') }));
   else if (prediction.verdict === 'loose')
-    problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { tension: Math.min(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM) }));
+    problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { pressurePa: Math.min(prediction.pressureAcrossPa, prediction.pressureAlongPa) }));
   const tightest = Math.max(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM);
   if (prediction.verdict === 'hard-to-close' || prediction.verdict === 'will-not-close')
     problems.push(issue('warning', `cover-${prediction.verdict}`, 'core.layers', { tension: tightest }));

@@ -13,9 +13,11 @@ import type { LookedOver } from './look-over';
 const WRAPPING: Record<WrapWay, string> = {
   blanket: 'Wrap the blanket round front and back, lap it once, and whip the end pieces in.',
   faces: 'Lay a face of wadding on both sides of the core and turn its edges over.',
-  'faces-and-border': 'Lay the faces on the core, turn their edges over, wrap the border round and whip it just closed.',
-  'butted-border': 'Lay the faces on the core; wrap the border round, butt it to them and whip it just closed, no ridge.',
-  border: 'Wrap the border round the core and lap it over both faces.',
+  'faces-and-border':
+    'Lay the faces on the core, turn their edges over, wrap the border round with its join at the back or a side, trim what stands over at 45° and whip it just closed.',
+  'butted-border':
+    'Lay the faces on the core; wrap the border round with its join at the back or a side, butt it to the faces and whip it just closed, no ridge; trim what stands over at 45°.',
+  border: 'Wrap the border round the core with its join at the back or a side, and lap it over both faces.',
   parcel: 'Lay the core on its plain face, the parcel over it; fold the flaps down and whip the mitred corners closed.',
   whipped: 'Lay a face on both sides, bring their edges together in the middle of the sides and whip them closed all round.',
 };
@@ -53,7 +55,8 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
     slope: sizes.slope && { thick: sizes.core.height, thin: sizes.slope.core, end: sizes.slope.end },
     springs: core.layers.filter((_, i) => fillingKinds(core.layers, shop)[i] === 'spring').map(({ grade }) => grade),
     crownedFaces: faces,
-    wrapping: wrapped ? WRAPPING[wrapWay] : null,
+    slabs: core.layers.map(({ grade }) => grade).filter((grade) => shop.grade(grade)?.family === 'slab'),
+    wrapping: wrapped ? { way: WRAPPING[wrapWay], fix: source.wrapFix ?? 'adhesive' } : null,
     assume,
   };
 }

@@ -220,7 +220,17 @@ describe('what goes wrong', () => {
     );
     expectCode({ given: 'core', school: 'bare-and-oversize', template: { shape: 'rectangle', widthMm: 20, depthMm: 300 } }, 'allowances-leave-nothing');
     expectCode({}, 'cloth-too-narrow-for-strips', { cloth: { widthMm: 60 } });
-    expectCode({ school: 'bare-and-oversize', wrapLoftMm: 0, core: { layers: [{ grade: 'badger-90', thicknessMm: 170 }] } }, 'cover-will-not-close');
+    expectCode(
+      {
+        school: 'bare-and-oversize',
+        wrapLoftMm: 0,
+        template: { shape: 'rectangle', widthMm: 300, depthMm: 280 },
+        core: { layers: [{ grade: 'badger-90', thicknessMm: 170 }] },
+      },
+      'cover-will-not-close',
+    );
+    expectCode({ wrapLoftMm: 4 }, 'wrap-very-thin');
+    expectCode({ wrapFix: 'loose' }, 'wrap-not-fixed');
   });
 
   it('goes away when the long bench is railroaded', () => {

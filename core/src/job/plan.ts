@@ -75,13 +75,14 @@ function ownClothProblems(lays: readonly PlannedLay[], squareEndMm: number): Iss
  * answers come back in `solved`. Cushions of `previous` whose source and surroundings are the same objects are taken over as they are.
  */
 export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan, constructions: readonly Construction[] = CONSTRUCTIONS): Plan {
-  const same = previous && previous.shop === shop && previous.job.units === job.units && previous.job.cloth === job.cloth;
+  const same =
+    previous && previous.shop === shop && previous.job.units === job.units && previous.job.cloth === job.cloth && previous.job.waddings === job.waddings;
   const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const answers = answersIn(solved);
   const cushions = job.cushions.map((cushion) => {
     const before = known.get(cushion);
     const stale = before && unanswered(before).some(({ hash }) => solved[hash]);
-    return before && !stale ? before : planCushion(cushion, { units: job.units, cloth: job.cloth, shop, answers, constructions });
+    return before && !stale ? before : planCushion(cushion, { units: job.units, cloth: job.cloth, waddings: job.waddings, shop, answers, constructions });
   });
   const unchanged = same && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
   // Plates whose crown is still worked out have no shape yet to be laid.

@@ -13,6 +13,7 @@ export * from './look-over';
 export * from './lots';
 export * from './missing';
 export * from './old-core-costs';
+export * from './outlook';
 export * from './plan';
 export * from './plan-crown';
 export * from './plan-cushion';

@@ -71,7 +71,10 @@ const SENTENCES: Record<string, Speak> = {
     'Foam cut exactly to the cover and no wrap: a loose cover, a flat face, empty corners.',
     `Wrap it in ${mm('wrapMm')} wadding, or take a school that cuts the foam larger.`,
   ],
-  'cover-loose': (n) => [`The cover will lie loose, about ${n('tension')} N/m.`, 'Wrap it thicker, or take a school that fills it more.'],
+  'cover-loose': (n) => [
+    `The cover will lie loose: it presses on its filling with about ${n('pressurePa')} Pa.`,
+    'Wrap it thicker, or take a school that fills it more.',
+  ],
   'cover-hard-to-close': (n) => [
     `The cover will be hard to close, about ${n('tension')} N/m.`,
     'Take a thinner wrap or a softer foam, or a longer zip and a bag to compress the core.',
@@ -215,9 +218,21 @@ const SENTENCES: Record<string, Speak> = {
     'Railroad it, join more, or name another cloth for a part that is not seen.',
   ],
   'construction-not-for-outline': (n) => [`A ${n('construction')} cover cannot be made for this outline: ${n('why')}.`, n('instead')],
-  'fit-not-known-for-filling': (n) => [
-    `How the cover will fit round ${n('filling')} is not predicted: the model knows foam only.`,
-    'Try it in the sewn cover.',
+  'fit-rough-for-filling': (n) => [
+    `How the cover will fit round ${n('filling')} goes by a rule of thumb: the fit is a rough guide.`,
+    'Try it in the sewn cover before the last seam is closed.',
+  ],
+  'wrap-very-thin': (_, mm) => [
+    `A wadding of ${mm('loftMm')} neither fills the corners nor softens the edges.`,
+    `Take one of ${mm('leastMm')} or more, or none.`,
+  ],
+  'wrap-not-fixed': () => [
+    'Nothing holds the wrap: loose wadding rolls up and shifts in the cover.',
+    'Fix it with adhesive or by hand, or staple it at the edge.',
+  ],
+  'school-edition-older': (n) => [
+    `This cushion keeps edition ${n('edition')} of the school “${n('school')}”, whose numbers have been corrected since.`,
+    `Leave it as it was cut, or take edition ${n('newest')} at Build.`,
   ],
   'old-core-joints-open': () => ['Glued joints have opened.', 'Re-glue them, or splice in an offcut.'],
   'old-core-discoloured': () => ['The foam is discoloured; that alone takes nothing from it.', 'Air it and keep it.'],

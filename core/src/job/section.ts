@@ -1,5 +1,6 @@
 import { middleDome, type Dome } from '../crown/dome';
 import { wrapLies } from '../allowance/wrap';
+import { waddingAt } from '../filling/load-curve';
 import type { Point } from '../geometry/point';
 import { isFoam, type Stock } from '../material/material';
 import type { Shop } from '../shop/shop';
@@ -69,6 +70,15 @@ const layerWords = ({ one, shop, size }: Ask, i: number): string => {
   return layer ? `${shop.stock(layer.grade)?.name ?? layer.grade}, ${size(layer.thicknessMm)}` : '';
 };
 
+/** Share of its loft at which a wrap is drawn where the fit is not predicted: under a light hand. */
+const UNKNOWN_SHARE = 0.5;
+
+/** How thick the wadding on one side of the core lies in the closed cover, mm: as thin as the predicted pressure makes it. */
+function sideAsItLies({ fit, fitRequest, wrap, wrapWay }: Planned, way: 'across' | 'along'): number {
+  if (!fit || !fitRequest) return wrapLies(wrapWay).sides ? wrap.value * UNKNOWN_SHARE : 0;
+  return way === 'across' ? waddingAt(fitRequest.sideLoftAcrossMm, fit.pressureAcrossPa) : waddingAt(fitRequest.sideLoftAlongMm, fit.pressureAlongPa);
+}
+
 /** A cover with a band, through its middle: the faces crowned as predicted, wrap as thick as it lies, foam that is thicker than the cover filling it to the face. */
 function bandSection(ask: Ask): Section {
   const { one, shop, size } = ask;
@@ -92,7 +102,7 @@ function bandSection(ask: Ask): Section {
     });
   const top = row(0, (share) => edge(share) + crown * dome(share));
   const bottom = row(0, (share) => -under * dome(share)).reverse();
-  const side = wrapMm > 0 && lies.sides ? wrapMm / 3 : 0;
+  const side = sideAsItLies(one, slope ? 'along' : 'across');
   const onFaces = wrapMm > 0 && lies.faces;
   // With a wrap the foam lies flat inside it; without one it is squeezed into the whole cover. Pads lie between the two.
   const bulge = onFaces ? 0 : 1;
@@ -183,7 +193,7 @@ function bodySection(ask: Ask): Section {
   const { one, shop, size } = ask;
   const { sizes, source } = one;
   const [long, tall] = [sizes.sewn.height.value, sizes.sewn.depth.value];
-  const side = one.wrap.value > 0 && wrapLies(one.wrapWay).sides ? one.wrap.value / 3 : 0;
+  const side = sideAsItLies(one, 'across');
   const total = source.core.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0) || long;
   let from = 0;
   const layers = source.core.layers.map((layer, i): SectionArea => {

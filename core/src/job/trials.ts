@@ -14,6 +14,7 @@ export interface TrialAsk {
   readonly cushion: Cushion;
   readonly units: Job['units'];
   readonly cloth: Job['cloth'];
+  readonly waddings?: Job['waddings'];
   readonly shop: ShopDocument;
 }
 
@@ -22,8 +23,8 @@ export type TrialAnswer =
   | { readonly format: 'yardland/compare-answer@1'; readonly compared: readonly Compared[] };
 
 /** Answers a question about a cushion, yielding how far it is. */
-export function* runTrial({ format, cushion, units, cloth, shop }: TrialAsk): Generator<TrialProgress, TrialAnswer> {
-  const context: CushionContext = { units, cloth, shop: openShop(shop), answers: answersIn({}) };
+export function* runTrial({ format, cushion, units, cloth, waddings, shop }: TrialAsk): Generator<TrialProgress, TrialAnswer> {
+  const context: CushionContext = { units, cloth, waddings, shop: openShop(shop), answers: answersIn({}) };
   const known = new Map<string, CrownAnswer>();
   const crown = (request: CrownAsk): CrownAnswer => {
     const name = JSON.stringify(request);

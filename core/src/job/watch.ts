@@ -3,7 +3,7 @@ import type { LookedOver } from './look-over';
 import { issue, type Issue } from '../kernel/issue';
 import { isFoam, type Grade } from '../material/material';
 import type { Constants } from '../shop/assumptions';
-import type { Shop } from '../shop/shop';
+import type { Rolls, Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { cushionFeel, fillingLayers } from './cushion-feel';
 import type { Cushion } from './document';
@@ -12,6 +12,8 @@ import type { Cushion } from './document';
 export interface Watched {
   readonly source: Cushion;
   readonly wrapLoftMm: number;
+  /** The rolls that its wadding may come off. */
+  readonly rolls: Rolls;
   readonly looked: LookedOver | null;
   /** The setting asks for certified material. */
   readonly certified: boolean;
@@ -58,14 +60,14 @@ function softUnderFirm({ source, shop }: Watched, assume: Constants): Issue[] {
 const forOutdoors = ({ family }: Grade): boolean => family === 'fast-drying';
 
 /** Out of doors: foam and wadding that hold water for days. */
-function outdoors({ source, wrapLoftMm, shop }: Watched): Issue[] {
+function outdoors({ source, wrapLoftMm, rolls, shop }: Watched): Issue[] {
   if (source.seat?.place !== 'outdoor') return [];
   const layer = source.core.layers.findIndex(({ grade }) => {
     const stock = shop.stock(grade);
     return stock !== undefined && !(isFoam(stock) && forOutdoors(stock));
   });
   const held = shop.stock(source.core.layers[layer]?.grade ?? '');
-  const wadding = wrapLoftMm > 0 ? shop.waddingNear(wrapLoftMm, true) : undefined;
+  const wadding = wrapLoftMm > 0 ? shop.waddingNear(wrapLoftMm, rolls) : undefined;
   return [
     ...(held && !source.core.kept ? [issue('warning', 'indoor-foam-outdoors', `core.layers.${layer}`, { filling: held.name })] : []),
     ...(wadding && !wadding.open ? [issue('warning', 'indoor-wadding-outdoors', 'wrapLoftMm', { wadding: wadding.name })] : []),

@@ -27,12 +27,13 @@ export const HEIGHT_WORDS: Record<(typeof GIVEN)[number], string> = {
 /** Which school a cushion follows, and the one number it takes otherwise: `Packed ends; core longer, an end: −20 mm, not −13 mm`. */
 export function schoolWords({ school, source }: CushionPlan, shop: Shop, { units, step }: SayIn): string {
   if (!school) return '';
-  const row = shop.school(school.id);
-  if (!school.overridden || !source.schoolNumber || !row) return school.name;
+  const row = shop.school(school.id, source.schoolEdition);
+  const name = source.schoolEdition === undefined ? school.name : `${school.name}, edition ${source.schoolEdition}`;
+  if (!school.overridden || !source.schoolNumber || !row) return name;
   const number = schoolNumber(school.overridden);
   const size = (mm: number): string => formatLengthUnit(mm, units, step);
   const usual = number.get(row);
-  return `${school.name}; ${number.word}: ${size(source.schoolNumber.mm)}${usual ? `, not ${size(pairMm(usual, units))}` : ''}`;
+  return `${name}; ${number.word}: ${size(source.schoolNumber.mm)}${usual ? `, not ${size(pairMm(usual, units))}` : ''}`;
 }
 
 /** A sentence with its figures put in, lengths in the job's units: `{0} × {1}`. */

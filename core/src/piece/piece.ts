@@ -19,6 +19,7 @@ export type PieceRole =
   // fillings
   | 'foam'
   | 'filling'
+  | 'felt'
   | 'wrap-face'
   | 'wrap-border'
   | 'wrap-blanket'

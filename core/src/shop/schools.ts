@@ -10,11 +10,15 @@ const growthSchema = z.strictObject({ each: pairSchema, times: z.union([z.litera
 export const WRAP_WAYS = ['blanket', 'faces', 'faces-and-border', 'butted-border', 'border', 'parcel', 'whipped'] as const;
 export type WrapWay = (typeof WRAP_WAYS)[number];
 
+/** How a wrap is held on its core. */
+export const WRAP_FIXES = ['adhesive', 'staples', 'stitch', 'loose'] as const;
+export type WrapFix = (typeof WRAP_FIXES)[number];
+
 /** What the cover is sewn to: the finished size, the wrapped core as it measures, or the core itself, whose oversize is then the seam allowance. */
 export const SEWN_TO = ['finished', 'wrapped', 'core'] as const;
 
 /**
- * An allowance school: the policy that leads from the seat to every cut size. A row of data, read by the one evaluator in `build/sizes.ts`.
+ * An allowance school: the policy that leads from the seat to every cut size. A row of data, read by the one evaluator in `allowance/sizes.ts`.
  * Every number is a pair, metric | inch.
  */
 export const schoolSchema = z.strictObject({
@@ -49,7 +53,10 @@ export const schoolSchema = z.strictObject({
   /** Sewn boxing: what it is sewn to, and this more. */
   boxing: z.strictObject({ to: z.enum(SEWN_TO), ease: pairSchema }),
 });
-export type SchoolRow = z.infer<typeof schoolSchema>;
+export interface SchoolRow extends z.infer<typeof schoolSchema> {
+  /** Of a shipped row whose numbers have been corrected: which edition this is. Absent on rows that never were, and on a shop's own. */
+  readonly edition?: number;
+}
 
 /** A row, and which of its numbers a cushion has overridden. */
 export interface School extends SchoolRow {
@@ -109,10 +116,12 @@ export const SHIPPED_SCHOOLS: readonly SchoolRow[] = [
     ...BASE,
     id: 'measured-over-the-wrap',
     name: 'Measured over the wrap',
-    idea: 'The core is as the template; the cover is measured over its wrap, lightly squeezed, and a little more: roomier and smoother.',
+    edition: 2,
+    idea: 'The core is as the template; plates and boxing are measured over its wrap, lightly squeezed, with a wide seam allowance of their own: roomier and smoother.',
+    seam: pair(19, 3 / 4),
     wrap: WRAPPED,
-    plate: { to: 'wrapped', each: pair(6, 1 / 4) },
-    boxing: { to: 'wrapped', ease: EDGE },
+    plate: { to: 'wrapped', each: ZERO },
+    boxing: { to: 'wrapped', ease: ZERO },
   },
   {
     ...BASE,
@@ -127,28 +136,47 @@ export const SHIPPED_SCHOOLS: readonly SchoolRow[] = [
     ...BASE,
     id: 'full-block',
     name: 'Full block',
-    idea: 'Tall layered blocks are cut a little full; no wrap, or a thin one round the edges.',
+    edition: 2,
+    idea: 'Tall layered blocks are cut a little full, in plan and in height; no wrap, or a thin one round the edges.',
     coreAcross: bothSides(pair(6, 1 / 4)),
     coreDeep: bothSides(pair(6, 1 / 4)),
+    coreThickness: EDGE,
     wrap: { ...BASE.wrap, way: 'border' },
   },
   {
     ...BASE,
     id: 'sprung-and-snug',
     name: 'Sprung core, snug cover',
-    idea: 'The sprung core is built to the finished size with felt both ways round it; its cover is sewn a touch smaller.',
+    edition: 2,
+    idea: 'The sprung core is built to the finished size with felt both ways round it, in an inner case; the cover is sewn a touch smaller in plan and as high as the case.',
     wrap: { ...BASE.wrap, way: 'blanket' },
     plate: { to: 'finished', each: pair(-6, -1 / 4) },
-    boxing: { to: 'finished', ease: pair(-6, -1 / 4) },
   },
   {
     ...BASE,
     id: 'deck-tight',
     name: 'Deck-tight',
-    idea: 'One long core between arms: fuller from front to back only, wrapped on its faces.',
+    edition: 2,
+    idea: 'One long core between arms: fuller from front to back only, wrapped all round with its ends folded like a parcel.',
     coreDeep: { each: pair(25, 1), times: 1 },
-    wrap: { ...WRAPPED, way: 'faces' },
+    wrap: { ...WRAPPED, way: 'parcel' },
   },
+];
+
+const shipped = (id: string): SchoolRow => SHIPPED_SCHOOLS.find((one) => one.id === id) as SchoolRow;
+
+/** Shipped rows as they were before they were corrected. A job that was made by one keeps it until a person takes the new row. */
+export const EARLIER_SCHOOLS: readonly SchoolRow[] = [
+  {
+    ...shipped('measured-over-the-wrap'),
+    edition: 1,
+    seam: EDGE,
+    plate: { to: 'wrapped', each: pair(6, 1 / 4) },
+    boxing: { to: 'wrapped', ease: EDGE },
+  },
+  { ...shipped('full-block'), edition: 1, coreThickness: ZERO },
+  { ...shipped('sprung-and-snug'), edition: 1, boxing: { to: 'finished', ease: pair(-6, -1 / 4) } },
+  { ...shipped('deck-tight'), edition: 1, wrap: { ...WRAPPED, way: 'faces' } },
 ];
 
 /** A number of a school that can be edited, or overridden by one cushion. */

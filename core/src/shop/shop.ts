@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { clothSchema, fillingSchema, gradeSchema, remnantSchema, waddingSchema, type Cloth, type Grade, type Stock, type Wadding } from '../material/material';
 import { allAssumed, ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
-import { schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
+import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
 
 const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
 
@@ -31,17 +31,26 @@ export const shopSchema = z.strictObject({
 });
 export type ShopDocument = z.infer<typeof shopSchema>;
 
+/** Which rolls of wadding may be used. */
+export interface Rolls {
+  /** Out of doors: open ones only, where the shop has any. */
+  readonly outdoors: boolean;
+  /** The rolls a job has chosen, by id; they overrule. Ids that the shop does not have are passed over. */
+  readonly chosen?: readonly string[] | undefined;
+}
+
 /** A shop ready for planning: its document with the schools and everything found by id. */
 export interface Shop {
   readonly document: ShopDocument;
   readonly schools: readonly SchoolRow[];
-  readonly school: (id: string) => SchoolRow | undefined;
+  /** A school by its id: the newest edition, or the one asked for; undefined when there is none. */
+  readonly school: (id: string, edition?: number) => SchoolRow | undefined;
   readonly grade: (id: string) => Grade | undefined;
   /** A foam or another filling: whatever a layer names. */
   readonly stock: (id: string) => Stock | undefined;
   readonly cloth: (id: string) => Cloth | undefined;
-  /** The wadding whose loft is nearest to `loftMm`, out of doors an open one where the shop has any; undefined when there is none. */
-  readonly waddingNear: (loftMm: number, outdoors?: boolean) => Wadding | undefined;
+  /** The roll of wadding whose loft is nearest to `loftMm`, among those that may be used; undefined when the shop has none. */
+  readonly waddingNear: (loftMm: number, from?: Rolls) => Wadding | undefined;
   readonly assume: (key: AssumptionKey, system: UnitSystem) => number;
 }
 
@@ -51,17 +60,20 @@ export function openShop(document: ShopDocument): Shop {
     return (id) => byId.get(id);
   };
   const schools: readonly SchoolRow[] = [...SHIPPED_SCHOOLS, ...document.schools];
+  const newest = find(schools);
   const constants = { inch: allAssumed(document.calibration, 'inch'), metric: allAssumed(document.calibration, 'metric') };
   return {
     document,
     schools,
-    school: find(schools),
+    school: (id, edition) =>
+      edition === undefined ? newest(id) : [...schools, ...EARLIER_SCHOOLS].find((one) => one.id === id && (one.edition ?? 1) === edition),
     grade: find(document.grades),
     stock: find<Stock>([...document.grades, ...document.fillings]),
     cloth: find(document.cloths),
-    waddingNear: (loftMm, outdoors = false) => {
-      const open = outdoors ? document.waddings.filter((one) => one.open) : [];
-      const rolls = open.length ? open : document.waddings;
+    waddingNear: (loftMm, from) => {
+      const chosen = document.waddings.filter(({ id }) => from?.chosen?.includes(id));
+      const open = from?.outdoors ? document.waddings.filter((one) => one.open) : [];
+      const rolls = chosen.length ? chosen : open.length ? open : document.waddings;
       return [...rolls].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0];
     },
     assume: (key, system) => constants[system][key],

@@ -41,12 +41,12 @@ const BAG = 'Thin plastic bags and vacuum: never within a child’s reach.';
 
 /** Putting the core in through the opening. */
 export function insertCore({ contents, assume }: CoverRequest, after: string): Operation {
-  const { layers, sprung, loose, belongs } = contents;
-  const pushed = sprung || loose;
+  const { layers, sprung, stiff, loose, belongs } = contents;
+  const pushed = stiff || loose;
   return operation({
     id: 'fill/insert',
     phase: 'fill',
-    text: `Turn the cover. ${sprung ? 'Slide the sprung core in as it is, neither bagged nor compressed.' : loose ? 'Push the insert in, its corners into those of the cover.' : 'Fold or compress the core in a thin bag, slide it in, let the air back.'}${belongs}`,
+    text: `Turn the cover. ${sprung ? 'Slide the sprung core in as it is, neither bagged nor compressed.' : stiff ? 'Slide the core in as it is through the whole opening, both corners open.' : loose ? 'Push the insert in, its corners into those of the cover.' : 'Fold or compress the core in a thin bag, slide it in, let the air back.'}${belongs}`,
     cautions: [...(sprung ? ['Springs under load: keep the unit flat, its covering whole.'] : pushed ? [] : [BAG]), ...(layers > 1 ? ['Soft side up.'] : [])],
     minutes: minutesFor('fill', 0, 0, assume),
     needs: 'bench',

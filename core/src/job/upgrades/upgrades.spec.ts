@@ -1,10 +1,12 @@
 import { sampleCushion, sampleJob } from '../../testing/samples';
 import { planned } from '../../testing/planned';
 import { readJob } from '../document';
+import type { Planned } from '../plan-cushion';
 import boxes from './fixtures/1-prompt-side-boxes.json';
 import kneelers from './fixtures/1-puppeteers-kneelers.json';
 import stalls from './fixtures/1-stalls-benches.json';
 import chest from './fixtures/1-storage-chest.json';
+import benches from './fixtures/2-stalls-benches.json';
 import { JOB_FORMAT, upgraded, UPGRADES } from './upgrades';
 
 const opened = (value: unknown) => {
@@ -38,6 +40,20 @@ describe('documents of earlier formats', () => {
     for (const id of Object.keys(done)) expect(ids.has(id)).withContext(id).toBeTrue();
     // A long bench may have been cut in parts, each a step: its third place says nothing, and keeps its old name rather than move.
     expect(Object.keys(opened(stalls).cushions[0]!.bench!.done)).toEqual(['cut/cover', 'cut/notch', 'cut-3']);
+  });
+
+  it('keep the numbers of the school that they were made by, and say which edition that was', () => {
+    const job = opened(benches);
+    expect(job.cushions.map(({ schoolEdition }) => schoolEdition)).toEqual([1, 1, undefined]);
+    const [over, deck] = job.cushions.map((cushion) => planned(cushion)) as [Planned, Planned];
+    // The first edition took 13 of seam, 6 a side and 13 of boxing more; the corrected one 19 of seam and nothing more.
+    expect([over.sizes.seam.value, over.sizes.cut.width.value - over.sizes.core.width.value]).toEqual([13, 25 + 12 + 26]);
+    expect(deck.wrapWay).toBe('faces');
+    expect(over.problems.map(({ code }) => code)).toContain('school-edition-older');
+    const { schoolEdition: _first, ...taken } = job.cushions[0]!;
+    const now = planned(taken) as Planned;
+    expect([now.sizes.seam.value, now.sizes.cut.width.value - now.sizes.core.width.value]).toEqual([19, 25 + 38]);
+    expect(now.problems.map(({ code }) => code)).not.toContain('school-edition-older');
   });
 
   it('are left alone when they are of today’s format, and refused when they are of none', () => {

@@ -1,8 +1,9 @@
 import { ticksWithNames } from './1-ticks-with-names';
+import { schoolsByEdition } from './2-schools-by-edition';
 import type { RawJob } from './raw-job';
 
 /** The format that documents are written in now. */
-export const JOB_FORMAT = 'yardland/job@2' as const;
+export const JOB_FORMAT = 'yardland/job@3' as const;
 
 /** One step from a format to the next: pure, total over whatever was stored, append-only. Each has a kept fixture of the format before. */
 export interface Upgrade {
@@ -11,7 +12,10 @@ export interface Upgrade {
   readonly upgrade: (job: RawJob) => RawJob;
 }
 
-export const UPGRADES: readonly Upgrade[] = [{ from: 'yardland/job@1', to: 'yardland/job@2', upgrade: ticksWithNames }];
+export const UPGRADES: readonly Upgrade[] = [
+  { from: 'yardland/job@1', to: 'yardland/job@2', upgrade: ticksWithNames },
+  { from: 'yardland/job@2', to: 'yardland/job@3', upgrade: schoolsByEdition },
+];
 
 /** A document brought to the newest format, step by step; what is of no known format is handed on for the schema to refuse. */
 export function upgraded(value: unknown): unknown {

@@ -3,7 +3,8 @@ import conductors from '../../../../demo/jobs/conductors-chair.json';
 import { pointsOf, type Area, type Scene } from '../shared/table/scene';
 import { demoShop, solvedPlan, stallsJob } from '../testing/opened-job';
 import { buildScene, crownScene, firstProfile } from './build-scene';
-import { adviceWords, sensitivityWords } from './build-words';
+import { sensitivityWords } from './build-words';
+import { adviceWords } from '../job/advice-words';
 
 const job: Job = jobSchema.parse(conductors);
 const planned = planSolved(job, demoShop).cushions;
@@ -70,10 +71,10 @@ describe('Build drawn', () => {
 
 describe('words of the fit', () => {
   it('say what an allowance does in the units of the job', () => {
-    const one = { what: 'core-plan' as const, tensionNPerM: 12.34, crownMm: -0.31 };
-    expect(sensitivityWords(one, 'metric')).toEqual({ what: 'core wider and deeper', does: '+12 N/m, crown −0.3 mm' });
-    expect(sensitivityWords(one, 'inch').does).toBe('+20 N/m, crown −0.019 in');
-    expect(sensitivityWords({ ...one, crownMm: 0.01 }, 'metric').does).toBe('+12 N/m');
+    const one = { what: 'core-plan' as const, of: 'pressure' as const, amount: 12.34, crownMm: -0.31 };
+    expect(sensitivityWords(one, 'metric')).toEqual({ what: 'core wider and deeper', does: '+12 Pa, crown −0.3 mm' });
+    expect(sensitivityWords(one, 'inch').does).toBe('+20 Pa, crown −0.019 in');
+    expect(sensitivityWords({ ...one, of: 'tension', crownMm: 0.01 }, 'metric').does).toBe('+12 N/m');
   });
 
   it('say a change from what to what', () => {

@@ -1,10 +1,11 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { deciding, FIT_WORDS, flatten, formatLength, formatLengthUnit, formatNumber, outlineBounds, type Compared, type Figure } from '@yardland/core';
+import { FIT_WORDS, formatLength, formatLengthUnit, formatNumber, type Compared, type Figure } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solve-pool';
 import { trialAsk } from '../job/trial-ask';
+import { EDGE_BOX, edgeLanes, type EdgeLane } from './school-edges';
 
 interface Row {
   readonly id: string;
@@ -15,15 +16,14 @@ interface Row {
   readonly core: string;
   readonly sewn: string;
   readonly cut: string;
-  readonly pieces: number;
   readonly crown: string;
   readonly fit: string;
   readonly cloth: string;
   readonly foam: string;
   readonly here: boolean;
-  readonly cutPath: string;
-  readonly corePath: string;
-  readonly box: string;
+  /** Pressures over tensions, across and front to back. */
+  readonly press: string;
+  readonly lanes: readonly EdgeLane[];
 }
 
 /** The cushion through every school side by side; one is taken with its number key, or by its button. */
@@ -33,8 +33,8 @@ interface Row {
     <div class="dialog widest">
       <h2 id="compare-title">Compare schools</h2>
       <p>
-        {{ asked() }} Each school with its own wrap and all its numbers, the core as thick as it asks. Solid is the cut plate, shaded the core. Press a number
-        to take a school.
+        {{ asked() }} Each school with its own wrap and all its numbers, the core as thick as it asks. Drawn at the edge: how far core (shaded), wrap (waved),
+        seam (dashed) and cut (solid) stand over or short of the finished size (dotted). Press a number to take a school.
       </p>
       @if (working(); as words) {
         <p class="tray-words" role="status">{{ words }}</p>
@@ -44,14 +44,13 @@ interface Row {
           <thead>
             <tr>
               <th scope="col">School</th>
-              <th scope="col"><span class="sr-only">Outlines over each other</span></th>
+              <th scope="col">At the edge, {{ unit() }}</th>
               <th scope="col" class="num">Finished</th>
               <th scope="col" class="num">Core</th>
               <th scope="col" class="num">Sewn</th>
               <th scope="col" class="num">Plate, cut</th>
-              <th scope="col" class="num">Pieces</th>
               <th scope="col" class="num">Crown</th>
-              <th scope="col">Fits, N/m</th>
+              <th scope="col">Fits</th>
               <th scope="col" class="num">Cloth m²</th>
               <th scope="col" class="num">Foam l</th>
               <th scope="col"><span class="sr-only">Take it</span></th>
@@ -64,18 +63,28 @@ interface Row {
                   <b class="place">{{ row.key }}</b> {{ row.name }}
                 </th>
                 <td>
-                  <svg class="thumb" [attr.viewBox]="row.box" aria-hidden="true">
-                    <path class="thumb-core" [attr.d]="row.corePath" />
-                    <path class="thumb-cut" [attr.d]="row.cutPath" />
+                  <svg class="edges" [attr.viewBox]="edgeBox" aria-hidden="true">
+                    @for (lane of row.lanes; track lane.name) {
+                      <text class="lane" x="0" [attr.y]="lane.y + 11">{{ lane.name }}</text>
+                      <rect class="lane-core" [attr.x]="lane.fromX" [attr.y]="lane.y + 2" [attr.width]="lane.coreX - lane.fromX" height="11" />
+                      @if (lane.wrapX > lane.coreX) {
+                        <rect class="lane-wrap" [attr.x]="lane.coreX" [attr.y]="lane.y + 2" [attr.width]="lane.wrapX - lane.coreX" height="11" />
+                      }
+                      <path class="lane-finished" [attr.d]="'M' + lane.finishedX + ' ' + lane.y + 'v15'" />
+                      <path class="lane-sewn" [attr.d]="'M' + lane.sewnX + ' ' + lane.y + 'v15'" />
+                      <path class="lane-cut" [attr.d]="'M' + lane.cutX + ' ' + lane.y + 'v15'" />
+                      <text class="lane-figure" [attr.x]="lane.figureX" [attr.y]="lane.y + 11">{{ lane.figure }}</text>
+                    }
                   </svg>
                 </td>
                 <td class="num">{{ row.finished }}</td>
                 <td class="num">{{ row.core }}</td>
                 <td class="num">{{ row.sewn }}</td>
                 <td class="num">{{ row.cut }}</td>
-                <td class="num">{{ row.pieces }}</td>
                 <td class="num">{{ row.crown }}</td>
-                <td class="fits">{{ row.fit }}</td>
+                <td class="fits">
+                  {{ row.fit }}<small>{{ row.press }}</small>
+                </td>
                 <td class="num">{{ row.cloth }}</td>
                 <td class="num">{{ row.foam }}</td>
                 <td>
@@ -104,6 +113,9 @@ export class CompareDialog {
   /** How many schools are worked out, or why they could not be. */
   protected readonly working = signal<string | null>('Working the schools out …');
 
+  protected readonly edgeBox = EDGE_BOX;
+  protected readonly unit = computed(() => (this.#store.units() === 'inch' ? 'in' : 'mm'));
+
   protected readonly asked = computed(() => {
     const [cushion, { units, step }] = [this.#store.cushion(), this.#store.inWords()];
     return cushion ? `${cushion.name}, ${formatLengthUnit(cushion.heightMm, units, step)} high.` : '';
@@ -113,15 +125,7 @@ export class CompareDialog {
     const { units, step } = this.#store.inWords();
     const size = (...figures: readonly (Figure | undefined)[]): string => figures.map((figure) => formatLength(figure?.value ?? 0, units, step)).join(' × ');
     return this.#compared().map(({ school, plan, clothMm2, foamMm3 }, i): Row => {
-      const { sizes, outlines, fit } = plan;
-      const path = (which: 'cut' | 'core'): string =>
-        outlines
-          ? `M${flatten(outlines[which], 1)
-              .map((p) => `${p.x.toFixed(1)} ${(-p.y).toFixed(1)}`)
-              .join('L')}Z`
-          : '';
-      const box = outlines ? outlineBounds(outlines.finished) : { minX: 0, minY: 0, maxX: 1, maxY: 1 };
-      const margin = (box.maxX - box.minX) * 0.08 + 20;
+      const { sizes, fit } = plan;
       return {
         id: school.id,
         key: i + 1,
@@ -131,15 +135,15 @@ export class CompareDialog {
         core: sizes ? size(sizes.core.width, sizes.core.depth, sizes.core.height) : '—',
         sewn: sizes ? size(sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height) : '—',
         cut: sizes ? size(sizes.cut.width, sizes.cut.depth) : '—',
-        pieces: plan.pieces.reduce((sum, piece) => sum + piece.countPerCushion, 0),
         crown: fit ? formatLength(fit.crownMm, units, step) : '—',
-        fit: fit ? `${FIT_WORDS[fit.verdict]}, ${formatNumber(deciding(fit))}${fit.bowRisk ? ', may bow' : ''}` : 'not known',
+        fit: fit ? `${FIT_WORDS[fit.verdict]}${fit.bowRisk ? ', may bow' : ''}` : 'not known',
+        press: fit
+          ? `${formatNumber(fit.pressureAcrossPa)} | ${formatNumber(fit.pressureAlongPa)} Pa, ${formatNumber(fit.tensionAcrossNPerM)} | ${formatNumber(fit.tensionAlongNPerM)} N/m`
+          : '',
         cloth: (clothMm2 / 1e6).toFixed(2),
         foam: (foamMm3 / 1e6).toFixed(1),
         here: school.id === this.#store.cushion()?.school,
-        cutPath: path('cut'),
-        corePath: path('core'),
-        box: `${box.minX - margin} ${-box.maxY - margin} ${box.maxX - box.minX + 2 * margin} ${box.maxY - box.minY + 2 * margin}`,
+        lanes: edgeLanes(plan, units, step),
       };
     });
   });

@@ -1,18 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
-import { deciding, FIT_WORDS, fitsWell, formatLengthUnit, formatNumber, sayLine, sensitivity, type Advice, type TrialProgress } from '@yardland/core';
-import { debounceTime, distinctUntilChanged, EMPTY, finalize, Subject, switchMap, takeUntil } from 'rxjs';
-import { capital } from '../shared/capital';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { decidingWords, deciding, FIT_WORDS, formatLengthUnit, formatNumber, sayLine, sensitivity, type AssumptionKey } from '@yardland/core';
+import { AdviceStore } from '../job/advice-store';
+import { adviceWords } from '../job/advice-words';
 import { JobStore } from '../job/job-store';
-import { SolvePool } from '../job/solve-pool';
-import { trialAsk } from '../job/trial-ask';
-import { adviceWords, moreWords, sensitivityWords } from './build-words';
+import { capital } from '../shared/capital';
+import { moreWords, sensitivityWords } from './build-words';
 
 /** Changes shown at most; the first is the one that comes nearest. */
 const SHOWN_ADVICE = 4;
 const SHOWN_ALLOWANCES = 4;
-/** Changes are tried out when the cushion has been still for this long. */
-const STILL_MS = 250;
 
 /** Will it fit: what the model says, what would mend it with one press, and which allowance matters most. It advises and never stops anything. */
 @Component({
@@ -31,36 +27,39 @@ const STILL_MS = 250;
             <dd>{{ read.asked }}</dd>
           </div>
         }
-        <div>
-          <dt>taut across</dt>
-          <dd>{{ read.across }} N/m</dd>
-        </div>
-        <div>
-          <dt>front to back</dt>
-          <dd>{{ read.along }} N/m</dd>
-        </div>
+        @for (way of read.ways; track way.name) {
+          <div>
+            <dt>presses {{ way.name }}</dt>
+            <dd>{{ way.pressure }} Pa</dd>
+          </div>
+          <div>
+            <dt>pulls {{ way.name }}</dt>
+            <dd>{{ way.tension }} N/m</dd>
+          </div>
+        }
       </dl>
+      <p class="model-note">{{ read.why }}</p>
       @if (read.bow) {
         <p class="verdict">The core is much larger than its cover: it may bow like a boat.</p>
       }
-      @if (trying(); as trying) {
+      @if (advice.trying(); as trying) {
         <p class="tray-words" role="status">
           Trying changes out: {{ trying.done }} of {{ trying.of }}
-          <button type="button" class="button" (click)="stop()">Stop</button>
+          <button type="button" class="button" (click)="advice.stop()">Stop</button>
         </p>
       }
-      @if (failed(); as why) {
+      @if (advice.failed(); as why) {
         <p class="tray-words bad" role="alert">Advice could not be worked out: {{ why }}</p>
       }
-      @if (advice().length) {
+      @if (changes().length) {
         <h3 class="field-label">What would mend it</h3>
         <ul class="advice">
-          @for (one of advice(); track one.words) {
+          @for (one of changes(); track one.words) {
             <li>
               <span
                 ><b>{{ one.words }}</b> {{ one.then }}</span
               >
-              <button type="button" class="button" [attr.aria-label]="'Take: ' + one.words" (click)="take(one.advice)">Take</button>
+              <button type="button" class="button" [attr.aria-label]="'Take: ' + one.words" (click)="advice.take(one.advice)">Take</button>
             </li>
           }
         </ul>
@@ -78,29 +77,41 @@ const STILL_MS = 250;
       <p class="tray-words">{{ unknown() }}</p>
     }
     @if (readings()) {
-      <p class="model-note">A model with assumed constants. It advises; it does not promise.</p>
+      <p class="model-note">
+        {{ rough() ? 'A rough guide: not all of the filling is foam.' : 'A model with assumed constants.' }} It advises; it does not promise.
+      </p>
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FitPanel {
   protected readonly store = inject(JobStore);
+  protected readonly advice = inject(AdviceStore);
 
   protected readonly readings = computed(() => {
-    const one = this.store.cushionPlan();
-    if (!one?.fit) return null;
+    const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
+    if (!one?.fit || !shop) return null;
     const { units, step } = this.store.inWords();
     const { fit, source } = one;
+    const limit = (key: AssumptionKey): string => formatNumber(shop.assume(key, units));
+    const { of } = deciding(fit);
     return {
-      verdict: `${capital(FIT_WORDS[fit.verdict])}, ${formatNumber(deciding(fit))} N/m`,
+      verdict: `${capital(FIT_WORDS[fit.verdict])}, ${decidingWords(deciding(fit))}`,
       crown: formatLengthUnit(fit.crownMm, units, step),
       asked: source.crown ? formatLengthUnit(source.crown.mm, units, step) : null,
-      across: formatNumber(fit.tensionAcrossNPerM),
-      along: formatNumber(fit.tensionAlongNPerM),
+      ways: [
+        { name: 'across', pressure: formatNumber(fit.pressureAcrossPa), tension: formatNumber(fit.tensionAcrossNPerM) },
+        { name: 'front to back', pressure: formatNumber(fit.pressureAlongPa), tension: formatNumber(fit.tensionAlongNPerM) },
+      ],
+      why:
+        of === 'tension'
+          ? `What it pulls decides: over ${limit('hardToCloseTension')} N/m it is hard to close, over ${limit('willNotCloseTension')} it will not.`
+          : `What it presses with on the slacker way decides: loose under ${limit('looseBelow')} Pa, roomy under ${limit('roomyBelow')}.`,
       bow: fit.bowRisk,
       faces: one.fitRequest?.crownedFaces ?? 2,
     };
   });
+  protected readonly rough = computed(() => this.store.cushionPlan()?.fit?.rough ?? false);
 
   /** Why nothing is predicted. */
   protected readonly unknown = computed(() => {
@@ -108,71 +119,26 @@ export class FitPanel {
     return why ? sayLine(why, this.store.inWords()) : 'What the ticket says comes first; then the fit is predicted.';
   });
 
-  readonly #pool = inject(SolvePool);
-  readonly #found = signal<readonly Advice[]>([]);
-  /** How far the changes are tried out; null when nothing is under way. */
-  protected readonly trying = signal<TrialProgress | null>(null);
-  protected readonly failed = signal<string | null>(null);
-
-  /** What is worth asking advice for: a cushion that does not fit well. Named by its content, so that the same one is not asked twice. */
-  readonly #ask = computed(() => {
-    const [one, job, shop] = [this.store.cushionPlan(), this.store.job(), this.store.shop()];
-    if (!one?.fit || !job || !shop || fitsWell(one.fit, one.source.crown?.mm ?? null)) return null;
-    return trialAsk('yardland/advice-ask@1', one.source, job, shop);
-  });
-  readonly #stop = new Subject<void>();
-
-  protected readonly advice = computed(() => {
+  protected readonly changes = computed(() => {
     const inWords = this.store.inWords();
-    return this.#found()
+    return this.advice
+      .advice()
       .slice(0, SHOWN_ADVICE)
       .map((advice) => ({
         advice,
         words: adviceWords(advice, inWords),
-        then: `${FIT_WORDS[advice.fit.verdict]}, ${formatNumber(deciding(advice.fit))} N/m, crown ${formatLengthUnit(advice.fit.crownMm, inWords.units, inWords.step)}`,
+        then: `${FIT_WORDS[advice.fit.verdict]}, ${decidingWords(deciding(advice.fit))}, crown ${formatLengthUnit(advice.fit.crownMm, inWords.units, inWords.step)}`,
       }));
   });
 
   protected readonly matters = computed(() => {
-    const request = this.store.cushionPlan()?.fitRequest;
-    return request
-      ? sensitivity(request)
+    const [request, shop, units] = [this.store.cushionPlan()?.fitRequest, this.store.shop(), this.store.units()];
+    return request && shop
+      ? sensitivity(request, (key) => shop.assume(key, units))
           .slice(0, SHOWN_ALLOWANCES)
-          .map((one) => sensitivityWords(one, this.store.units()))
+          .map((one) => sensitivityWords(one, units))
       : [];
   });
 
   protected readonly more = computed(() => moreWords(this.store.units()));
-
-  constructor() {
-    toObservable(this.#ask)
-      .pipe(
-        distinctUntilChanged((a, b) => JSON.stringify(a) === JSON.stringify(b)),
-        debounceTime(STILL_MS),
-        switchMap((ask) => {
-          this.failed.set(null);
-          this.#found.set([]);
-          return ask
-            ? this.#pool.try(ask).pipe(
-                takeUntil(this.#stop),
-                finalize(() => this.trying.set(null)),
-              )
-            : EMPTY;
-        }),
-        takeUntilDestroyed(),
-      )
-      .subscribe((says) => {
-        if (says.kind === 'trying') this.trying.set(says.progress);
-        if (says.kind === 'failed') this.failed.set(says.message);
-        if (says.kind === 'tried' && says.answer.format === 'yardland/advice-answer@1') this.#found.set(says.answer.advice);
-      });
-  }
-
-  protected stop(): void {
-    this.#stop.next();
-  }
-
-  protected take({ cushion }: Advice): void {
-    this.store.editCushion('Advice on the fit', () => cushion);
-  }
 }

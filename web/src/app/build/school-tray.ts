@@ -1,6 +1,6 @@
 import { Dialog } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLengthUnit, pairMm, schoolNumber, SCHOOL_NUMBERS, type SchoolNumberKey } from '@yardland/core';
+import { formatLengthUnit, pairMm, sayLine, schoolNumber, SCHOOL_NUMBERS, type SchoolNumberKey } from '@yardland/core';
 import { LucideColumns3 } from '@lucide/angular';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
@@ -38,6 +38,12 @@ import { QuantityField } from '../shared/quantity-field';
       <button type="button" class="button" (click)="compare()"><svg lucideColumns3 size="20"></svg> Compare schools</button>
     </div>
     <p class="tray-words">{{ idea() }}</p>
+    @if (newer(); as words) {
+      <p class="tray-words">
+        {{ words }}
+        <button type="button" class="button" (click)="takeEdition()">Take the new numbers</button>
+      </p>
+    }
   `,
   host: { class: 'tray-part' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -49,7 +55,12 @@ export class SchoolTray {
 
   protected readonly schools = computed(() => (this.store.shop()?.schools ?? []).map(({ id, name }) => ({ value: id, name })));
   protected readonly idea = computed(() => this.store.cushionPlan()?.school?.idea ?? '');
-  readonly #row = computed(() => this.store.shop()?.school(this.store.cushion()?.school ?? '') ?? null);
+  readonly #row = computed(() => this.store.shop()?.school(this.store.cushion()?.school ?? '', this.store.cushion()?.schoolEdition) ?? null);
+  /** Where the school's row has been corrected since this cushion was made by it. */
+  protected readonly newer = computed(() => {
+    const old = this.store.cushionPlan()?.problems.find(({ code }) => code === 'school-edition-older');
+    return old ? sayLine(old, this.store.inWords()) : null;
+  });
   /** The school's numbers that there are, and a way back to none. */
   protected readonly numbers = computed(() => {
     const row = this.#row();
@@ -71,8 +82,12 @@ export class SchoolTray {
     return capital(schoolNumber(key).word);
   }
 
+  protected takeEdition(): void {
+    this.store.editCushion('New numbers of the school', ({ schoolEdition: _before, ...cushion }) => cushion);
+  }
+
   protected setSchool(id: string): void {
-    this.store.editCushion('School', ({ schoolNumber: number, ...cushion }) => {
+    this.store.editCushion('School', ({ schoolNumber: number, schoolEdition: _before, ...cushion }) => {
       const row = this.store.shop()?.school(id);
       const stays = number && row && schoolNumber(number.number).get(row) !== null;
       return { ...cushion, school: id, ...(stays ? { schoolNumber: number } : {}) };

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLengthUnit, formatNumber, formatRun, pairMm, WRAP_WAYS, type WrapWay } from '@yardland/core';
+import { formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type WrapFix, type WrapWay } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/quantity-field';
-import { WRAP_WORDS } from './build-words';
+import { FIX_WORDS, WRAP_WORDS } from './build-words';
 
 /** How the core is wrapped, in how thick a wadding, what is cut for it and how much comes off the roll. */
 @Component({
@@ -22,6 +22,8 @@ import { WRAP_WORDS } from './build-words';
       (changed)="setWrap($event)"
     />
     <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (changed)="setWay($event)" />
+    <yl-choice label="Held by" [options]="fixes" [value]="store.cushion()?.wrapFix ?? 'adhesive'" (changed)="setFix($event)" />
+    <yl-choice class="wide" label="Off the roll, whole job" [options]="rolls()" [value]="roll()" (changed)="setRoll($event)" />
     <yl-facts [facts]="facts()" />
   `,
   host: { class: 'tray-part' },
@@ -50,8 +52,8 @@ export class WrapTray {
     const size = (mm: number): string => formatLengthUnit(mm, units, step);
     const pieces = one.pieces.filter((piece) => piece.material.kind === 'wadding' && !piece.role.endsWith('-pad'));
     const loft = one.wrap?.value ?? 0;
-    const lay = plan.lays.find(({ subject }) => subject.kind === 'wadding' && subject.loftMm === loft);
-    const wadding = lay?.subject.kind === 'wadding' ? plan.shop.waddingNear(lay.subject.loftMm) : undefined;
+    const wadding = loft > 0 ? plan.shop.waddingNear(loft, rollsOf(one.source, plan.job)) : undefined;
+    const lay = plan.lays.find(({ subject }) => subject.kind === 'wadding' && subject.material === wadding?.id);
     return [
       ...pieces.map((piece) => ({
         name: `${piece.countPerCushion} × ${piece.label}`,
@@ -60,17 +62,52 @@ export class WrapTray {
       ...(lay && wadding
         ? [
             {
-              name: `Off the roll, ${size(wadding.rollWidthMm)} wide, whole job`,
+              name: `Off ${wadding.name}, ${size(wadding.rollWidthMm)} wide, whole job`,
               says: lay.answer ? formatRun(lay.answer.lengthMm, units) : 'being worked out',
             },
           ]
         : []),
-      ...(one.cornerFilling ? [{ name: 'Loose wadding for the corners', says: `${formatNumber(Math.ceil(one.cornerFilling.value))} g a cushion` }] : []),
+      ...(one.cornerFilling
+        ? [
+            {
+              name: one.school?.wrap.packedEnds ? 'Loose wadding, corners and packed ends' : 'Loose wadding for the corners',
+              says: `${formatNumber(Math.ceil(one.cornerFilling.value))} g a cushion`,
+            },
+          ]
+        : []),
+      ...(one.school?.wrap.packedEnds && one.fitRequest
+        ? [{ name: 'Loft at a packed end, wrap and packing', says: size(Math.max(one.fitRequest.sideLoftAcrossMm, one.fitRequest.sideLoftAlongMm)) }]
+        : []),
     ];
   });
 
   protected setWrap(mm: number | null): void {
     this.store.editCushion('Wrap', ({ wrapLoftMm: _asSchool, ...cushion }) => (mm === null ? cushion : { ...cushion, wrapLoftMm: mm }));
+  }
+
+  protected readonly fixes = WRAP_FIXES.map((value) => ({ value: value as string, name: FIX_WORDS[value] }));
+
+  protected setFix(value: string): void {
+    this.store.editCushion('How the wrap is held', ({ wrapFix: _before, ...cushion }) =>
+      value === 'adhesive' ? cushion : { ...cushion, wrapFix: value as WrapFix },
+    );
+  }
+
+  /** The shop's rolls. The job takes one of them, or whichever is nearest in loft. */
+  protected readonly rolls = computed(() => {
+    const { units, step } = this.store.inWords();
+    return [
+      { value: 'nearest', name: 'nearest in loft; outdoors an open one' },
+      ...(this.store.shop()?.document.waddings ?? []).map(({ id, name, loftMm }) => ({
+        value: id,
+        name: `${name}, loft ${formatLengthUnit(loftMm, units, step)}`,
+      })),
+    ];
+  });
+  protected readonly roll = computed(() => this.store.job()?.waddings?.[0] ?? 'nearest');
+
+  protected setRoll(value: string): void {
+    this.store.edit('Roll of wadding', ({ waddings: _before, ...job }) => (value === 'nearest' ? job : { ...job, waddings: [value] }));
   }
 
   protected setWay(value: string): void {

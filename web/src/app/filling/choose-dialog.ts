@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { choose, chooseRequestOf, formatLengthUnit, type Choice as Chosen, type Ranked } from '@yardland/core';
+import { choose, chooseRequestOf, formatLengthUnit, type Choice as Chosen, type Ranked, type Excluded } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 
 export interface ChooseData {
@@ -51,7 +51,7 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
             <b class="place">{{ one.score.toFixed(0) }}</b>
             <div>
               <strong>{{ words(one) }}</strong>
-              <p>{{ one.reasons.join('; ') }}.</p>
+              <p>{{ one.because }}</p>
               @if (one.verdicts.length) {
                 <p class="far">{{ verdicts(one) }}</p>
               }
@@ -75,7 +75,12 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
         <summary>{{ choice().excluded.length }} fillings fell out</summary>
         <ul class="reasons">
           @for (one of choice().excluded; track one.grade) {
-            <li>{{ name(one.grade) }}: {{ one.reason }}</li>
+            <li>
+              <b>{{ name(one.grade) }}</b> {{ one.reason }}.
+              @if (saves(one); as save) {
+                <span class="far">What would save it: {{ save }}.</span>
+              }
+            </li>
           }
         </ul>
       </details>
@@ -123,6 +128,13 @@ export class ChooseDialog {
 
   protected name(grade: string): string {
     return this.#store.shop()?.stock(grade)?.name ?? grade;
+  }
+
+  /** What would let a filling in, in the job's units. */
+  protected saves({ save, higherMm }: Excluded): string | null {
+    const { units, step } = this.#store.inWords();
+    if (higherMm === undefined || save === null) return save;
+    return `${save}, ${formatLengthUnit(higherMm, units, step)} higher or more`;
   }
 
   protected words(one: Ranked): string {

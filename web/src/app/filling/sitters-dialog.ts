@@ -47,6 +47,7 @@ export function sittersWords(sitters: readonly SeatSitter[]): string {
       <div class="dialog-fields">
         <yl-switch label="It is" [options]="parts" [value]="seat().part ?? 'seat'" (changed)="set('part', $event)" />
         <yl-switch label="It should feel" [options]="feels" [value]="seat().feel ?? 'medium'" (changed)="set('feel', $event)" />
+        <label class="tickbox"><input type="checkbox" [checked]="seat().reversible ?? false" (change)="toggleReversible()" /> turned over now and then</label>
       </div>
       <div class="dialog-foot"><button type="button" class="button strong" (click)="close()">Done</button></div>
     </div>
@@ -83,6 +84,13 @@ export class SittersDialog {
 
   protected set(key: 'part' | 'feel', value: string): void {
     this.#store.editCushion(key === 'part' ? 'What it is' : 'Feel wanted', (cushion) => ({ ...cushion, seat: { ...cushion.seat, [key]: value } as Seat }));
+  }
+
+  protected toggleReversible(): void {
+    this.#store.editCushion('Turned over', (cushion) => {
+      const { reversible, ...seat } = cushion.seat ?? {};
+      return { ...cushion, seat: reversible ? seat : { ...seat, reversible: true } };
+    });
   }
 
   protected close(): void {

@@ -1,17 +1,11 @@
-import { FIT_BANDS } from '@yardland/core';
+import { FIT_VERDICTS, type FitVerdict } from '@yardland/core';
 
-/** Widths of the bands on the bar, in shares; taut is drawn double. */
-const BAR = [1, 1, 2, 1, 1];
-const BAR_TOTAL = 6;
-/** Tension at the end of the last band, N/m, for drawing only. */
-const BAR_END = 450;
+/** Widths of the bands on the bar, slack to tight, in shares; taut is drawn double. */
+const BAR: Record<FitVerdict, number> = { loose: 1, roomy: 1, taut: 2, 'hard-to-close': 1, 'will-not-close': 1 };
+const BAR_TOTAL = FIT_VERDICTS.reduce((sum, verdict) => sum + BAR[verdict], 0);
 
-/** Where a tension stands on the bar, per cent. */
-export function needleAt(tension: number): number {
-  const edges = [...FIT_BANDS.map((band) => band.from), BAR_END];
-  const band = FIT_BANDS.reduce((found, { from }, i) => (tension >= from ? i : found), 0);
-  const before = BAR.slice(0, band).reduce((a, b) => a + b, 0);
-  const [from = 0, to = BAR_END] = [edges[band], edges[band + 1]];
-  const share = Math.min(1, (tension - from) / (to - from));
-  return ((before + share * (BAR[band] ?? 1)) / BAR_TOTAL) * 100;
+/** Where a fit stands on the bar, per cent: `share` of the way (0 to 1) through its verdict's band. */
+export function needleAt(verdict: FitVerdict, share: number): number {
+  const before = FIT_VERDICTS.slice(0, FIT_VERDICTS.indexOf(verdict)).reduce((sum, one) => sum + BAR[one], 0);
+  return ((before + share * BAR[verdict]) / BAR_TOTAL) * 100;
 }

@@ -13,6 +13,7 @@ import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { ConflictDialog } from './conflict-dialog';
 import { JobSheetDialog } from './job-sheet-dialog';
+import { AdviceStore } from './advice-store';
 import { JobStore } from './job-store';
 import { QuickLine } from './quick-line';
 import type { Kept } from './pending-shelf';
@@ -52,7 +53,7 @@ const KEPT_WORDS: Record<Kept, string> = {
     LucideCopyPlus,
     LucideTrash2,
   ],
-  providers: [JobStore, PlanSolver],
+  providers: [JobStore, PlanSolver, AdviceStore],
   templateUrl: './job-page.html',
   host: { '(document:keydown)': 'key($event)' },
   changeDetection: ChangeDetectionStrategy.OnPush,

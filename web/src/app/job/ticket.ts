@@ -3,7 +3,13 @@ import { RouterLink } from '@angular/router';
 import { LucideCircleHelp, LucideOctagonX, LucidePrinter, LucideTriangleAlert } from '@lucide/angular';
 import {
   clothFacts,
+  decidingWords,
+  feelWords,
   FIT_WORDS,
+  formatLengthUnit,
+  lookWords,
+  outlookOf,
+  shareOfBand,
   formatNumber,
   formatRun,
   problemsOf,
@@ -18,6 +24,8 @@ import {
 } from '@yardland/core';
 import { Length } from '../shared/length';
 import { Why } from '../shared/why';
+import { AdviceStore } from './advice-store';
+import { adviceWords } from './advice-words';
 import { needleAt } from './fit-bar';
 import { JobStore } from './job-store';
 
@@ -37,6 +45,7 @@ interface SizeRow {
 })
 export class Ticket {
   protected readonly store = inject(JobStore);
+  protected readonly advice = inject(AdviceStore);
   /** Which number's why is open. */
   protected readonly open = signal<string | null>(null);
 
@@ -80,18 +89,28 @@ export class Ticket {
       .map((problem) => ({ ...say(problem, inWords), severity: problem.severity, station: stationOf(problem.path) }));
   });
 
-  protected readonly fit = computed(() => {
-    const fit = this.store.cushionPlan()?.fit;
-    if (!fit) return null;
-    const [low, high] = [fit.tensionAcrossNPerM, fit.tensionAlongNPerM].sort((a, b) => a - b) as [number, number];
-    const decides = fit.verdict === 'loose' ? low : high;
+  /** How it will look, feel and close, and the one change that would help most. */
+  protected readonly outlook = computed(() => {
+    const [one, shop, inWords] = [this.store.cushionPlan(), this.store.shop(), this.store.inWords()];
+    if (one?.state !== 'planned' || !shop) return null;
+    const { look, feel, close } = outlookOf(one, shop, inWords.units);
+    if (!look && !feel) return null;
+    const size = (mm: number): string => formatLengthUnit(mm, inWords.units, inWords.step);
     return {
-      at: needleAt(decides),
-      words: FIT_WORDS[fit.verdict],
-      tension: formatNumber(decides),
-      crown: fit.crownMm,
-      faces: this.store.cushionPlan()?.fitRequest?.crownedFaces ?? 2,
+      at: one.fit
+        ? needleAt(
+            one.fit.verdict,
+            shareOfBand(one.fit, (key) => shop.assume(key, inWords.units)),
+          )
+        : null,
+      look: look && lookWords(look, size),
+      feel: feel && feelWords(feel, size),
+      close: close && `${FIT_WORDS[close.verdict]}, about ${decidingWords(close.deciding)}${close.rough ? ', a rough guide' : ''}`,
     };
+  });
+  protected readonly best = computed(() => {
+    const [advice] = this.advice.advice();
+    return advice ? { advice, words: adviceWords(advice, this.store.inWords()) } : null;
   });
 
   /** What is measured off for one cushion besides its pieces. */

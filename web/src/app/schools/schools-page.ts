@@ -83,8 +83,10 @@ export class SchoolsPage {
 
   /** A copy of the school in hand, the shop's own from then on. */
   protected copy(): void {
-    const from = this.school();
-    if (!from) return;
+    const school = this.school();
+    if (!school) return;
+    // Editions are the shipped rows' own: a copy goes its own way.
+    const { edition: _shipped, ...from } = school;
     const name = `${from.name}, ours`;
     const id = newId(name, new Set(this.all().map((one) => one.id)));
     this.#edit.change(

@@ -1,4 +1,4 @@
-import { perimeter } from '../../../geometry/outline';
+import { edgeSpans, perimeter } from '../../../geometry/outline';
 import { given, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import type { Piece } from '../../../piece/piece';
@@ -103,11 +103,14 @@ function widthProblems({ top, bottom }: Plates, request: CoverRequest): Issue[] 
   return [];
 }
 
-/** Whether the core goes in through the opening: soft foam is bagged, anything sprung needs the whole of its smaller side. */
-function openingProblems({ sizes, contents, assume }: CoverRequest, opening: Figure): Issue[] {
+/** Whether the core goes in through the opening: soft foam is bagged, what cannot be squeezed needs the whole of its smaller side and both corners open. */
+function openingProblems({ sizes, sewn, contents, assume }: CoverRequest, opening: Figure): Issue[] {
   const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
-  const needed = smaller * (contents.sprung ? 1 : assume('softCoreOpening'));
-  return opening.value < needed ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReturnMm', { openingMm: opening.value, neededMm: needed })] : [];
+  const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
+  const needed = contents.stiff ? Math.max(smaller, back + 2 * assume('zipReturnMm')) : smaller * assume('softCoreOpening');
+  return opening.value < needed - 1e-6
+    ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReturnMm', { openingMm: opening.value, neededMm: needed })]
+    : [];
 }
 
 /** Two plates, a boxing and a slit-strip zip plaque at the back; edge plain or welted. */

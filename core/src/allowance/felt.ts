@@ -1,0 +1,44 @@
+import { rectangleOutline } from '../geometry/outline';
+import { given, law, plus, sum, type Figure } from '../kernel/figure';
+import { isFoam } from '../material/material';
+import { PLAIN_PIECE, type Piece } from '../piece/piece';
+import type { Sizes } from '../piece/sizes';
+import type { Constants } from '../shop/assumptions';
+import type { Shop } from '../shop/shop';
+import type { Layer } from './foam';
+
+/**
+ * Felt round each spring unit, both ways: first round its width, as wide as the unit is deep; then round its depth and over the first, as wide as the unit is. The shop's felt is the
+ * one nearest to the usual thickness. None without springs, or where the shop has no felt.
+ */
+export function feltPieces(layers: readonly Layer[], core: Sizes['core'], shop: Shop, assume: Constants): Piece[] {
+  const felts = shop.document.fillings.filter(({ kind }) => kind === 'felt').flatMap((felt) => felt.thicknessesMm.map((mm) => ({ felt, mm })));
+  const [usual] = felts.sort((a, b) => Math.abs(a.mm - assume('feltMm')) - Math.abs(b.mm - assume('feltMm')));
+  if (!usual) return [];
+  const lap = given('lap', assume('feltLapMm'), 'shop');
+  const felt = given('felt', usual.mm, 'material');
+  const units = layers.flatMap((layer, i) => {
+    const stock = shop.stock(layer.grade);
+    return stock && !isFoam(stock) && stock.kind === 'spring' ? [{ ...layer, index: i + 1 }] : [];
+  });
+  return units.flatMap(({ thicknessMm, index }): Piece[] => {
+    const high = given('spring unit, high', thicknessMm, 'entered');
+    const first = law('felt', '2 × ({0} + {1})', [core.width, high], (w = 0, h = 0) => 2 * (w + h));
+    const second = law('felt', '2 × ({0} + {1}) + 4 × {2}', [core.depth, high, felt], (d = 0, h = 0, f = 0) => 2 * (d + h) + 4 * f);
+    const strip = (way: 'first' | 'second', round: Figure, wide: Figure): Piece => {
+      const width = sum('felt', round, plus(lap));
+      return {
+        ...PLAIN_PIECE,
+        id: `felt-${index}-${way}`,
+        role: 'felt',
+        label: `felt, ${way} way round`,
+        part: { index: way === 'first' ? 1 : 2, of: 2 },
+        material: { kind: 'filling', filling: usual.felt.id, thicknessMm: usual.mm },
+        width,
+        height: wide,
+        outline: rectangleOutline(width.value, wide.value),
+      };
+    };
+    return [strip('first', first, core.depth), strip('second', second, core.width)];
+  });
+}

@@ -1,0 +1,88 @@
+import { typicalOf } from '../filling/choose-marks';
+import type { Feel, FeelBand, FeelVerdict } from '../filling/feel';
+import { massOf } from '../filling/sitters';
+import { deciding, type Deciding } from '../fit/deciding';
+import type { Fit, FitRequest, FitVerdict } from '../fit/fit';
+import type { Shop } from '../shop/shop';
+import type { UnitSystem } from '../units/length';
+import { cushionFeel, fillingLayers } from './cushion-feel';
+import type { CushionPlan } from './plan-cushion';
+
+/** How a cushion will look, feel and close, in one place. A part that is not predicted is null. */
+export interface Outlook {
+  readonly look: {
+    readonly crownMm: number;
+    readonly faces: 1 | 2;
+    /** Whether wrap or oversize reaches into the cover's corners. */
+    readonly cornersFull: boolean;
+    readonly mayBow: boolean;
+  } | null;
+  readonly feel: {
+    readonly feel: FeelBand;
+    readonly sinkMm: number;
+    /** Somebody was named: it is for the usual one of them; else for a middling sitter. */
+    readonly named: boolean;
+    readonly verdicts: readonly FeelVerdict[];
+  } | null;
+  readonly close: { readonly verdict: FitVerdict; readonly deciding: Deciding; readonly rough: boolean } | null;
+}
+
+/** Wrap at the sides, or a core larger than its cover, fills the corners; with neither in a direction they stay empty. */
+export function cornersFull({ core, widthMm, depthMm, sideLoftAcrossMm, sideLoftAlongMm }: FitRequest): boolean {
+  return (sideLoftAcrossMm > 0 || core.widthMm > widthMm + 1) && (sideLoftAlongMm > 0 || core.depthMm > depthMm + 1);
+}
+
+function feelOfUsual({ source, wrap }: CushionPlan, shop: Shop, units: UnitSystem): { readonly feel: Feel; readonly named: boolean } | null {
+  const layers = fillingLayers(source, shop);
+  if (!layers) return null;
+  const assume = (key: Parameters<Shop['assume']>[0]): number => shop.assume(key, units);
+  const named = (source.seat?.sitters ?? []).map(({ build, posture }) => ({ posture, massKg: massOf(build, assume) }));
+  const usual = named.length ? typicalOf(named) : null;
+  const posture = usual?.posture ?? (source.seat?.part === 'mattress' ? 'lying' : 'upright');
+  const sitter = { massKg: usual?.massKg ?? massOf('middling', assume), posture };
+  return { feel: cushionFeel(source, wrap?.value ?? 0, layers, sitter, shop, units, 0), named: usual !== null };
+}
+
+const lookOf = (fit: Fit, request: FitRequest): NonNullable<Outlook['look']> => ({
+  crownMm: fit.crownMm,
+  faces: request.crownedFaces,
+  cornersFull: cornersFull(request),
+  mayBow: fit.bowRisk,
+});
+
+/** How a planned cushion will look, feel and close. A back is leant on and a roll is not sat on: their feel is not predicted. */
+export function outlookOf(one: CushionPlan, shop: Shop, units: UnitSystem): Outlook {
+  const { fit, fitRequest, source, profile } = one;
+  const sat = profile?.kind !== 'body' && source.seat?.part !== 'back' ? feelOfUsual(one, shop, units) : null;
+  return {
+    look: fit && fitRequest ? lookOf(fit, fitRequest) : null,
+    feel: sat && { feel: sat.feel.feel, sinkMm: sat.feel.sinkMm, named: sat.named, verdicts: sat.feel.verdicts },
+    close: fit && { verdict: fit.verdict, deciding: deciding(fit), rough: fit.rough },
+  };
+}
+
+const VERDICTS: Record<FeelVerdict, string> = {
+  'bottoms-out': 'bottoms out',
+  'near-bottom': 'comes near its bottom',
+  'board-like': 'sits like a board',
+  'hard-to-rise': 'is hard to get up from',
+};
+
+/** The feel in words, without anybody's build: `medium; sinks 28 mm under the usual sitter`. `size` prints a length. */
+export function feelWords({ feel, sinkMm, named, verdicts }: NonNullable<Outlook['feel']>, size: (mm: number) => string): string {
+  return [feel, `sinks ${size(sinkMm)} under ${named ? 'the usual' : 'a middling'} sitter`, ...verdicts.map((verdict) => VERDICTS[verdict])].join('; ');
+}
+
+/** The look in words: `crown 20 mm a face; corners full`. */
+export function lookWords({ crownMm, faces, cornersFull: full, mayBow }: NonNullable<Outlook['look']>, size: (mm: number) => string): string {
+  return [
+    crownMm < 0.5 ? 'flat faces' : `crown about ${size(crownMm)} ${faces === 1 ? 'on top' : 'a face'}`,
+    full ? 'corners full' : 'corners under-filled',
+    ...(mayBow ? ['may bow like a boat'] : []),
+  ].join('; ');
+}
+
+/** The figure that a verdict rests on, in words: `1190 Pa` or `164 N/m`. */
+export function decidingWords({ of, value }: Deciding): string {
+  return of === 'pressure' ? `${Math.round(value)} Pa` : `${Math.round(value)} N/m`;
+}
