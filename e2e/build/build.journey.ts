@@ -1,3 +1,4 @@
+import fs from 'node:fs';
 import { expect, test } from '../support/bench';
 
 test('a crown is asked for, seen from above, walked along its profile, and taken back', async ({ shop, page }) => {
@@ -48,10 +49,10 @@ test('schools are compared and one is taken with its number; a cushion takes one
   const tray = shop.tray();
   await tray.getByRole('combobox', { name: 'One number otherwise' }).selectOption({ label: 'boxing higher' });
   await shop.setLength('Boxing higher', '20');
-  await expect(shop.ticket()).toContainText('boxing higher: 20 mm, not 13 mm');
+  await expect(shop.ticket()).toContainText('boxing higher: 20 mm, not 0 mm');
   await shop.saved();
   await page.reload();
-  await expect(shop.ticket()).toContainText('boxing higher: 20 mm, not 13 mm');
+  await expect(shop.ticket()).toContainText('boxing higher: 20 mm, not 0 mm');
   await tray.getByRole('combobox', { name: 'One number otherwise' }).selectOption('none');
   await expect(shop.ticket()).not.toContainText('boxing higher');
 });
@@ -70,6 +71,11 @@ test('a loose cover is mended with one press, and the wrap is laid out in its ow
   await tray.getByRole('combobox', { name: 'The way it is wrapped' }).selectOption({ label: 'parcel fold, mitred' });
   await expect(shop.ticket()).toContainText('wrap, parcel');
   await expect(tray).toContainText('Loose wadding for the corners');
+  // Loose wadding rolls up: said at once, and mended by holding it.
+  await tray.getByRole('combobox', { name: 'Held by' }).selectOption('loose');
+  await expect(shop.ticket()).toContainText('Nothing holds the wrap');
+  await tray.getByRole('combobox', { name: 'Held by' }).selectOption('staples');
+  await expect(shop.ticket()).not.toContainText('Nothing holds the wrap');
   await tray.getByText('Core', { exact: true }).click();
   await expect(tray).toContainText('Kerf between pieces');
   await page
@@ -83,6 +89,23 @@ test('a loose cover is mended with one press, and the wrap is laid out in its ow
   await expect(remnants).toContainText('Reading corner');
   await remnants.getByRole('button', { name: /^Used up/ }).click();
   await expect(remnants).toBeHidden();
+});
+
+test('a job from before a school was corrected keeps its numbers until the new ones are taken', async ({ shop, page }) => {
+  const job = JSON.parse(fs.readFileSync(new URL('../../core/src/job/upgrades/fixtures/2-stalls-benches.json', import.meta.url), 'utf8')) as object;
+  await page.goto('/jobs');
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'old.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ ...job, name: 'From before' })) });
+  await expect(page.getByRole('heading', { name: 'From before' })).toBeVisible();
+  await expect(shop.ticket()).toContainText('Measured over the wrap, edition 1');
+  const before = await shop.size('Cut, plate');
+  await shop.goTo('Build');
+  await shop.tray().getByRole('button', { name: 'Take the new numbers' }).click();
+  await expect(shop.ticket()).not.toContainText('edition 1');
+  // 19 of seam and nothing more, instead of 13 and 6: the plate is as large, the boxing lower.
+  expect(await shop.size('Cut, plate')).toEqual(before);
+  await shop.expectAccessible();
 });
 
 test('a wedge has its slope, its panels and its order of work', async ({ shop, page }) => {

@@ -195,7 +195,7 @@ export function featherMark(request: ChooseRequest, stack: Stack, assume: Consta
     return { off: 6, why: 'suits very light sitters on a sprung base, in a channelled inner case' };
   }
   if (request.feel !== 'soft') return { off: 100, why: 'feels soft: a feather envelope is for that', out: true, save: 'a soft feel asked for' };
-  if (heaviest >= assume('heavySitterKg') && !has(stack, 'spring'))
+  if (heaviest >= assume('heavySitterKg') && request.heightMm >= assume('leastSprungMm') && !has(stack, 'spring'))
     return {
       off: 100,
       why: 'has no springs: for a heavy sitter a feather envelope goes round a sprung core',
@@ -209,7 +209,9 @@ export function featherMark(request: ChooseRequest, stack: Stack, assume: Consta
 export function sprungMark(request: ChooseRequest, stack: Stack, assume: Constants): Mark {
   const heavy = request.part === 'seat' && heaviestOf(request.sitters).massKg >= assume('heavySitterKg');
   if (!has(stack, 'spring'))
-    return heavy ? { off: 22, why: 'has no springs, and a heavy sitter is better off on a sprung core with foam over it' } : { off: 0, why: '' };
+    return heavy && request.heightMm >= assume('leastSprungMm')
+      ? { off: 22, why: 'has no springs, and a heavy sitter is better off on a sprung core with foam over it' }
+      : { off: 0, why: '' };
   if (request.part === 'back') return { off: 100, why: 'has springs, and a back needs none', out: true, save: 'foam or feather without the springs' };
   const hardBase = request.support === 'board' || request.support === 'folding-bed';
   const off = (heavy ? 0 : 18) + (hardBase ? 0 : 10);

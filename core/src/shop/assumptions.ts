@@ -89,6 +89,7 @@ export const ASSUMPTIONS = {
   occasionalDensity: plain(24, 'kg/m³', 'least density of bearing layers, seats used now and then', 'life of foams'),
   backDensity: plain(18, 'kg/m³', 'least density of back cushions and of beds used now and then', 'little load'),
   firmestClass: plain(200, 'N', 'hardness from which a foam is of the firmest class', '45 lbf'),
+  leastSprungMm: plain(125, 'mm', 'a cushion lower than this has no room for springs and foam over them', 'the lowest units are 100 high'),
   regularDenseKgM3: plain(40, 'kg/m³', 'a foam denser than this is not worn out by regular use', 'life of foams'),
   occasionalDenseKgM3: plain(29, 'kg/m³', 'a foam denser than this is not worn out by being used now and then', 'life of foams'),
   backDenseKgM3: plain(25, 'kg/m³', 'a foam denser than this is wasted in a back', 'life of foams'),

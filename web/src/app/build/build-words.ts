@@ -11,9 +11,9 @@ export const WRAP_WORDS: Record<WrapWay, string> = {
 };
 
 export const FIX_WORDS: Record<WrapFix, string> = {
-  adhesive: 'adhesive, at the edges',
-  staples: 'staples, at the edge seam only',
-  stitch: 'stitched by hand',
+  adhesive: 'adhesive',
+  staples: 'staples',
+  stitch: 'hand stitch',
   loose: 'loose',
 };
 

@@ -12,7 +12,6 @@ interface Row {
   readonly key: number;
   readonly name: string;
   readonly idea: string;
-  readonly finished: string;
   readonly core: string;
   readonly sewn: string;
   readonly cut: string;
@@ -33,8 +32,8 @@ interface Row {
     <div class="dialog widest">
       <h2 id="compare-title">Compare schools</h2>
       <p>
-        {{ asked() }} Each school with its own wrap and all its numbers, the core as thick as it asks. Drawn at the edge: how far core (shaded), wrap (waved),
-        seam (dashed) and cut (solid) stand over or short of the finished size (dotted). Press a number to take a school.
+        {{ asked() }} Each school with its own wrap and all its numbers, the core as thick as it asks. Drawn at the edge: how far core (shaded), wrap (broken
+        outline), seam (dashed) and cut (solid) stand over or short of the finished size (dotted). Press a number to take a school.
       </p>
       @if (working(); as words) {
         <p class="tray-words" role="status">{{ words }}</p>
@@ -45,7 +44,6 @@ interface Row {
             <tr>
               <th scope="col">School</th>
               <th scope="col">At the edge, {{ unit() }}</th>
-              <th scope="col" class="num">Finished</th>
               <th scope="col" class="num">Core</th>
               <th scope="col" class="num">Sewn</th>
               <th scope="col" class="num">Plate, cut</th>
@@ -77,7 +75,6 @@ interface Row {
                     }
                   </svg>
                 </td>
-                <td class="num">{{ row.finished }}</td>
                 <td class="num">{{ row.core }}</td>
                 <td class="num">{{ row.sewn }}</td>
                 <td class="num">{{ row.cut }}</td>
@@ -131,7 +128,6 @@ export class CompareDialog {
         key: i + 1,
         name: school.name,
         idea: school.idea,
-        finished: sizes ? size(sizes.finished.width, sizes.finished.depth, sizes.finished.height) : '—',
         core: sizes ? size(sizes.core.width, sizes.core.depth, sizes.core.height) : '—',
         sewn: sizes ? size(sizes.sewn.width, sizes.sewn.depth, sizes.sewn.height) : '—',
         cut: sizes ? size(sizes.cut.width, sizes.cut.depth) : '—',

@@ -27,17 +27,25 @@ const SHOWN_ALLOWANCES = 4;
             <dd>{{ read.asked }}</dd>
           </div>
         }
-        @for (way of read.ways; track way.name) {
-          <div>
-            <dt>presses {{ way.name }}</dt>
-            <dd>{{ way.pressure }} Pa</dd>
-          </div>
-          <div>
-            <dt>pulls {{ way.name }}</dt>
-            <dd>{{ way.tension }} N/m</dd>
-          </div>
-        }
       </dl>
+      <table class="pulls">
+        <thead>
+          <tr>
+            <td></td>
+            <th scope="col">presses Pa</th>
+            <th scope="col">pulls N/m</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (way of read.ways; track way.name) {
+            <tr>
+              <th scope="row">{{ way.name }}</th>
+              <td>{{ way.pressure }}</td>
+              <td>{{ way.tension }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
       <p class="model-note">{{ read.why }}</p>
       @if (read.bow) {
         <p class="verdict">The core is much larger than its cover: it may bow like a boat.</p>

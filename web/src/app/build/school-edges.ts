@@ -17,13 +17,13 @@ export interface EdgeLane {
 }
 
 const LANE_HIGH = 18;
-const FROM_X = 50;
-const FINISHED_X = 100;
+const FROM_X = 46;
+const FINISHED_X = 84;
 /** Drawn units for a millimetre: larger than life, so that 6 mm can be told from 13. */
 const PER_MM = 1.5;
-const MOST_X = 186;
+const MOST_X = 150;
 
-export const EDGE_BOX = `0 0 240 ${3 * LANE_HIGH}`;
+export const EDGE_BOX = `0 0 190 ${3 * LANE_HIGH}`;
 
 /** A school's differences at the edge, a lane for each way; none while nothing is planned. */
 export function edgeLanes({ sizes, wrap, fitRequest, fit }: CushionPlan, units: UnitSystem, step: Pair): EdgeLane[] {

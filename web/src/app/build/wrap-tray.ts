@@ -97,7 +97,7 @@ export class WrapTray {
   protected readonly rolls = computed(() => {
     const { units, step } = this.store.inWords();
     return [
-      { value: 'nearest', name: 'nearest in loft; outdoors an open one' },
+      { value: 'nearest', name: 'nearest in loft' },
       ...(this.store.shop()?.document.waddings ?? []).map(({ id, name, loftMm }) => ({
         value: id,
         name: `${name}, loft ${formatLengthUnit(loftMm, units, step)}`,
