@@ -18,7 +18,7 @@ interface Picture {
 const openWhy = async (page: Page): Promise<void> => page.getByRole('button', { name: 'Cut, plate wide, why' }).click();
 
 const tracePicture = async (page: Page): Promise<void> => {
-  await page.locator('.tabs').getByText('Files and print', { exact: true }).click();
+  await page.locator('[data-part=tabs]').getByText('Files and print', { exact: true }).click();
   await page.getByRole('button', { name: 'From a picture' }).click();
   await page.getByRole('button', { name: 'Take one' }).click();
   await page.getByRole('button', { name: 'Corner of the sheet, back left' }).waitFor();
@@ -35,7 +35,7 @@ const PICTURES: readonly Picture[] = [
     file: 'template-points',
     job: 'Gallery and box seats',
     place: '6/template',
-    before: (page) => page.locator('.tabs').getByText('Points', { exact: true }).click(),
+    before: (page) => page.locator('[data-part=tabs]').getByText('Points', { exact: true }).click(),
   },
   { file: 'template-picture', job: 'Gallery and box seats', place: '6/template', before: tracePicture },
   { file: 'look-over-long-core', job: 'Foyer long seat', place: '1/look-over', before: (page) => page.getByText('Several into one', { exact: true }).click() },
@@ -46,7 +46,7 @@ const PICTURES: readonly Picture[] = [
     job: 'Conductor’s chair',
     place: '5/build',
     before: async (page) => {
-      await page.locator('.tabs').getByText('Crown', { exact: true }).click();
+      await page.locator('[data-part=tabs]').getByText('Crown', { exact: true }).click();
       await page.getByText('Profile along the dragged line').waitFor();
     },
   },
@@ -80,7 +80,7 @@ try {
       .first()
       .waitFor();
     // Until every lay is worked out and the fonts are there.
-    await page.waitForFunction(() => document.fonts.status === 'loaded' && !document.querySelector('.buy .working, .tape .work'));
+    await page.waitForFunction(() => document.fonts.status === 'loaded' && !document.querySelector('[data-part=buy] .working, yl-tape .work'));
     await before?.(page);
     await page.screenshot({ path: path.join(root, `docs/screenshots/${file}.png`) });
     await page.close();

@@ -92,9 +92,9 @@ test('a cloth is given its shrinkage, and the plates of a job of it are cut larg
   await shop.openJob('Ushers’ perches');
   // The stool's flange is cut of calico: 378 seam line grows by 5 % along the roll, 6 outside it on each side.
   await page.getByRole('button', { name: 'Fly-rail stool, 2' }).click();
-  await expect(shop.piece('staple flange').locator('.size')).toContainText(/390\s*×\s*409/);
+  await expect(shop.piece('staple flange').locator('[data-part=size]')).toContainText(/390\s*×\s*409/);
   await shop.goTo('Lay');
   await shop.tray().getByRole('combobox', { name: 'Lay on' }).selectOption({ label: 'lining, Unbleached calico' });
   await shop.tray().getByRole('checkbox', { name: 'washed before it is cut' }).check();
-  await expect(shop.piece('staple flange').locator('.size')).toContainText(/390\s*×\s*390/);
+  await expect(shop.piece('staple flange').locator('[data-part=size]')).toContainText(/390\s*×\s*390/);
 });

@@ -4,7 +4,7 @@ test('a cover is made in another way and of two cloths; cloth that is short is s
   await shop.openJob('Ushers’ perches');
   await page.keyboard.press('/');
   await page.keyboard.type('2 x round 400 x 60 drum');
-  await expect(page.locator('.quick-says')).toHaveText(
+  await expect(page.locator('[data-part=quick-says]')).toHaveText(
     '2 × round, seat 400 × 400, foam’s thickness 60, drum, with a ridge and a staple flange. Enter adds them.',
   );
   await page.keyboard.press('Enter');

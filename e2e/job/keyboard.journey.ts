@@ -9,10 +9,10 @@ test('a cushion in one line, stations, why and undo, all by keyboard', async ({ 
 
   await page.keyboard.press('/');
   await page.keyboard.type('6 x 19 3/4 x 17 x 3 quilted');
-  await expect(page.locator('.quick-says')).toHaveText('“quilted” is not a shape, construction or edge known here');
+  await expect(page.locator('[data-part=quick-says]')).toHaveText('“quilted” is not a shape, construction or edge known here');
   for (let i = 0; i < 7; i++) await page.keyboard.press('Backspace');
   await page.keyboard.type('boxed welt');
-  await expect(page.locator('.quick-says')).toHaveText('6 × rectangle, seat 19 3/4 × 17 × 3 high, boxed, welted. Enter adds them.');
+  await expect(page.locator('[data-part=quick-says]')).toHaveText('6 × rectangle, seat 19 3/4 × 17 × 3 high, boxed, welted. Enter adds them.');
   await page.keyboard.press('Enter');
   await expect(shop.ticket().getByRole('heading', { level: 2 })).toHaveText('Cushion 4');
   await shop.expectSize('Cut, plate', '20 3/4 inches', '18 inches');
@@ -26,7 +26,7 @@ test('a cushion in one line, stations, why and undo, all by keyboard', async ({ 
   const why = shop.ticket().getByRole('button', { name: 'Core wide, why' });
   for (let i = 0; i < 80 && !(await why.evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
-  await expect(shop.ticket().locator('.why')).toContainText('19 3/4 finished');
+  await expect(shop.ticket().locator('yl-why')).toContainText('19 3/4 finished');
 
   await shop.saved();
   await page.keyboard.press('Control+z');

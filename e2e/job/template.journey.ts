@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import { expect, test, type Shop } from '../support/bench';
 
-const part = (shop: Shop, name: string) => shop.tray().locator('.tabs').getByText(name, { exact: true }).click();
+const part = (shop: Shop, name: string) => shop.tray().locator('[data-part=tabs]').getByText(name, { exact: true }).click();
 
 test('any shape by its measures: changed, typed on the drawing, refused in plain words, and the whole cover follows', async ({ shop, page }) => {
   await shop.openJob('Gallery and box seats');
@@ -10,7 +10,7 @@ test('any shape by its measures: changed, typed on the drawing, refused in plain
   await shop.expectSize('Seat', '640 millimetres', '560 millimetres');
   // Typed onto the drawing.
   await page.getByRole('button', { name: /^between the arms 500/ }).click();
-  const typed = page.locator('.dim').getByRole('textbox', { name: 'between the arms' });
+  const typed = page.locator('[data-part=dim]').getByRole('textbox', { name: 'between the arms' });
   await typed.fill('520');
   await typed.press('Enter');
   await expect(shop.tray().getByRole('textbox', { name: 'Between the arms' })).toHaveValue('520');

@@ -11,12 +11,12 @@ test('a plain seat from the first measure to a printed ticket, and found again',
   await shop.setLength('Finished height', '75');
   await shop.expectSize('Finished', '590 millimetres', '490 millimetres', '75 millimetres');
   await shop.expectSize('Cut, plate', '616 millimetres', '516 millimetres');
-  await expect(shop.piece('plate').locator('.size')).toContainText('616');
+  await expect(shop.piece('plate').locator('[data-part=size]')).toContainText('616');
 
   // Every number says why.
   await shop.ticket().getByRole('button', { name: 'Cut, plate wide, why' }).click();
-  await expect(shop.ticket().locator('.why')).toContainText('590 seat − 0 gap = 590 finished');
-  await expect(shop.ticket().locator('.why')).toContainText('+ 2 × 13 seam = 616 cut');
+  await expect(shop.ticket().locator('yl-why')).toContainText('590 seat − 0 gap = 590 finished');
+  await expect(shop.ticket().locator('yl-why')).toContainText('+ 2 × 13 seam = 616 cut');
   await shop.ticket().getByRole('button', { name: 'Cut, plate wide, why' }).click();
 
   // A size typed onto the drawing.
@@ -41,7 +41,7 @@ test('a plain seat from the first measure to a printed ticket, and found again',
   await sheet.getByLabel('State').selectOption('cutting');
   await shop.expectAccessible();
   await sheet.getByRole('button', { name: 'Done' }).click();
-  await expect(page.locator('.job-title')).toContainText('due 15 Jan 2027');
+  await expect(page.locator('[data-part=job-title]')).toContainText('due 15 Jan 2027');
 
   // Name it, and go through every station.
   await shop.tray().getByRole('textbox', { name: 'Called' }).fill('Window seat of the journey');
@@ -54,7 +54,7 @@ test('a plain seat from the first measure to a printed ticket, and found again',
   // The lay is worked out in the worker, and says what to buy.
   await shop.goTo('Lay');
   await expect(shop.tray().getByText('used')).toBeVisible();
-  await expect(shop.ticket().locator('.buy').getByRole('row').filter({ hasText: 'Indigo twill' })).toContainText(/\d m/);
+  await expect(shop.ticket().locator('[data-part=buy]').getByRole('row').filter({ hasText: 'Indigo twill' })).toContainText(/\d m/);
 
   const [ticket] = await Promise.all([page.context().waitForEvent('page'), shop.ticket().getByRole('link', { name: 'Print this ticket' }).click()]);
   const pdf = await page.request.get(ticket.url());
@@ -65,8 +65,8 @@ test('a plain seat from the first measure to a printed ticket, and found again',
   await shop.saved();
   await shop.openJobs();
   await page.getByRole('searchbox', { name: 'Search jobs and cushions' }).fill('window seat of the journey');
-  await expect(page.locator('.jobs .name')).toHaveText(['Bay of the journey']);
-  await expect(page.locator('.chip')).toHaveText(['cutting']);
+  await expect(page.locator('[data-part=name]')).toHaveText(['Bay of the journey']);
+  await expect(page.locator('[data-part=chip]')).toHaveText(['cutting']);
 });
 
 test('the same in inches, with bad input that loses nothing', async ({ shop, page }) => {
@@ -144,8 +144,8 @@ test('steps are ticked and kept, a check measures against the promise', async ({
   await page.getByRole('textbox', { name: 'Deep, measured' }).fill('340');
   await page.getByRole('textbox', { name: 'Remark' }).fill('Corners full.');
   await page.getByRole('textbox', { name: 'Remark' }).blur();
-  await expect(page.locator('.comparison').getByRole('row', { name: 'Wide' })).toContainText('1 mm over');
-  await expect(page.locator('.comparison').getByRole('row', { name: 'Deep' })).toContainText('20 mm over · look again');
+  await expect(page.locator('[data-part=comparison]').getByRole('row', { name: 'Wide' })).toContainText('1 mm over');
+  await expect(page.locator('[data-part=comparison]').getByRole('row', { name: 'Deep' })).toContainText('20 mm over · look again');
   await shop.expectAccessible();
   await expect(page.getByRole('link', { name: 'Check doubtful' })).toBeVisible();
 });

@@ -4,8 +4,8 @@ test('jobs are found, copied, put away and brought back', async ({ shop, page })
   await shop.openJobs();
   await shop.expectAccessible();
   await page.getByRole('combobox', { name: 'State' }).selectOption('late');
-  await expect(page.locator('.jobs .name')).toHaveText(['Puppeteers’ kneelers']);
-  await expect(page.locator('.due.late')).toContainText('3 days late');
+  await expect(page.locator('[data-part=name]')).toHaveText(['Puppeteers’ kneelers']);
+  await expect(page.locator('[data-part=due].late')).toContainText('3 days late');
   await page.getByRole('combobox', { name: 'State' }).selectOption('all');
 
   await page.getByRole('button', { name: 'Copy Storage chest top' }).click();

@@ -21,7 +21,7 @@ export class Shop {
       .getByRole('navigation', { name: 'Stations' })
       .getByRole('link', { name: new RegExp(`^${station}`) })
       .click();
-    await expect(this.page.locator('.tape-stations a.here')).toContainText(station);
+    await expect(this.page.locator('yl-tape a.here')).toContainText(station);
   }
 
   ticket(): Locator {
@@ -48,7 +48,7 @@ export class Shop {
 
   /** The line of a piece on the ticket. */
   piece(label: string): Locator {
-    return this.ticket().locator('.piece-row').filter({ hasText: label });
+    return this.ticket().locator('[data-part=piece-row]').filter({ hasText: label });
   }
 
   /** Types a length into a field of the tray and settles it. */
@@ -59,7 +59,7 @@ export class Shop {
   }
 
   async saved(): Promise<void> {
-    await expect(this.page.locator('.save-state')).toHaveText('saved');
+    await expect(this.page.locator('[data-part=save-state]')).toHaveText('saved');
   }
 
   /** No accessibility violation by the rules of WCAG 2.2 AA. */

@@ -10,8 +10,8 @@ export async function dragRows(): Promise<Row[]> {
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`${base}/jobs/${jobId('Gallery and box seats') ?? ''}/6/template`);
-    await page.locator('.tabs').getByText('Points', { exact: true }).click();
-    await page.waitForFunction(() => !document.querySelector('.buy .working, .tape .work'));
+    await page.locator('[data-part=tabs]').getByText('Points', { exact: true }).click();
+    await page.waitForFunction(() => !document.querySelector('[data-part=buy] .working, yl-tape .work'));
     const box = await page.getByRole('button', { name: 'Point 2', exact: true }).boundingBox();
     if (!box) throw new Error('no point to drag');
     const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };

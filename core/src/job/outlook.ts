@@ -20,8 +20,6 @@ export interface Outlook {
   readonly feel: {
     readonly feel: FeelBand;
     readonly sinkMm: number;
-    /** Somebody was named: it is for the usual one of them; else for a middling sitter. */
-    readonly named: boolean;
     readonly verdicts: readonly FeelVerdict[];
   } | null;
   readonly close: { readonly verdict: FitVerdict; readonly deciding: Deciding; readonly rough: boolean } | null;
@@ -32,7 +30,8 @@ export function cornersFull({ core, widthMm, depthMm, sideLoftAcrossMm, sideLoft
   return (sideLoftAcrossMm > 0 || core.widthMm > widthMm + 1) && (sideLoftAlongMm > 0 || core.depthMm > depthMm + 1);
 }
 
-function feelOfUsual({ source, wrap }: CushionPlan, shop: Shop, units: UnitSystem): { readonly feel: Feel; readonly named: boolean } | null {
+/** How it feels to the usual sitter of those who were named, or to a middling one where nobody was. */
+function feelOfUsual({ source, wrap }: CushionPlan, shop: Shop, units: UnitSystem): Feel | null {
   const layers = fillingLayers(source, shop);
   if (!layers) return null;
   const assume = (key: Parameters<Shop['assume']>[0]): number => shop.assume(key, units);
@@ -40,7 +39,7 @@ function feelOfUsual({ source, wrap }: CushionPlan, shop: Shop, units: UnitSyste
   const usual = named.length ? typicalOf(named) : null;
   const posture = usual?.posture ?? (source.seat?.part === 'mattress' ? 'lying' : 'upright');
   const sitter = { massKg: usual?.massKg ?? massOf('middling', assume), posture };
-  return { feel: cushionFeel(source, wrap?.value ?? 0, layers, sitter, shop, units, 0), named: usual !== null };
+  return cushionFeel(source, wrap?.value ?? 0, layers, sitter, shop, units, 0);
 }
 
 const lookOf = (fit: Fit, request: FitRequest): NonNullable<Outlook['look']> => ({
@@ -56,7 +55,7 @@ export function outlookOf(one: CushionPlan, shop: Shop, units: UnitSystem): Outl
   const sat = profile?.kind !== 'body' && source.seat?.part !== 'back' ? feelOfUsual(one, shop, units) : null;
   return {
     look: fit && fitRequest ? lookOf(fit, fitRequest) : null,
-    feel: sat && { feel: sat.feel.feel, sinkMm: sat.feel.sinkMm, named: sat.named, verdicts: sat.feel.verdicts },
+    feel: sat && { feel: sat.feel, sinkMm: sat.sinkMm, verdicts: sat.verdicts },
     close: fit && { verdict: fit.verdict, deciding: deciding(fit), rough: fit.rough },
   };
 }
@@ -68,9 +67,9 @@ const VERDICTS: Record<FeelVerdict, string> = {
   'hard-to-rise': 'is hard to get up from',
 };
 
-/** The feel in words, without anybody's build: `medium; sinks 28 mm under the usual sitter`. `size` prints a length. */
-export function feelWords({ feel, sinkMm, named, verdicts }: NonNullable<Outlook['feel']>, size: (mm: number) => string): string {
-  return [feel, `sinks ${size(sinkMm)} under ${named ? 'the usual' : 'a middling'} sitter`, ...verdicts.map((verdict) => VERDICTS[verdict])].join('; ');
+/** The feel in words, and nothing of who sits: `medium; sinks 28 mm when sat on`. `size` prints a length. */
+export function feelWords({ feel, sinkMm, verdicts }: NonNullable<Outlook['feel']>, size: (mm: number) => string): string {
+  return [feel, `sinks ${size(sinkMm)} when sat on`, ...verdicts.map((verdict) => VERDICTS[verdict])].join('; ');
 }
 
 /** The look in words: `crown 20 mm a face; corners full`. */

@@ -5,6 +5,7 @@ import { FIT_WORDS, formatLength, formatLengthUnit, formatNumber, type Compared,
 import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solve-pool';
 import { trialAsk } from '../job/trial-ask';
+import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { EDGE_BOX, edgeLanes, type EdgeLane } from './school-edges';
 
 interface Row {
@@ -28,67 +29,86 @@ interface Row {
 /** The cushion through every school side by side; one is taken with its number key, or by its button. */
 @Component({
   selector: 'yl-compare-dialog',
+  imports: [DialogFrame, Words, Button, DialogFoot],
   template: `
-    <div class="dialog widest">
+    <div ylDialog="widest">
       <h2 id="compare-title">Compare schools</h2>
       <p>
         {{ asked() }} Each school with its own wrap and all its numbers, the core as thick as it asks. Drawn at the edge: how far core (shaded), wrap (broken
         outline), seam (dashed) and cut (solid) stand over or short of the finished size (dotted). Press a number to take a school.
       </p>
       @if (working(); as words) {
-        <p class="tray-words" role="status">{{ words }}</p>
+        <p ylWords role="status">{{ words }}</p>
       }
-      <div class="schools-beside">
+      <div
+        class="overflow-auto max-h-[62dvh] [&_th]:px-2 [&_th]:py-1.5 [&_th]:border-t [&_th]:border-t-line [&_th]:text-left [&_th]:align-middle [&_td]:px-2 [&_td]:py-1.5 [&_td]:border-t [&_td]:border-t-line [&_td]:text-left [&_td]:align-middle [&_table]:w-full [&_table]:border-collapse [&_table]:text-small [&_small]:block [&_small]:text-fine [&_small]:text-ink-soft [&_thead_th]:border-t-0 [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:z-1 [&_thead_th]:bg-linen [&_thead_th]:text-label [&_thead_th]:text-ink-soft [&_th[scope=row]]:sticky [&_th[scope=row]]:left-0 [&_th[scope=row]]:min-w-42.5 [&_th[scope=row]]:bg-linen max-tablet:[&_th]:px-1.25 max-tablet:[&_th]:py-1.5 max-tablet:[&_td]:px-1.25 max-tablet:[&_td]:py-1.5 max-tablet:[&_th[scope=row]]:min-w-30 max-tablet:[&_tr>:nth-child(2)]:hidden"
+      >
         <table>
           <thead>
             <tr>
               <th scope="col">School</th>
               <th scope="col">At the edge, {{ unit() }}</th>
-              <th scope="col" class="num">Core</th>
-              <th scope="col" class="num">Sewn</th>
-              <th scope="col" class="num">Plate, cut</th>
-              <th scope="col" class="num">Crown</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Core</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Sewn</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Plate, cut</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Crown</th>
               <th scope="col">Fits</th>
-              <th scope="col" class="num">Cloth m²</th>
-              <th scope="col" class="num">Foam l</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Cloth m²</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Foam l</th>
               <th scope="col"><span class="sr-only">Take it</span></th>
             </tr>
           </thead>
           <tbody>
             @for (row of rows(); track row.id) {
-              <tr [class.here]="row.here">
+              <tr class="[&.here>*]:bg-calico-deep [&.here_th[scope=row]]:bg-calico-deep" [class.here]="row.here">
                 <th scope="row" [title]="row.idea">
-                  <b class="place">{{ row.key }}</b> {{ row.name }}
+                  <b>{{ row.key }}</b> {{ row.name }}
                 </th>
                 <td>
-                  <svg class="edges" [attr.viewBox]="edgeBox" aria-hidden="true">
+                  <svg
+                    class="block w-47.5 h-13.5 [&_text]:fill-ink-soft [&_text]:text-tiny [&_path]:fill-none [&_path]:stroke-2"
+                    [attr.viewBox]="edgeBox"
+                    aria-hidden="true"
+                  >
                     @for (lane of row.lanes; track lane.name) {
                       <text class="lane" x="0" [attr.y]="lane.y + 11">{{ lane.name }}</text>
-                      <rect class="lane-core" [attr.x]="lane.fromX" [attr.y]="lane.y + 2" [attr.width]="lane.coreX - lane.fromX" height="11" />
+                      <rect
+                        class="fill-straw stroke-straw-line"
+                        [attr.x]="lane.fromX"
+                        [attr.y]="lane.y + 2"
+                        [attr.width]="lane.coreX - lane.fromX"
+                        height="11"
+                      />
                       @if (lane.wrapX > lane.coreX) {
-                        <rect class="lane-wrap" [attr.x]="lane.coreX" [attr.y]="lane.y + 2" [attr.width]="lane.wrapX - lane.coreX" height="11" />
+                        <rect
+                          class="fill-sage stroke-sage-line [stroke-dasharray:3_2]"
+                          [attr.x]="lane.coreX"
+                          [attr.y]="lane.y + 2"
+                          [attr.width]="lane.wrapX - lane.coreX"
+                          height="11"
+                        />
                       }
-                      <path class="lane-finished" [attr.d]="'M' + lane.finishedX + ' ' + lane.y + 'v15'" />
-                      <path class="lane-sewn" [attr.d]="'M' + lane.sewnX + ' ' + lane.y + 'v15'" />
-                      <path class="lane-cut" [attr.d]="'M' + lane.cutX + ' ' + lane.y + 'v15'" />
-                      <text class="lane-figure" [attr.x]="lane.figureX" [attr.y]="lane.y + 11">{{ lane.figure }}</text>
+                      <path class="stroke-ink-soft [stroke-dasharray:1.5_2.5]" [attr.d]="'M' + lane.finishedX + ' ' + lane.y + 'v15'" />
+                      <path class="stroke-chalk [stroke-dasharray:4_2]" [attr.d]="'M' + lane.sewnX + ' ' + lane.y + 'v15'" />
+                      <path class="stroke-madder" [attr.d]="'M' + lane.cutX + ' ' + lane.y + 'v15'" />
+                      <text class="font-semibold fill-ink!" [attr.x]="lane.figureX" [attr.y]="lane.y + 11">{{ lane.figure }}</text>
                     }
                   </svg>
                 </td>
-                <td class="num">{{ row.core }}</td>
-                <td class="num">{{ row.sewn }}</td>
-                <td class="num">{{ row.cut }}</td>
-                <td class="num">{{ row.crown }}</td>
-                <td class="fits">
+                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.core }}</td>
+                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.sewn }}</td>
+                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.cut }}</td>
+                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.crown }}</td>
+                <td class="whitespace-nowrap">
                   {{ row.fit }}<small>{{ row.press }}</small>
                 </td>
-                <td class="num">{{ row.cloth }}</td>
-                <td class="num">{{ row.foam }}</td>
+                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.cloth }}</td>
+                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.foam }}</td>
                 <td>
                   @if (row.here) {
-                    <span class="far">in hand</span>
+                    <span>in hand</span>
                   } @else {
-                    <button type="button" class="button" [attr.aria-label]="'Take ' + row.name" (click)="close(row.id)">Take</button>
+                    <button type="button" ylButton [attr.aria-label]="'Take ' + row.name" (click)="close(row.id)">Take</button>
                   }
                 </td>
               </tr>
@@ -96,7 +116,7 @@ interface Row {
           </tbody>
         </table>
       </div>
-      <div class="dialog-foot"><button type="button" class="button strong" (click)="close(null)">Done</button></div>
+      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close(null)">Done</button></div>
     </div>
   `,
   host: { '(keydown)': 'pressed($event)' },

@@ -7,11 +7,12 @@ import { Facts, type Fact } from '../shared/facts';
 import { newId } from '../shared/new-id';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
+import { Button, TrayPart, Words } from '../shared/ui/ui';
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */
 @Component({
   selector: 'yl-core-tray',
-  imports: [QuantityField, Choice, Facts],
+  imports: [Button, Words, QuantityField, Choice, Facts],
   template: `
     <yl-quantity
       class="few"
@@ -42,21 +43,21 @@ import { ShopEditor } from '../shared/shop-editor';
     }
     <yl-facts [facts]="facts()" />
     @for (offcut of offcuts(); track offcut.words) {
-      <p class="offcut">
+      <p class="flex flex-[1_1_100%] flex-wrap items-center gap-y-1 gap-x-3 text-note">
         Left of the last sheet: <b>{{ offcut.words }}</b>
         @if (kept().includes(offcut.grade + ' ' + offcut.thicknessMm)) {
           <span>is on the shelf</span>
         } @else {
-          <button type="button" class="button" [attr.aria-label]="'Keep as a remnant: ' + offcut.words" (click)="keep(offcut)">Keep it</button>
+          <button type="button" ylButton [attr.aria-label]="'Keep as a remnant: ' + offcut.words" (click)="keep(offcut)">Keep it</button>
         }
       </p>
     }
     @if (message(); as text) {
-      <p class="tray-words bad" role="alert">{{ text }}</p>
+      <p ylWords="bad" role="alert">{{ text }}</p>
     }
   `,
   providers: [ShopEditor],
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CoreTray {

@@ -5,6 +5,7 @@ import { Choice, Switch } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/quantity-field';
+import { TrayPart, Words } from '../shared/ui/ui';
 
 type Crown = NonNullable<Cushion['crown']>;
 /** What a crown starts as when a height is typed. */
@@ -14,7 +15,7 @@ const PAD_LOFT_MM = 13;
 /** How far the faces stand proud, how the cloth makes room for it, and what is laid under it. */
 @Component({
   selector: 'yl-crown-tray',
-  imports: [QuantityField, NumberField, Choice, Switch, Facts],
+  imports: [Words, QuantityField, NumberField, Choice, Switch, Facts],
   template: `
     <yl-quantity
       class="few"
@@ -44,10 +45,10 @@ const PAD_LOFT_MM = 13;
       }
       <yl-facts [facts]="facts()" />
     } @else {
-      <p class="tray-words">Flat faces, as far as the filling lets them. Type how far the middle should stand above the edge.</p>
+      <p ylWords>Flat faces, as far as the filling lets them. Type how far the middle should stand above the edge.</p>
     }
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CrownTray {

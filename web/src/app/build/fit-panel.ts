@@ -4,6 +4,7 @@ import { AdviceStore } from '../job/advice-store';
 import { adviceWords } from '../job/advice-words';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
+import { Button, Label, Words } from '../shared/ui/ui';
 import { moreWords, sensitivityWords } from './build-words';
 
 /** Changes shown at most; the first is the one that comes nearest. */
@@ -13,10 +14,11 @@ const SHOWN_ALLOWANCES = 4;
 /** Will it fit: what the model says, what would mend it with one press, and which allowance matters most. It advises and never stops anything. */
 @Component({
   selector: 'yl-fit-panel',
+  imports: [Words, Button, Label],
   template: `
     @if (readings(); as read) {
-      <h2 class="panel-head">{{ read.verdict }}</h2>
-      <dl class="readings">
+      <h2 class="mb-1.5 text-panel">{{ read.verdict }}</h2>
+      <dl class="mt-0.5 mb-1.5 grid grid-cols-[1fr_1fr] gap-y-0.5 gap-x-3 [&_dt]:text-fine [&_dt]:text-ink-soft [&_dd]:text-lead [&_dd]:font-[650]">
         <div>
           <dt>{{ read.faces === 1 ? 'crown on top' : 'crown a face' }}</dt>
           <dd>{{ read.crown }}</dd>
@@ -28,7 +30,9 @@ const SHOWN_ALLOWANCES = 4;
           </div>
         }
       </dl>
-      <table class="pulls">
+      <table
+        class="mt-0.5 mb-1.5 w-full [&_th]:text-fine [&_th]:font-normal [&_th]:text-ink-soft [&_th]:text-left [&_td]:pl-2 [&_td]:text-right [&_td]:text-lead [&_td]:font-[650] [&_thead_th]:pl-2 [&_thead_th]:text-right"
+      >
         <thead>
           <tr>
             <td></td>
@@ -46,34 +50,38 @@ const SHOWN_ALLOWANCES = 4;
           }
         </tbody>
       </table>
-      <p class="model-note">{{ read.why }}</p>
+      <p class="mt-0.5 text-fine text-ink-soft">{{ read.why }}</p>
       @if (read.bow) {
-        <p class="verdict">The core is much larger than its cover: it may bow like a boat.</p>
+        <p class="px-2.5 py-1.75 mb-1.5 rounded-md bg-warn-ground text-note font-semibold">The core is much larger than its cover: it may bow like a boat.</p>
       }
       @if (advice.trying(); as trying) {
-        <p class="tray-words" role="status">
+        <p ylWords role="status">
           Trying changes out: {{ trying.done }} of {{ trying.of }}
-          <button type="button" class="button" (click)="advice.stop()">Stop</button>
+          <button type="button" ylButton (click)="advice.stop()">Stop</button>
         </p>
       }
       @if (advice.failed(); as why) {
-        <p class="tray-words bad" role="alert">Advice could not be worked out: {{ why }}</p>
+        <p ylWords="bad" role="alert">Advice could not be worked out: {{ why }}</p>
       }
       @if (changes().length) {
-        <h3 class="field-label">What would mend it</h3>
-        <ul class="advice">
+        <h3 ylLabel class="mt-3 mb-1!">What would mend it</h3>
+        <ul
+          class="gap-1.5 grid [&_b]:block [&_li]:py-1.5 [&_li]:border-t [&_li]:border-t-line [&_li]:gap-2 [&_li]:grid [&_li]:grid-cols-[minmax(0,1fr)_auto] [&_li]:items-center [&_li]:text-small [&_li]:leading-[1.3]"
+        >
           @for (one of changes(); track one.words) {
             <li>
               <span
                 ><b>{{ one.words }}</b> {{ one.then }}</span
               >
-              <button type="button" class="button" [attr.aria-label]="'Take: ' + one.words" (click)="advice.take(one.advice)">Take</button>
+              <button type="button" ylButton [attr.aria-label]="'Take: ' + one.words" (click)="advice.take(one.advice)">Take</button>
             </li>
           }
         </ul>
       }
-      <h3 class="field-label">What {{ more() }} more does</h3>
-      <dl class="matters">
+      <h3 ylLabel class="mt-3 mb-1!">What {{ more() }} more does</h3>
+      <dl
+        class="text-small [&_dd]:font-semibold [&_dd]:tabular-nums [&_div]:py-0.75 [&_div]:border-t [&_div]:border-t-line [&_div]:flex [&_div]:flex-wrap [&_div]:justify-between [&_div]:gap-y-0 [&_div]:gap-x-2"
+      >
         @for (one of matters(); track one.what) {
           <div>
             <dt>{{ one.what }}</dt>
@@ -82,10 +90,10 @@ const SHOWN_ALLOWANCES = 4;
         }
       </dl>
     } @else {
-      <p class="tray-words">{{ unknown() }}</p>
+      <p ylWords>{{ unknown() }}</p>
     }
     @if (readings()) {
-      <p class="model-note">
+      <p class="mt-0.5 text-fine text-ink-soft">
         {{ rough() ? 'A rough guide: not all of the filling is foam.' : 'A model with assumed constants.' }} It advises; it does not promise.
       </p>
     }

@@ -6,11 +6,12 @@ import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
+import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
 
 /** Which school the cushion follows, the one number that it takes otherwise, and all schools side by side. */
 @Component({
   selector: 'yl-school-tray',
-  imports: [Choice, QuantityField, LucideColumns3],
+  imports: [Label, Button, Words, Choice, QuantityField, LucideColumns3],
   template: `
     <yl-choice class="field wide" label="Allowance school" [options]="schools()" [value]="store.cushion()?.school ?? ''" (changed)="setSchool($event)" />
     <yl-choice
@@ -33,19 +34,19 @@ import { QuantityField } from '../shared/quantity-field';
         (changed)="setAmount($event)"
       />
     }
-    <div class="field">
-      <span class="field-label">Side by side</span>
-      <button type="button" class="button" (click)="compare()"><svg lucideColumns3 size="20"></svg> Compare schools</button>
+    <div class="field block min-w-0">
+      <span ylLabel>Side by side</span>
+      <button type="button" ylButton (click)="compare()"><svg lucideColumns3 size="20"></svg> Compare schools</button>
     </div>
-    <p class="tray-words">{{ idea() }}</p>
+    <p ylWords>{{ idea() }}</p>
     @if (newer(); as words) {
-      <p class="tray-words">
+      <p ylWords>
         {{ words }}
-        <button type="button" class="button" (click)="takeEdition()">Take the new numbers</button>
+        <button type="button" ylButton (click)="takeEdition()">Take the new numbers</button>
       </p>
     }
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SchoolTray {

@@ -4,6 +4,7 @@ import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/quantity-field';
+import { TrayPart } from '../shared/ui/ui';
 import { FIX_WORDS, WRAP_WORDS } from './build-words';
 
 /** How the core is wrapped, in how thick a wadding, what is cut for it and how much comes off the roll. */
@@ -26,7 +27,7 @@ import { FIX_WORDS, WRAP_WORDS } from './build-words';
     <yl-choice class="wide" label="Off the roll, whole job" [options]="rolls()" [value]="roll()" (changed)="setRoll($event)" />
     <yl-facts [facts]="facts()" />
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class WrapTray {

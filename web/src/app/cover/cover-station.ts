@@ -3,6 +3,7 @@ import { JobStore } from '../job/job-store';
 import type { Scene } from '../shared/table/scene';
 import { Switch } from '../shared/choice';
 import { Table } from '../shared/table/table';
+import { StationFrame, Tray, Words } from '../shared/ui/ui';
 import { coverScene } from './cover-scene';
 import { FieldsTray } from './fields-tray';
 import { SlotsTray } from './slots-tray';
@@ -15,19 +16,30 @@ const PARTS = [
 /** The cover's pieces to scale; the construction and its choices in the tray, and which part is of which cloth. */
 @Component({
   selector: 'yl-cover-station',
-  imports: [Table, Switch, FieldsTray, SlotsTray],
+  imports: [Tray, Words, Table, Switch, FieldsTray, SlotsTray],
   template: `
     <yl-table [scene]="scene()" [units]="store.units()" [step]="store.step()" [picked]="picked()" (pick)="pick($event)">
-      <ul class="legend" aria-hidden="true">
-        <li><i class="cut"></i>cut</li>
-        <li><i class="sew"></i>sew</li>
+      <ul
+        class="gap-3.5 absolute top-5 right-41 flex text-label text-ink-soft pointer-events-none [&_i]:border-t-[2.4px] [&_i]:w-5 [&_i]:h-0 [&_li]:gap-1.5 [&_li]:flex [&_li]:items-center"
+        data-part="legend"
+        aria-hidden="true"
+      >
+        <li><i class="border-madder"></i>cut</li>
+        <li><i class="border-chalk border-dashed!"></i>sew</li>
       </ul>
     </yl-table>
-    <div class="tray" role="group" aria-label="Cover tray">
+    <div ylTray class="[grid-area:tray]" role="group" aria-label="Cover tray">
       @if (kept(); as words) {
-        <p class="tray-words" role="status">{{ words }}</p>
+        <p ylWords role="status">{{ words }}</p>
       }
-      <yl-switch class="tabs" label="Cover" [options]="parts" [value]="part()" (changed)="part.set($any($event))" />
+      <yl-switch
+        class="self-end [&_legend]:overflow-hidden [&_legend]:absolute [&_legend]:w-px [&_legend]:[clip-path:inset(50%)]"
+        data-part="tabs"
+        label="Cover"
+        [options]="parts"
+        [value]="part()"
+        (changed)="part.set($any($event))"
+      />
       @if (part() === 'cloths') {
         <yl-slots-tray />
       } @else {
@@ -35,7 +47,7 @@ const PARTS = [
       }
     </div>
   `,
-  host: { class: 'station' },
+  hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CoverStation {

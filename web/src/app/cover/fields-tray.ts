@@ -3,6 +3,7 @@ import { CONSTRUCTIONS, constructionOf, cushionSchema, type Choices, type Field 
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
+import { TrayPart, Words } from '../shared/ui/ui';
 
 /** A construction's field with what stands in it now. */
 type Shown = { readonly key: string; readonly label: string } & (
@@ -13,7 +14,7 @@ type Shown = { readonly key: string; readonly label: string } & (
 /** The construction of a cover and its choices: what is offered, and in which order, is the construction's own. */
 @Component({
   selector: 'yl-fields-tray',
-  imports: [Choice, Switch, QuantityField],
+  imports: [Words, Choice, Switch, QuantityField],
   template: `
     <yl-choice class="field few wider" label="Made as" [options]="constructions" [value]="choices().kind" (changed)="choose($event)" />
     @for (field of fields(); track field.key) {
@@ -36,9 +37,9 @@ type Shown = { readonly key: string; readonly label: string } & (
         <yl-choice [label]="field.label" [options]="field.options" [value]="field.value" (changed)="set(field.label, field.key, $event)" />
       }
     }
-    <p class="tray-words">{{ construction().idea }}</p>
+    <p ylWords>{{ construction().idea }}</p>
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FieldsTray {

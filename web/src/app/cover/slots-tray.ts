@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { constructionOf, type ClothSlot } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
+import { TrayPart, Words } from '../shared/ui/ui';
 
 type OtherSlot = Exclude<ClothSlot, 'main'>;
 
@@ -17,14 +18,14 @@ const MAIN = 'main';
 /** Which parts of a cover are of another cloth than the job's. How much of it there is and how it lies is said where it is laid. */
 @Component({
   selector: 'yl-slots-tray',
-  imports: [Choice],
+  imports: [Words, Choice],
   template: `
-    <p class="tray-words">The main cloth is chosen where it is laid. Every other cloth has a lay of its own.</p>
+    <p ylWords>The main cloth is chosen where it is laid. Every other cloth has a lay of its own.</p>
     @for (slot of slots(); track slot.slot) {
       <yl-choice [label]="slot.label" [options]="slot.options" [value]="slot.value" (changed)="set(slot.slot, slot.label, $event)" />
     }
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SlotsTray {

@@ -2,6 +2,7 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { choose, chooseRequestOf, formatLengthUnit, type Choice as Chosen, type Ranked, type Excluded } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
+import { Button, DialogFoot, DialogFrame, Label, Tick } from '../shared/ui/ui';
 
 export interface ChooseData {
   readonly store: JobStore;
@@ -35,30 +36,34 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
 /** The ranked list: each stack with its reasons, to take or to lay beside the one in hand; and what fell out, with why. */
 @Component({
   selector: 'yl-choose-dialog',
+  imports: [DialogFrame, Label, Tick, Button, DialogFoot],
   template: `
-    <div class="dialog wide">
+    <div ylDialog="wide">
       <h2 id="choose-title">Choose for me</h2>
       <p>{{ asked() }}</p>
-      <fieldset class="ticks">
-        <legend class="field-label">What must hold</legend>
+      <fieldset class="ticks flex flex-wrap gap-y-0 gap-x-3.5">
+        <legend ylLabel>What must hold</legend>
         @for (must of musts; track must.key) {
-          <label class="tickbox"><input type="checkbox" [checked]="held().includes(must.key)" (change)="hold(must.key)" /> {{ must.name }}</label>
+          <label ylTick><input type="checkbox" [checked]="held().includes(must.key)" (change)="hold(must.key)" /> {{ must.name }}</label>
         }
       </fieldset>
-      <ol class="ranking">
+      <ol
+        class="gap-1.5 grid [&_p]:text-note [&_p]:text-ink-soft [&_li]:py-2 [&_li]:border-b [&_li]:border-dotted [&_li]:border-b-line-strong [&_li]:grid [&_li]:grid-cols-[44px_minmax(0,1fr)_auto] [&_li]:items-center [&_li]:gap-y-1 [&_li]:gap-x-3 max-phone:[&_li]:grid-cols-[36px_minmax(0,1fr)]"
+        data-part="ranking"
+      >
         @for (one of shown(); track key(one)) {
           <li>
-            <b class="place">{{ one.score.toFixed(0) }}</b>
+            <b class="font-bold text-grand font-head text-right">{{ one.score.toFixed(0) }}</b>
             <div>
               <strong>{{ words(one) }}</strong>
               <p>{{ one.because }}</p>
               @if (one.verdicts.length) {
-                <p class="far">{{ verdicts(one) }}</p>
+                <p class="font-semibold text-error!">{{ verdicts(one) }}</p>
               }
             </div>
-            <div class="ranking-do">
-              <button type="button" class="button" [attr.aria-label]="'Take ' + words(one)" (click)="close(one)">Take</button>
-              <label class="tickbox"
+            <div class="gap-3 flex max-phone:col-[2]">
+              <button type="button" ylButton [attr.aria-label]="'Take ' + words(one)" (click)="close(one)">Take</button>
+              <label ylTick
                 ><input type="checkbox" [checked]="isRival(one)" [disabled]="!isRival(one) && rivals().length >= 3" (change)="toggle(one)" /> compare<span
                   class="sr-only"
                 >
@@ -73,18 +78,18 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
       </ol>
       <details>
         <summary>{{ choice().excluded.length }} fillings fell out</summary>
-        <ul class="reasons">
+        <ul class="pl-4.5 mb-1 flex-[1_1_100%] [columns:2_260px] text-note list-disc">
           @for (one of choice().excluded; track one.grade) {
             <li>
               <b>{{ name(one.grade) }}</b> {{ one.reason }}.
               @if (saves(one); as save) {
-                <span class="far">What would save it: {{ save }}.</span>
+                <span>What would save it: {{ save }}.</span>
               }
             </li>
           }
         </ul>
       </details>
-      <div class="dialog-foot"><button type="button" class="button strong" (click)="close(null)">Done</button></div>
+      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close(null)">Done</button></div>
     </div>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -26,6 +26,7 @@ import { LineChart, type ChartLine } from '../shared/line-chart';
 import { QuantityField } from '../shared/quantity-field';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
+import { Button, Label, LayerRow, SidePanel, Split, StationFrame, Tool, Tray, Words } from '../shared/ui/ui';
 import { ChooseDialog, type ChooseData, type ChooseResult } from './choose-dialog';
 import { dropIndex, fillingScene } from './filling-scene';
 import { SittersDialog } from './sitters-dialog';
@@ -42,9 +43,28 @@ const VERDICTS: Record<FeelVerdict, string> = {
 /** The stack of layers in section, to scale; soft above, firm below. */
 @Component({
   selector: 'yl-filling-station',
-  imports: [Table, Choice, QuantityField, LineChart, LucideWandSparkles, LucideUsers, LucidePlus, LucideTrash2, LucideArrowUp, LucideArrowDown],
+  imports: [
+    Split,
+    SidePanel,
+    Words,
+    Label,
+    Tray,
+    LayerRow,
+    Tool,
+    Button,
+    Table,
+    Choice,
+    QuantityField,
+    LineChart,
+    LucideWandSparkles,
+    LucideUsers,
+    LucidePlus,
+    LucideTrash2,
+    LucideArrowUp,
+    LucideArrowDown,
+  ],
   templateUrl: './filling-station.html',
-  host: { class: 'station' },
+  hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FillingStation {

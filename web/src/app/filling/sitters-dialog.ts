@@ -4,6 +4,7 @@ import { LucidePlus, LucideTrash2 } from '@lucide/angular';
 import { BUILDS, FEELS, PARTS, POSTURES, type Cushion } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
+import { Button, DialogFields, DialogFoot, DialogFrame, LayerRow, Tick, Tool } from '../shared/ui/ui';
 
 type Seat = NonNullable<Cushion['seat']>;
 type SeatSitter = NonNullable<Seat['sitters']>[number];
@@ -20,13 +21,13 @@ export function sittersWords(sitters: readonly SeatSitter[]): string {
 /** Who sits and how it should feel: asked by build, never by weight, and printed on no ticket. */
 @Component({
   selector: 'yl-sitters-dialog',
-  imports: [Choice, Switch, LucidePlus, LucideTrash2],
+  imports: [DialogFrame, LayerRow, Tick, Tool, Button, DialogFields, DialogFoot, Choice, Switch, LucidePlus, LucideTrash2],
   template: `
-    <div class="dialog">
+    <div ylDialog>
       <h2 id="sitters-title">Who sits, and how should it feel?</h2>
       <p>By build, so that nobody is asked for a weight. None of this is printed on a ticket.</p>
       @for (sitter of sitters(); track $index; let i = $index) {
-        <div class="layer-row" role="group" [attr.aria-label]="'Sitter ' + (i + 1)">
+        <div ylLayerRow data-part="layer-row" role="group" [attr.aria-label]="'Sitter ' + (i + 1)">
           <yl-choice [bare]="true" [label]="'Sitter ' + (i + 1) + ', build'" [options]="builds" [value]="sitter.build" (changed)="change(i, 'build', $event)" />
           <yl-choice
             [bare]="true"
@@ -35,21 +36,21 @@ export function sittersWords(sitters: readonly SeatSitter[]): string {
             [value]="sitter.posture"
             (changed)="change(i, 'posture', $event)"
           />
-          <label class="tickbox"><input type="checkbox" [checked]="sitter.frail ?? false" (change)="toggleFrail(i)" /> finds it hard to get up</label>
-          <button type="button" class="tool quiet" [attr.aria-label]="'Remove sitter ' + (i + 1)" (click)="remove(i)">
+          <label ylTick><input type="checkbox" [checked]="sitter.frail ?? false" (change)="toggleFrail(i)" /> finds it hard to get up</label>
+          <button type="button" ylTool="quiet" [attr.aria-label]="'Remove sitter ' + (i + 1)" (click)="remove(i)">
             <svg lucideTrash2 size="20"></svg>
           </button>
         </div>
       }
       <div>
-        <button type="button" class="button" [disabled]="sitters().length >= 12" (click)="add()"><svg lucidePlus size="20"></svg> Another sitter</button>
+        <button type="button" ylButton [disabled]="sitters().length >= 12" (click)="add()"><svg lucidePlus size="20"></svg> Another sitter</button>
       </div>
-      <div class="dialog-fields">
+      <div ylDialogFields>
         <yl-switch label="It is" [options]="parts" [value]="seat().part ?? 'seat'" (changed)="set('part', $event)" />
         <yl-switch label="It should feel" [options]="feels" [value]="seat().feel ?? 'medium'" (changed)="set('feel', $event)" />
-        <label class="tickbox"><input type="checkbox" [checked]="seat().reversible ?? false" (change)="toggleReversible()" /> turned over now and then</label>
+        <label ylTick><input type="checkbox" [checked]="seat().reversible ?? false" (change)="toggleReversible()" /> turned over now and then</label>
       </div>
-      <div class="dialog-foot"><button type="button" class="button strong" (click)="close()">Done</button></div>
+      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close()">Done</button></div>
     </div>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input
 import { LucideSquare, LucideUnplug, LucideWaves } from '@lucide/angular';
 import { formatNumber, type DeviceId, type Reading } from '@yardland/core';
 import type { Subscription } from 'rxjs';
+import { Button, Chip, Tool, Words } from '../shared/ui/ui';
 import { SamplesApi } from './samples-api';
 
 const TRACE = { width: 260, height: 64 };
@@ -9,16 +10,16 @@ const TRACE = { width: 260, height: 64 };
 /** Reads a device live: its trace, the value now, stop, and at the end the value to take over. */
 @Component({
   selector: 'yl-device-reader',
-  imports: [LucideWaves, LucideSquare, LucideUnplug],
+  imports: [Button, Tool, Chip, Words, LucideWaves, LucideSquare, LucideUnplug],
   template: `
-    <div class="reader">
+    <div class="flex flex-wrap items-center gap-y-2 gap-x-2.5 [&_small]:text-label [&_small]:font-normal [&_output]:text-sheet [&_output]:font-[650]">
       @if (running()) {
-        <button type="button" class="button" (click)="stop()"><svg lucideSquare size="18"></svg> Stop</button>
+        <button type="button" ylButton (click)="stop()"><svg lucideSquare size="18"></svg> Stop</button>
       } @else {
-        <button type="button" class="button" [disabled]="!query()" (click)="start(false)"><svg lucideWaves size="20"></svg> Read from the {{ name() }}</button>
+        <button type="button" ylButton [disabled]="!query()" (click)="start(false)"><svg lucideWaves size="20"></svg> Read from the {{ name() }}</button>
         <button
           type="button"
-          class="tool quiet"
+          ylTool="quiet"
           [disabled]="!query()"
           aria-label="Read, and be unplugged half-way"
           title="Read, and be unplugged half-way"
@@ -28,17 +29,26 @@ const TRACE = { width: 260, height: 64 };
         </button>
       }
       @if (simulated()) {
-        <span class="chip simulated">simulated</span>
+        <span ylChip class="px-2.5! py-0.5! rounded-[99px]! border! border-dashed! border-line-strong! text-label! text-ink-soft!" data-part="chip"
+          >simulated</span
+        >
       }
       @if (last(); as reading) {
-        <svg class="trace" [attr.width]="trace.width" [attr.height]="trace.height" aria-hidden="true"><path [attr.d]="path()" /></svg>
+        <svg
+          class="border-b border-l border-b-line-strong border-l-line-strong [&_path]:fill-none [&_path]:stroke-chalk [&_path]:stroke-2"
+          [attr.width]="trace.width"
+          [attr.height]="trace.height"
+          aria-hidden="true"
+        >
+          <path [attr.d]="path()" />
+        </svg>
         <output
           >{{ shown() }} <small>{{ unit() }}, after {{ seconds() }} s</small></output
         >
       }
     </div>
     @if (message(); as text) {
-      <p class="tray-words bad" role="alert">{{ text }}</p>
+      <p ylWords="bad" role="alert">{{ text }}</p>
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -3,21 +3,22 @@ import { LucideTrash2 } from '@lucide/angular';
 import { dryingCurves, formatNumber, type Constants, type Drying, type DryingCurve, type Sample } from '@yardland/core';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { NumberField } from '../shared/number-field';
+import { Button, PanelHead, Tick, Tool } from '../shared/ui/ui';
 
 const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ? 'in its cover' : 'bare');
 
 /** How a wetted core dries, weighed at intervals, bare and in its cover. */
 @Component({
   selector: 'yl-drying-panel',
-  imports: [LineChart, NumberField, LucideTrash2],
+  imports: [PanelHead, Tick, Button, Tool, LineChart, NumberField, LucideTrash2],
   template: `
-    <div class="check-head">
+    <div ylPanelHead>
       <h3 id="drying-title">Drying</h3>
     </div>
     @if (verdict()) {
-      <p class="dry-words">{{ verdict() }}</p>
+      <p class="mb-2 font-semibold">{{ verdict() }}</p>
     }
-    <div class="gauge-fields">
+    <div class="my-1.5 flex flex-wrap items-end gap-y-1 gap-x-3 [&>.field]:flex-[1_1_96px] [&_.field-says:empty]:hidden">
       <yl-number
         label="Dry, before wetting"
         unit="kg"
@@ -29,15 +30,15 @@ const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ?
       />
       <yl-number label="After" unit="min" [optional]="true" [most]="100000" [value]="minute()" (changed)="minute.set($event)" />
       <yl-number label="Weighs" unit="kg" [optional]="true" [most]="300" [value]="mass()" (changed)="mass.set($event)" />
-      <label class="tickbox"><input type="checkbox" [checked]="covered()" (change)="covered.set(!covered())" /> in its cover</label>
-      <label class="tickbox"><input type="checkbox" [checked]="knocked()" (change)="knocked.set(!knocked())" /> knocked on a grate first</label>
-      <button type="button" class="button" [disabled]="!ready()" (click)="add()">Add weighing</button>
+      <label ylTick><input type="checkbox" [checked]="covered()" (change)="covered.set(!covered())" /> in its cover</label>
+      <label ylTick><input type="checkbox" [checked]="knocked()" (change)="knocked.set(!knocked())" /> knocked on a grate first</label>
+      <button type="button" ylButton [disabled]="!ready()" (click)="add()">Add weighing</button>
     </div>
-    <ul class="readings-list">
+    <ul class="flex flex-wrap gap-y-0.5 gap-x-3.5 [&_li]:flex [&_li]:items-center [&_li]:font-semibold">
       @for (row of rows(); track $index; let i = $index) {
         <li>
           {{ row }}
-          <button type="button" class="tool quiet" [attr.aria-label]="'Take weighing out: ' + row" (click)="drop(i)"><svg lucideTrash2 size="18"></svg></button>
+          <button type="button" ylTool="quiet" [attr.aria-label]="'Take weighing out: ' + row" (click)="drop(i)"><svg lucideTrash2 size="18"></svg></button>
         </li>
       }
     </ul>

@@ -24,6 +24,7 @@ import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
+import { Banner, Button, Empty, InputBox, Label, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { DeviceReader } from './device-reader';
@@ -35,9 +36,31 @@ type Size = 'widthMm' | 'depthMm' | 'thicknessMm' | 'edgeMm' | 'middleMm';
 /** Bench tests of foam: density, press test, set, recovery, drain; typed in or read from a device. */
 @Component({
   selector: 'yl-gauges-page',
-  imports: [Tape, ThemeButton, QuantityField, DeviceReader, DryingPanel, LineChart, NumberField, TextField, LucidePlus, LucideTrash2],
+  imports: [
+    RoomMain,
+    RoomHead,
+    Button,
+    Banner,
+    Empty,
+    Panel,
+    PanelHead,
+    Tool,
+    Label,
+    InputBox,
+    Words,
+    Tape,
+    ThemeButton,
+    QuantityField,
+    DeviceReader,
+    DryingPanel,
+    LineChart,
+    NumberField,
+    TextField,
+    LucidePlus,
+    LucideTrash2,
+  ],
   templateUrl: './gauges-page.html',
-  host: { class: 'room' },
+  hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class GaugesPage {

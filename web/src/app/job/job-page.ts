@@ -5,6 +5,7 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router
 import { LucideCopyPlus, LucideDownload, LucideKeyboard, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
 import { STATIONS } from '@yardland/core';
 import { filter, map, startWith } from 'rxjs';
+import { Banner, Button, Empty, Tool } from '../shared/ui/ui';
 import { PlanSolver } from './plan-solver';
 import { dueWords } from '../shared/days';
 import { KeysDialog } from '../shell/keys-dialog';
@@ -39,6 +40,10 @@ const KEPT_WORDS: Record<Kept, string> = {
 @Component({
   selector: 'yl-job-page',
   imports: [
+    Empty,
+    Button,
+    Tool,
+    Banner,
     RouterOutlet,
     RouterLink,
     Tape,
@@ -55,6 +60,7 @@ const KEPT_WORDS: Record<Kept, string> = {
   ],
   providers: [JobStore, PlanSolver, AdviceStore],
   templateUrl: './job-page.html',
+  styleUrl: './job-page.css',
   host: { '(document:keydown)': 'key($event)' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

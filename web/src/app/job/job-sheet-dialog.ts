@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { JOB_STATES, type Job } from '@yardland/core';
 import { jobStateWords } from '../jobs/state-words';
 import { Choice, Switch } from '../shared/choice';
+import { Button, DialogFields, DialogFoot, DialogFrame, InputBox, Label, TextArea } from '../shared/ui/ui';
 import type { JobStore } from './job-store';
 
 const UNITS = [
@@ -13,49 +14,41 @@ const UNITS = [
 /** What is written on the job's own sheet: name, customer, promise, state, units, remarks. */
 @Component({
   selector: 'yl-job-sheet-dialog',
-  imports: [Choice, Switch],
+  imports: [DialogFrame, DialogFields, Label, InputBox, TextArea, DialogFoot, Button, Choice, Switch],
   template: `
-    <div class="dialog">
+    <div ylDialog>
       <h2 id="sheet-title">The job</h2>
       @if (store.job(); as job) {
-        <div class="dialog-fields">
-          <div class="field">
-            <label class="field-label" for="job-name">Name</label>
-            <input id="job-name" #name class="text-input" maxlength="120" autocomplete="off" [value]="job.name" (change)="setName(name.value)" />
+        <div ylDialogFields>
+          <div class="field block min-w-0">
+            <label ylLabel for="job-name">Name</label>
+            <input id="job-name" #name ylInput maxlength="120" autocomplete="off" [value]="job.name" (change)="setName(name.value)" />
           </div>
-          <div class="field">
-            <label class="field-label" for="job-customer">For</label>
+          <div class="field block min-w-0">
+            <label ylLabel for="job-customer">For</label>
             <input
               id="job-customer"
               #customer
-              class="text-input"
+              ylInput
               maxlength="120"
               autocomplete="off"
               [value]="job.customer ?? ''"
               (change)="set('Customer', 'customer', customer.value)"
             />
           </div>
-          <div class="field">
-            <label class="field-label" for="job-due">Promised for</label>
-            <input id="job-due" #due class="text-input" type="date" [value]="job.dueDate ?? ''" (change)="set('Due date', 'dueDate', due.value)" />
+          <div class="field block min-w-0">
+            <label ylLabel for="job-due">Promised for</label>
+            <input id="job-due" #due ylInput type="date" [value]="job.dueDate ?? ''" (change)="set('Due date', 'dueDate', due.value)" />
           </div>
           <yl-choice label="State" [options]="states" [value]="job.state ?? 'new'" (changed)="set('State', 'state', $event)" />
           <yl-switch label="Measured in" [options]="units" [value]="job.units" (changed)="setUnits($event)" />
-          <div class="field whole">
-            <label class="field-label" for="job-note">Remarks</label>
-            <textarea
-              id="job-note"
-              #note
-              class="text-input"
-              rows="3"
-              maxlength="5000"
-              [value]="job.note ?? ''"
-              (change)="set('Remarks', 'note', note.value)"
-            ></textarea>
+          <div class="field block min-w-0 col-span-full">
+            <label ylLabel for="job-note">Remarks</label>
+            <textarea id="job-note" #note ylInput rows="3" maxlength="5000" [value]="job.note ?? ''" (change)="set('Remarks', 'note', note.value)"></textarea>
           </div>
         </div>
       }
-      <div class="dialog-foot"><button type="button" class="button strong" (click)="close()">Done</button></div>
+      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close()">Done</button></div>
     </div>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -7,7 +7,9 @@ import { isUntouched } from './new-job';
 @Component({
   selector: 'yl-quick-line',
   template: `
-    <div class="quick-box">
+    <div
+      class="px-2.5 rounded-md border-[1.5px] border-dashed border-line-strong gap-2 flex items-center min-h-11 [&_input]:border-0 [&_input]:w-full [&_input]:min-w-0 [&_input]:bg-transparent [&_input]:outline-none [&_input]:text-row focus-within:bg-linen [&_input::placeholder]:text-ink-soft"
+    >
       <kbd aria-hidden="true">/</kbd>
       <input
         #box
@@ -25,11 +27,17 @@ import { isUntouched } from './new-job';
     </div>
     <div id="quick-says" role="status">
       @if (text().trim()) {
-        <p class="quick-says" [class.bad]="!reading().ok">{{ says() }}</p>
+        <p
+          class="px-3 py-2.5 rounded-lg border border-line-strong absolute z-20 top-[calc(100%_+_4px)] right-0 w-82.5 bg-linen shadow-card text-note [&.bad]:text-error"
+          data-part="quick-says"
+          [class.bad]="!reading().ok"
+        >
+          {{ says() }}
+        </p>
       }
     </div>
   `,
-  host: { class: 'quick' },
+  host: { class: 'relative w-67 flex-none max-phone:flex-[1_1_100%] max-tablet:w-43' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class QuickLine {

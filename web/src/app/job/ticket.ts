@@ -23,6 +23,7 @@ import {
   type Piece,
 } from '@yardland/core';
 import { Length } from '../shared/length';
+import { Button, FigureButton } from '../shared/ui/ui';
 import { Why } from '../shared/why';
 import { AdviceStore } from './advice-store';
 import { adviceWords } from './advice-words';
@@ -38,9 +39,14 @@ interface SizeRow {
 /** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */
 @Component({
   selector: 'yl-ticket',
-  imports: [Length, Why, RouterLink, LucidePrinter, LucideTriangleAlert, LucideOctagonX, LucideCircleHelp],
+  imports: [FigureButton, Button, Length, Why, RouterLink, LucidePrinter, LucideTriangleAlert, LucideOctagonX, LucideCircleHelp],
   templateUrl: './ticket.html',
-  host: { class: 'ticket', role: 'complementary', 'aria-label': 'Ticket' },
+  host: {
+    class:
+      'py-3.5 pr-4.5 pl-3.5 border-l border-l-line flex flex-col min-h-0 [filter:drop-shadow(0_3px_5px_var(--color-shade-soft))] [&_h2]:my-0 [&_h2]:text-figure [&_h3]:mt-4 [&_h3]:mb-1 [&_h3]:text-row max-tablet:p-2.5',
+    role: 'complementary',
+    'aria-label': 'Ticket',
+  },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Ticket {

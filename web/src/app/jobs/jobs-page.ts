@@ -10,6 +10,7 @@ import { Choice } from '../shared/choice';
 import { dayWords, daysUntil } from '../shared/days';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
+import { Banner, Button, Chip, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { JobsApi } from './jobs-api';
@@ -20,9 +21,29 @@ type Loaded = { readonly list: JobList; readonly failure: null } | { readonly li
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
   selector: 'yl-jobs-page',
-  imports: [FormsModule, RouterLink, Tape, ThemeButton, Choice, LucidePlus, LucideUpload, LucideArchive, LucideArchiveRestore, LucideCopyPlus],
+  imports: [
+    RoomMain,
+    RoomHead,
+    Label,
+    InputBox,
+    Button,
+    Banner,
+    Empty,
+    Chip,
+    Tool,
+    FormsModule,
+    RouterLink,
+    Tape,
+    ThemeButton,
+    Choice,
+    LucidePlus,
+    LucideUpload,
+    LucideArchive,
+    LucideArchiveRestore,
+    LucideCopyPlus,
+  ],
   templateUrl: './jobs-page.html',
-  host: { class: 'room' },
+  hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class JobsPage {

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatMoney, formatNumber, stagedJob } from '@yardland/core';
 import { NumberField } from '../shared/number-field';
+import { Rows, TrayPart, Words } from '../shared/ui/ui';
 import { VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';
 
 /** All old cores of the job: verdicts, costs, and which replacements the budget pays now, worst first. */
 @Component({
   selector: 'yl-all-cores-tray',
-  imports: [NumberField],
+  imports: [Rows, Words, NumberField],
   template: `
     <yl-number
       label="Budget for new cores"
@@ -17,16 +18,16 @@ import { SeatEditor } from './seat-editor';
       [value]="edit.store.job()?.budget ?? null"
       (changed)="setBudget($event)"
     />
-    <div class="tray-table">
-      <table class="grades" aria-label="All old cores of the job">
+    <div class="flex-[1_1_480px] overflow-x-auto">
+      <table ylRows aria-label="All old cores of the job">
         <thead>
           <tr>
             <th scope="col">cushion</th>
             <th scope="col">verdict</th>
-            <th scope="col" class="right">refresh, each</th>
-            <th scope="col" class="right">replace, each</th>
-            <th scope="col" class="right">now</th>
-            <th scope="col" class="right">later</th>
+            <th scope="col" class="text-right!">refresh, each</th>
+            <th scope="col" class="text-right!">replace, each</th>
+            <th scope="col" class="text-right!">now</th>
+            <th scope="col" class="text-right!">later</th>
           </tr>
         </thead>
         <tbody>
@@ -34,10 +35,10 @@ import { SeatEditor } from './seat-editor';
             <tr>
               <td>{{ row.name }}</td>
               <td>{{ row.verdict }}</td>
-              <td class="right">{{ row.refresh }}</td>
-              <td class="right">{{ row.replace }}</td>
-              <td class="right">{{ row.now }}</td>
-              <td class="right">{{ row.later }}</td>
+              <td class="text-right whitespace-nowrap">{{ row.refresh }}</td>
+              <td class="text-right whitespace-nowrap">{{ row.replace }}</td>
+              <td class="text-right whitespace-nowrap">{{ row.now }}</td>
+              <td class="text-right whitespace-nowrap">{{ row.later }}</td>
             </tr>
           } @empty {
             <tr>
@@ -47,9 +48,9 @@ import { SeatEditor } from './seat-editor';
         </tbody>
       </table>
     </div>
-    <p class="tray-words">{{ words() }}</p>
+    <p ylWords>{{ words() }}</p>
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class AllCoresTray {

@@ -3,6 +3,7 @@ import { LucidePlus, LucideTrash2 } from '@lucide/angular';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
+import { Button, LayerRow, Tool, TrayPart, Words } from '../shared/ui/ui';
 import { longCoreWords } from './long-core-scene';
 import { SeatEditor, type Seat } from './seat-editor';
 
@@ -18,10 +19,10 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
 /** Old cores and offcuts that are to become one long core. */
 @Component({
   selector: 'yl-long-core-tray',
-  imports: [NumberField, QuantityField, TextField, LucidePlus, LucideTrash2],
+  imports: [LayerRow, Tool, Button, Words, NumberField, QuantityField, TextField, LucidePlus, LucideTrash2],
   template: `
     @for (row of rows(); track $index; let i = $index) {
-      <div class="layer-row" role="group" [attr.aria-label]="'Old core ' + (i + 1)">
+      <div ylLayerRow data-part="layer-row" role="group" [attr.aria-label]="'Old core ' + (i + 1)">
         <yl-text [bare]="true" [label]="'Old core ' + (i + 1) + ', called'" [most]="40" [value]="row.name" (changed)="rename(i, $event)" />
         @for (size of sizes; track size.key) {
           <yl-quantity
@@ -33,13 +34,15 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
             [step]="edit.store.step()"
             (changed)="setSize(i, size.key, $event)"
           />
-          <span class="between">{{ size.name }}</span>
+          <span class="-ml-1.5 text-small text-ink-soft">{{ size.name }}</span>
         }
-        <button type="button" class="tool quiet" [attr.aria-label]="'Take ' + row.name + ' out'" (click)="remove(i)"><svg lucideTrash2 size="20"></svg></button>
+        <button type="button" ylTool="quiet" [attr.aria-label]="'Take ' + row.name + ' out'" (click)="remove(i)"><svg lucideTrash2 size="20"></svg></button>
       </div>
     }
-    <div class="layer-row">
-      <button type="button" class="button" [disabled]="rows().length >= 12" (click)="add()"><svg lucidePlus size="20"></svg> Old core or offcut</button>
+    <div ylLayerRow data-part="layer-row">
+      <button type="button" ylButton class="first:ml-18.5" [disabled]="rows().length >= 12" (click)="add()">
+        <svg lucidePlus size="20"></svg> Old core or offcut
+      </button>
       <yl-number
         label="People side by side"
         class="few"
@@ -49,10 +52,10 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
         [value]="edit.seat().places ?? 1"
         (changed)="setPlaces($event)"
       />
-      <p class="tray-words" role="status">{{ words() }}</p>
+      <p ylWords class="basis-27.5" role="status">{{ words() }}</p>
     </div>
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class LongCoreTray {

@@ -9,6 +9,7 @@ import { NumberField } from '../shared/number-field';
 import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
+import { Button, Tick, Tool, TrayPart, Words } from '../shared/ui/ui';
 import { FINDING_WORDS, optionsOf, RATING_WORDS } from './look-over-words';
 import { PicturesApi } from './pictures-api';
 import { SeatEditor, toggled } from './seat-editor';
@@ -18,9 +19,9 @@ const MOST_PICTURES = 12;
 /** The old core measured, looked at and photographed. */
 @Component({
   selector: 'yl-old-core-tray',
-  imports: [Choice, NumberField, QuantityField, TextField, LucideCamera, LucideTrash2],
+  imports: [Tool, Button, Tick, Words, Choice, NumberField, QuantityField, TextField, LucideCamera, LucideTrash2],
   templateUrl: './old-core-tray.html',
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class OldCoreTray {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { formatLength, formatMoney, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
+import { FigureButton, Tick, Words } from '../shared/ui/ui';
 import { Why } from '../shared/why';
 import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';
@@ -7,9 +8,14 @@ import { SeatEditor } from './seat-editor';
 /** The verdict on the old core: its reasons, what would bring it back, and what that costs against a new one. */
 @Component({
   selector: 'yl-old-core-verdict',
-  imports: [Why],
+  imports: [FigureButton, Words, Tick, Why],
   templateUrl: './old-core-verdict.html',
-  host: { class: 'verdict-panel', role: 'region', 'aria-label': 'Verdict on the old core' },
+  host: {
+    class:
+      '[&_h2]:mt-0 [&_h2]:mb-1.5 [&_h2]:text-panel [&_h3]:mt-2.5 [&_h3]:mb-0.5 [&_h3]:text-row [&_ul]:pl-4.5 [&_ul]:my-0 [&_ul]:text-note [&_ul]:list-disc',
+    role: 'region',
+    'aria-label': 'Verdict on the old core',
+  },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class OldCoreVerdict {

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { COVER_FINDINGS, lookedOverCover, say, type CoverFinding } from '@yardland/core';
 import { TextField } from '../shared/text-field';
+import { Label, Tick, TrayPart } from '../shared/ui/ui';
 import { COVER_FINDING_WORDS, COVER_VERDICT_WORDS } from './look-over-words';
 import { SeatEditor, toggled } from './seat-editor';
 
 /** The old cover: which core it came off, and what becomes of it. */
 @Component({
   selector: 'yl-old-cover-tray',
-  imports: [TextField],
+  imports: [Label, Tick, TextField],
   template: `
     <yl-text
       class="few"
@@ -17,16 +18,18 @@ import { SeatEditor, toggled } from './seat-editor';
       [value]="edit.cover().offCore ?? ''"
       (changed)="edit.setCover('Which core it came off', { offCore: $event })"
     />
-    <fieldset class="ticks">
-      <legend class="field-label">The old cover</legend>
+    <fieldset class="ticks flex flex-wrap">
+      <legend ylLabel>The old cover</legend>
       @for (finding of findings; track finding.value) {
-        <label class="tickbox"
+        <label ylTick
           ><input type="checkbox" [checked]="edit.cover().findings.includes(finding.value)" (change)="toggle(finding.value)" />{{ finding.name }}</label
         >
       }
     </fieldset>
     @if (verdict(); as verdict) {
-      <div class="verdict-columns">
+      <div
+        class="pt-1.5 border-t border-t-line grid grid-cols-[repeat(auto-fit,minmax(220px,1fr))] flex-[1_1_100%] gap-y-1 gap-x-6.5 [&_h3]:mb-0.5 [&_h3]:text-row [&_ul]:pl-4.5 [&_ul]:mb-1 [&_ul]:text-note [&_ul]:list-disc"
+      >
         <section aria-label="Verdict on the old cover">
           <h3>{{ verdict.title }}</h3>
           <ul>
@@ -37,7 +40,7 @@ import { SeatEditor, toggled } from './seat-editor';
             }
           </ul>
           @if (verdict.reusable) {
-            <label class="tickbox"
+            <label ylTick
               ><input type="checkbox" [checked]="edit.cover().renew ?? false" (change)="setRenew(!edit.cover().renew)" />make a new one all the same</label
             >
           }
@@ -45,7 +48,7 @@ import { SeatEditor, toggled } from './seat-editor';
       </div>
     }
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class OldCoverTray {

@@ -5,13 +5,14 @@ import { SittersDialog, sittersWords } from '../filling/sitters-dialog';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
+import { Button, Label, TrayPart } from '../shared/ui/ui';
 import { optionsOf } from './look-over-words';
 import { SeatEditor } from './seat-editor';
 
 /** The seat itself: what is under it, who uses it how, and which fire rules may apply. */
 @Component({
   selector: 'yl-seat-tray',
-  imports: [Choice, QuantityField, TextField],
+  imports: [Label, Button, Choice, QuantityField, TextField],
   template: `
     <yl-choice label="Underneath is" [options]="supports" [value]="edit.seat().support ?? ''" (changed)="edit.setSeat('Support', { support: $event })" />
     <yl-choice label="Sat on" [options]="uses" [value]="edit.seat().use ?? ''" (changed)="edit.setSeat('Use', { use: $event })" />
@@ -26,11 +27,11 @@ import { SeatEditor } from './seat-editor';
       [step]="edit.store.step()"
       (changed)="edit.setSeat('Deck height', { deckHeightMm: $event })"
     />
-    <div class="field wide">
-      <span class="field-label" id="who-sits">Who sits</span>
-      <button type="button" class="button wide" aria-describedby="who-sits" (click)="askSitters()">{{ who() }}</button>
+    <div class="field wide block min-w-0">
+      <span ylLabel id="who-sits">Who sits</span>
+      <button type="button" ylButton="wide" aria-describedby="who-sits" (click)="askSitters()">{{ who() }}</button>
     </div>
-    <span class="gap"></span>
+    <span class="basis-full h-0"></span>
     <yl-choice class="wide" label="Used in" [options]="settings" [value]="edit.seat().fire?.setting ?? ''" (changed)="edit.setFire({ setting: $event })" />
     <yl-text
       class="long"
@@ -41,10 +42,10 @@ import { SeatEditor } from './seat-editor';
       (changed)="edit.setFire({ rules: $event })"
     />
     @if (caution(); as words) {
-      <p class="caution">{{ words }}</p>
+      <p class="px-2.5 py-1.75 mt-0.5 mb-1.5 rounded-md flex-[1_1_100%] bg-warn-ground text-note">{{ words }}</p>
     }
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SeatTray {

@@ -23,6 +23,7 @@ import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
+import { Banner, Button, DialogFields, Panel, PanelHead, Room, RoomHead, RoomMain, Rows, Tool } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { WorkedExample } from './worked-example';
@@ -45,9 +46,27 @@ const SYSTEMS = [
 /** The allowance schools: the shipped ones to read and copy, the shop's own to edit, each with an example worked out as it is changed. */
 @Component({
   selector: 'yl-schools-page',
-  imports: [Tape, ThemeButton, TextField, QuantityField, Choice, WorkedExample, LucideCopy, LucideTrash2],
+  imports: [
+    RoomMain,
+    RoomHead,
+    Button,
+    Banner,
+    Panel,
+    PanelHead,
+    Tool,
+    DialogFields,
+    Rows,
+    Tape,
+    ThemeButton,
+    TextField,
+    QuantityField,
+    Choice,
+    WorkedExample,
+    LucideCopy,
+    LucideTrash2,
+  ],
   templateUrl: './schools-page.html',
-  host: { class: 'room' },
+  hostDirectives: [Room],
   providers: [ShopEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

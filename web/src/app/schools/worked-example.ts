@@ -15,6 +15,7 @@ import {
 import { Choice, Switch } from '../shared/choice';
 import { GIVEN_OPTIONS } from '../shared/given-words';
 import { QuantityField } from '../shared/quantity-field';
+import { DialogFields, Panel } from '../shared/ui/ui';
 
 const UNITS = [
   { value: 'metric', name: 'metric' },
@@ -30,14 +31,14 @@ const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heig
 /** One cushion through a school: every size with its derivation, worked out anew as the school or the measures are changed. */
 @Component({
   selector: 'yl-worked-example',
-  imports: [QuantityField, Switch, Choice],
+  imports: [DialogFields, QuantityField, Switch, Choice],
   template: `
     <h2 id="example-title">Worked example</h2>
-    <div class="dialog-fields">
+    <div ylDialogFields>
       <yl-switch label="Measured in" [options]="unitOptions" [value]="units()" (changed)="unitsChanged.emit($any($event))" />
       <yl-choice label="Measured is" [options]="givenOptions" [value]="given()" (changed)="given.set($any($event))" />
     </div>
-    <div class="example-measures">
+    <div class="gap-2.5 grid grid-cols-[repeat(3,minmax(0,1fr))]">
       @for (one of measures; track one.name; let i = $index) {
         <yl-quantity
           [label]="one.name"
@@ -50,7 +51,9 @@ const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heig
         />
       }
     </div>
-    <dl class="example">
+    <dl
+      class="mt-2 [&_b]:text-panel [&_b]:tabular-nums [&_dt]:text-small [&_dt]:text-ink-soft [&_div]:py-1.75 [&_div]:border-t [&_div]:border-t-line [&_div]:grid [&_div]:grid-cols-[92px_minmax(0,1fr)] [&_small]:block [&_small]:text-label [&_small]:leading-[1.35] [&_small]:text-ink-soft"
+    >
       @for (row of rows(); track row.name) {
         <div>
           <dt>{{ row.name }}</dt>
@@ -64,7 +67,8 @@ const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heig
       }
     </dl>
   `,
-  host: { class: 'check worked', role: 'region', 'aria-labelledby': 'example-title' },
+  hostDirectives: [Panel],
+  host: { class: 'block [&_h2]:text-figure', role: 'region', 'aria-labelledby': 'example-title' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class WorkedExample {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { Label } from './ui/ui';
 
 export interface Option {
   readonly value: string;
@@ -10,8 +11,9 @@ let nextId = 0;
 /** A choice from a list. */
 @Component({
   selector: 'yl-choice',
+  imports: [Label],
   template: `
-    <label class="field-label" [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
+    <label ylLabel [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
     <select [id]="id" #box (change)="changed.emit(box.value)">
       @if (value() === '') {
         <option value="" selected>{{ none() }}</option>
@@ -21,7 +23,7 @@ let nextId = 0;
       }
     </select>
   `,
-  host: { class: 'field' },
+  host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Choice {
@@ -38,19 +40,27 @@ export class Choice {
 /** A few choices side by side, one of them on. */
 @Component({
   selector: 'yl-switch',
+  imports: [Label],
   template: `
-    <fieldset class="switch">
-      <legend class="field-label">{{ label() }}</legend>
+    <fieldset class="switch gap-0 flex flex-wrap whitespace-nowrap">
+      <legend ylLabel>{{ label() }}</legend>
       @for (option of options(); track option.value) {
-        <label [class.on]="option.value === value()"
-          ><input type="radio" [name]="name" [value]="option.value" [checked]="option.value === value()" (change)="changed.emit(option.value)" />{{
-            option.name
-          }}</label
+        <label
+          class="px-3.25 -ml-px border border-line-strong relative inline-flex items-center min-h-11 bg-linen font-semibold cursor-pointer [&.on]:border-ink [&.on]:z-1 [&.on]:bg-ink [&.on]:text-linen last-of-type:rounded-r-lg last-of-type:rounded-l-none focus-within:z-2 focus-within:[outline:3px_solid_var(--color-focus)] focus-within:[outline-offset:1px] first-of-type:ml-0 first-of-type:rounded-l-lg"
+          [class.on]="option.value === value()"
+          ><input
+            class="absolute opacity-0"
+            type="radio"
+            [name]="name"
+            [value]="option.value"
+            [checked]="option.value === value()"
+            (change)="changed.emit(option.value)"
+          />{{ option.name }}</label
         >
       }
     </fieldset>
   `,
-  host: { class: 'field' },
+  host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Switch {

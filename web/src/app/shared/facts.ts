@@ -9,7 +9,9 @@ export interface Fact {
 @Component({
   selector: 'yl-facts',
   template: `
-    <dl class="facts small">
+    <dl
+      class="flex flex-wrap self-center gap-y-0.5 gap-x-5 [&_dt]:text-label [&_dt]:text-ink-soft [&_dd]:font-[650] [&_dd]:text-body [&_dd]:leading-[1.4] [&_small]:text-label [&_small]:font-normal"
+    >
       @for (fact of facts(); track fact.name) {
         <div>
           <dt>{{ fact.name }}</dt>
@@ -18,7 +20,7 @@ export interface Fact {
       }
     </dl>
   `,
-  host: { class: 'facts-row' },
+  host: { class: 'block' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Facts {

@@ -5,19 +5,20 @@ import { lengthParts, partsText, type Pair, type UnitSystem } from '@yardland/co
 @Component({
   selector: 'yl-length',
   template: `<span class="sr-only">{{ spoken() }}</span
-    ><span class="length" aria-hidden="true">
+    ><span class="inline-flex items-baseline whitespace-nowrap" aria-hidden="true">
       @if (parts().negative) {
         −
       }
       {{ showWhole() ? parts().whole : '' }}
       @if (parts().numerator) {
-        <span class="fraction"
+        <span
+          class="ml-[0.14em] inline-flex flex-col text-[0.62em] leading-[1.04] text-center self-center [&_span:first-child]:border-b-[1.3px] [&_span:first-child]:border-b-current"
           ><span>{{ parts().numerator }}</span
           ><span>{{ parts().denominator }}</span></span
         >
       }
       @if (unit()) {
-        <span class="unit">{{ parts().unit }}</span>
+        <span class="ml-[0.25em] text-[0.72em] font-normal">{{ parts().unit }}</span>
       }
     </span>`,
   changeDetection: ChangeDetectionStrategy.OnPush,

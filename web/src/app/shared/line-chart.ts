@@ -1,6 +1,7 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
 import type { Data, Layout } from 'plotly.js';
 import type * as Plotly from 'plotly.js-basic-dist-min';
+import { Words } from './ui/ui';
 
 export interface ChartLine {
   readonly name: string;
@@ -9,18 +10,19 @@ export interface ChartLine {
   readonly marks: readonly { readonly name: string; readonly x: number; readonly y: number }[];
 }
 
-const TOKENS = ['--chalk', '--madder', '--sage-line', '--straw-line'] as const;
+const TOKENS = ['--color-chalk', '--color-madder', '--color-sage-line', '--color-straw-line'] as const;
 const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
 
 /** Lines over each other, told apart by colour and by dashes, with named places on them. Plotly is fetched when the first chart is shown. */
 @Component({
   selector: 'yl-line-chart',
+  imports: [Words],
   template: `
-    <figure class="chart">
-      <div #plot class="chart-plot" aria-hidden="true"></div>
+    <figure>
+      <div #plot class="w-full h-58" aria-hidden="true"></div>
       <figcaption class="sr-only">{{ words() }}</figcaption>
       @if (failed()) {
-        <p class="tray-words">The chart could not be fetched.</p>
+        <p ylWords>The chart could not be fetched.</p>
       }
     </figure>
   `,
@@ -66,7 +68,7 @@ export class LineChart {
 
   #data(): Data[] {
     return this.lines().flatMap((line, i): Data[] => {
-      const color = this.#resolved(TOKENS[i % TOKENS.length] ?? '--chalk');
+      const color = this.#resolved(TOKENS[i % TOKENS.length] ?? '--color-chalk');
       return [
         {
           type: 'scatter',
@@ -97,7 +99,7 @@ export class LineChart {
   }
 
   #layout(): Partial<Layout> {
-    const [ink, line] = [this.#resolved('--ink'), this.#resolved('--line')];
+    const [ink, line] = [this.#resolved('--color-ink'), this.#resolved('--color-line')];
     const axis = { color: ink, gridcolor: line, zeroline: false, rangemode: 'tozero' as const, fixedrange: true };
     return {
       autosize: true,

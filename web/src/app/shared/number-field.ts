@@ -1,14 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { parseNumber } from '@yardland/core';
+import { Label } from './ui/ui';
 
 let nextId = 0;
 
 /** A plain number with its unit; point or comma. What is no number in range stays in the field with a sentence, and nothing is changed. */
 @Component({
   selector: 'yl-number',
+  imports: [Label],
   template: `
-    <label class="field-label" [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
-    <div class="quantity" [class.bad]="problem()">
+    <label ylLabel [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
+    <div
+      class="px-2.5 rounded-lg border border-line-strong flex items-center min-h-11 bg-linen [&.bad]:border-error [&.bad]:shadow-[inset_0_0_0_1px_var(--color-error)] [&_input]:border-0 [&_input]:w-full [&_input]:min-w-0 [&_input]:bg-transparent [&_input]:outline-none [&_input]:text-figure [&_input]:font-[650] focus-within:[outline:3px_solid_var(--color-focus)] focus-within:[outline-offset:1px] [&:has(input:disabled)]:border-dashed [&:has(input:disabled)]:bg-transparent [&:has(input:disabled)]:opacity-100"
+      [class.bad]="problem()"
+    >
       <input
         #box
         [id]="id"
@@ -21,12 +26,18 @@ let nextId = 0;
         (change)="take(box.value)"
       />
       @if (unit()) {
-        <span class="unit" aria-hidden="true">{{ unit() }}</span>
+        <span class="pl-1.5 text-label text-ink-soft" aria-hidden="true">{{ unit() }}</span>
       }
     </div>
-    <span class="field-says" [id]="id + '-says'" [class.bad]="problem()" role="status">{{ problem() ?? hint() }}</span>
+    <span
+      class="field-says mt-0.5 block min-h-4.25 text-fine leading-4.25 text-ink-soft [&.bad]:text-error [&.bad]:font-semibold"
+      [id]="id + '-says'"
+      [class.bad]="problem()"
+      role="status"
+      >{{ problem() ?? hint() }}</span
+    >
   `,
-  host: { class: 'field' },
+  host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class NumberField {

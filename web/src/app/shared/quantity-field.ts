@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal, viewChild, type ElementRef } from '@angular/core';
 import { formatExact, formatLength, formatLengthUnit, pairMm, parseLength, roundToStep, type Pair, type UnitSystem } from '@yardland/core';
+import { Label } from './ui/ui';
 
 let nextId = 0;
 
@@ -9,9 +10,13 @@ let nextId = 0;
  */
 @Component({
   selector: 'yl-quantity',
+  imports: [Label],
   template: `
-    <label class="field-label" [attr.for]="id" [class.sr-only]="bare()">{{ label() }}</label>
-    <div class="quantity" [class.bad]="problem()">
+    <label ylLabel [attr.for]="id" [class.sr-only]="bare()">{{ label() }}</label>
+    <div
+      class="px-2.5 rounded-lg border border-line-strong flex items-center min-h-11 bg-linen [&.bad]:border-error [&.bad]:shadow-[inset_0_0_0_1px_var(--color-error)] [&_input]:border-0 [&_input]:w-full [&_input]:min-w-0 [&_input]:bg-transparent [&_input]:outline-none [&_input]:text-figure [&_input]:font-[650] focus-within:[outline:3px_solid_var(--color-focus)] focus-within:[outline-offset:1px] [&:has(input:disabled)]:border-dashed [&:has(input:disabled)]:bg-transparent [&:has(input:disabled)]:opacity-100"
+      [class.bad]="problem()"
+    >
       <input
         #box
         [id]="id"
@@ -29,11 +34,17 @@ let nextId = 0;
         (keydown)="key($event)"
         (blur)="settle()"
       />
-      <span class="unit" aria-hidden="true">{{ units() === 'inch' ? 'in' : 'mm' }}</span>
+      <span class="pl-1.5 text-label text-ink-soft" aria-hidden="true">{{ units() === 'inch' ? 'in' : 'mm' }}</span>
     </div>
-    <span class="field-says" [id]="id + '-says'" [class.bad]="problem()" role="status">{{ problem() ?? reading() ?? hint() ?? '' }}</span>
+    <span
+      class="field-says mt-0.5 block min-h-4.25 text-fine leading-4.25 text-ink-soft [&.bad]:text-error [&.bad]:font-semibold"
+      [id]="id + '-says'"
+      [class.bad]="problem()"
+      role="status"
+      >{{ problem() ?? reading() ?? hint() ?? '' }}</span
+    >
   `,
-  host: { class: 'field' },
+  host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class QuantityField {

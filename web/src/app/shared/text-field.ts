@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { InputBox, Label } from './ui/ui';
 
 let nextId = 0;
 
 /** A line of words to type; given when the field is left or Enter is pressed. */
 @Component({
   selector: 'yl-text',
+  imports: [Label, InputBox],
   template: `
-    <label class="field-label" [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
+    <label ylLabel [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
     <input
       #box
       [id]="id"
-      class="text-input"
+      ylInput
       autocomplete="off"
       [value]="value()"
       [attr.maxlength]="most()"
@@ -19,7 +21,7 @@ let nextId = 0;
       (change)="changed.emit(box.value.trim())"
     />
   `,
-  host: { class: 'field' },
+  host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TextField {

@@ -12,10 +12,12 @@ const NAMED: ReadonlySet<string> = new Set(['sewn', 'core', 'seam line round', '
       <p>{{ step }}</p>
     }
     @if (rounding(); as text) {
-      <p class="rounding">{{ text }}</p>
+      <p class="font-normal text-ink-soft">{{ text }}</p>
     }
   `,
-  host: { class: 'why block' },
+  host: {
+    class: 'block px-2.5 py-2 mt-1 mb-2 rounded-r-md rounded-l-none border-l-3 border-l-chalk bg-calico text-small text-left [&_p:last-of-type]:font-[650]',
+  },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Why {

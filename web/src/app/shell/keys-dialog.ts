@@ -1,5 +1,6 @@
 import { DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Button, DialogFoot, DialogFrame, Tick } from '../shared/ui/ui';
 import { Settings } from './settings';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -20,10 +21,13 @@ const KEYS: readonly (readonly [string, string])[] = [
 /** The list of keys. */
 @Component({
   selector: 'yl-keys-dialog',
+  imports: [DialogFrame, Tick, DialogFoot, Button],
   template: `
-    <div class="dialog">
+    <div ylDialog>
       <h2 id="keys-title">Keys</h2>
-      <dl class="keys">
+      <dl
+        class="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-y-1 gap-x-5.5 [&_dt]:min-w-16.5 [&_div]:py-1 [&_div]:border-b [&_div]:border-dotted [&_div]:border-b-line-strong [&_div]:gap-2.5 [&_div]:flex [&_div]:items-baseline"
+      >
         @for (key of keys; track key[0]) {
           <div>
             <dt>
@@ -33,10 +37,10 @@ const KEYS: readonly (readonly [string, string])[] = [
           </div>
         }
       </dl>
-      <label class="tickbox"
+      <label ylTick
         ><input type="checkbox" [checked]="settings.keys()" (change)="settings.keys.set(!settings.keys())" /> Single letters and digits act as keys</label
       >
-      <div class="dialog-foot"><button type="button" class="button strong" (click)="close()">Close</button></div>
+      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close()">Close</button></div>
     </div>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,14 +1,15 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { Button, Empty } from '../shared/ui/ui';
 
 @Component({
   selector: 'yl-not-found',
-  imports: [RouterLink],
+  imports: [Empty, Button, RouterLink],
   template: `
-    <main class="empty">
+    <main ylEmpty>
       <h1>There is nothing at this address</h1>
       <p>The job may have been renamed or the link cut short.</p>
-      <a class="button" routerLink="/jobs">Go to the jobs</a>
+      <a ylButton routerLink="/jobs">Go to the jobs</a>
     </main>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

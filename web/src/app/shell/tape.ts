@@ -18,12 +18,18 @@ const ROOMS = [
   selector: 'yl-tape',
   imports: [RouterLink, LucideCheck, LucideTriangleAlert, LucideOctagonX, LucideLoaderCircle],
   template: `
-    <a class="tape-name" routerLink="/jobs" aria-label="Yardland, all jobs">Yardland</a>
+    <a
+      class="pt-5 pl-4.5 font-head text-[20px]/7 font-extrabold text-ink no-underline max-tablet:pl-3 max-phone:px-3 max-phone:py-1 max-phone:text-panel"
+      routerLink="/jobs"
+      aria-label="Yardland, all jobs"
+      >Yardland</a
+    >
     @if (job(); as link) {
-      <ol class="tape-stations">
+      <ol class="stations my-1 flex flex-1 flex-col justify-evenly max-phone:order-3 max-phone:flex-[1_0_100%] max-phone:flex-row max-phone:overflow-x-auto">
         @for (station of stations; track station.id; let i = $index) {
           <li>
             <a
+              class="relative mr-6.5 flex min-h-12 items-center justify-between bg-linen pr-1 pl-4.5 text-lead font-[550] text-ink no-underline hover:bg-calico-deep max-tablet:pl-3 max-tablet:text-body max-phone:m-0! max-phone:gap-1.5 max-phone:px-3.5! max-phone:whitespace-nowrap"
               [routerLink]="['/jobs', link.id, link.cushion, station.id]"
               [class.here]="station.id === here()"
               [attr.aria-current]="station.id === here() ? 'step' : null"
@@ -32,13 +38,13 @@ const ROOMS = [
               <span>{{ station.name }}</span>
               @switch (states()?.[station.id]) {
                 @case ('done') {
-                  <svg lucideCheck size="18" class="ok"></svg>
+                  <svg lucideCheck size="18" class="text-ok"></svg>
                 }
                 @case ('doubtful') {
-                  <svg lucideTriangleAlert size="18" class="doubt"></svg>
+                  <svg lucideTriangleAlert size="18" class="text-warn"></svg>
                 }
                 @case ('blocked') {
-                  <svg lucideOctagonX size="18" class="block"></svg>
+                  <svg lucideOctagonX size="18" class="text-error"></svg>
                 }
                 @case ('working') {
                   <svg lucideLoaderCircle size="18" class="work"></svg>
@@ -50,14 +56,22 @@ const ROOMS = [
         }
       </ol>
     }
-    <div class="tape-foot">
+    <div
+      class="mt-auto flex flex-col gap-0.5 bg-linen pt-1.5 pr-1 pb-2.5 pl-2 max-tablet:pr-0 max-tablet:pl-0.5 max-phone:m-0 max-phone:min-w-0 max-phone:flex-[1_1_0] max-phone:flex-row max-phone:flex-nowrap max-phone:overflow-x-auto max-phone:p-0 max-phone:whitespace-nowrap"
+    >
       @for (room of rooms; track room.path) {
-        <a class="tape-room" [routerLink]="room.path" [attr.aria-current]="room.path === '/' + here() ? 'page' : null">{{ room.name }}</a>
+        <a
+          class="flex min-h-9 items-center rounded-md bg-linen px-2.5 font-semibold text-ink no-underline hover:bg-calico-deep aria-[current]:bg-calico-deep"
+          [routerLink]="room.path"
+          [attr.aria-current]="room.path === '/' + here() ? 'page' : null"
+          >{{ room.name }}</a
+        >
       }
       <ng-content />
     </div>
   `,
-  host: { role: 'navigation', 'aria-label': 'Stations', class: 'tape' },
+  styleUrl: './tape.css',
+  host: { role: 'navigation', 'aria-label': 'Stations' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Tape {

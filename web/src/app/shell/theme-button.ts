@@ -1,14 +1,15 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { LucideSunMoon } from '@lucide/angular';
+import { Tool } from '../shared/ui/ui';
 import { Settings } from './settings';
 
 /** Goes through the themes: as the system has it, light, dark. */
 @Component({
   selector: 'yl-theme-button',
-  imports: [LucideSunMoon],
+  imports: [Tool, LucideSunMoon],
   template: `<button
     type="button"
-    class="tool quiet"
+    ylTool="quiet"
     [attr.aria-label]="'Theme: ' + settings.theme()"
     [title]="'Theme: ' + settings.theme()"
     (click)="settings.nextTheme()"

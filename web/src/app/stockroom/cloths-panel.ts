@@ -8,50 +8,53 @@ import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
+import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tick, Words } from '../shared/ui/ui';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 
 /** The shop's cloths: how wide they are, which way they lie, and how they give and shrink. Covers, linings and tickings are all cut of these. */
 @Component({
   selector: 'yl-cloths-panel',
-  imports: [NumberField, QuantityField, TextField, LucidePlus],
+  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tick, NumberField, QuantityField, TextField, LucidePlus],
   template: `
     <h2 id="cloths-title">Cloths</h2>
     @if (message(); as text) {
-      <p class="tray-words bad" role="alert">{{ text }}</p>
+      <p ylWords="bad" role="alert">{{ text }}</p>
     }
-    <div class="stock">
-      <div class="stock-table">
-        <table class="grades" aria-labelledby="cloths-title">
+    <div
+      class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(320px,40%)] items-start [&_h4]:mt-2.5 [&_h4]:mb-1 [&_h4]:text-row max-tablet:grid-cols-[minmax(0,1fr)]"
+    >
+      <div class="overflow-x-auto">
+        <table ylRows aria-labelledby="cloths-title">
           <thead>
             <tr>
               <th scope="col">cloth</th>
-              <th scope="col" class="right">wide</th>
+              <th scope="col" class="text-right!">wide</th>
               <th scope="col">nap</th>
-              <th scope="col" class="right">shrinks, along × across</th>
+              <th scope="col" class="text-right!">shrinks, along × across</th>
             </tr>
           </thead>
           <tbody>
             @for (row of rows(); track row.id) {
-              <tr [class.picked]="row.id === cloth()?.id">
+              <tr class="[&.picked_td]:bg-linen" [class.picked]="row.id === cloth()?.id">
                 <td>
-                  <button type="button" class="link" [attr.aria-pressed]="row.id === cloth()?.id" (click)="chosen.set(row.id)">{{ row.name }}</button>
+                  <button type="button" ylLink [attr.aria-pressed]="row.id === cloth()?.id" (click)="chosen.set(row.id)">{{ row.name }}</button>
                 </td>
-                <td class="right">{{ row.wide }}</td>
+                <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
                 <td>{{ row.nap }}</td>
-                <td class="right">{{ row.shrinks }}</td>
+                <td class="text-right whitespace-nowrap">{{ row.shrinks }}</td>
               </tr>
             }
           </tbody>
         </table>
       </div>
       @if (cloth(); as cloth) {
-        <section class="check" aria-labelledby="cloth-title">
-          <div class="check-head">
+        <section ylPanel class="sticky top-0 mb-0!" aria-labelledby="cloth-title">
+          <div ylPanelHead>
             <h3 id="cloth-title">{{ cloth.name }}</h3>
-            <button type="button" class="button" (click)="add(cloth)"><svg lucidePlus size="20"></svg> One like it</button>
+            <button type="button" ylButton (click)="add(cloth)"><svg lucidePlus size="20"></svg> One like it</button>
           </div>
-          <div class="dialog-fields">
+          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
             <yl-text label="Called" [most]="80" [value]="cloth.name" (changed)="set({ name: $event })" />
             <yl-quantity
               label="Wide"
@@ -90,12 +93,10 @@ const STEP = { mm: 1, inch: 1 / 8 };
               (changed)="set({ shrinkAcrossPercent: $event ?? 0 })"
             />
             <yl-number label="Price a metre" [least]="0" [most]="100000" [value]="cloth.pricePerM" (changed)="set({ pricePerM: $event! })" />
-            <label class="tickbox"><input type="checkbox" [checked]="cloth.oneWay" (change)="set({ oneWay: !cloth.oneWay })" />nap or pattern one way</label>
-            <label class="tickbox"
-              ><input type="checkbox" [checked]="cloth.stretches ?? false" (change)="set({ stretches: !cloth.stretches })" />stretches</label
-            >
+            <label ylTick><input type="checkbox" [checked]="cloth.oneWay" (change)="set({ oneWay: !cloth.oneWay })" />nap or pattern one way</label>
+            <label ylTick><input type="checkbox" [checked]="cloth.stretches ?? false" (change)="set({ stretches: !cloth.stretches })" />stretches</label>
           </div>
-          <p class="tray-words">Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
+          <p ylWords>Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
         </section>
       }
     </div>

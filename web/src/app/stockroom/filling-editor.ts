@@ -4,27 +4,28 @@ import { FILLING_KINDS, type Filling } from '@yardland/core';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { TextField } from '../shared/text-field';
+import { DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
 import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
 
 /** One filling besides foam: springs, feather and down, felt. */
 @Component({
   selector: 'yl-filling-editor',
-  imports: [Choice, NumberField, TextField, LucideTrash2],
+  imports: [PanelHead, Tool, DialogFields, Words, Choice, NumberField, TextField, LucideTrash2],
   template: `
-    <div class="check-head">
+    <div ylPanelHead>
       <h3 id="stock-title">{{ filling().name }}</h3>
-      <button type="button" class="tool quiet" [attr.aria-label]="'Remove ' + filling().name" (click)="removed.emit()">
+      <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + filling().name" (click)="removed.emit()">
         <svg lucideTrash2 size="20"></svg>
       </button>
     </div>
-    <div class="dialog-fields">
+    <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
       <yl-text label="Called" [most]="80" [value]="filling().name" (changed)="set({ name: $event })" />
       <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (changed)="setKind($event)" />
       <yl-number label="Density" unit="kg/m³" [least]="1" [most]="400" [value]="filling().densityKgM3" (changed)="set({ densityKgM3: $event! })" />
       <yl-number label="Price a m³" [most]="1000000" [value]="filling().pricePerM3" (changed)="set({ pricePerM3: $event! })" />
-      <yl-text class="whole" label="Made this high, mm" [most]="300" [value]="heights()" (changed)="setHeights($event)" />
+      <yl-text class="col-span-full" label="Made this high, mm" [most]="300" [value]="heights()" (changed)="setHeights($event)" />
     </div>
-    <p class="tray-words">{{ rule() }}</p>
+    <p ylWords>{{ rule() }}</p>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

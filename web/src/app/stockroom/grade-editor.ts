@@ -4,6 +4,7 @@ import { FAMILIES, formatNumber, hardness25From, type Grade, type Lot, type Quot
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { TextField } from '../shared/text-field';
+import { Button, DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
 import { FAMILY_WORDS, numbersIn } from './stock-words';
 
 /** Suppliers who quote otherwise mostly quote 40 % on 50 mm. */
@@ -12,7 +13,7 @@ const USUAL_QUOTE: Omit<Quoted, 'hardnessN'> = { percent: 40, thicknessMm: 50 };
 /** One foam of the catalogue, with the lots on the shelf. */
 @Component({
   selector: 'yl-grade-editor',
-  imports: [Choice, NumberField, TextField, LucidePlus, LucideTrash2],
+  imports: [PanelHead, Tool, DialogFields, Words, Button, Choice, NumberField, TextField, LucidePlus, LucideTrash2],
   templateUrl: './grade-editor.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

@@ -22,6 +22,7 @@ import { newId } from '../shared/new-id';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
+import { Banner, Button, InputBox, LinkButton, Panel, Room, RoomHead, RoomMain, Rows, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
@@ -48,9 +49,26 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
 /** The shop's fillings with their lots, to edit, and the constants it assumes, each with its meaning, its source and the shop's own value. */
 @Component({
   selector: 'yl-stockroom-page',
-  imports: [Tape, ThemeButton, TextField, GradeEditor, FillingEditor, ClothsPanel, LucidePlus],
+  imports: [
+    RoomMain,
+    RoomHead,
+    Button,
+    Banner,
+    Rows,
+    LinkButton,
+    Panel,
+    Words,
+    InputBox,
+    Tape,
+    ThemeButton,
+    TextField,
+    GradeEditor,
+    FillingEditor,
+    ClothsPanel,
+    LucidePlus,
+  ],
   templateUrl: './stockroom-page.html',
-  host: { class: 'room' },
+  hostDirectives: [Room],
   providers: [ShopEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

@@ -2,20 +2,21 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import { asymmetry, evenOut, formatLengthUnit, grow, growEdges, MARK_EDGES, measured, outlineOf, withoutEars, type Keep, type Outline } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { NumberField } from '../shared/number-field';
+import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 /** How far the halves differ, what would even them out, and everything that is measured on the outline. */
 @Component({
   selector: 'yl-even-tray',
-  imports: [NumberField],
+  imports: [Words, TrayRow, Button, NumberField],
   template: `
     @if (measures(); as all) {
-      <p class="tray-words">{{ verdict() }}</p>
-      <div class="points-tools">
-        <button type="button" class="button strong" [disabled]="even()" (click)="take('average')">Average the halves</button>
-        <button type="button" class="button" [disabled]="even()" (click)="take('left')">Keep the left</button>
-        <button type="button" class="button" [disabled]="even()" (click)="take('right')">Keep the right</button>
+      <p ylWords>{{ verdict() }}</p>
+      <div ylTrayRow>
+        <button type="button" ylButton="strong" [disabled]="even()" (click)="take('average')">Average the halves</button>
+        <button type="button" ylButton [disabled]="even()" (click)="take('left')">Keep the left</button>
+        <button type="button" ylButton [disabled]="even()" (click)="take('right')">Keep the right</button>
       </div>
-      <div class="points-tools" role="group" aria-label="Grow or shrink">
+      <div ylTrayRow role="group" aria-label="Grow or shrink">
         @for (edge of edges; track edge) {
           <yl-number
             class="few"
@@ -27,11 +28,13 @@ import { NumberField } from '../shared/number-field';
             (changed)="setAmount(edge, $event ?? 0)"
           />
         }
-        <button type="button" class="button" [disabled]="!grows()" (click)="grow()">Grow it</button>
-        <button type="button" class="button" (click)="takePenOff()">Take the pen off, {{ pen() }}</button>
-        <button type="button" class="button" (click)="takeEarsOff()">Take the ears off, {{ ears() }}</button>
+        <button type="button" ylButton [disabled]="!grows()" (click)="grow()">Grow it</button>
+        <button type="button" ylButton (click)="takePenOff()">Take the pen off, {{ pen() }}</button>
+        <button type="button" ylButton (click)="takeEarsOff()">Take the ears off, {{ ears() }}</button>
       </div>
-      <dl class="facts">
+      <dl
+        class="flex flex-wrap gap-y-1 gap-x-6.5 [&_dt]:text-label [&_dt]:text-ink-soft [&_dd]:mt-0.5 [&_dd]:text-dialog [&_dd]:font-[650] [&_dd]:leading-10 [&_small]:text-label [&_small]:font-normal"
+      >
         @for (row of all; track row.word) {
           <div>
             <dt>{{ row.word }}</dt>
@@ -41,7 +44,7 @@ import { NumberField } from '../shared/number-field';
       </dl>
     }
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class EvenTray {

@@ -5,6 +5,7 @@ import { fullSize, outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type Ful
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
+import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 const SIZE_WORDS: Record<(typeof TEMPLATE_SIZES)[number], string> = {
   given: 'as measured',
@@ -27,18 +28,18 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
 /** Outlines in from files, and out: full size on paper, or as a file for a saw, a plotter or another program. */
 @Component({
   selector: 'yl-files-tray',
-  imports: [Choice, QuantityField, LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter],
+  imports: [TrayRow, Button, Words, Choice, QuantityField, LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter],
   template: `
-    <div class="points-tools">
-      <label class="button file">
+    <div ylTrayRow>
+      <label ylButton="file">
         <svg lucideFolderOpen size="20"></svg> Outline from a file
         <input #file type="file" class="sr-only" accept=".dxf,.svg,.csv,.json" (change)="open(file.files); file.value = ''" />
       </label>
-      <button type="button" class="button" (click)="photo()"><svg lucideCamera size="20"></svg> From a picture</button>
+      <button type="button" ylButton (click)="photo()"><svg lucideCamera size="20"></svg> From a picture</button>
       <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (changed)="fileUnits.set($any($event))" />
-      <p class="tray-words" role="status">{{ message() }}</p>
+      <p ylWords role="status">{{ message() }}</p>
     </div>
-    <div class="points-tools">
+    <div ylTrayRow>
       <yl-choice class="few" label="Which outline" [options]="outlines()" [value]="which()" (changed)="which.set($event)" />
       <yl-choice class="few" label="On" [options]="papers" [value]="paper()" (changed)="paper.set($any($event))" />
       @if (paper() === 'roll') {
@@ -52,15 +53,15 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
           (changed)="roll.set($event ?? roll())"
         />
       }
-      <a class="button strong" target="_blank" rel="noopener" [href]="print()"><svg lucidePrinter size="20"></svg> Print full size</a>
+      <a ylButton="strong" target="_blank" rel="noopener" [href]="print()"><svg lucidePrinter size="20"></svg> Print full size</a>
       @for (ending of endings; track ending) {
-        <button type="button" class="button" [attr.aria-label]="'Save as ' + ending.toUpperCase()" (click)="save(ending)">
+        <button type="button" ylButton [attr.aria-label]="'Save as ' + ending.toUpperCase()" (click)="save(ending)">
           <svg lucideDownload size="20"></svg> {{ ending.toUpperCase() }}
         </button>
       }
     </div>
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FilesTray {

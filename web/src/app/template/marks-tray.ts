@@ -5,22 +5,23 @@ import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
+import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 /** Ties on the edges and buttons on the face: each keeps its share of the outline, so that it follows every size. */
 @Component({
   selector: 'yl-marks-tray',
-  imports: [Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
+  imports: [TrayRow, Button, Words, Tool, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
   template: `
-    <div class="points-tools">
+    <div ylTrayRow>
       <yl-number label="Ties" class="few" [whole]="true" [least]="1" [most]="20" [value]="many()" (changed)="many.set($event!)" />
       <yl-choice class="few" label="evenly along the" [options]="edges" [value]="edge()" (changed)="edge.set($any($event))" />
-      <button type="button" class="button" (click)="even()">Set them</button>
-      <button type="button" class="button" (click)="addTie()"><svg lucidePlus size="20"></svg> One tie</button>
-      <button type="button" class="button" (click)="addButton()"><svg lucidePlus size="20"></svg> A button</button>
+      <button type="button" ylButton (click)="even()">Set them</button>
+      <button type="button" ylButton (click)="addTie()"><svg lucidePlus size="20"></svg> One tie</button>
+      <button type="button" ylButton (click)="addButton()"><svg lucidePlus size="20"></svg> A button</button>
     </div>
-    <div class="stations" role="group" aria-label="Marks">
+    <div class="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] flex-[1_1_100%] gap-y-1 gap-x-4.5" role="group" aria-label="Marks">
       @for (row of rows(); track $index; let i = $index) {
-        <div class="mark-row" [class.picked]="i === picked()">
+        <div class="gap-2 grid grid-cols-[110px_minmax(0,1fr)_44px] items-center [&_.field-says:empty]:hidden" [class.picked]="i === picked()">
           @if (row.mark.kind === 'tie') {
             <span>tie, {{ row.mark.edge }}</span>
             <yl-quantity
@@ -33,18 +34,18 @@ import { QuantityField } from '../shared/quantity-field';
               (changed)="setTie(i, row.ofMm, $event)"
             />
           } @else {
-            <span>button</span><span class="tray-words">dragged on the drawing</span>
+            <span>button</span><span ylWords>dragged on the drawing</span>
           }
-          <button type="button" class="tool quiet" [attr.aria-label]="'Take mark ' + (i + 1) + ' out'" (click)="drop(i)">
+          <button type="button" ylTool="quiet" [attr.aria-label]="'Take mark ' + (i + 1) + ' out'" (click)="drop(i)">
             <svg lucideTrash2 size="18"></svg>
           </button>
         </div>
       } @empty {
-        <p class="tray-words">No ties or buttons. A tie is measured from the beginning of its edge, going counter-clockwise from the front left.</p>
+        <p ylWords>No ties or buttons. A tie is measured from the beginning of its edge, going counter-clockwise from the front left.</p>
       }
     </div>
   `,
-  host: { class: 'tray-part' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class MarksTray {

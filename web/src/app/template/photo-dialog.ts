@@ -6,6 +6,7 @@ import type { Subscription } from 'rxjs';
 import type { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
+import { Button, DialogFoot, DialogFrame, TrayRow, Words } from '../shared/ui/ui';
 import { TraceWork } from './trace-work';
 
 /** A picture decoded and brought to a size that is fine enough: half a millimetre a pixel on a large sheet. */
@@ -35,7 +36,7 @@ const TOLERANCE_MM = 0.6;
 /** A picture of traced paper made a template: four corners of a sheet of known size, the pen's line found, lines and curves fitted. */
 @Component({
   selector: 'yl-photo-dialog',
-  imports: [Choice, NumberField, LucideCamera, LucideImage],
+  imports: [DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, NumberField, LucideCamera, LucideImage],
   templateUrl: './photo-dialog.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

@@ -7,12 +7,13 @@ import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
 import { measureOf } from '../shared/table/cushion-scene';
+import { Button, Tick, Tool } from '../shared/ui/ui';
 import { measureWord, withMeasure } from './measures';
 
 /** The shape and its measures; depths from the front as a small table. */
 @Component({
   selector: 'yl-shape-tray',
-  imports: [Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
+  imports: [Tick, Tool, Button, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
   template: `
     <yl-choice class="named" label="Shape" [options]="shapes" [value]="shape().shape" (changed)="setShape($event)" />
     @for (option of shape().options ?? []; track option.key) {
@@ -48,28 +49,26 @@ import { measureWord, withMeasure } from './measures';
       }
     }
     @if (stations(); as rows) {
-      <div class="stations" role="group" aria-label="Depths from the straight front">
+      <div
+        class="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] flex-[1_1_100%] gap-y-1 gap-x-4.5"
+        role="group"
+        aria-label="Depths from the straight front"
+      >
         @for (row of rows; track $index; let i = $index) {
-          <div class="station-row">
+          <div class="gap-2 grid grid-cols-[1fr_1fr_auto_44px] items-end [&_.field-says:empty]:hidden">
             <yl-quantity label="at" [mm]="row.atMm" [units]="store.units()" [step]="store.step()" (changed)="setStation(i, { atMm: $event ?? 0 })" />
             <yl-quantity label="deep" [mm]="row.depthMm" [units]="store.units()" [step]="store.step()" (changed)="setStation(i, { depthMm: $event ?? 0 })" />
-            <label class="tickbox"><input type="checkbox" [checked]="row.corner ?? false" (change)="setStation(i, { corner: !row.corner })" /> corner</label>
-            <button
-              type="button"
-              class="tool quiet"
-              [disabled]="rows.length <= 2"
-              [attr.aria-label]="'Take depth ' + (i + 1) + ' out'"
-              (click)="dropStation(i)"
-            >
+            <label ylTick><input type="checkbox" [checked]="row.corner ?? false" (change)="setStation(i, { corner: !row.corner })" /> corner</label>
+            <button type="button" ylTool="quiet" [disabled]="rows.length <= 2" [attr.aria-label]="'Take depth ' + (i + 1) + ' out'" (click)="dropStation(i)">
               <svg lucideTrash2 size="18"></svg>
             </button>
           </div>
         }
-        <button type="button" class="button" (click)="addStation()"><svg lucidePlus size="20"></svg> A depth</button>
+        <button type="button" ylButton (click)="addStation()"><svg lucidePlus size="20"></svg> A depth</button>
       </div>
     }
   `,
-  host: { class: 'tray-inline' },
+  host: { class: 'contents [&>.field]:flex-[1_1_108px] [&>.field]:max-w-75 [&>.field.named]:flex-[1_1_180px]' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ShapeTray {

@@ -26,6 +26,7 @@ import { templateOrigin } from '../shared/table/cushion-scene';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
 import { TextField } from '../shared/text-field';
+import { StationFrame, Tray } from '../shared/ui/ui';
 import { EvenTray } from './even-tray';
 import { FilesTray } from './files-tray';
 import { MarksTray } from './marks-tray';
@@ -46,9 +47,9 @@ type Part = (typeof PARTS)[number]['value'];
 /** The outline: by its measures, by its points, evened out; typed, dragged, and shown with the other sizes over it. */
 @Component({
   selector: 'yl-template-station',
-  imports: [Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray, MarksTray],
+  imports: [Tray, Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray, MarksTray],
   templateUrl: './template-station.html',
-  host: { class: 'station' },
+  hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TemplateStation {

@@ -104,9 +104,9 @@ describe('the table', () => {
   });
 
   it('takes a size typed onto the drawing, within its limits', async () => {
-    find<HTMLButtonElement>('.dim-figure').click();
+    find<HTMLButtonElement>('[data-part=dim] button').click();
     await fixture.whenStable();
-    const input = find<HTMLInputElement>('.dim input');
+    const input = find<HTMLInputElement>('[data-part=dim] input');
     const type = (text: string): void => {
       input.value = text;
       input.dispatchEvent(new Event('input'));

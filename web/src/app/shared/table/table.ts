@@ -19,6 +19,7 @@ import { LucideMaximize, LucideZoomIn, LucideZoomOut } from '@lucide/angular';
 import { formatLengthUnit, pairMm, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
 import { Length } from '../length';
 import { QuantityField } from '../quantity-field';
+import { Tool } from '../ui/ui';
 import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
 import { sceneBounds, type Handle, type Knob, type Scene } from './scene';
 
@@ -45,9 +46,9 @@ const WHEEL_ZOOM = 1.0015;
  */
 @Component({
   selector: 'yl-table',
-  imports: [Length, QuantityField, LucideZoomIn, LucideZoomOut, LucideMaximize],
+  imports: [Tool, Length, QuantityField, LucideZoomIn, LucideZoomOut, LucideMaximize],
   templateUrl: './table.html',
-  host: { class: 'table' },
+  styleUrl: './table.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Table {

@@ -1,0 +1,5 @@
+export * from './boxes';
+export * from './buttons';
+export * from './panels';
+export * from './places';
+export * from './words';
