@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
+import { MessagesList } from './shell/messages-list';
 import { Settings } from './shell/settings';
 
 @Component({
   selector: 'yl-app',
-  imports: [RouterOutlet],
-  template: `<router-outlet />`,
+  imports: [RouterOutlet, MessagesList],
+  template: `<router-outlet /><yl-messages />`,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class App {

@@ -7,23 +7,14 @@ import { Facts, type Fact } from '../shared/facts';
 import { newId } from '../shared/new-id';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
-import { Button, TrayPart, Words } from '../shared/ui/ui';
+import { Button, TrayPart } from '../shared/ui/ui';
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */
 @Component({
   selector: 'yl-core-tray',
-  imports: [Button, Words, QuantityField, Choice, Facts],
+  imports: [Button, QuantityField, Choice, Facts],
   template: `
-    <yl-quantity
-      class="few"
-      [label]="heightWords()"
-      [mm]="store.cushion()?.heightMm ?? 0"
-      [minMm]="5"
-      [maxMm]="1000"
-      [units]="store.units()"
-      [step]="store.step()"
-      (changed)="setHeight($event)"
-    />
+    <yl-quantity class="few" [label]="heightWords()" [mm]="store.cushion()?.heightMm ?? 0" [minMm]="5" [maxMm]="1000" (changed)="setHeight($event)" />
     <yl-choice class="few wider" label="Cut with" [options]="tools" [value]="store.cushion()?.core?.tool ?? 'saw'" (changed)="setTool($event)" />
     @if ((store.cushion()?.core?.layers?.length ?? 0) > 1) {
       <yl-choice label="Top layer" [options]="fronts" [value]="store.cushion()?.core?.layers?.[0]?.overFront ? 'over' : 'flat'" (changed)="setFront($event)" />
@@ -36,8 +27,6 @@ import { Button, TrayPart, Words } from '../shared/ui/ui';
         [maxMm]="100"
         class="few"
         hint="none"
-        [units]="store.units()"
-        [step]="store.step()"
         (changed)="setBevel(i, $event)"
       />
     }
@@ -52,9 +41,6 @@ import { Button, TrayPart, Words } from '../shared/ui/ui';
         }
       </p>
     }
-    @if (message(); as text) {
-      <p ylWords="bad" role="alert">{{ text }}</p>
-    }
   `,
   providers: [ShopEditor],
   hostDirectives: [TrayPart],
@@ -63,7 +49,6 @@ import { Button, TrayPart, Words } from '../shared/ui/ui';
 export class CoreTray {
   protected readonly store = inject(JobStore);
   readonly #edit = inject(ShopEditor);
-  protected readonly message = this.#edit.message;
   /** Foams whose offcut was put on the shelf from here. */
   protected readonly kept = signal<readonly string[]>([]);
   protected readonly tools = [

@@ -17,19 +17,9 @@ const PAD_LOFT_MM = 13;
   selector: 'yl-crown-tray',
   imports: [Words, QuantityField, NumberField, Choice, Switch, Facts],
   template: `
-    <yl-quantity
-      class="few"
-      label="Crown"
-      [mm]="crown()?.mm ?? null"
-      [optional]="true"
-      [maxMm]="200"
-      hint="middle over edge"
-      [units]="store.units()"
-      [step]="store.step()"
-      (changed)="setHeight($event)"
-    />
+    <yl-quantity class="few" label="Crown" [mm]="crown()?.mm ?? null" [optional]="true" [maxMm]="200" hint="middle over edge" (changed)="setHeight($event)" />
     @if (crown(); as crown) {
-      <yl-switch label="The plates are" [options]="ways" [value]="crown.way" (changed)="set({ way: $any($event) })" />
+      <yl-switch label="The plates are" [options]="ways" [value]="crown.way" (changed)="set({ way: $event })" />
       @if (!store.cushionPlan()?.sizes?.slope) {
         <yl-switch label="Crowned" [options]="faces" [value]="'' + crown.faces" (changed)="set({ faces: $event === '1' ? 1 : 2 })" />
       }
@@ -57,7 +47,7 @@ export class CrownTray {
   protected readonly ways = [
     { value: 'bow', name: 'domed' },
     { value: 'flat', name: 'left flat' },
-  ];
+  ] as const;
   protected readonly faces = [
     { value: '2', name: 'both faces' },
     { value: '1', name: 'the top' },

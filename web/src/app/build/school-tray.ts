@@ -29,7 +29,6 @@ import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
         [minMm]="limits().leastMm"
         [maxMm]="limits().mostMm"
         [hint]="bySchool()"
-        [units]="store.units()"
         [step]="fine"
         (changed)="setAmount($event)"
       />
@@ -65,8 +64,8 @@ export class SchoolTray {
   /** The school's numbers that there are, and a way back to none. */
   protected readonly numbers = computed(() => {
     const row = this.#row();
-    const there = SCHOOL_NUMBERS.filter((one) => row && one.get(row) !== null).map(({ key, word }) => ({ value: key as string, name: word }));
-    return this.number() ? [{ value: 'none', name: 'none: all as the school has it' }, ...there] : there;
+    const there = SCHOOL_NUMBERS.filter((one) => row && one.get(row) !== null).map(({ key, word }) => ({ value: key, name: word }));
+    return this.number() ? [{ value: 'none' as const, name: 'none: all as the school has it' }, ...there] : there;
   });
   protected readonly number = computed<SchoolNumberKey | null>(() => this.store.cushion()?.schoolNumber?.number ?? null);
   protected readonly limits = computed(() => {
@@ -95,7 +94,7 @@ export class SchoolTray {
     });
   }
 
-  protected setNumber(key: string): void {
+  protected setNumber(key: SchoolNumberKey | 'none'): void {
     this.store.editCushion('One number of the school', ({ schoolNumber: _before, ...cushion }) => {
       const [row, units] = [this.#row(), this.store.job()?.units ?? 'metric'];
       const number = SCHOOL_NUMBERS.find((one) => one.key === key);

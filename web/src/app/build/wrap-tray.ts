@@ -18,8 +18,6 @@ import { FIX_WORDS, WRAP_WORDS } from './build-words';
       [optional]="true"
       [maxMm]="150"
       [hint]="usualWrap()"
-      [units]="store.units()"
-      [step]="store.step()"
       (changed)="setWrap($event)"
     />
     <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (changed)="setWay($event)" />
@@ -41,8 +39,8 @@ export class WrapTray {
   protected readonly ways = computed(() => {
     const school = this.store.cushionPlan()?.school;
     return [
-      { value: 'school', name: school ? `as the school: ${WRAP_WORDS[school.wrap.way]}` : 'as the school' },
-      ...WRAP_WAYS.map((value) => ({ value: value as string, name: WRAP_WORDS[value] })),
+      { value: 'school' as const, name: school ? `as the school: ${WRAP_WORDS[school.wrap.way]}` : 'as the school' },
+      ...WRAP_WAYS.map((value) => ({ value, name: WRAP_WORDS[value] })),
     ];
   });
 
@@ -86,12 +84,10 @@ export class WrapTray {
     this.store.editCushion('Wrap', ({ wrapLoftMm: _asSchool, ...cushion }) => (mm === null ? cushion : { ...cushion, wrapLoftMm: mm }));
   }
 
-  protected readonly fixes = WRAP_FIXES.map((value) => ({ value: value as string, name: FIX_WORDS[value] }));
+  protected readonly fixes = WRAP_FIXES.map((value) => ({ value, name: FIX_WORDS[value] }));
 
-  protected setFix(value: string): void {
-    this.store.editCushion('How the wrap is held', ({ wrapFix: _before, ...cushion }) =>
-      value === 'adhesive' ? cushion : { ...cushion, wrapFix: value as WrapFix },
-    );
+  protected setFix(value: WrapFix): void {
+    this.store.editCushion('How the wrap is held', ({ wrapFix: _before, ...cushion }) => (value === 'adhesive' ? cushion : { ...cushion, wrapFix: value }));
   }
 
   /** The shop's rolls. The job takes one of them, or whichever is nearest in loft. */
@@ -111,9 +107,7 @@ export class WrapTray {
     this.store.edit('Roll of wadding', ({ waddings: _before, ...job }) => (value === 'nearest' ? job : { ...job, waddings: [value] }));
   }
 
-  protected setWay(value: string): void {
-    this.store.editCushion('Way of wrapping', ({ wrapWay: _asSchool, ...cushion }) =>
-      value === 'school' ? cushion : { ...cushion, wrapWay: value as WrapWay },
-    );
+  protected setWay(value: WrapWay | 'school'): void {
+    this.store.editCushion('Way of wrapping', ({ wrapWay: _asSchool, ...cushion }) => (value === 'school' ? cushion : { ...cushion, wrapWay: value }));
   }
 }

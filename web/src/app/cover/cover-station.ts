@@ -18,7 +18,7 @@ const PARTS = [
   selector: 'yl-cover-station',
   imports: [Tray, Words, Table, Switch, FieldsTray, SlotsTray],
   template: `
-    <yl-table [scene]="scene()" [units]="store.units()" [step]="store.step()" [picked]="picked()" (pick)="pick($event)">
+    <yl-table [scene]="scene()" [picked]="picked()" (pick)="pick($event)">
       <ul
         class="gap-3.5 absolute top-5 right-41 flex text-label text-ink-soft pointer-events-none [&_i]:border-t-[2.4px] [&_i]:w-5 [&_i]:h-0 [&_li]:gap-1.5 [&_li]:flex [&_li]:items-center"
         data-part="legend"
@@ -32,14 +32,7 @@ const PARTS = [
       @if (kept(); as words) {
         <p ylWords role="status">{{ words }}</p>
       }
-      <yl-switch
-        class="self-end [&_legend]:overflow-hidden [&_legend]:absolute [&_legend]:w-px [&_legend]:[clip-path:inset(50%)]"
-        data-part="tabs"
-        label="Cover"
-        [options]="parts"
-        [value]="part()"
-        (changed)="part.set($any($event))"
-      />
+      <yl-switch class="self-end" [bare]="true" data-part="tabs" label="Cover" [options]="parts" [value]="part()" (changed)="part.set($event)" />
       @if (part() === 'cloths') {
         <yl-slots-tray />
       } @else {

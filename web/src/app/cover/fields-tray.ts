@@ -27,7 +27,6 @@ type Shown = { readonly key: string; readonly label: string } & (
           [minMm]="field.minMm"
           [maxMm]="field.maxMm"
           [hint]="field.hint"
-          [units]="store.units()"
           [step]="fine"
           (changed)="set(field.label, field.key, $event)"
         />

@@ -20,11 +20,12 @@ import { today } from '../shared/days';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
+import { Messages } from '../shared/messages';
 import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
-import { Banner, Button, Empty, InputBox, Label, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
+import { Button, Empty, InputBox, Label, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { DeviceReader } from './device-reader';
@@ -33,6 +34,9 @@ import { SamplesApi } from './samples-api';
 
 type Size = 'widthMm' | 'depthMm' | 'thicknessMm' | 'edgeMm' | 'middleMm';
 
+/** What messages of the gauges are about. */
+const ABOUT = 'samples';
+
 /** Bench tests of foam: density, press test, set, recovery, drain; typed in or read from a device. */
 @Component({
   selector: 'yl-gauges-page',
@@ -40,7 +44,6 @@ type Size = 'widthMm' | 'depthMm' | 'thicknessMm' | 'edgeMm' | 'middleMm';
     RoomMain,
     RoomHead,
     Button,
-    Banner,
     Empty,
     Panel,
     PanelHead,
@@ -78,7 +81,7 @@ export class GaugesPage {
   protected readonly samples = signal<readonly StoredSample[]>([]);
   readonly #chosen = signal<string | null>(null);
   protected readonly compared = signal<string | null>(null);
-  protected readonly message = signal<string | null>(null);
+  readonly #messages = inject(Messages);
   protected readonly loadKg = signal(15);
 
   protected readonly current = computed(() => this.samples().find(({ id }) => id === this.#chosen()) ?? this.samples()[0] ?? null);
@@ -140,15 +143,17 @@ export class GaugesPage {
   );
 
   constructor() {
-    this.#api.list().subscribe({ next: (samples) => this.samples.set(samples), error: (error: unknown) => this.message.set(problemOf(error).message) });
+    this.#api
+      .list()
+      .subscribe({ next: (samples) => this.samples.set(samples), error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message) });
     // One failed write is said and the next goes out all the same: it holds the whole sample.
     const writing = this.#writes
       .pipe(
         concatMap((stored) =>
           this.#api.write(stored).pipe(
-            tap(() => this.message.set(null)),
+            tap(() => this.#messages.settle(ABOUT)),
             catchError((error: unknown) => {
-              this.message.set(`“${stored.sample.name}” was not saved: ${problemOf(error).message} Change it again to try once more.`);
+              this.#messages.warn(ABOUT, `“${stored.sample.name}” was not saved: ${problemOf(error).message} Change it again to try once more.`);
               return EMPTY;
             }),
           ),
@@ -172,14 +177,14 @@ export class GaugesPage {
         this.samples.update((all) => [stored, ...all]);
         this.#chosen.set(stored.id);
       },
-      error: (error: unknown) => this.message.set(problemOf(error).message),
+      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
     });
   }
 
   protected remove({ id }: StoredSample): void {
     this.#api.drop(id).subscribe({
       next: () => this.samples.update((all) => all.filter((one) => one.id !== id)),
-      error: (error: unknown) => this.message.set(problemOf(error).message),
+      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
     });
   }
 
@@ -208,8 +213,8 @@ export class GaugesPage {
         return { ...shop, grades: [...shop.grades, grade] };
       })
       .subscribe({
-        next: () => this.message.set(`${sample.name} stands in the stockroom now, as measured. Give it its sheets and its price there.`),
-        error: (error: unknown) => this.message.set(problemOf(error).message),
+        next: () => this.#messages.tell(ABOUT, `${sample.name} stands in the stockroom now, as measured. Give it its sheets and its price there.`),
+        error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
       });
   }
 
@@ -263,10 +268,10 @@ export class GaugesPage {
   protected addDrain(poured: string, minute: string, litres: string): void {
     const [pouredL, at, collected] = [poured, minute, litres].map(parseNumber);
     if (!pouredL || at === null || at === undefined || collected === null || collected === undefined || at < 0 || collected < 0) {
-      this.message.set('A drain reading is litres poured, minutes, and litres collected until then.');
+      this.#messages.warn(ABOUT, 'A drain reading is litres poured, minutes, and litres collected until then.');
       return;
     }
-    this.message.set(null);
+    this.#messages.settle(ABOUT);
     this.#edit((sample) => ({ ...sample, drain: { pouredL, collected: [...(sample.drain?.collected ?? []), { minute: at, litres: collected }] } }));
   }
 

@@ -14,6 +14,7 @@ import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { ConflictDialog } from './conflict-dialog';
 import { JobSheetDialog } from './job-sheet-dialog';
+import { MEASURES } from '../shared/measures';
 import { AdviceStore } from './advice-store';
 import { JobStore } from './job-store';
 import { QuickLine } from './quick-line';
@@ -58,7 +59,7 @@ const KEPT_WORDS: Record<Kept, string> = {
     LucideCopyPlus,
     LucideTrash2,
   ],
-  providers: [JobStore, PlanSolver, AdviceStore],
+  providers: [JobStore, PlanSolver, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
   templateUrl: './job-page.html',
   styleUrl: './job-page.css',
   host: { '(document:keydown)': 'key($event)' },

@@ -8,15 +8,19 @@ import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, s
 import { newJob } from '../job/new-job';
 import { Choice } from '../shared/choice';
 import { dayWords, daysUntil } from '../shared/days';
+import { Messages } from '../shared/messages';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
-import { Banner, Button, Chip, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
+import { Button, Chip, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { JobsApi } from './jobs-api';
 import { jobStateWords } from './state-words';
 
 type Loaded = { readonly list: JobList; readonly failure: null } | { readonly list: null; readonly failure: string };
+
+/** What messages of the list are about. */
+const ABOUT = 'jobs';
 
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
@@ -27,7 +31,6 @@ type Loaded = { readonly list: JobList; readonly failure: null } | { readonly li
     Label,
     InputBox,
     Button,
-    Banner,
     Empty,
     Chip,
     Tool,
@@ -56,9 +59,7 @@ export class JobsPage {
   protected readonly search = signal('');
   protected readonly state = signal('');
   protected readonly archived = signal(false);
-  protected readonly message = signal<string | null>(null);
-  /** The job put away last, to be brought back. */
-  protected readonly putAway = signal<{ readonly id: string; readonly revision: number; readonly name: string } | null>(null);
+  readonly #messages = inject(Messages);
   readonly #again = new Subject<void>();
 
   protected readonly stateOptions = [
@@ -114,7 +115,7 @@ export class JobsPage {
   protected create(): void {
     const shop = this.#shop();
     if (!shop) {
-      this.message.set('The shop’s materials are not there yet; try again in a moment.');
+      this.#messages.warn(ABOUT, 'The shop’s materials are not there yet; try again in a moment.');
       return;
     }
     this.#open(this.#api.create(newJob(shop)));
@@ -127,20 +128,17 @@ export class JobsPage {
   protected archive(job: JobSummary, archived: boolean): void {
     this.#api.archive(job.id, job.revision, archived).subscribe({
       next: ({ id, revision }) => {
-        this.putAway.set(archived ? { id, revision, name: job.name } : null);
+        if (archived) this.#messages.tell(ABOUT, `${job.name} was put away.`, () => this.#bringBack(id, revision));
         this.#again.next();
       },
-      error: (error: unknown) => this.message.set(problemOf(error).message),
+      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
     });
   }
 
-  protected bringBack(): void {
-    const job = this.putAway();
-    if (!job) return;
+  #bringBack(id: string, revision: number): void {
     this.#api
-      .archive(job.id, job.revision, false)
-      .subscribe({ next: () => this.#again.next(), error: (error: unknown) => this.message.set(problemOf(error).message) });
-    this.putAway.set(null);
+      .archive(id, revision, false)
+      .subscribe({ next: () => this.#again.next(), error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message) });
   }
 
   protected chooseFile(): void {
@@ -153,7 +151,7 @@ export class JobsPage {
     input.value = '';
     if (!file) return;
     if (file.size > JOB_TEXT_LIMIT) {
-      this.message.set(`${file.name} is ${Math.round(file.size / 1e6)} MB; a job file is at most ${JOB_TEXT_LIMIT / 1e6} MB.`);
+      this.#messages.warn(ABOUT, `${file.name} is ${Math.round(file.size / 1e6)} MB; a job file is at most ${JOB_TEXT_LIMIT / 1e6} MB.`);
       return;
     }
     const read = readJobText(await file.text());
@@ -161,14 +159,17 @@ export class JobsPage {
     if (read.ok) this.#open(this.#api.create(read.value));
     else {
       const [first] = read.problems;
-      this.message.set(`${file.name} was not taken. ${first ? `${first.path ? `At ${first.path}: ` : ''}${sayLine(first, { units: 'metric', step })}` : ''}`);
+      this.#messages.warn(
+        ABOUT,
+        `${file.name} was not taken. ${first ? `${first.path ? `At ${first.path}: ` : ''}${sayLine(first, { units: 'metric', step })}` : ''}`,
+      );
     }
   }
 
   #open(answer: Observable<{ readonly id: string }>): void {
     answer.subscribe({
       next: ({ id }) => void this.#router.navigate(['/jobs', id, 1, 'template']),
-      error: (error: unknown) => this.message.set(problemOf(error).message),
+      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
     });
   }
 }

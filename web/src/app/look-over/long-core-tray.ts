@@ -30,8 +30,6 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
             [label]="'Old core ' + (i + 1) + ', ' + size.name"
             [mm]="row[size.key]"
             [minMm]="10"
-            [units]="edit.store.units()"
-            [step]="edit.store.step()"
             (changed)="setSize(i, size.key, $event)"
           />
           <span class="-ml-1.5 text-small text-ink-soft">{{ size.name }}</span>

@@ -23,8 +23,6 @@ import { SeatEditor } from './seat-editor';
       [optional]="true"
       [maxMm]="3000"
       hint="floor to deck"
-      [units]="edit.store.units()"
-      [step]="edit.store.step()"
       (changed)="edit.setSeat('Deck height', { deckHeightMm: $event })"
     />
     <div class="field wide block min-w-0">

@@ -23,7 +23,7 @@ import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
-import { Banner, Button, DialogFields, Panel, PanelHead, Room, RoomHead, RoomMain, Rows, Tool } from '../shared/ui/ui';
+import { Button, DialogFields, Panel, PanelHead, Room, RoomHead, RoomMain, Rows, Tool } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { WorkedExample } from './worked-example';
@@ -50,7 +50,6 @@ const SYSTEMS = [
     RoomMain,
     RoomHead,
     Button,
-    Banner,
     Panel,
     PanelHead,
     Tool,
@@ -74,7 +73,6 @@ export class SchoolsPage {
   readonly #shops = inject(ShopService);
   readonly #stored = toSignal(this.#shops.stored$);
   readonly #edit = inject(ShopEditor);
-  protected readonly message = this.#edit.message;
   readonly #chosen = signal<string>(SHIPPED_SCHOOLS[0]?.id ?? '');
 
   protected readonly own = computed<readonly SchoolRow[]>(() => this.#stored()?.shop.schools ?? []);
@@ -150,7 +148,7 @@ export class SchoolsPage {
     const read = readWith(schoolSchema, { ...school, ...change });
     if (!read.ok) {
       const [first] = read.problems;
-      this.message.set(first ? sayLine(first, { units: this.units(), step: this.step() }) : 'This cannot be.');
+      this.#edit.refuse(first ? sayLine(first, { units: this.units(), step: this.step() }) : 'This cannot be.');
       return;
     }
     this.#edit.change((shop) => ({ ...shop, schools: shop.schools.map((one) => (one.id === school.id ? read.value : one)) }));

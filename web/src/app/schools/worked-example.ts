@@ -20,7 +20,7 @@ import { DialogFields, Panel } from '../shared/ui/ui';
 const UNITS = [
   { value: 'metric', name: 'metric' },
   { value: 'inch', name: 'inches' },
-];
+] as const;
 
 /** A long bench shows what packed ends and long cores do; in inches a round number of them. */
 const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heightMm: number]> = {
@@ -35,8 +35,8 @@ const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heig
   template: `
     <h2 id="example-title">Worked example</h2>
     <div ylDialogFields>
-      <yl-switch label="Measured in" [options]="unitOptions" [value]="units()" (changed)="unitsChanged.emit($any($event))" />
-      <yl-choice label="Measured is" [options]="givenOptions" [value]="given()" (changed)="given.set($any($event))" />
+      <yl-switch label="Measured in" [options]="unitOptions" [value]="units()" (changed)="unitsChanged.emit($event)" />
+      <yl-choice label="Measured is" [options]="givenOptions" [value]="given()" (changed)="given.set($event)" />
     </div>
     <div class="gap-2.5 grid grid-cols-[repeat(3,minmax(0,1fr))]">
       @for (one of measures; track one.name; let i = $index) {

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { Label } from './ui/ui';
 
-export interface Option {
-  readonly value: string;
+/** One of several values to choose from, with its name. */
+export interface Option<T extends string = string> {
+  readonly value: T;
   readonly name: string;
 }
 
@@ -14,7 +15,7 @@ let nextId = 0;
   imports: [Label],
   template: `
     <label ylLabel [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
-    <select [id]="id" #box (change)="changed.emit(box.value)">
+    <select [id]="id" #box (change)="pick(box.value)">
       @if (value() === '') {
         <option value="" selected>{{ none() }}</option>
       }
@@ -26,15 +27,20 @@ let nextId = 0;
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class Choice {
+export class Choice<T extends string = string> {
   readonly label = input.required<string>();
-  readonly options = input.required<readonly Option[]>();
-  readonly value = input.required<string>();
+  readonly options = input.required<readonly Option<T>[]>();
+  readonly value = input.required<T | ''>();
   readonly none = input('not said');
   /** The label is read out but not shown. */
   readonly bare = input(false);
-  readonly changed = output<string>();
+  readonly changed = output<T>();
   protected readonly id = `choice-${++nextId}`;
+
+  protected pick(text: string): void {
+    const option = this.options().find(({ value }) => value === text);
+    if (option) this.changed.emit(option.value);
+  }
 }
 
 /** A few choices side by side, one of them on. */
@@ -43,7 +49,7 @@ export class Choice {
   imports: [Label],
   template: `
     <fieldset class="switch gap-0 flex flex-wrap whitespace-nowrap">
-      <legend ylLabel>{{ label() }}</legend>
+      <legend ylLabel [class.sr-only]="bare()">{{ label() }}</legend>
       @for (option of options(); track option.value) {
         <label
           class="px-3.25 -ml-px border border-line-strong relative inline-flex items-center min-h-11 bg-linen font-semibold cursor-pointer [&.on]:border-ink [&.on]:z-1 [&.on]:bg-ink [&.on]:text-linen last-of-type:rounded-r-lg last-of-type:rounded-l-none focus-within:z-2 focus-within:[outline:3px_solid_var(--color-focus)] focus-within:[outline-offset:1px] first-of-type:ml-0 first-of-type:rounded-l-lg"
@@ -63,10 +69,12 @@ export class Choice {
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class Switch {
+export class Switch<T extends string = string> {
   readonly label = input.required<string>();
-  readonly options = input.required<readonly Option[]>();
-  readonly value = input.required<string>();
-  readonly changed = output<string>();
+  readonly options = input.required<readonly Option<T>[]>();
+  readonly value = input.required<T | ''>();
+  /** The label is read out but not shown. */
+  readonly bare = input(false);
+  readonly changed = output<T>();
   protected readonly name = `switch-${++nextId}`;
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { lengthParts, partsText, type Pair, type UnitSystem } from '@yardland/core';
+import { measuresHere } from './measures';
 
 /** A length as it is printed: large figures, the fraction stacked, the unit only where asked for. */
 @Component({
@@ -25,10 +26,12 @@ import { lengthParts, partsText, type Pair, type UnitSystem } from '@yardland/co
 })
 export class Length {
   readonly mm = input.required<number>();
-  readonly units = input.required<UnitSystem>();
-  readonly step = input.required<Pair>();
+  /** The page's where they are not told. */
+  readonly units = input<UnitSystem>();
+  readonly step = input<Pair>();
+  protected readonly here = measuresHere(this);
   readonly unit = input(false);
-  protected readonly parts = computed(() => lengthParts(this.mm(), this.units(), this.step()));
+  protected readonly parts = computed(() => lengthParts(this.mm(), this.here.units(), this.here.step()));
   protected readonly showWhole = computed(() => this.parts().whole !== '0' || !this.parts().numerator);
   protected readonly spoken = computed(() => `${partsText(this.parts())} ${this.parts().unit === 'in' ? 'inches' : 'millimetres'}`);
 }

@@ -1,19 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { parseNumber } from '@yardland/core';
-import { Label } from './ui/ui';
+import { Field } from './ui/ui';
 
 let nextId = 0;
 
 /** A plain number with its unit; point or comma. What is no number in range stays in the field with a sentence, and nothing is changed. */
 @Component({
   selector: 'yl-number',
-  imports: [Label],
+  imports: [Field],
   template: `
-    <label ylLabel [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
-    <div
-      class="px-2.5 rounded-lg border border-line-strong flex items-center min-h-11 bg-linen [&.bad]:border-error [&.bad]:shadow-[inset_0_0_0_1px_var(--color-error)] [&_input]:border-0 [&_input]:w-full [&_input]:min-w-0 [&_input]:bg-transparent [&_input]:outline-none [&_input]:text-figure [&_input]:font-[650] focus-within:[outline:3px_solid_var(--color-focus)] focus-within:[outline-offset:1px] [&:has(input:disabled)]:border-dashed [&:has(input:disabled)]:bg-transparent [&:has(input:disabled)]:opacity-100"
-      [class.bad]="problem()"
-    >
+    <yl-field [label]="label()" [for]="id" [unit]="unit()" [problem]="problem()" [hint]="hint()" [bare]="bare()">
       <input
         #box
         [id]="id"
@@ -25,17 +21,7 @@ let nextId = 0;
         [attr.aria-describedby]="id + '-says'"
         (change)="take(box.value)"
       />
-      @if (unit()) {
-        <span class="pl-1.5 text-label text-ink-soft" aria-hidden="true">{{ unit() }}</span>
-      }
-    </div>
-    <span
-      class="field-says mt-0.5 block min-h-4.25 text-fine leading-4.25 text-ink-soft [&.bad]:text-error [&.bad]:font-semibold"
-      [id]="id + '-says'"
-      [class.bad]="problem()"
-      role="status"
-      >{{ problem() ?? hint() }}</span
-    >
+    </yl-field>
   `,
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -52,7 +38,10 @@ export class NumberField {
   readonly placeholder = input('');
   readonly hint = input('');
   readonly bare = input(false);
+  /** A number was typed, or in a field that may be left empty: null. */
   readonly changed = output<number | null>();
+  /** A number was typed. */
+  readonly entered = output<number>();
   protected readonly id = `number-${++nextId}`;
   readonly #typed = signal<string | null>(null);
 
@@ -75,6 +64,8 @@ export class NumberField {
     this.#typed.set(text);
     if (this.problem() !== null) return;
     this.#typed.set(null);
-    this.changed.emit(parseNumber(text));
+    const value = parseNumber(text);
+    this.changed.emit(value);
+    if (value !== null) this.entered.emit(value);
   }
 }

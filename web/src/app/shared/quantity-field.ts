@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal, viewChild, type ElementRef } from '@angular/core';
 import { formatExact, formatLength, formatLengthUnit, pairMm, parseLength, roundToStep, type Pair, type UnitSystem } from '@yardland/core';
-import { Label } from './ui/ui';
+import { measuresHere } from './measures';
+import { Field } from './ui/ui';
 
 let nextId = 0;
 
@@ -10,13 +11,9 @@ let nextId = 0;
  */
 @Component({
   selector: 'yl-quantity',
-  imports: [Label],
+  imports: [Field],
   template: `
-    <label ylLabel [attr.for]="id" [class.sr-only]="bare()">{{ label() }}</label>
-    <div
-      class="px-2.5 rounded-lg border border-line-strong flex items-center min-h-11 bg-linen [&.bad]:border-error [&.bad]:shadow-[inset_0_0_0_1px_var(--color-error)] [&_input]:border-0 [&_input]:w-full [&_input]:min-w-0 [&_input]:bg-transparent [&_input]:outline-none [&_input]:text-figure [&_input]:font-[650] focus-within:[outline:3px_solid_var(--color-focus)] focus-within:[outline-offset:1px] [&:has(input:disabled)]:border-dashed [&:has(input:disabled)]:bg-transparent [&:has(input:disabled)]:opacity-100"
-      [class.bad]="problem()"
-    >
+    <yl-field [label]="label()" [for]="id" [unit]="here.units() === 'inch' ? 'in' : 'mm'" [problem]="problem()" [hint]="reading() ?? hint()" [bare]="bare()">
       <input
         #box
         [id]="id"
@@ -34,15 +31,7 @@ let nextId = 0;
         (keydown)="key($event)"
         (blur)="settle()"
       />
-      <span class="pl-1.5 text-label text-ink-soft" aria-hidden="true">{{ units() === 'inch' ? 'in' : 'mm' }}</span>
-    </div>
-    <span
-      class="field-says mt-0.5 block min-h-4.25 text-fine leading-4.25 text-ink-soft [&.bad]:text-error [&.bad]:font-semibold"
-      [id]="id + '-says'"
-      [class.bad]="problem()"
-      role="status"
-      >{{ problem() ?? reading() ?? hint() ?? '' }}</span
-    >
+    </yl-field>
   `,
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -51,8 +40,10 @@ export class QuantityField {
   readonly label = input.required<string>();
   /** Millimetres; null when nothing is set. */
   readonly mm = input.required<number | null>();
-  readonly units = input.required<UnitSystem>();
-  readonly step = input.required<Pair>();
+  /** The page's where they are not told. */
+  readonly units = input<UnitSystem>();
+  readonly step = input<Pair>();
+  protected readonly here = measuresHere(this);
   readonly minMm = input(0);
   readonly maxMm = input(20_000);
   /** Whether the field may be left empty: `changed` then gives null. */
@@ -62,19 +53,22 @@ export class QuantityField {
   readonly disabled = input(false);
   /** The label is read out but not shown. */
   readonly bare = input(false);
+  /** A length was typed, or in a field that may be left empty: null. */
   readonly changed = output<number | null>();
+  /** A length was typed. */
+  readonly entered = output<number>();
   readonly left = output();
 
   protected readonly id = `quantity-${++nextId}`;
   protected readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   readonly #shown = computed(() => {
     const mm = this.mm();
-    return mm === null ? '' : formatLength(mm, this.units(), this.step());
+    return mm === null ? '' : formatLength(mm, this.here.units(), this.here.step());
   });
   protected readonly text = linkedSignal(() => this.#shown());
   readonly #editing = signal(false);
 
-  readonly #read = computed(() => parseLength(this.text(), this.units()));
+  readonly #read = computed(() => parseLength(this.text(), this.here.units()));
 
   protected readonly problem = computed<string | null>(() => {
     if (!this.#editing() && this.text() === this.#shown()) return null;
@@ -89,7 +83,7 @@ export class QuantityField {
   protected readonly reading = computed<string | null>(() => {
     const read = this.#read();
     if (!this.#editing() || !read.ok) return null;
-    const other = this.units() === 'inch' ? 'metric' : 'inch';
+    const other = this.here.units() === 'inch' ? 'metric' : 'inch';
     return `= ${formatExact(read.mm, other)} ${other === 'inch' ? 'in' : 'mm'}`;
   });
 
@@ -132,24 +126,29 @@ export class QuantityField {
       return;
     }
     const read = this.#read();
-    if (read.ok && this.problem() === null) this.changed.emit(read.mm);
+    if (read.ok && this.problem() === null) this.#take(read.mm);
   }
 
   #nudge(steps: number): void {
     const read = this.#read();
     const from = read.ok ? read.mm : (this.mm() ?? 0);
-    const stepMm = pairMm(this.step(), this.units());
-    const next = Math.min(this.maxMm(), Math.max(this.minMm(), roundToStep(from + steps * stepMm, this.units(), this.step())));
-    this.changed.emit(next);
+    const stepMm = pairMm(this.here.step(), this.here.units());
+    const next = Math.min(this.maxMm(), Math.max(this.minMm(), roundToStep(from + steps * stepMm, this.here.units(), this.here.step())));
+    this.#take(next);
+  }
+
+  #take(mm: number): void {
+    this.changed.emit(mm);
+    this.entered.emit(mm);
   }
 
   #say(mm: number): string {
-    return formatLengthUnit(mm, this.units(), this.step());
+    return formatLengthUnit(mm, this.here.units(), this.here.step());
   }
 
   #sentence(code: string, rest: string): string | null {
     if (code === 'empty') return this.optional() ? null : 'Write a length.';
     if (code === 'zero-denominator') return 'A fraction cannot be over nought.';
-    return `“${rest}” is not a length. Try ${this.units() === 'inch' ? '23 1/2 or 597 mm' : '597 or 23 1/2"'}.`;
+    return `“${rest}” is not a length. Try ${this.here.units() === 'inch' ? '23 1/2 or 597 mm' : '597 or 23 1/2"'}.`;
   }
 }

@@ -1,25 +1,34 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import type { ShopDocument } from '@yardland/core';
+import { Messages } from './messages';
 import { problemOf } from './problem';
 import { ShopService } from './shop.service';
 
-/** Changing the shop's document from a room: what went wrong is said there, and a change made elsewhere is fetched. */
+/** What messages about the shop's document are about. */
+const ABOUT = 'the shop';
+
+/** Changing the shop's document from a room: what went wrong is said, and a change made elsewhere is fetched. */
 @Injectable()
 export class ShopEditor {
   readonly #shops = inject(ShopService);
-  readonly message = signal<string | null>(null);
+  readonly #messages = inject(Messages);
 
   change(edit: (shop: ShopDocument) => ShopDocument, then?: () => void): void {
     this.#shops.change(edit).subscribe({
       next: () => {
-        this.message.set(null);
+        this.#messages.settle(ABOUT);
         then?.();
       },
       error: (error: unknown) => {
         const problem = problemOf(error);
-        this.message.set(problem.code === 'stale-revision' ? `${problem.message} It is shown here now; make the change again.` : problem.message);
+        this.#messages.warn(ABOUT, problem.code === 'stale-revision' ? `${problem.message} It is shown here now; make the change again.` : problem.message);
         if (problem.code === 'stale-revision') this.#shops.renew().subscribe();
       },
     });
+  }
+
+  /** A change that the shop's document does not allow: nothing is sent. */
+  refuse(why: string): void {
+    this.#messages.warn(ABOUT, why);
   }
 }

@@ -18,9 +18,6 @@ const STEP = { mm: 1, inch: 1 / 8 };
   imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tick, NumberField, QuantityField, TextField, LucidePlus],
   template: `
     <h2 id="cloths-title">Cloths</h2>
-    @if (message(); as text) {
-      <p ylWords="bad" role="alert">{{ text }}</p>
-    }
     <div
       class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(320px,40%)] items-start [&_h4]:mt-2.5 [&_h4]:mb-1 [&_h4]:text-row max-tablet:grid-cols-[minmax(0,1fr)]"
     >
@@ -64,7 +61,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
               [maxMm]="10000"
               [units]="units()"
               [step]="step"
-              (changed)="set({ widthMm: $event! })"
+              (entered)="set({ widthMm: $event })"
             />
             <yl-quantity
               label="Selvedge"
@@ -73,9 +70,9 @@ const STEP = { mm: 1, inch: 1 / 8 };
               [maxMm]="200"
               [units]="units()"
               [step]="step"
-              (changed)="set({ selvedgeMm: $event! })"
+              (entered)="set({ selvedgeMm: $event })"
             />
-            <yl-number label="Thickness" unit="mm" [least]="0.05" [most]="10" [value]="cloth.thicknessMm" (changed)="set({ thicknessMm: $event! })" />
+            <yl-number label="Thickness" unit="mm" [least]="0.05" [most]="10" [value]="cloth.thicknessMm" (entered)="set({ thicknessMm: $event })" />
             <yl-number
               label="Shrinks along the roll"
               unit="%"
@@ -92,7 +89,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
               [value]="cloth.shrinkAcrossPercent ?? 0"
               (changed)="set({ shrinkAcrossPercent: $event ?? 0 })"
             />
-            <yl-number label="Price a metre" [least]="0" [most]="100000" [value]="cloth.pricePerM" (changed)="set({ pricePerM: $event! })" />
+            <yl-number label="Price a metre" [least]="0" [most]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event })" />
             <label ylTick><input type="checkbox" [checked]="cloth.oneWay" (change)="set({ oneWay: !cloth.oneWay })" />nap or pattern one way</label>
             <label ylTick><input type="checkbox" [checked]="cloth.stretches ?? false" (change)="set({ stretches: !cloth.stretches })" />stretches</label>
           </div>
@@ -108,7 +105,6 @@ const STEP = { mm: 1, inch: 1 / 8 };
 export class ClothsPanel {
   readonly #stored = toSignal(inject(ShopService).stored$);
   readonly #edit = inject(ShopEditor);
-  protected readonly message = this.#edit.message;
   protected readonly step = STEP;
   protected readonly chosen = signal<string | null>(null);
   protected readonly units = computed(() => this.#stored()?.shop.units ?? 'metric');
@@ -142,6 +138,6 @@ export class ClothsPanel {
       return;
     }
     const [first] = read.problems;
-    this.message.set(first ? sayLine(first, { units: this.units(), step: STEP }) : 'This cannot be.');
+    this.#edit.refuse(first ? sayLine(first, { units: this.units(), step: STEP }) : 'This cannot be.');
   }
 }

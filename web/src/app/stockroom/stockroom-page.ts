@@ -22,7 +22,7 @@ import { newId } from '../shared/new-id';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
-import { Banner, Button, InputBox, LinkButton, Panel, Room, RoomHead, RoomMain, Rows, Words } from '../shared/ui/ui';
+import { Button, InputBox, LinkButton, Panel, Room, RoomHead, RoomMain, Rows, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
@@ -53,7 +53,6 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     RoomMain,
     RoomHead,
     Button,
-    Banner,
     Rows,
     LinkButton,
     Panel,
@@ -77,7 +76,6 @@ export class StockroomPage {
   readonly #stored = toSignal(this.#shops.stored$);
   readonly #chosen = signal<string | null>(null);
   readonly #edit = inject(ShopEditor);
-  protected readonly message = this.#edit.message;
   protected readonly familyWords = FAMILY_WORDS;
   protected readonly kindWords = KIND_WORDS;
 
@@ -129,7 +127,7 @@ export class StockroomPage {
   protected add(code: string): void {
     const parsed = code.trim() ? parseGradeCode(code, this.#stored()?.shop.units ?? 'metric') : null;
     if (code.trim() && !parsed) {
-      this.message.set(`“${code}” is no grade code that is read here: write density and hardness, as 35-140, or leave it empty.`);
+      this.#edit.refuse(`“${code}” is no grade code that is read here: write density and hardness, as 35-140, or leave it empty.`);
       return;
     }
     const name = parsed ? `Foam ${code.trim()}` : 'New foam';
@@ -172,7 +170,7 @@ export class StockroomPage {
   protected calibrate(key: AssumptionKey, text: string): void {
     const value = parseNumber(text);
     if (text.trim() && !(value !== null && value >= 0)) {
-      this.message.set(`“${text}” is not a number of nought or more.`);
+      this.#edit.refuse(`“${text}” is not a number of nought or more.`);
       return;
     }
     this.#edit.change((shop) => {
@@ -193,6 +191,6 @@ export class StockroomPage {
       return;
     }
     const [first] = read.problems;
-    this.message.set(first ? `${first.path}: ${sayLine(first, { units: 'metric', step: { mm: 1, inch: 1 / 8 } })}` : 'This cannot be.');
+    this.#edit.refuse(first ? `${first.path}: ${sayLine(first, { units: 'metric', step: { mm: 1, inch: 1 / 8 } })}` : 'This cannot be.');
   }
 }

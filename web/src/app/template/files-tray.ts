@@ -36,22 +36,14 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
         <input #file type="file" class="sr-only" accept=".dxf,.svg,.csv,.json" (change)="open(file.files); file.value = ''" />
       </label>
       <button type="button" ylButton (click)="photo()"><svg lucideCamera size="20"></svg> From a picture</button>
-      <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (changed)="fileUnits.set($any($event))" />
+      <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (changed)="fileUnits.set($event)" />
       <p ylWords role="status">{{ message() }}</p>
     </div>
     <div ylTrayRow>
       <yl-choice class="few" label="Which outline" [options]="outlines()" [value]="which()" (changed)="which.set($event)" />
-      <yl-choice class="few" label="On" [options]="papers" [value]="paper()" (changed)="paper.set($any($event))" />
+      <yl-choice class="few" label="On" [options]="papers" [value]="paper()" (changed)="paper.set($event)" />
       @if (paper() === 'roll') {
-        <yl-quantity
-          label="Roll, wide"
-          [mm]="roll()"
-          [minMm]="200"
-          [maxMm]="3000"
-          [units]="store.units()"
-          [step]="store.step()"
-          (changed)="roll.set($event ?? roll())"
-        />
+        <yl-quantity label="Roll, wide" [mm]="roll()" [minMm]="200" [maxMm]="3000" (changed)="roll.set($event ?? roll())" />
       }
       <a ylButton="strong" target="_blank" rel="noopener" [href]="print()"><svg lucidePrinter size="20"></svg> Print full size</a>
       @for (ending of endings; track ending) {
@@ -71,7 +63,7 @@ export class FilesTray {
   protected readonly units = [
     { value: 'mm', name: 'millimetres' },
     { value: 'inch', name: 'inches' },
-  ];
+  ] as const;
   /** The outlines of the sizes, then every piece by its name. */
   protected readonly outlines = computed(() => [
     ...TEMPLATE_SIZES.map((value) => ({ value: value as string, name: SIZE_WORDS[value] })),

@@ -13,8 +13,8 @@ import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
   imports: [TrayRow, Button, Words, Tool, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
   template: `
     <div ylTrayRow>
-      <yl-number label="Ties" class="few" [whole]="true" [least]="1" [most]="20" [value]="many()" (changed)="many.set($event!)" />
-      <yl-choice class="few" label="evenly along the" [options]="edges" [value]="edge()" (changed)="edge.set($any($event))" />
+      <yl-number label="Ties" class="few" [whole]="true" [least]="1" [most]="20" [value]="many()" (entered)="many.set($event)" />
+      <yl-choice class="few" label="evenly along the" [options]="edges" [value]="edge()" (changed)="edge.set($event)" />
       <button type="button" ylButton (click)="even()">Set them</button>
       <button type="button" ylButton (click)="addTie()"><svg lucidePlus size="20"></svg> One tie</button>
       <button type="button" ylButton (click)="addButton()"><svg lucidePlus size="20"></svg> A button</button>
@@ -29,8 +29,6 @@ import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
               [label]="'Tie ' + (i + 1) + ', from the start of its edge'"
               [mm]="row.mm"
               [maxMm]="row.ofMm"
-              [units]="store.units()"
-              [step]="store.step()"
               (changed)="setTie(i, row.ofMm, $event)"
             />
           } @else {

@@ -19,8 +19,8 @@ const KINDS = [
   template: `
     @if (segment(); as segment) {
       <p ylWords>
-        Side {{ picked() + 1 }} of {{ count() }}, <yl-length [mm]="length()" [units]="store.units()" [step]="store.step()" [unit]="true" /> long. Drag the
-        squares, the round bulges and the handles; arrow keys move what is in hand by a step.
+        Side {{ picked() + 1 }} of {{ count() }}, <yl-length [mm]="length()" [unit]="true" /> long. Drag the squares, the round bulges and the handles; arrow
+        keys move what is in hand by a step.
       </p>
       <yl-switch label="It is" [options]="kinds" [value]="segment.kind" (changed)="kind($event)" />
       <yl-choice label="Side of the seat" [options]="edges" [value]="segment.edge" (changed)="edge($event)" />

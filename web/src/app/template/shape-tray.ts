@@ -33,8 +33,6 @@ import { measureWord, withMeasure } from './measures';
           [optional]="measure.optional"
           [minMm]="measure.least"
           [maxMm]="measure.most"
-          [units]="store.units()"
-          [step]="store.step()"
           (changed)="setMeasure(measure.key, $event)"
         />
       } @else {
@@ -56,8 +54,8 @@ import { measureWord, withMeasure } from './measures';
       >
         @for (row of rows; track $index; let i = $index) {
           <div class="gap-2 grid grid-cols-[1fr_1fr_auto_44px] items-end [&_.field-says:empty]:hidden">
-            <yl-quantity label="at" [mm]="row.atMm" [units]="store.units()" [step]="store.step()" (changed)="setStation(i, { atMm: $event ?? 0 })" />
-            <yl-quantity label="deep" [mm]="row.depthMm" [units]="store.units()" [step]="store.step()" (changed)="setStation(i, { depthMm: $event ?? 0 })" />
+            <yl-quantity label="at" [mm]="row.atMm" (changed)="setStation(i, { atMm: $event ?? 0 })" />
+            <yl-quantity label="deep" [mm]="row.depthMm" (changed)="setStation(i, { depthMm: $event ?? 0 })" />
             <label ylTick><input type="checkbox" [checked]="row.corner ?? false" (change)="setStation(i, { corner: !row.corner })" /> corner</label>
             <button type="button" ylTool="quiet" [disabled]="rows.length <= 2" [attr.aria-label]="'Take depth ' + (i + 1) + ' out'" (click)="dropStation(i)">
               <svg lucideTrash2 size="18"></svg>

@@ -6,6 +6,7 @@ import { jobSchema, openShop, planSolved, shopSchema, type Job, type Plan, type 
 import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import stalls from '../../../../demo/jobs/stalls-benches.json';
 import shopJson from '../../../../demo/shop.json';
+import { MEASURES } from '../shared/measures';
 import { AdviceStore } from '../job/advice-store';
 import { JobStore } from '../job/job-store';
 import { pendingShelf } from '../job/pending-shelf';
@@ -23,7 +24,9 @@ const ID = '00000000-0000-4000-8000-000000000002';
 
 /** A store with the job open, as if the server had answered; further requests are the caller's to look at. */
 export function openedStore(job: Job = boxesJob): { store: JobStore; http: HttpTestingController } {
-  TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), provideRouter([]), JobStore, AdviceStore] });
+  TestBed.configureTestingModule({
+    providers: [provideHttpClient(), provideHttpClientTesting(), provideRouter([]), JobStore, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
+  });
   // What an earlier spec could not send would otherwise go on here.
   pendingShelf.keep(ID, null);
   const store = TestBed.inject(JobStore);

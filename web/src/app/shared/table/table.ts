@@ -22,6 +22,7 @@ import { QuantityField } from '../quantity-field';
 import { Tool } from '../ui/ui';
 import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
 import { sceneBounds, type Handle, type Knob, type Scene } from './scene';
+import { MEASURES, measuresHere } from '../measures';
 
 export interface Edit {
   readonly key: string;
@@ -49,12 +50,16 @@ const WHEEL_ZOOM = 1.0015;
   imports: [Tool, Length, QuantityField, LucideZoomIn, LucideZoomOut, LucideMaximize],
   templateUrl: './table.html',
   styleUrl: './table.css',
+  // Sizes typed and told on the drawing are in its own measures.
+  viewProviders: [{ provide: MEASURES, useFactory: () => inject(Table).here }],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Table {
   readonly scene = input.required<Scene>();
-  readonly units = input.required<UnitSystem>();
-  readonly step = input.required<Pair>();
+  /** The page's where they are not told. */
+  readonly units = input<UnitSystem>();
+  readonly step = input<Pair>();
+  readonly here = measuresHere(this);
   readonly picked = input<string | null>(null);
   readonly pick = output<string>();
   /** A size typed onto the drawing. */
@@ -114,7 +119,7 @@ export class Table {
   }
 
   protected say(mm: number): string {
-    return formatLengthUnit(mm, this.units(), this.step());
+    return formatLengthUnit(mm, this.here.units(), this.here.step());
   }
 
   protected startTyping(key: string): void {
@@ -219,7 +224,7 @@ export class Table {
     if (!sign) return;
     event.preventDefault();
     event.stopPropagation();
-    const stepMm = pairMm(this.step(), this.units());
+    const stepMm = pairMm(this.here.step(), this.here.units());
     this.dragged.emit({ key: handle.key, mm: this.#snapped(handle, handle.mm + sign * stepMm) });
   }
 
@@ -229,7 +234,7 @@ export class Table {
     if (!by) return;
     event.preventDefault();
     event.stopPropagation();
-    const mm = (knob.stepMm ?? pairMm(this.step(), this.units())) * (event.shiftKey ? 10 : 1);
+    const mm = (knob.stepMm ?? pairMm(this.here.step(), this.here.units())) * (event.shiftKey ? 10 : 1);
     this.moved.emit({ key: knob.key, to: { x: knob.at.x + (by[0] ?? 0) * mm, y: knob.at.y + (by[1] ?? 0) * mm } });
   }
 
@@ -254,7 +259,7 @@ export class Table {
   }
 
   #snapped(handle: Handle, mm: number): number {
-    return Math.min(handle.maxMm, Math.max(handle.minMm, roundToStep(mm, this.units(), this.step())));
+    return Math.min(handle.maxMm, Math.max(handle.minMm, roundToStep(mm, this.here.units(), this.here.step())));
   }
 
   #panBy(by: Point): void {

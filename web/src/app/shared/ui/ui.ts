@@ -1,5 +1,6 @@
 export * from './boxes';
 export * from './buttons';
+export * from './field';
 export * from './panels';
 export * from './places';
 export * from './words';

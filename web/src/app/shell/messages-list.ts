@@ -1,0 +1,35 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Messages, type Message } from '../shared/messages';
+import { Button } from '../shared/ui/ui';
+
+/** What the application has to say, at the foot of the screen: polite where it only tells, an alert where something went wrong. */
+@Component({
+  selector: 'yl-messages',
+  imports: [Button],
+  template: `
+    @for (message of messages.all(); track message.id) {
+      <div
+        class="flex items-center gap-3.5 rounded-[10px] border border-line-strong px-4.5 py-2 font-semibold shadow-card"
+        [class]="message.bad ? 'bg-error-ground' : 'bg-warn-ground'"
+        [attr.role]="message.bad ? 'alert' : 'status'"
+      >
+        <span class="flex-1">{{ message.text }}</span>
+        @if (message.undo) {
+          <button type="button" ylButton (click)="undo(message)">Undo</button>
+        } @else {
+          <button type="button" ylButton (click)="messages.drop(message.id)">All right</button>
+        }
+      </div>
+    }
+  `,
+  host: { class: 'fixed right-6 bottom-6 left-47 z-1100 grid gap-2 empty:hidden max-phone:right-3 max-phone:left-3' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class MessagesList {
+  protected readonly messages = inject(Messages);
+
+  protected undo({ id, undo }: Message): void {
+    this.messages.drop(id);
+    undo?.();
+  }
+}
