@@ -1,10 +1,10 @@
-import { Dialog } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatLengthUnit, pairMm, sayLine, schoolNumber, SCHOOL_NUMBERS, type SchoolNumberKey } from '@yardland/core';
 import { LucideColumns3 } from '@lucide/angular';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
+import { Dialogs } from '../shared/dialogs';
 import { QuantityField } from '../shared/quantity-field';
 import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
 
@@ -50,7 +50,7 @@ import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
 })
 export class SchoolTray {
   protected readonly store = inject(JobStore);
-  readonly #dialog = inject(Dialog);
+  readonly #dialogs = inject(Dialogs);
   protected readonly fine = { mm: 1, inch: 1 / 16 };
 
   protected readonly schools = computed(() => (this.store.shop()?.schools ?? []).map(({ id, name }) => ({ value: id, name })));
@@ -109,7 +109,10 @@ export class SchoolTray {
   }
 
   protected async compare(): Promise<void> {
-    const { CompareDialog } = await import('./compare-dialog');
-    this.#dialog.open<string>(CompareDialog, { data: this.store, ariaLabelledBy: 'compare-title' }).closed.subscribe((id) => id && this.setSchool(id));
+    const id = await this.#dialogs.open<string, JobStore>(async () => (await import('./compare-dialog')).CompareDialog, {
+      data: this.store,
+      labelledBy: 'compare-title',
+    });
+    if (id) this.setSchool(id);
   }
 }

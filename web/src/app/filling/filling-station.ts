@@ -1,4 +1,3 @@
-import { Dialog } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { LucideArrowDown, LucideArrowUp, LucidePlus, LucideTrash2, LucideUsers, LucideWandSparkles } from '@lucide/angular';
 import {
@@ -22,14 +21,14 @@ import {
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
+import { Dialogs } from '../shared/dialogs';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { QuantityField } from '../shared/quantity-field';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
 import { Button, Label, LayerRow, SidePanel, Split, StationFrame, Tool, Tray, Words } from '../shared/ui/ui';
-import { ChooseDialog, type ChooseData, type ChooseResult } from './choose-dialog';
+import type { ChooseData, ChooseResult } from './choose-dialog';
 import { dropIndex, fillingScene } from './filling-scene';
-import { SittersDialog } from './sitters-dialog';
 
 const BUILD_NAMES = ['nobody', 'a child', 'slight', 'middling', 'sturdy', 'heavy'];
 /** Each verdict, and what would mend it. */
@@ -80,7 +79,7 @@ export class FillingStation {
     return builds.length ? Math.max(...builds) : BUILDS.indexOf('middling') + 1;
   });
   protected readonly most = BUILDS.length;
-  readonly #dialog = inject(Dialog);
+  readonly #dialogs = inject(Dialogs);
   protected readonly rivals = signal<readonly Ranked[]>([]);
 
   readonly #layers = computed(() => {
@@ -142,18 +141,18 @@ export class FillingStation {
   }
 
   protected askSitters(): void {
-    this.#dialog.open(SittersDialog, { data: this.store, ariaLabelledBy: 'sitters-title' });
+    void this.#dialogs.open(async () => (await import('./sitters-dialog')).SittersDialog, { data: this.store, labelledBy: 'sitters-title' });
   }
 
-  protected chooseForMe(): void {
-    this.#dialog
-      .open<ChooseResult, ChooseData>(ChooseDialog, { data: { store: this.store, rivals: this.rivals() }, ariaLabelledBy: 'choose-title' })
-      .closed.subscribe((result) => {
-        if (!result) return;
-        this.rivals.set(result.rivals);
-        const take = result.take;
-        if (take) this.#change('Filling chosen', () => take.layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm })));
-      });
+  protected async chooseForMe(): Promise<void> {
+    const result = await this.#dialogs.open<ChooseResult, ChooseData>(async () => (await import('./choose-dialog')).ChooseDialog, {
+      data: { store: this.store, rivals: this.rivals() },
+      labelledBy: 'choose-title',
+    });
+    if (!result) return;
+    this.rivals.set(result.rivals);
+    const take = result.take;
+    if (take) this.#change('Filling chosen', () => take.layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm })));
   }
 
   #feelUnder(layers: readonly FillingLayer[] | null, build: Build): Feel | null {

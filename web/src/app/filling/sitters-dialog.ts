@@ -1,22 +1,14 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { LucidePlus, LucideTrash2 } from '@lucide/angular';
-import { BUILDS, FEELS, PARTS, POSTURES, type Cushion } from '@yardland/core';
+import { BUILDS, FEELS, PARTS, POSTURES } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { Button, DialogFields, DialogFoot, DialogFrame, LayerRow, Tick, Tool } from '../shared/ui/ui';
+import { BUILD_WORDS, type Seat, type SeatSitter } from './sitters-words';
 
-type Seat = NonNullable<Cushion['seat']>;
-type SeatSitter = NonNullable<Seat['sitters']>[number];
-
-const BUILD_WORDS: Record<SeatSitter['build'], string> = { child: 'a child', slight: 'slight', middling: 'middling', sturdy: 'sturdy', heavy: 'heavy' };
 const POSTURE_WORDS: Record<SeatSitter['posture'], string> = { upright: 'sits upright', reclined: 'leans back', lying: 'lies' };
 const PART_WORDS: Record<(typeof PARTS)[number], string> = { seat: 'a seat', back: 'a back', mattress: 'a mattress' };
-
-/** Who sits, in a few words: `a child, middling, sturdy`. */
-export function sittersWords(sitters: readonly SeatSitter[]): string {
-  return sitters.length ? sitters.map(({ build, frail }) => `${BUILD_WORDS[build]}${frail ? ', frail' : ''}`).join(' · ') : 'not said';
-}
 
 /** Who sits and how it should feel: asked by build, never by weight, and printed on no ticket. */
 @Component({

@@ -1,4 +1,3 @@
-import { Dialog } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
@@ -8,15 +7,13 @@ import { filter, map, startWith } from 'rxjs';
 import { Banner, Button, Empty, Tool } from '../shared/ui/ui';
 import { PlanSolver } from './plan-solver';
 import { dueWords } from '../shared/days';
-import { KeysDialog } from '../shell/keys-dialog';
 import { Settings } from '../shell/settings';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
-import { ConflictDialog } from './conflict-dialog';
-import { JobSheetDialog } from './job-sheet-dialog';
+import { Dialogs } from '../shared/dialogs';
 import { MEASURES } from '../shared/measures';
 import { AdviceStore } from './advice-store';
-import { JobStore } from './job-store';
+import { JobStore, type Conflict } from './job-store';
 import { QuickLine } from './quick-line';
 import type { Kept } from './pending-shelf';
 import type { SaveState } from './save-queue';
@@ -70,7 +67,7 @@ export class JobPage {
   protected readonly store = inject(JobStore);
   protected readonly settings = inject(Settings);
   readonly #router = inject(Router);
-  readonly #dialog = inject(Dialog);
+  readonly #dialogs = inject(Dialogs);
   private readonly quick = viewChild<QuickLine>('quick');
   readonly #url = toSignal(
     this.#router.events.pipe(
@@ -94,9 +91,13 @@ export class JobPage {
     effect(() => {
       const conflict = this.store.conflict();
       if (!conflict) return;
-      this.#dialog
-        .open<'mine' | 'theirs'>(ConflictDialog, { data: conflict, disableClose: true, ariaLabelledBy: 'conflict-title' })
-        .closed.subscribe((keep) => keep && this.store.settle(keep));
+      void this.#dialogs
+        .open<'mine' | 'theirs', Conflict>(async () => (await import('./conflict-dialog')).ConflictDialog, {
+          data: conflict,
+          labelledBy: 'conflict-title',
+          mustAnswer: true,
+        })
+        .then((keep) => keep && this.store.settle(keep));
     });
   }
 
@@ -113,11 +114,11 @@ export class JobPage {
   }
 
   protected showKeys(): void {
-    this.#dialog.open(KeysDialog, { ariaLabelledBy: 'keys-title' });
+    void this.#dialogs.open(async () => (await import('../shell/keys-dialog')).KeysDialog, { data: null, labelledBy: 'keys-title' });
   }
 
   protected showSheet(): void {
-    this.#dialog.open(JobSheetDialog, { data: this.store, ariaLabelledBy: 'sheet-title' });
+    void this.#dialogs.open(async () => (await import('./job-sheet-dialog')).JobSheetDialog, { data: this.store, labelledBy: 'sheet-title' });
   }
 
   protected copyCushion(): void {
@@ -144,7 +145,7 @@ export class JobPage {
       this.store.goBackOrForth(event.shiftKey ? 'redo' : 'undo');
       return;
     }
-    if (control || event.altKey || writing || !this.settings.keys() || this.#dialog.openDialogs.length) return;
+    if (control || event.altKey || writing || !this.settings.keys() || this.#dialogs.anyOpen()) return;
     const station = STATIONS[Number(event.key) - 1];
     if (station) this.goTo(this.store.cushionIndex(), station.id);
     else if (event.key === '[' || event.key === ']') this.#stepCushion(event.key === ']' ? 1 : -1);

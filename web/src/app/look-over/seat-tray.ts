@@ -1,8 +1,8 @@
-import { Dialog } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FIRE_SETTINGS, PLACES, SUPPORTS, USES } from '@yardland/core';
-import { SittersDialog, sittersWords } from '../filling/sitters-dialog';
+import { sittersWords } from '../filling/sitters-words';
 import { Choice } from '../shared/choice';
+import { Dialogs } from '../shared/dialogs';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
 import { Button, Label, TrayPart } from '../shared/ui/ui';
@@ -48,7 +48,7 @@ import { SeatEditor } from './seat-editor';
 })
 export class SeatTray {
   protected readonly edit = inject(SeatEditor);
-  readonly #dialog = inject(Dialog);
+  readonly #dialogs = inject(Dialogs);
   protected readonly supports = optionsOf(SUPPORTS);
   protected readonly uses = optionsOf(USES);
   protected readonly places = optionsOf(PLACES);
@@ -64,6 +64,6 @@ export class SeatTray {
   });
 
   protected askSitters(): void {
-    this.#dialog.open(SittersDialog, { data: this.edit.store, ariaLabelledBy: 'sitters-title' });
+    void this.#dialogs.open(async () => (await import('../filling/sitters-dialog')).SittersDialog, { data: this.edit.store, labelledBy: 'sitters-title' });
   }
 }

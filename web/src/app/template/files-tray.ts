@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { Dialog } from '@angular/cdk/dialog';
 import { LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter } from '@lucide/angular';
 import { fullSize, outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type FullSize, type Issue } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
+import { Dialogs } from '../shared/dialogs';
 import { QuantityField } from '../shared/quantity-field';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
@@ -58,7 +58,7 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
 })
 export class FilesTray {
   protected readonly store = inject(JobStore);
-  readonly #dialog = inject(Dialog);
+  readonly #dialogs = inject(Dialogs);
   protected readonly endings = ENDINGS;
   protected readonly units = [
     { value: 'mm', name: 'millimetres' },
@@ -116,8 +116,7 @@ export class FilesTray {
 
   /** The dialog and what it works with are loaded when they are wanted. */
   protected async photo(): Promise<void> {
-    const { PhotoDialog } = await import('./photo-dialog');
-    this.#dialog.open(PhotoDialog, { data: this.store, ariaLabelledBy: 'photo-title' });
+    await this.#dialogs.open(async () => (await import('./photo-dialog')).PhotoDialog, { data: this.store, labelledBy: 'photo-title' });
   }
 
   protected async save(ending: (typeof ENDINGS)[number]): Promise<void> {
