@@ -42,7 +42,7 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
 
   // It becomes a foam of the catalogue.
   await page.getByRole('button', { name: 'Put it into the stockroom' }).click();
-  await expect(page.getByRole('alert').first()).toContainText('stands in the stockroom now');
+  await expect(page.getByRole('status').filter({ hasText: 'stands in the stockroom now' })).toBeVisible();
   await page.getByRole('link', { name: 'Stockroom' }).click();
   await expect(page.getByRole('row', { name: /Offcut of the journey/ })).toContainText('conventional');
   await page.getByRole('button', { name: 'Offcut of the journey', exact: true }).click();

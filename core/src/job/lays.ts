@@ -10,7 +10,8 @@ import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
 import { clothFacts, clothName, clothUse } from './cloths';
 import type { ClothUse, Job } from './document';
-import { rollsOf, type CushionPlan, type Cut } from './plan-cushion';
+import type { CushionPlan, Cut } from './plan-cushion';
+import { rollsOf } from './plan-wrap';
 
 /** Which material a lay is on. */
 export type LaySubject =

@@ -2,25 +2,23 @@ import { checkLayers, corePieces } from '../allowance/foam';
 import { outlinesOf, reachedSizes, type Outlines } from '../allowance/outlines';
 import { evaluateSizes } from '../allowance/sizes';
 import { feltPieces } from '../allowance/felt';
-import { cornerFilling, onRoll, wrapPieces } from '../allowance/wrap';
+import { onRoll, wrapPieces } from '../allowance/wrap';
 import { ordered } from '../bench/order';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
 import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contract';
-import { cornersOf } from '../cover/parts/corners';
 import type { Asked } from '../filling/old-core';
 import { fit, type Fit, type FitRequest } from '../fit/fit';
-import { flatten, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
+import { flatten, perimeter, rectangleOutline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { given, law, type Figure } from '../kernel/figure';
 import { hashNumbers } from '../kernel/hash';
 import { issue, under, type Issue } from '../kernel/issue';
-import { SAME_TO_A_CUSHION_MM } from '../material/material';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Sizes } from '../piece/sizes';
 import type { Constants } from '../shop/assumptions';
 import { overridden, type School, type WrapWay } from '../shop/schools';
-import type { Rolls, Shop } from '../shop/shop';
+import type { Shop } from '../shop/shop';
 import { outlineOf, shapeOf } from '../template/shapes/shapes';
 import { pairMm, type UnitSystem } from '../units/length';
 import type { Answers } from './answers';
@@ -32,6 +30,7 @@ import { coreWork, fillingKinds, operationsFor } from './plan-operations';
 import { crownFor, facesOf, padPieces, type PlannedCrown } from './plan-crown';
 import { crownProblems, fitProblems, fitRequestOf, notModelled } from './plan-fit';
 import { hollowPads, joinPad, longCoreFor, longCorePieces, longCoreProblems, type PlannedLongCore } from './plan-old-cores';
+import { cornerFillingOf, rollsOf, wrapProblems } from './plan-wrap';
 import { cutLarger } from './shrink';
 import { watch } from './watch';
 
@@ -168,18 +167,6 @@ function cutOf(piece: Piece, quantity: number): Cut {
   return { piece, polygon, count, hash: hashNumbers(content) };
 }
 
-/** Loose wadding: where there is a wrap there is some for the corners; packed ends take more. */
-function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: School, assume: Constants): Figure | null {
-  const corners = cornersOf(sewn).filter((corner) => !corner.inner).length;
-  if (loftMm <= 0) return null;
-  const { core, finished } = sizes;
-  const [short, across] =
-    core.width.value >= core.depth.value
-      ? [finished.width.value - core.width.value, sizes.sewn.depth]
-      : [finished.depth.value - core.depth.value, sizes.sewn.width];
-  return cornerFilling(corners, sizes.sewn.height, school.wrap.packedEnds ? { gapMm: short / 2, widthMm: across } : null, assume);
-}
-
 /** Problems of foam that is still to be cut: a kept core has none of them. */
 const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'core-glued-up', 'sheet-thickness-not-stocked', 'filling-not-made-so-high']);
 
@@ -304,8 +291,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       ...crownProblems(cushion, profile, construction),
       ...(kept ? keptCoverProblems(cushion) : cover.problems),
       ...(longCore && cushion.core.kept ? longCoreProblems(longCore) : []),
-      ...loftProblems(loftMm, shop, rolls),
-      ...wrapProblems(cushion, loftMm, assume),
+      ...wrapProblems(cushion, loftMm, rolls, shop, assume),
       ...editionProblems(cushion, school, shop),
       ...(prediction ? fitProblems(prediction, sizes, loftMm, school, assume) : []),
       ...watch({ source: cushion, wrapLoftMm: loftMm, rolls, looked, certified: known.asked.certified ?? false, shop, units }),
@@ -336,33 +322,9 @@ function contentsOf({ core, seat }: Cushion, coreSize: Sizes['core'], shop: Shop
   };
 }
 
-/** Which rolls of wadding a cushion may take. */
-export function rollsOf({ seat }: Cushion, { waddings }: Pick<CushionContext, 'waddings'>): Rolls {
-  return { outdoors: seat?.place === 'outdoor', chosen: waddings };
-}
-
-/** A wrap that is too thin to do anything, or that nothing holds. */
-function wrapProblems({ wrapFix }: Cushion, loftMm: number, assume: Constants): Issue[] {
-  if (loftMm <= 0) return [];
-  return [
-    ...(loftMm < assume('leastWrapMm') ? [issue('warning', 'wrap-very-thin', 'wrapLoftMm', { loftMm, leastMm: assume('leastWrapMm') })] : []),
-    ...(wrapFix === 'loose' ? [issue('warning', 'wrap-not-fixed', 'wrapFix')] : []),
-  ];
-}
-
 /** A cushion that keeps the numbers of a shipped school from before they were corrected. */
 function editionProblems({ schoolEdition }: Cushion, school: School, shop: Shop): Issue[] {
   const newest = shop.school(school.id)?.edition;
   if (schoolEdition === undefined || newest === undefined || schoolEdition >= newest) return [];
   return [issue('note', 'school-edition-older', 'schoolEdition', { school: school.name, edition: schoolEdition, newest })];
-}
-
-/** No wadding at all, or none whose loft is as good as the one asked for. */
-function loftProblems(loftMm: number, shop: Shop, rolls: Rolls): Issue[] {
-  if (loftMm <= 0) return [];
-  const roll = shop.waddingNear(loftMm, rolls);
-  if (!roll) return [issue('error', 'no-wadding', 'wrapLoftMm', { loftMm })];
-  return Math.abs(roll.loftMm - loftMm) > SAME_TO_A_CUSHION_MM
-    ? [issue('note', 'wadding-of-another-loft', 'wrapLoftMm', { loftMm, wadding: roll.name, nearestMm: roll.loftMm })]
-    : [];
 }

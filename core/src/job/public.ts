@@ -21,6 +21,7 @@ export * from './plan-cushion-solved';
 export * from './plan-json';
 export * from './plan-old-cores';
 export * from './plan-operations';
+export * from './plan-wrap';
 export * from './problems-of';
 export * from './quick-line';
 export * from './say';

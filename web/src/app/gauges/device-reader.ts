@@ -29,9 +29,7 @@ const TRACE = { width: 260, height: 64 };
         </button>
       }
       @if (simulated()) {
-        <span ylChip class="px-2.5! py-0.5! rounded-[99px]! border! border-dashed! border-line-strong! text-label! text-ink-soft!" data-part="chip"
-          >simulated</span
-        >
+        <span ylChip class="simulated" data-part="chip">simulated</span>
       }
       @if (last(); as reading) {
         <svg
