@@ -76,7 +76,7 @@ try {
     const id = job === undefined ? undefined : jobId(job);
     await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/${room ?? 'jobs'}`);
     await page
-      .locator(id ? 'yl-ticket h2' : room ? '.check h2, .check h3' : '.jobs .name')
+      .locator(id ? 'yl-ticket h2' : room ? '[ylPanel] h2, [ylPanel] h3' : '[data-part=name]')
       .first()
       .waitFor();
     // Until every lay is worked out and the fonts are there.
