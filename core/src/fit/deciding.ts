@@ -8,8 +8,10 @@ export interface Deciding {
   readonly value: number;
 }
 
-const slacker = ({ pressureAcrossPa, pressureAlongPa }: Fit): number => Math.min(pressureAcrossPa, pressureAlongPa);
-const tighter = ({ tensionAcrossNPerM, tensionAlongNPerM }: Fit): number => Math.max(tensionAcrossNPerM, tensionAlongNPerM);
+/** What the cover presses with in its slacker direction, Pa. */
+export const slacker = ({ pressureAcrossPa, pressureAlongPa }: Fit): number => Math.min(pressureAcrossPa, pressureAlongPa);
+/** What one plate pulls with in its tighter direction, N/m. */
+export const tighter = ({ tensionAcrossNPerM, tensionAlongNPerM }: Fit): number => Math.max(tensionAcrossNPerM, tensionAlongNPerM);
 
 /** What the verdict was read from: how hard a cover is to close is its tension, everything else what it presses with. */
 export function deciding(fitted: Fit): Deciding {

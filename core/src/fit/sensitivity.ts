@@ -1,6 +1,6 @@
 import type { Constants } from '../shop/assumptions';
-import { deciding } from './deciding';
-import { fit, type Fit, type FitRequest } from './fit';
+import { deciding, slacker, tighter } from './deciding';
+import { fit, type FitRequest } from './fit';
 
 /** An allowance that the fit depends on, and what one more millimetre of it does. */
 export interface Sensitivity {
@@ -50,8 +50,7 @@ const STEP_MM = 0.5;
 export function sensitivity(request: FitRequest, assume: Constants): Sensitivity[] {
   const asIs = fit(request, assume);
   const { of } = deciding(asIs);
-  const figure = (one: Fit): number =>
-    of === 'tension' ? Math.max(one.tensionAcrossNPerM, one.tensionAlongNPerM) : Math.min(one.pressureAcrossPa, one.pressureAlongPa);
+  const figure = of === 'tension' ? tighter : slacker;
   return MORE.map(({ what, by }): Sensitivity => {
     const [less, more] = [fit(by(request, -STEP_MM), assume), fit(by(request, STEP_MM), assume)];
     return { what, of, crownMm: (more.crownMm - less.crownMm) / (2 * STEP_MM), amount: (figure(more) - figure(less)) / (2 * STEP_MM) };

@@ -1,7 +1,7 @@
-import { area, bounds, flatten, type Outline } from './outline';
+import { bounds, flatten, type Outline } from './outline';
 import { distance, type Point } from './point';
 import { distanceTo } from './measure';
-import { contains } from './polygon';
+import { contains, polygonArea } from './polygon';
 
 /** An outline that fills this share of its box is as good as one hump: a rectangle, an oval, a trapezoid. Others (a T, a curved bench) have a widest place to be found. */
 const ONE_HUMP = 0.75;
@@ -10,14 +10,18 @@ const PLACES = 14;
 const CLOSER = 4;
 const EDGE_MM = 0.5;
 
+/** An outline as fine as spans are taken from: its points, counter-clockwise. */
+export function spanPolygon(outline: Outline): Point[] {
+  return flatten(outline, EDGE_MM);
+}
+
 /**
  * About where a crowned face stands highest: the centre of area of an outline that is one hump, else the place that lies furthest from its edge. It stands in for the top of
  * the membrane where only the lines through it are wanted.
  */
-export function highestPlace(outline: Outline): Point {
-  const points = flatten(outline, EDGE_MM);
+export function highestPlace(points: readonly Point[]): Point {
   const { minX, minY, maxX, maxY } = bounds(points);
-  if (area(outline) >= ONE_HUMP * (maxX - minX) * (maxY - minY)) return centreOfArea(points);
+  if (polygonArea(points) >= ONE_HUMP * (maxX - minX) * (maxY - minY)) return centreOfArea(points);
   let best: { at: Point; mm: number } = { at: { x: (minX + maxX) / 2, y: (minY + maxY) / 2 }, mm: -1 };
   const look = (at: Point): void => {
     if (!contains(points, at)) return;
@@ -60,8 +64,7 @@ function stretch(crossings: readonly number[], at: number): number {
 }
 
 /** The spans of an outline through a place inside it; of its whole box where the place is outside. */
-export function spansThrough(outline: Outline, at: Point): Spans {
-  const points = flatten(outline, EDGE_MM);
+export function spansThrough(points: readonly Point[], at: Point): Spans {
   const box = bounds(points);
   if (!contains(points, at)) return { acrossMm: box.maxX - box.minX, deepMm: box.maxY - box.minY };
   const across: number[] = [];

@@ -1,6 +1,7 @@
 import type { CrownAnswer } from '../crown/domed';
+import { slacker, tighter } from '../fit/deciding';
 import type { Fit, FitLayer, FitRequest } from '../fit/fit';
-import { highestPlace, spansThrough } from '../geometry/spans';
+import { highestPlace, spanPolygon, spansThrough } from '../geometry/spans';
 import type { Outlines } from '../allowance/outlines';
 import type { Sizes } from '../piece/sizes';
 import { middleOf } from '../allowance/slope';
@@ -41,8 +42,9 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext
   const faces = facesOf(cushion, profile);
   const pads = cushion.crown?.pads;
   const domed = cushion.crown?.way === 'bow';
-  const highest = highestPlace(outlines.sewn);
-  const [sewn, core] = [spansThrough(outlines.sewn, highest), spansThrough(outlines.core, highest)];
+  const cover = spanPolygon(outlines.sewn);
+  const highest = highestPlace(cover);
+  const [sewn, core] = [spansThrough(cover, highest), spansThrough(spanPolygon(outlines.core), highest)];
   return {
     widthMm: sewn.acrossMm,
     depthMm: sewn.deepMm,
@@ -90,11 +92,9 @@ export function fitProblems(prediction: Fit, sizes: Sizes, loftMm: number, schoo
   const oversizeMm = Math.max(sizes.core.width.value - sizes.sewn.width.value, sizes.core.depth.value - sizes.sewn.depth.value);
   if (loftMm <= 0 && oversizeMm <= 1)
     problems.push(issue('warning', 'core-exact-without-wrap', 'wrapLoftMm', { wrapMm: school.wrap.loft.mm || assume('usualWrapMm') }));
-  else if (prediction.verdict === 'loose')
-    problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { pressurePa: Math.min(prediction.pressureAcrossPa, prediction.pressureAlongPa) }));
-  const tightest = Math.max(prediction.tensionAcrossNPerM, prediction.tensionAlongNPerM);
+  else if (prediction.verdict === 'loose') problems.push(issue('warning', 'cover-loose', 'wrapLoftMm', { pressurePa: slacker(prediction) }));
   if (prediction.verdict === 'hard-to-close' || prediction.verdict === 'will-not-close')
-    problems.push(issue('warning', `cover-${prediction.verdict}`, 'core.layers', { tension: tightest }));
+    problems.push(issue('warning', `cover-${prediction.verdict}`, 'core.layers', { tension: tighter(prediction) }));
   if (prediction.bowRisk) problems.push(issue('warning', 'cushion-may-bow', 'template', { oversizeMm }));
   return problems;
 }

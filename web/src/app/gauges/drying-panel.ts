@@ -3,14 +3,14 @@ import { LucideTrash2 } from '@lucide/angular';
 import { dryingCurves, formatNumber, type Constants, type Drying, type DryingCurve, type Sample } from '@yardland/core';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { NumberField } from '../shared/number-field';
-import { Button, PanelHead, Tick, Tool } from '../shared/ui/ui';
+import { Button, FieldRow, PanelHead, Tick, Tool } from '../shared/ui/ui';
 
 const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ? 'in its cover' : 'bare');
 
 /** How a wetted core dries, weighed at intervals, bare and in its cover. */
 @Component({
   selector: 'yl-drying-panel',
-  imports: [PanelHead, Tick, Button, Tool, LineChart, NumberField, LucideTrash2],
+  imports: [FieldRow, PanelHead, Tick, Button, Tool, LineChart, NumberField, LucideTrash2],
   template: `
     <div ylPanelHead>
       <h3 id="drying-title">Drying</h3>
@@ -18,7 +18,7 @@ const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ?
     @if (verdict()) {
       <p class="mb-2 font-semibold">{{ verdict() }}</p>
     }
-    <div class="my-1.5 flex flex-wrap items-end gap-y-1 gap-x-3 [&>.field]:flex-[1_1_96px] [&_.field-says:empty]:hidden">
+    <div ylFieldRow>
       <yl-number
         label="Dry, before wetting"
         unit="kg"

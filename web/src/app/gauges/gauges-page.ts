@@ -25,7 +25,7 @@ import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
-import { Button, Empty, InputBox, Label, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
+import { Button, Empty, FieldRow, InputBox, Label, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { DeviceReader } from './device-reader';
@@ -41,6 +41,7 @@ const ABOUT = 'samples';
 @Component({
   selector: 'yl-gauges-page',
   imports: [
+    FieldRow,
     RoomMain,
     RoomHead,
     Button,

@@ -1,18 +1,14 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Messages, type Message } from '../shared/messages';
-import { Button } from '../shared/ui/ui';
+import { Banner, Button } from '../shared/ui/ui';
 
 /** What the application has to say, at the foot of the screen: polite where it only tells, an alert where something went wrong. */
 @Component({
   selector: 'yl-messages',
-  imports: [Button],
+  imports: [Banner, Button],
   template: `
     @for (message of messages.all(); track message.id) {
-      <div
-        class="flex items-center gap-3.5 rounded-[10px] border border-line-strong px-4.5 py-2 font-semibold shadow-card"
-        [class]="message.bad ? 'bg-error-ground' : 'bg-warn-ground'"
-        [attr.role]="message.bad ? 'alert' : 'status'"
-      >
+      <div [ylBanner]="message.bad ? 'bad' : ''" [attr.role]="message.bad ? 'alert' : 'status'">
         <span class="flex-1">{{ message.text }}</span>
         @if (message.undo) {
           <button type="button" ylButton (click)="undo(message)">Undo</button>

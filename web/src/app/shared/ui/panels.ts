@@ -51,6 +51,15 @@ export class DialogFoot {}
 })
 export class DialogFields {}
 
+/** Small fields and their button in a line of a panel. */
+@Directive({
+  selector: '[ylFieldRow]',
+  host: {
+    class: 'my-1.5 flex flex-wrap items-end gap-y-1 gap-x-3 [&>.field]:flex-[1_1_96px] [&_.field-says:empty]:hidden',
+  },
+})
+export class FieldRow {}
+
 /** A table of rows to look through. */
 @Directive({
   selector: '[ylRows]',

@@ -23,17 +23,14 @@ export class Words {
 })
 export class Label {}
 
-const BANNER = 'flex items-center gap-3.5 px-4.5 py-2 font-semibold';
-const FLOATING = 'fixed right-6 bottom-6 left-47 z-40 rounded-[10px] border border-line-strong shadow-card';
+const BANNER = 'flex items-center gap-3.5 rounded-[10px] border border-line-strong px-4.5 py-2 font-semibold shadow-card';
 
 const BANNER_LOOKS = {
   '': `${BANNER} bg-warn-ground`,
   bad: `${BANNER} bg-error-ground`,
-  floating: `${BANNER} ${FLOATING} bg-warn-ground`,
-  'bad floating': `${BANNER} ${FLOATING} bg-error-ground`,
 } as const;
 
-/** A line across the page: what is going on, or what went wrong. */
+/** A line over the page: what is going on, or, `bad`, what went wrong. */
 @Directive({ selector: '[ylBanner]', host: { '[class]': 'look()' } })
 export class Banner {
   readonly ylBanner = input<keyof typeof BANNER_LOOKS>('');
