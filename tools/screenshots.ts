@@ -59,14 +59,20 @@ const PICTURES: readonly Picture[] = [
       await page.getByText('Working the schools out').waitFor({ state: 'hidden' });
     },
   },
-  { file: 'cover', job: 'Ushers’ perches', place: '1/cover' },
+  { file: 'cover', job: 'Roof terrace', place: '1/cover' },
   { file: 'lay', job: 'Stalls benches', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
   { file: 'gauges', room: 'gauges', place: '' },
   { file: 'schools', room: 'schools', place: '' },
   { file: 'stockroom', room: 'stockroom', place: '' },
   { file: 'check', job: 'Storage chest top', place: '1/check' },
-  { file: 'build-dark', job: 'Green room settle', place: '2/build', theme: 'dark' },
+  {
+    file: 'cover-compare',
+    job: 'Conductor’s chair',
+    place: '1/cover',
+    theme: 'dark',
+    before: (page) => page.getByRole('button', { name: 'Compare covers' }).click(),
+  },
 ];
 
 const { base, browser, jobId, stop } = await served(PORT);

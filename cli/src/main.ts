@@ -3,8 +3,9 @@ import { crownVerb, fitVerb } from './verbs/crown';
 import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
+import { splitVerb } from './verbs/split';
 
-const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb];
+const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 

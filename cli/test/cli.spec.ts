@@ -247,3 +247,31 @@ describe('yardland crown and fit', () => {
     expect(problems[0]!.message).toContain('"sideLoftAcrossMm"');
   });
 });
+
+describe('yardland split', () => {
+  it('cuts one cushion of a job into several, and what it prints is a job again', () => {
+    const bench = { ...job, cushions: [{ ...job.cushions[0], name: 'Bench', template: { shape: 'rectangle', widthMm: 1800, depthMm: 450 } }, job.cushions[0]] };
+    const { code, out } = run(['split', '-', '--into', '3', '--gap', '4'], JSON.stringify(bench));
+    expect(code).toBe(0);
+    const made = JSON.parse(out) as { cushions: { name: string; template: { widthMm: number } }[] };
+    expect(made.cushions.map(({ name, template }) => [name, Math.round(template.widthMm * 1000) / 1000])).toEqual([
+      ['Bench, left', 597.333],
+      ['Bench, middle', 597.333],
+      ['Bench, right', 597.333],
+      ['Seat', 590],
+    ]);
+    const plan = run(['plan', '-'], out);
+    expect([plan.code, (JSON.parse(plan.out) as { cushions: unknown[] }).cushions.length]).toEqual([0, 4]);
+  });
+
+  it('refuses what cannot be, in words and by code', () => {
+    const refused = (...args: string[]) => {
+      const { code, error } = run(['split', '-', ...args], JSON.stringify(job));
+      return [code, (JSON.parse(error) as { problems: { code: string; path: string }[] }).problems[0]?.code];
+    };
+    expect(refused('--into', '3', '--cushion', '7')).toEqual([2, 'option-wrong']);
+    expect(refused('--into', '3', '--widths', '1,2')).toEqual([2, 'option-wrong']);
+    expect(refused('--widths', '300,300')).toEqual([2, 'split-widths-do-not-add-up']);
+    expect(refused('--into', 'many')).toEqual([2, 'split-count']);
+  });
+});

@@ -10,6 +10,7 @@ export * from './template/public';
 export * from './allowance/public';
 export * from './crown/public';
 export * from './fit/public';
+export * from './form/public';
 export * from './cover/public';
 export * from './lay/public';
 export * from './cost/public';

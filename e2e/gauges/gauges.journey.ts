@@ -1,6 +1,8 @@
+import { FieldHarness, PickListHarness, TickboxHarness } from '@yardland/web/harnesses';
 import { expect, test } from '../support/bench';
 
 test('a sample is weighed, pressed and drained, by hand and from the simulated devices', async ({ shop, page }) => {
+  const samples = () => shop.control(PickListHarness.called('Samples'), page.locator('main'));
   await page.goto('/gauges');
   await expect(page.getByRole('heading', { name: 'Gauges' })).toBeVisible();
   await page.getByRole('button', { name: 'New sample' }).click();
@@ -15,8 +17,8 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
     await box.fill(length);
     await box.press('Enter');
   }
-  await page.getByRole('textbox', { name: 'Weight, kg' }).fill('0.5');
-  await page.getByRole('textbox', { name: 'Weight, kg' }).press('Enter');
+  const weight = await shop.control(FieldHarness.called('Weight'), page.getByRole('region', { name: 'Density' }));
+  await weight.enter('0.5');
   // 0.5 kg of 400 × 406.4 × 100 mm.
   await expect(page.getByRole('region', { name: 'Density' })).toContainText('30.8 kg/m³');
 
@@ -24,13 +26,12 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
 
   // The scale overwrites what was typed; the gauge adds a reading after its minute.
   await page.getByRole('button', { name: 'Read from the scale' }).click();
-  await expect(page.getByRole('textbox', { name: 'Weight, kg' })).not.toHaveValue('0.5');
+  await expect.poll(() => weight.text()).not.toBe('0.5');
   const press = page.getByRole('region', { name: 'Press test' });
   await press.getByRole('button', { name: 'Read from the press gauge' }).click();
   await expect(press.getByRole('listitem')).toHaveCount(1);
   await expect(press).toContainText(/\d+ N at 25 % \(\d+ to \d+ N\), support factor 2.2/);
-  await press.getByRole('textbox', { name: 'Load on the plate, kg' }).fill('25');
-  await press.getByRole('textbox', { name: 'Load on the plate, kg' }).press('Enter');
+  await (await shop.control(FieldHarness.called('Load on the plate'), press)).enter('25');
   await press.getByRole('button', { name: 'Read from the press gauge' }).click();
   await expect(press.getByRole('listitem')).toHaveCount(2);
 
@@ -48,41 +49,37 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
   await page.getByRole('button', { name: 'Offcut of the journey', exact: true }).click();
   await page.getByRole('button', { name: 'Remove Offcut of the journey' }).click();
   await page.getByRole('link', { name: 'Gauges' }).click();
-  await page
-    .getByRole('list', { name: 'Samples' })
-    .getByRole('button', { name: /Offcut of the journey/ })
-    .click();
+  await (await samples()).pick('Offcut of the journey');
 
   // A drain test beside another sample's.
   const drain = page.getByRole('region', { name: 'Drain test' });
-  await drain.getByRole('textbox', { name: 'After, min' }).fill('10');
-  await drain.getByRole('textbox', { name: 'Collected, l' }).fill('1,8');
+  await (await shop.control(FieldHarness.called('Collected'), drain)).write('2,4');
+  await drain.getByRole('button', { name: 'Add' }).click();
+  await expect(drain).toContainText('After how many minutes?');
+  await expect(drain).toContainText('More than was poured on.');
+  await (await shop.control(FieldHarness.called('After'), drain)).enter('10');
+  await (await shop.control(FieldHarness.called('Collected'), drain)).write('1,8');
   await drain.getByRole('button', { name: 'Add' }).click();
   await expect(drain).toContainText('12.3 ml held back');
   await expect(drain.locator('.legendtext')).toHaveCount(2);
 
   await page.reload();
-  await page
-    .getByRole('list', { name: 'Samples' })
-    .getByRole('button', { name: /Offcut of the journey/ })
-    .click();
+  await (await samples()).pick('Offcut of the journey');
   await expect(press.getByRole('listitem')).toHaveCount(2);
   await page.getByRole('button', { name: 'Remove Offcut of the journey' }).click();
-  await expect(page.getByRole('list', { name: 'Samples' }).getByRole('button', { name: /Offcut of the journey/ })).toBeHidden();
+  await expect.poll(async () => (await samples()).names()).not.toContain('Offcut of the journey');
 });
 
 test('a core that was wetted is weighed until it is dry, bare and in its cover', async ({ shop, page }) => {
   await page.goto('/gauges');
-  await page.getByRole('button', { name: /Tern 30 open, drained/ }).click();
+  await (await shop.control(PickListHarness.called('Samples'), page.locator('main'))).pick('Tern 30 open, drained');
   const panel = page.getByRole('region', { name: 'Drying' });
   await expect(panel).toContainText(/bare: dry after [\d.]+ h; in its cover: dry after about [\d.]+ h, as it goes on/);
   await expect(panel.locator('.js-plotly-plot')).toBeVisible();
-  await panel.getByRole('textbox', { name: 'After' }).fill('600');
-  await panel.getByRole('textbox', { name: 'After' }).press('Enter');
-  await panel.getByRole('textbox', { name: 'Weighs' }).fill('0.365');
-  await panel.getByRole('textbox', { name: 'Weighs' }).press('Enter');
-  await panel.getByRole('checkbox', { name: 'in its cover' }).check();
-  await panel.getByRole('checkbox', { name: 'knocked on a grate first' }).check();
+  await (await shop.control(FieldHarness.called('After'), panel)).enter('600');
+  await (await shop.control(FieldHarness.called('Weighs'), panel)).enter('0.365');
+  await (await shop.control(TickboxHarness.called('in its cover'), panel)).toggle();
+  await (await shop.control(TickboxHarness.called('knocked on a grate first'), panel)).toggle();
   await panel.getByRole('button', { name: 'Add weighing' }).click();
   await expect(panel.getByText('600 min: 0.365 kg, in its cover, knocked first')).toBeVisible();
   await expect(panel).toContainText(/in its cover: dry after [\d.]+ h$/m);

@@ -23,6 +23,7 @@ test('a foam is added and used, a constant is the shop’s own, and goes back', 
   await own.press('Enter');
   await shop.openJob('Reading corner');
   await shop.goTo('Cover');
+  await shop.tray().getByText('Closing', { exact: true }).click();
   await expect(shop.tray().getByRole('textbox', { name: 'Zip tape wide' })).toHaveValue('24');
   await shop.goTo('Filling');
   await shop.tray().getByRole('combobox', { name: 'Layer 1, foam' }).selectOption('Plover 41');
@@ -94,7 +95,7 @@ test('a cloth is given its shrinkage, and the plates of a job of it are cut larg
   await page.getByRole('button', { name: 'Fly-rail stool, 2' }).click();
   await expect(shop.piece('staple flange').locator('[data-part=size]')).toContainText(/390\s*×\s*409/);
   await shop.goTo('Lay');
-  await shop.tray().getByRole('combobox', { name: 'Lay on' }).selectOption({ label: 'lining, Unbleached calico' });
-  await shop.tray().getByRole('checkbox', { name: 'washed before it is cut' }).check();
+  await shop.choose('Lay on', 'lining, Unbleached calico');
+  await shop.tick('washed before it is cut');
   await expect(shop.piece('staple flange').locator('[data-part=size]')).toContainText(/390\s*×\s*390/);
 });

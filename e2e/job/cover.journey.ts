@@ -17,15 +17,15 @@ test('a cover is made in another way and of two cloths; cloth that is short is s
   await expect(page.getByRole('checkbox', { name: /staple the flange flat under the board/ })).toBeVisible();
 
   await shop.goTo('Cover');
-  await shop.tray().getByRole('combobox', { name: 'Made as' }).selectOption({ label: 'Boxed' });
+  await shop.choose('Made as', 'Boxed');
   await expect(shop.ticket()).toContainText('zip plaque');
   await expect(shop.ticket()).not.toContainText('staple flange');
   await shop.tray().getByText('Cloths', { exact: true }).click();
-  await shop.tray().getByRole('combobox', { name: 'Boxing or band of' }).selectOption({ label: 'Indigo twill' });
+  await shop.choose('Boxing or band of', 'Indigo twill');
   await expect(shop.ticket().getByRole('row', { name: /Indigo twill/ })).toContainText(/\d m/);
 
   await shop.goTo('Lay');
-  await shop.tray().getByRole('combobox', { name: 'Lay on' }).selectOption({ label: 'boxing, Indigo twill' });
+  await shop.choose('Lay on', 'boxing, Indigo twill');
   await shop.setLength('Their own, long', '100');
   await expect(shop.ticket().getByRole('row', { name: /Indigo twill/ })).toContainText('is there');
   await expect(shop.ticket().getByRole('list', { name: 'Problems' })).toContainText('Indigo twill');

@@ -15,7 +15,7 @@ test('a filling is felt before it is cut: sitters, verdicts, the curve, a choice
   await sitting.fill('5');
   await expect(panel).toContainText('heavy');
   expect(parseInt(await sinks(), 10)).toBeGreaterThan(parseInt(child, 10));
-  await expect(page.locator('.note').filter({ hasText: /−\d+ %/ })).toHaveCount(1);
+  await expect(page.locator('.note').filter({ hasText: /−\d+\s%/ })).toHaveCount(1);
   await expect(panel.locator('.js-plotly-plot')).toBeVisible();
   await shop.expectAccessible();
 
@@ -77,6 +77,18 @@ test('layers are dragged in order, come in stocked sheets, and need not be foam'
   await expect(page.getByRole('button', { name: 'Undo: Layers in another order' })).toBeVisible();
   // And back by a key.
   await page.getByRole('button', { name: 'Layer 2, drag up or down' }).press('ArrowUp');
+  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+
+  // Or in the list itself, by its grip.
+  const grips = shop.tray().getByTitle('Drag to another place');
+  const [first, second] = [(await grips.nth(0).boundingBox())!, (await grips.nth(1).boundingBox())!];
+  await page.mouse.move(first.x + 8, first.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(first.x + 8, second.y + 20, { steps: 6 });
+  await page.mouse.move(first.x + 8, second.y + 34, { steps: 3 });
+  await page.mouse.up();
+  await expect.poll(layers).toEqual(['wren-22-soft', 'eider-feather']);
+  await shop.tray().getByRole('button', { name: 'Layer 2 up' }).click();
   await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
 
   await shop.tray().getByRole('combobox', { name: 'Layer 2, sheet in stock' }).selectOption('75');

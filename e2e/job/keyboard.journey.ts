@@ -32,6 +32,32 @@ test('a cushion in one line, stations, why and undo, all by keyboard', async ({ 
   await page.keyboard.press('Control+z');
   await expect(shop.ticket().getByRole('heading', { level: 2 })).toHaveText('Stage manager’s chair');
 
+  // On the lay all pieces are one stop of Tab; arrows and Home go from piece to piece, Enter picks.
+  await page.keyboard.press('6');
+  const pieces = page.locator('yl-table .pickable');
+  await expect(pieces.nth(1)).toBeVisible({ timeout: 30_000 });
+  expect(await page.locator('yl-table .pickable[tabindex="0"]').count()).toBe(1);
+  await pieces.first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(pieces.nth(1)).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(pieces.nth(1)).toHaveAttribute('aria-pressed', 'true');
+  await page.keyboard.press('Home');
+  await expect(pieces.first()).toBeFocused();
+  await page.keyboard.press('5');
+
+  // What else can be taken away.
+  await shop.ticket().getByRole('button', { name: 'More to take away' }).press('Enter');
+  await expect(page.getByRole('menuitem', { name: 'Copy what to buy' })).toBeFocused();
+  await shop.expectAccessible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('What to buy is on the clipboard')).toBeVisible();
+  // Pasted where words go, it has a line for every ware.
+  await page.keyboard.press('/');
+  await page.keyboard.press('Control+v');
+  await expect(page.getByRole('textbox', { name: /in one line/i })).toHaveValue(/^Prompt-side boxes.*Moss velvet.*: /);
+  await page.keyboard.press('Escape');
+
   await page.keyboard.press('?');
   const keys = page.getByRole('dialog', { name: 'Keys' });
   await expect(keys).toBeVisible();

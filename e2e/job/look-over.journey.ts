@@ -66,9 +66,9 @@ test('the old cover has its own verdict, and fire rules their caution', async ({
   await page.getByText('Old cover', { exact: true }).click();
   const verdict = page.getByRole('region', { name: 'Verdict on the old cover' });
   await expect(verdict).toContainText('Renew the cover');
-  await shop.tray().getByRole('checkbox', { name: 'zip still good' }).check();
+  await shop.tick('zip still good');
   await expect(verdict).toContainText('Save it for the new cover');
-  await shop.tray().getByRole('checkbox', { name: 'worn through' }).uncheck();
+  await shop.tick('worn through', false);
   await expect(verdict).toContainText('Wash the old cover and use it again');
   await shop.expectAccessible();
 });
@@ -79,11 +79,9 @@ test('several old cores become one long one, with the joins where nobody sits', 
   await page.getByText('Several into one', { exact: true }).click();
   await expect(shop.tray().getByRole('status').last()).toContainText('4 cuts and 3 joins, none where somebody sits');
   // Long enough by itself with the two others: less cutting.
-  await shop.tray().getByRole('textbox', { name: 'Old core 3, long' }).fill('600');
-  await shop.tray().getByRole('textbox', { name: 'Old core 3, long' }).press('Enter');
+  await shop.setLength('Old core 3, long', '600');
   await expect(shop.tray().getByRole('status').last()).toContainText('2 cuts and 2 joins');
-  await shop.tray().getByRole('textbox', { name: 'Old core 3, high' }).fill('60');
-  await shop.tray().getByRole('textbox', { name: 'Old core 3, high' }).press('Enter');
+  await shop.setLength('Old core 3, high', '60');
   await expect(shop.tray().getByRole('status').last()).toContainText('too short: fill the gap with an offcut');
   await shop.expectAccessible();
 });

@@ -38,7 +38,7 @@ test('points are dragged, snapped and mirrored, each a step of undo; halves are 
   await page.getByRole('button', { name: /Foyer bay window/ }).click();
   await shop.goTo('Template');
   await part(shop, 'Points');
-  await shop.tray().getByRole('checkbox', { name: 'mirror what I drag' }).check();
+  await shop.tick('mirror what I drag');
   const point = page.getByRole('button', { name: 'Point 4', exact: true });
   const box = (await point.boundingBox())!;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
@@ -54,7 +54,7 @@ test('points are dragged, snapped and mirrored, each a step of undo; halves are 
 
   // Without mirroring one half goes its own way, is told, and evened out.
   await part(shop, 'Points');
-  await shop.tray().getByRole('checkbox', { name: 'mirror what I drag' }).uncheck();
+  await shop.tick('mirror what I drag', false);
   await point.press('Shift+ArrowRight');
   await point.press('Shift+ArrowRight');
   await part(shop, 'Even out');
@@ -110,7 +110,7 @@ test('outlines come in from files and go out full size; a bad file loses nothing
   expect(saved.suggestedFilename()).toBe('old-pattern-traced.dxf');
   expect(fs.readFileSync(await saved.path(), 'utf8')).toContain('CUT');
   // Any piece of the plan too, by its name.
-  await shop.tray().getByRole('combobox', { name: 'Which outline' }).selectOption({ label: 'zip plaque' });
+  await shop.choose('Which outline', 'zip plaque');
   const print = await shop.tray().getByRole('link', { name: 'Print full size' }).getAttribute('href');
   expect(print).toContain('piece=plaque');
   const pdf = await page.request.get(print ?? '');

@@ -44,8 +44,7 @@ test('a plain seat from the first measure to a printed ticket, and found again',
   await expect(page.locator('[data-part=job-title]')).toContainText('due 15 Jan 2027');
 
   // Name it, and go through every station.
-  await shop.tray().getByRole('textbox', { name: 'Called' }).fill('Window seat of the journey');
-  await shop.tray().getByRole('textbox', { name: 'Called' }).press('Enter');
+  await shop.setLength('Called', 'Window seat of the journey');
   for (const station of ['Look over', 'Filling', 'Build', 'Cover', 'Lay', 'Bench', 'Check', 'Template']) {
     await shop.goTo(station);
     await shop.expectAccessible();
@@ -130,12 +129,12 @@ test('a long bench tells what is wrong with the cloth, and one switch mends it',
 test('steps are ticked and kept, a check measures against the promise', async ({ shop, page }) => {
   await shop.openJob('Puppeteers’ kneelers');
   await shop.goTo('Bench');
-  await expect(page.getByText('7 of 11 steps to do')).toBeVisible();
+  await expect(page.getByText('8 of 12 steps to do')).toBeVisible();
   await page.getByRole('checkbox', { name: /Lay the faces on the core/ }).click();
-  await expect(page.getByText('6 of 11 steps to do')).toBeVisible();
+  await expect(page.getByText('7 of 12 steps to do')).toBeVisible();
   await shop.saved();
   await page.reload();
-  await expect(page.getByText('6 of 11 steps to do')).toBeVisible();
+  await expect(page.getByText('7 of 12 steps to do')).toBeVisible();
 
   await page.getByRole('button', { name: 'Pit kneeler, wide, 3' }).click();
   await shop.goTo('Check');

@@ -1,5 +1,9 @@
+import { TestKey, type ComponentHarness, type HarnessPredicate } from '@angular/cdk/testing';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+
+import { ChoiceHarness, FieldHarness, SwitchHarness, TickboxHarness } from '@yardland/web/harnesses';
+import { PageEnvironment } from './page-environment';
 
 /** The application as a person speaks of it: tape, table, tray, ticket. */
 export class Shop {
@@ -51,11 +55,32 @@ export class Shop {
     return this.ticket().locator('[data-part=piece-row]').filter({ hasText: label });
   }
 
+  /** A shared control, as soon as it is there: in the tray, or in another part of the page. */
+  async control<T extends ComponentHarness>(wanted: HarnessPredicate<T>, part: Locator = this.tray()): Promise<T> {
+    const environment = PageEnvironment.within(part);
+    await expect.poll(async () => (await environment.getHarnessOrNull(wanted)) !== null, { message: wanted.getDescription() }).toBe(true);
+    return environment.getHarness(wanted);
+  }
+
   /** Types a length into a field of the tray and settles it. */
   async setLength(field: string, text: string): Promise<void> {
-    const box = this.tray().getByRole('textbox', { name: field });
-    await box.fill(text);
-    await box.press('Enter');
+    await (await this.control(FieldHarness.called(field))).writeAndPress(text, TestKey.ENTER);
+  }
+
+  /** Chooses in the tray, from a list that drops down, by the words that are shown. */
+  async choose(label: string, name: string): Promise<void> {
+    await (await this.control(ChoiceHarness.called(label))).choose(name);
+  }
+
+  /** Chooses in the tray, between a few side by side. */
+  async turn(label: string, name: string): Promise<void> {
+    await (await this.control(SwitchHarness.called(label))).choose(name);
+  }
+
+  /** Ticks a box of the tray, or takes its tick off. */
+  async tick(label: string, on = true): Promise<void> {
+    const box = await this.control(TickboxHarness.called(label));
+    if ((await box.isTicked()) !== on) await box.toggle();
   }
 
   async saved(): Promise<void> {

@@ -13,7 +13,9 @@ import {
   planJson,
   problemsOf,
   sayLine,
+  salvagedWords,
   schoolWords,
+  splitWords,
   sewnApart,
   whyLine,
   type Closing,
@@ -232,9 +234,11 @@ function cutLists(writer: Writer): void {
 function closingWords(closing: Closing, run: (figure: Figure) => string, size: (figure: Figure) => string): string {
   switch (closing.kind) {
     case 'zip':
-      return `Zip ${closing.reach}: opening ${size(closing.opening)}, tape ${run(closing.tape)}, ${formatNumber(closing.sliders.value)} slider.`;
+      return `Zip, ${closing.reach}: opening ${size(closing.opening)}, tape ${run(closing.tape)}, ${formatNumber(closing.sliders.value)} slider.`;
     case 'hand':
       return `Closed by hand over ${size(closing.opening)}.`;
+    case 'hook-and-loop':
+      return `Hook and loop over ${size(closing.opening)}, ${run(closing.tape)} of each.`;
     case 'envelope':
       return `Envelope back, overlapping ${size(closing.overlap)}.`;
     case 'staples':
@@ -259,15 +263,19 @@ function facts(writer: Writer): void {
   const size = (figure: Figure): string => formatLengthUnit(figure.value, inWords.units, inWords.step);
   const { name, detail } = one.construction;
   const rows = [
+    ...(one.source.split ? [`${splitWords(one.source)}.`] : []),
     `${[name, detail].filter(Boolean).join(', ')}. School: ${schoolWords(one, plan.shop, inWords) || '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
     ...(one.cover && !one.keptCover
       ? [
           [
             ...one.cover.closings.map((closing) => closingWords(closing, run, size)),
-            ...one.cover.notions.filter(({ ware }) => ware === 'cord' || ware === 'thread').map(({ name, amount }) => `${name} ${run(amount)}.`),
+            ...one.cover.notions
+              .filter(({ ware }) => ware !== 'zip' && ware !== 'slider' && ware !== 'hook-and-loop')
+              .map(({ name, sold, amount }) => `${name} ${sold === 'run' ? run(amount) : formatNumber(amount.value)}.`),
           ].join(' '),
         ]
       : []),
+    ...salvagedWords(plan.salvaged, plan.cushions.indexOf(one), inWords).map((line) => `${line}.`),
     ...(one.keptCover ? [`The old cover goes back on: it is ${one.keptCover === 'wash' ? 'washed' : 're-stitched'}, and nothing of it is cut or bought.`] : []),
     ...(one.cornerFilling ? [`Loose wadding ${formatNumber(Math.ceil(one.cornerFilling.value))} g.`] : []),
     ...outlookRows(writer),

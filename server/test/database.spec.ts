@@ -45,7 +45,7 @@ describe('the database', () => {
     db.prepare("INSERT INTO cushion VALUES ('j', 0, 'Bridge kneeler', 8, 'rectangle', 420, 300, 40, 'padded-to-the-line')").run();
     migrate(db);
     const store = new JobStore(db);
-    const { jobs } = store.list({ text: 'kneel', today: '2026-01-01', archived: false, limit: 10 });
+    const { jobs } = store.list({ text: 'kneel', today: '2026-01-01', archived: false, limit: 10, from: 0 });
     expect(jobs.map(({ name, outlines }) => [name, outlines.length])).toEqual([['Old job', 1]]);
     const { job } = store.read('j');
     expect(job.format).toBe('yardland/job@3');

@@ -30,6 +30,28 @@ describe('the demo jobs', () => {
   });
 });
 
+describe('a long list', () => {
+  it('comes in pages that together are the whole, each job once, and says how many there are past its end too', async () => {
+    const app = await running();
+    // All alike in state, date and name: only their ids tell them apart.
+    for (let i = 0; i < 30; i++) await app.send('POST', '/api/jobs', { job: { ...demoJob('storage-chest'), name: 'One of thirty' } });
+    for (const query of ['', 'search=thirty&', 'search=ty&']) {
+      const { total } = (await app.get(`/api/jobs?${query}limit=1`)).body;
+      const ids: string[] = [];
+      for (let from = 0; from < total; from += 7)
+        ids.push(...(await app.get(`/api/jobs?${query}limit=7&from=${from}`)).body.jobs.map((job: JobSummary) => job.id));
+      expect([ids.length, new Set(ids).size])
+        .withContext(query)
+        .toEqual([total, total]);
+      expect((await app.get(`/api/jobs?${query}from=5000`)).body)
+        .withContext(query)
+        .toEqual({ jobs: [], total });
+    }
+    expect((await app.get('/api/jobs?from=-1')).status).toBe(400);
+    await app.stop();
+  });
+});
+
 describe('jobs', () => {
   it('are given back as they were written, whatever fields they use', async () => {
     for (const name of ['prompt-side-boxes', 'storage-chest', 'puppeteers-kneelers']) {

@@ -25,6 +25,7 @@ export async function dragRows(): Promise<Row[]> {
     for (let i = 1; i <= STEPS; i++) await page.mouse.move(at.x + 40 * Math.sin(i / 12), at.y + 30 * Math.sin(i / 9));
     const frames = (await page.evaluate('window.frames_')) as number[];
     await page.mouse.up();
+    await page.locator('[data-part=save-state]').getByText('saved', { exact: true }).waitFor();
 
     // The demo's job of most cushions, a wrap made thicker by its arrow key: from the key to what is painted with every size, the fit and the ticket renewed.
     await page.goto(`${base}/jobs/${jobId('Gallery and box seats') ?? ''}/1/build`);

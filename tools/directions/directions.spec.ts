@@ -14,6 +14,7 @@ describe('the direction check', () => {
     expect(found('core/src/kernel/hash.ts', 'node:crypto')).toContain('may not import the package');
     expect(found('core/src/kernel/hash.ts', '@angular/core')).toContain('may not import the package');
     expect(found('server/src/app.ts', '@yardland/web')).toBe('server may not import web');
+    expect(found('e2e/job/cover.journey.ts', '@yardland/web')).toBe('of web only the harnesses may be imported');
     expect(found('web/src/app/app.ts', 'server/src/app.ts')).toContain('by path');
   });
 
@@ -24,6 +25,7 @@ describe('the direction check', () => {
     free('core/src/job/job.spec.ts', 'core/src/testing/samples.ts');
     free('core/src/job/document.ts', 'zod');
     free('server/src/app.ts', '@yardland/core');
+    free('e2e/support/bench.ts', '@yardland/web/harnesses');
     free('core/src/index.ts', 'core/src/job/plan.ts');
   });
 

@@ -26,7 +26,7 @@ export function outlinesOf(base: Outline, sizes: Sizes, acrossMm: number, deepMm
   if (!finished || made.some((one) => one === null)) return null;
   const { minX, minY } = outlineBounds(finished);
   const [seat, , sewn, core] = made.map((one) => moved(one as Outline, -minX, -minY)) as [Outline, Outline, Outline, Outline];
-  const cut = grow(sewn, sizes.seam.value);
+  const cut = grow(sewn, (sizes.flange ?? sizes.seam).value);
   return { seat, finished: moved(finished, -minX, -minY), sewn, core, cut: cut.ok ? cut.outline : sewn };
 }
 

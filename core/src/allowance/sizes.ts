@@ -184,6 +184,8 @@ export function evaluateSizes(school: School, request: SizeRequest, system: Unit
     cut: { width: across.cut, depth: deep.cut },
     boxingCut: thick.boxingCut,
     seam,
+    flange: null,
+    cutToCore: school.plate.to === 'core',
     slope: request.thin && thin ? slopeOf(request.thin.end, thin, thick.sewn, deep.sewn, seam) : null,
   };
 }

@@ -22,6 +22,7 @@ export const jobSummarySchema = z.strictObject({
 });
 export type JobSummary = z.infer<typeof jobSummarySchema>;
 
+/** A page of the jobs asked for, and how many there are altogether. */
 export const jobListSchema = z.strictObject({ jobs: z.array(jobSummarySchema), total: z.int().nonnegative() });
 export type JobList = z.infer<typeof jobListSchema>;
 
@@ -30,6 +31,8 @@ export const jobQuerySchema = z.strictObject({
   state: z.enum([...JOB_STATES, 'late']).optional(),
   archived: z.enum(['yes', 'no']).optional(),
   limit: z.coerce.number().int().min(1).max(500).optional(),
+  /** How many of the jobs asked for come before the first that is answered. */
+  from: z.coerce.number().int().min(0).max(1e7).optional(),
 });
 
 /** A job with the revision that a later write must name. */

@@ -1,4 +1,5 @@
 import type { ZodType } from 'zod';
+import type { ClosedLines } from '../form/form';
 import type { Outline } from '../geometry/outline';
 import type { Figure } from '../kernel/figure';
 import type { Issue } from '../kernel/issue';
@@ -6,7 +7,7 @@ import type { ClothSlot } from '../piece/material-ref';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
-import type { GivenSize, Sizes } from '../piece/sizes';
+import type { GivenSize, Plane, Sizes } from '../piece/sizes';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
 import type { OutlineMark } from '../template/marks';
 import type { UnitSystem } from '../units/length';
@@ -61,12 +62,14 @@ export interface CoverRequest {
 export type Closing =
   | { readonly kind: 'zip'; readonly reach: string; readonly opening: Figure; readonly tape: Figure; readonly sliders: Figure }
   | { readonly kind: 'hand'; readonly opening: Figure }
+  /** `tape`: so much of hook, and as much of loop. */
+  | { readonly kind: 'hook-and-loop'; readonly opening: Figure; readonly tape: Figure }
   | { readonly kind: 'envelope'; readonly overlap: Figure }
   | { readonly kind: 'staples'; readonly round: Figure; readonly count: Figure };
 
 /** What is bought by length or count besides cloth, foam and wadding; for one cushion. */
 export interface Notion {
-  readonly ware: 'zip' | 'slider' | 'cord' | 'thread' | 'staples' | 'thin-foam';
+  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'staples' | 'thin-foam';
   /** As it stands on the list of what to buy. */
   readonly name: string;
   readonly sold: 'run' | 'count';
@@ -108,11 +111,20 @@ export interface EdgeProfile {
 export type Field<C> = {
   readonly key: keyof C & string;
   readonly label: string;
+  /** Which of the tray's parts it stands in; the first where it is not said. */
+  readonly group?: 'closing' | 'extras';
   /** Shown only then; always where it is not given. */
   shown?(choices: C): boolean;
 } & (
-  | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly name: string }[]; readonly usual: string }
-  | { readonly kind: 'length'; readonly minMm: number; readonly maxMm: number; readonly usual: AssumptionKey | 'school seam' }
+  | {
+      readonly kind: 'choice';
+      readonly options: readonly { readonly value: string; readonly name: string }[];
+      readonly usual: string;
+      /** Where the usual one hangs on other choices. */
+      usualFor?(choices: C): string;
+    }
+  | { readonly kind: 'count'; readonly least: number; readonly most: number; readonly usual: number }
+  | { readonly kind: 'length'; readonly minMm: number; readonly maxMm: number; readonly usual: AssumptionKey | 'school seam' | 'half the height' }
 );
 
 /** The measures that sizes start from. */
@@ -140,6 +152,18 @@ export interface Choices {
   readonly [choice: string]: unknown;
 }
 
+/** What there is to say of a cover beside others. */
+export interface CoverTraits {
+  /** Where its zip shows, in a few words; empty where it has none. */
+  readonly zip: string;
+  /** Comes off and goes into the wash. */
+  readonly washable: boolean;
+  /** What its edge looks like. */
+  readonly edge: string;
+  /** What is hard about making it. */
+  readonly hard: string;
+}
+
 /** A way of making a cover. It owns its words, pieces, seams and steps: adding one is a folder and a line in `list.ts`. */
 export interface Construction<C extends Choices = Choices> {
   readonly kind: C['kind'];
@@ -163,8 +187,16 @@ export interface Construction<C extends Choices = Choices> {
   suits(suitor: Suitor): Issue[];
   /** Its own way from the given size to all others; where it has none the allowance school leads. */
   sizes?(choices: C, ask: SizeAsk): Sizes;
+  /** The flange of its welts, and how many of its edges are welted, where it may differ from the seam allowance; null where there is none. */
+  flange?(choices: C): { readonly mm: number; readonly edges: 1 | 2 } | null;
+  /** How large its plate is cut, where that is not the seam line and an allowance. */
+  platesCut?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Plane;
   make(choices: C, request: CoverRequest): Cover;
   profile(choices: C, sizes: Sizes, assume: Constants): EdgeProfile;
+  /** The lines it leaves on the closed cushion, for drawing it. */
+  lines(choices: C): ClosedLines;
+  /** For laying it beside others. */
+  traits(choices: C): CoverTraits;
   /** A few words on the choices: `welted`. */
   says(choices: C): string;
 }

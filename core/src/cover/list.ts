@@ -6,13 +6,35 @@ import { drumSchema } from './constructions/drum/choices';
 import { drum } from './constructions/drum/drum';
 import { knifeEdgeSchema } from './constructions/knife-edge/choices';
 import { knifeEdge } from './constructions/knife-edge/knife-edge';
+import { block } from './constructions/block/block';
+import { blockSchema } from './constructions/block/choices';
+import { foldedCornerSchema } from './constructions/folded-corner/choices';
+import { foldedCorner } from './constructions/folded-corner/folded-corner';
+import { waterfallSchema } from './constructions/waterfall/choices';
+import { waterfall } from './constructions/waterfall/waterfall';
 import { oneOfMany, type Choices, type Construction as ConstructionModule } from './contract';
 
 /** The closed list of constructions, as they are offered. */
-export const CONSTRUCTIONS: readonly ConstructionModule[] = [oneOfMany(boxed), oneOfMany(knifeEdge), oneOfMany(bolster), oneOfMany(drum)];
+export const CONSTRUCTIONS: readonly ConstructionModule[] = [
+  oneOfMany(boxed),
+  oneOfMany(waterfall),
+  oneOfMany(foldedCorner),
+  oneOfMany(knifeEdge),
+  oneOfMany(bolster),
+  oneOfMany(drum),
+  oneOfMany(block),
+];
 
 /** The choices of a cushion's construction in its document. */
-export const constructionSchema = z.discriminatedUnion('kind', [boxedSchema, knifeEdgeSchema, bolsterSchema, drumSchema]);
+export const constructionSchema = z.discriminatedUnion('kind', [
+  boxedSchema,
+  waterfallSchema,
+  foldedCornerSchema,
+  knifeEdgeSchema,
+  bolsterSchema,
+  drumSchema,
+  blockSchema,
+]);
 export type Construction = z.infer<typeof constructionSchema>;
 
 /** The module of a construction; boxed for a kind that is not in it. */

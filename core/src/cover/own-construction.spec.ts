@@ -60,6 +60,8 @@ const bag: Construction<z.infer<typeof schema>> = {
     welt: null,
     modelled: true,
   }),
+  lines: () => ({ top: 'seam', bottom: 'soft', corners: false, softFront: false }),
+  traits: () => ({ zip: '', washable: true, edge: 'gathered', hard: 'nothing' }),
   says: () => 'drawn shut',
 };
 

@@ -9,9 +9,14 @@ import type { Cushion } from './document';
 /** Settings whose rules ask for certified material. */
 const CERTIFIED = new Set(['public', 'marine', 'rail', 'care']);
 
+/** How a part of a job is loaded: a pillow is leant on, like a back. */
+export function loadedAs(part: NonNullable<Cushion['seat']>['part']): 'seat' | 'back' | 'mattress' {
+  return part === 'pillow' ? 'back' : (part ?? 'seat');
+}
+
 /** The least density for a seat's use; a seat whose use was not said counts as in regular use. */
 function floorOf({ seat }: Cushion, assume: (key: AssumptionKey) => number): number {
-  return densityFloor({ part: seat?.part ?? 'seat', use: seat?.use ?? 'regular' }, assume);
+  return densityFloor({ part: loadedAs(seat?.part), use: seat?.use ?? 'regular' }, assume);
 }
 
 /** What the seat asks of its core: the density for its use, the hardness of the firmest new layer, and whether rules ask for certified foam. */

@@ -7,6 +7,7 @@ import type { Job } from './document';
 import type { CushionPlan } from './plan-cushion';
 import type { PlannedLay } from './lays';
 import type { LotChoice } from './lots';
+import type { SalvagedUse } from './salvaged';
 
 export type Ware = 'cloth' | 'foam' | 'filling' | 'wadding' | Notion['ware'];
 
@@ -74,14 +75,18 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
 }
 
 /** Every notion of the job's covers, those of one name together, in the order in which covers name them. */
-function notionLines(plans: readonly CushionPlan[]): BuyLine[] {
+function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedUse[]): BuyLine[] {
   const rows = new Map<string, { readonly notion: Notion; readonly parts: Term[] }>();
-  for (const { cover, keptCover, source } of plans) {
+  for (const [index, { cover, keptCover, source }] of plans.entries()) {
     if (!cover || keptCover) continue;
+    const served = salvaged.filter(({ cushion }) => cushion === index).length;
     for (const notion of [...cover.notions, ...(cover.inner?.notions ?? [])]) {
       const key = `${notion.ware} ${notion.name}`;
       const row = rows.get(key) ?? { notion, parts: [] };
-      row.parts.push(plus(notion.amount, source.quantity));
+      // A salvaged zip comes with its slider.
+      const times = notion.ware === 'zip' || notion.ware === 'slider' ? source.quantity - served : source.quantity;
+      if (times === 0) continue;
+      row.parts.push(plus(notion.amount, times));
       rows.set(key, row);
     }
   }
@@ -123,6 +128,13 @@ function fillingLines(plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
 }
 
 /** What the job needs, worked out from its lays and covers. */
-export function buyList(job: Job, plans: readonly CushionPlan[], lays: readonly PlannedLay[], lots: readonly LotChoice[], shop: Shop): BuyLine[] {
-  return [...lays.map((lay) => layLine(job, lay, lots, shop)), ...fillingLines(plans, shop), ...notionLines(plans)];
+export function buyList(
+  job: Job,
+  plans: readonly CushionPlan[],
+  lays: readonly PlannedLay[],
+  lots: readonly LotChoice[],
+  salvaged: readonly SalvagedUse[],
+  shop: Shop,
+): BuyLine[] {
+  return [...lays.map((lay) => layLine(job, lay, lots, shop)), ...fillingLines(plans, shop), ...notionLines(plans, salvaged)];
 }

@@ -1,5 +1,6 @@
 import type { ChooseRequest } from '../filling/choose-request';
 import { massOf } from '../filling/sitters';
+import { loadedAs } from './asked';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { UNSAID_DECK } from './cushion-feel';
@@ -14,7 +15,7 @@ export function chooseRequestOf(one: CushionPlan, shop: Shop, units: UnitSystem)
     format: 'yardland/choose@1',
     sitters: sitters.length ? sitters : [{ massKg: massOf('middling', assume), posture: 'upright', frail: false }],
     feel: seat?.feel ?? 'medium',
-    part: seat?.part ?? 'seat',
+    part: loadedAs(seat?.part),
     use: seat?.use ?? 'regular',
     place: seat?.place === 'outdoor' || seat?.place === 'damp' ? 'outdoor' : 'indoor',
     support: seat?.support ?? UNSAID_DECK,

@@ -21,7 +21,7 @@ const day = z.iso.date();
 
 export const JOB_STATES = ['new', 'waiting-for-foam', 'cutting', 'sewing', 'ready', 'delivered'] as const;
 export const SUPPORTS = DECKS;
-export const PARTS = ['seat', 'back', 'mattress'] as const;
+export const PARTS = ['seat', 'back', 'mattress', 'pillow'] as const;
 export const FEELS = ['soft', 'medium', 'firm'] as const;
 export const USES = ['daily', 'regular', 'occasional'] as const;
 export const PLACES = ['indoor', 'outdoor', 'damp'] as const;
@@ -154,6 +154,8 @@ export const cushionSchema = z.strictObject({
     })
     .optional(),
   seat: seatSchema.optional(),
+  /** It is one of several that make up one seat: their joins match, so that a pattern runs on. */
+  split: z.strictObject({ seat: text(120), index: z.int().min(1).max(12), of: z.int().min(2).max(12) }).optional(),
   /** Steps done, by the step's own name: on how many of the cushions, and the sizes of its pieces when it was ticked, so that a later change shows. */
   bench: z
     .strictObject({
@@ -184,6 +186,8 @@ export const jobSchema = z.strictObject({
   cushions: z.array(cushionSchema).min(1).max(100),
   /** The rolls of wadding that its wraps and pads come off, by id; absent: whichever of the shop's is nearest in loft, out of doors an open one. */
   waddings: z.array(z.string().min(1).max(60)).min(1).max(20).optional(),
+  /** Salvaged zips of the shop that are set aside for it, by id. */
+  zips: z.array(z.string().min(1).max(60)).max(200).optional(),
   /** The main cloth. */
   cloth: clothUseSchema,
 });

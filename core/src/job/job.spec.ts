@@ -154,9 +154,10 @@ describe('the work order', () => {
   it('keeps every later seam reachable: welt before band, plaque before its ends, zip open before the last seam', () => {
     const steps = planned().operations;
     const at = (id: string) => steps.findIndex((step) => step.id === id);
-    const order = ['sew/plaque', 'sew/boxing-joins', 'sew/welt-on', 'sew/plaque-ends', 'sew/band-to-top', 'sew/band-to-bottom'].map(at);
+    const order = ['sew/plaque', 'sew/boxing-joins', 'sew/welt-on', 'sew/plaque-ends', 'sew/band-to-top', 'sew/open-zip', 'sew/band-to-bottom'].map(at);
     expect(order.every((place, i) => place >= 0 && (i === 0 || place > (order[i - 1] ?? 0)))).toBeTrue();
-    expect(steps[at('sew/band-to-bottom')]!.cautions.join()).toContain('Open the zip');
+    expect(steps[at('sew/open-zip')]!.text).toContain('Open the zip');
+    expect(steps[at('sew/plaque')]!.cautions.join()).toContain('Slider on');
     expect(new Set(steps.map((step) => step.id)).size).toBe(steps.length);
   });
 

@@ -93,7 +93,8 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
       const base: Turn = use.railroaded ? 90 : 0;
       const turn: Turn = alongRoll && base === 0 ? 90 : base;
       const oneWay = clothFacts(use, job.units, shop).oneWay;
-      cloth.items.push(itemOf(index, cut, oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn]));
+      const turns: readonly Turn[] = grain === 'any' ? ALL_TURNS : oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn];
+      cloth.items.push(itemOf(index, cut, turns));
     }
   });
   return cloths;

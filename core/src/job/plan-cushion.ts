@@ -1,5 +1,6 @@
 import { checkLayers, corePieces } from '../allowance/foam';
 import { outlinesOf, reachedSizes, type Outlines } from '../allowance/outlines';
+import { drawnIn } from '../allowance/draw-in';
 import { evaluateSizes } from '../allowance/sizes';
 import { feltPieces } from '../allowance/felt';
 import { onRoll, wrapPieces } from '../allowance/wrap';
@@ -196,13 +197,15 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     return blocked(known, school, [issue('error', 'thin-edge-not-thinner', 'template.thinMm', { thinMm: thin.mm, heightMm: cushion.heightMm })]);
   const loftMm = cushion.wrapLoftMm ?? (construction.sizes ? 0 : pairMm(school.wrap.loft, units));
   const measures = { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm };
-  const bySchool =
+  const asEvaluated =
     construction.sizes?.(cushion.construction, { ...measures, system: units, assume }) ??
     evaluateSizes(
       school,
       { ...measures, wrapLoftMm: loftMm, wrapSqueezed: assume('wrapSqueezedLightly'), seamMm: cushion.construction.seamMm ?? null, thin },
       units,
     );
+  const flange = construction.flange?.(cushion.construction) ?? null;
+  const bySchool = flange ? drawnIn(asEvaluated, given('flange', flange.mm, 'entered'), flange.edges, cushion.given) : asEvaluated;
   const profile = construction.profile(cushion.construction, bySchool, assume);
   const heights = profile.kind === 'knife' ? (['core'] as const) : (['sewn', 'core', 'finished'] as const);
   if (heights.some((name) => bySchool[name].height.value <= 0 || (bySchool.slope && bySchool.slope[name].value <= 0)))
@@ -212,7 +215,9 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     return blocked(known, school, [
       issue('error', 'allowances-leave-nothing', 'template', { widthMm: bySchool.finished.width.value, depthMm: bySchool.finished.depth.value }),
     ]);
-  const sizes = reachedSizes(bySchool, outlines);
+  const reached = reachedSizes(bySchool, outlines);
+  const cut = construction.platesCut?.(cushion.construction, { sizes: reached, assume });
+  const sizes = cut ? { ...reached, cut } : reached;
   const round = shape.round?.(cushion.template, sizes.sewn.width, sizes.sewn.depth);
 
   const facts = slotFacts({ cloth, units }, cushion, shop);

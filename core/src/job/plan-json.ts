@@ -48,6 +48,8 @@ function closingJson(closing: Closing) {
       return { kind: closing.kind, reach: closing.reach, openingMm: closing.opening.value, tapeMm: closing.tape.value, sliders: closing.sliders.value };
     case 'hand':
       return { kind: closing.kind, openingMm: closing.opening.value };
+    case 'hook-and-loop':
+      return { kind: closing.kind, openingMm: closing.opening.value, tapeMm: closing.tape.value };
     case 'envelope':
       return { kind: closing.kind, overlapMm: closing.overlap.value };
     case 'staples':
@@ -132,6 +134,7 @@ export function planJson(plan: Plan) {
       amount: line.amount?.value ?? null,
       why: line.amount ? whyLine(line.amount, inWords.units) : null,
     })),
+    salvaged: plan.salvaged.map(({ zip, cushion, copy, neededMm }) => ({ zip: zip.id, lengthMm: zip.lengthMm, cushion, copy, neededMm })),
     problems: plan.problems.map((problem) => ({ code: problem.code, path: problem.path, severity: problem.severity, message: sayLine(problem, inWords) })),
   };
 }

@@ -9,6 +9,7 @@ import { chooseLots, lotProblems, type LotChoice } from './lots';
 import { laysOf, type PlannedLay, type WantedLay } from './lays';
 import { missingPieces } from './missing';
 import { planCushion, unanswered, type CushionPlan } from './plan-cushion';
+import { salvagedUses, type SalvagedUse } from './salvaged';
 
 /** A question that the plan needs answered before its cushion's pieces are known. */
 export interface WantedAnswer {
@@ -26,6 +27,8 @@ export interface Plan {
   readonly wanted: readonly Wanted[];
   /** Which lot each foam of the job is cut from. */
   readonly lots: readonly LotChoice[];
+  /** Salvaged zips set aside for it, and the cushion each goes into. */
+  readonly salvaged: readonly SalvagedUse[];
   readonly buy: readonly BuyLine[];
   /** Everything wrong, paths from the document's root. */
   readonly problems: readonly Issue[];
@@ -93,7 +96,8 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
     one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
   const lots = chooseLots(lays, shop);
-  const buy = buyList(job, cushions, lays, lots, shop);
+  const salvaged = salvagedUses(job, cushions, shop);
+  const buy = buyList(job, cushions, lays, lots, salvaged, shop);
   return {
     job,
     shop,
@@ -103,6 +107,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
       ? open
       : lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(({ hash, key, subject, request }) => ({ hash, key, subject, request })),
     lots,
+    salvaged,
     buy,
     problems: [
       ...cushionProblems,

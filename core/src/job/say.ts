@@ -90,8 +90,23 @@ const SENTENCES: Record<string, Speak> = {
   ],
   'zip-too-short-for-core': (_, mm) => [
     `The core needs an opening of ${mm('neededMm')} and the zip gives ${mm('openingMm')}.`,
-    'Run the zip further round the corners.',
+    'Run the zip further round the corners, or make its pockets shallower.',
   ],
+  'straight-welt-on-tight-curve': (_, mm) => [
+    `Welt cut straight does not lie round a radius of ${mm('radiusMm')}: woven cloth wants ${mm('leastMm')} or more.`,
+    'Cut the welt on the bias, or take a ridge instead.',
+  ],
+  'plate-cannot-be-pieced': (_, mm) => [
+    `A plate ${mm('plateMm')} across cannot be made of a middle and two sides from ${mm('usableMm')} of cloth.`,
+    'Railroad the cloth, or take a wider one.',
+  ],
+  'no-room-for-patch': (n) => [`The bottom plate is too small for the ${n('what')}.`, 'Leave it out, or make its margin smaller in the table of constants.'],
+  'split-count': (n) => [`A seat is split into 2 to ${n('most')} cushions.`, ''],
+  'split-gap': (_, mm) => [`The gap between two cushions is between nothing and ${mm('mostMm')}.`, ''],
+  'split-too-narrow': (_, mm) => [`No cushion is narrower than ${mm('leastMm')}.`, 'Split it into fewer, or make the gap smaller.'],
+  'split-widths-do-not-add-up': (_, mm) => [`The widths make ${mm('sumMm')}, and beside the gaps there are ${mm('roomMm')}.`, 'Make them add up to the seat.'],
+  'split-not-for-outline': () => ['A straight cut would leave this outline in loose parts.', 'Draw each cushion by its points instead.'],
+  'slot-not-named': (n) => [`The ${n('what')} is laid on the main cloth as long as no cloth of its own is chosen.`, 'Choose one under Cover, Cloths.'],
   'boxing-join-on-front': () => [
     'A boxing join falls on the front edge; no other place is long enough.',
     'Cut the strips along the roll, or railroad the cloth.',

@@ -28,6 +28,7 @@ export function cutLarger(piece: Piece, across: number, along: number): Piece {
     ...piece,
     outline: made,
     ...(piece.holes && { holes: piece.holes.map(scaled) }),
+    ...(piece.placements && { placements: piece.placements.map(scaled) }),
     sewn: line && scaled(line),
     marks: marks.map((mark) => ({ ...mark, at: { x: mark.at.x * x, y: mark.at.y * y } })),
     width: larger(piece.width, x, after.maxX - after.minX, before.maxX - before.minX),

@@ -6,6 +6,7 @@ import type { Constants } from '../shop/assumptions';
 import type { Rolls, Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { cushionFeel, fillingLayers } from './cushion-feel';
+import { loadedAs } from './asked';
 import type { Cushion } from './document';
 
 /** What is looked at so that nothing grave passes in silence. */
@@ -24,7 +25,7 @@ export interface Watched {
 /** Each sitter who is named and under whom the filling bottoms out; of several of one build the first. */
 function bottomsOut({ source, wrapLoftMm, shop, units }: Watched, assume: Constants): Issue[] {
   const layers = fillingLayers(source, shop);
-  if (!layers || source.seat?.part === 'back') return [];
+  if (!layers || loadedAs(source.seat?.part) === 'back') return [];
   const builds = new Set<Build>();
   return (source.seat?.sitters ?? []).flatMap(({ build, posture }) => {
     if (builds.has(build)) return [];
@@ -101,7 +102,7 @@ function rating({ source, certified, shop }: Watched): Issue[] {
 function featherAlone({ source, shop }: Watched, assume: Constants): Issue[] {
   const stocks = source.core.layers.map(({ grade }) => shop.stock(grade));
   const feather = stocks.length > 0 && stocks.every((stock) => stock !== undefined && !isFoam(stock) && stock.kind === 'feather');
-  if (!feather || source.seat?.part === 'back') return [];
+  if (!feather || loadedAs(source.seat?.part) === 'back') return [];
   const heavy = (source.seat?.sitters ?? []).find(({ build }) => massOf(build, assume) >= assume('heavySitterKg'));
   return heavy ? [issue('warning', 'feather-under-heavy', 'core.layers', { build: heavy.build })] : [];
 }

@@ -106,6 +106,17 @@ export const remnantSchema = z.strictObject({
 });
 export type Remnant = z.infer<typeof remnantSchema>;
 
+/** A zip taken off an old cover and kept, as it was measured. */
+export const salvagedZipSchema = z.strictObject({
+  id,
+  lengthMm: mm,
+  colour: z.string().trim().max(40),
+  /** Continuous zip may be cut shorter; one with closed ends is used as long as it is. */
+  kind: z.enum(['continuous', 'closed-end']),
+  /** Where it came from. */
+  from: z.string().trim().max(120),
+});
+
 /** Polyester wadding on the roll; loft is the nominal thickness of one layer. */
 export const waddingSchema = z.strictObject({
   id,

@@ -1,5 +1,5 @@
 /** The cloths of one cushion, by what they are for. One that is not named is the main one. */
-export const CLOTH_SLOTS = ['main', 'bottom', 'boxing', 'welt', 'lining', 'ticking'] as const;
+export const CLOTH_SLOTS = ['main', 'bottom', 'boxing', 'welt', 'lining', 'ticking', 'mesh', 'grip'] as const;
 export type ClothSlot = (typeof CLOTH_SLOTS)[number];
 
 /** What a piece is cut from. `old-core`: from the foam that is there already; `thin-foam`: an edging, cut from any offcut of that thickness. */

@@ -8,14 +8,22 @@ export type PieceRole =
   // covers
   | 'plate'
   | 'boxing'
+  | 'panel'
   | 'side-panel'
+  | 'side-boxing'
   | 'plaque'
+  | 'base'
+  | 'placket'
   | 'welt'
   | 'band'
   | 'flange'
   | 'edge-strip'
   | 'body'
   | 'end'
+  | 'tie'
+  | 'handle'
+  | 'button'
+  | 'patch'
   // fillings
   | 'foam'
   | 'filling'
@@ -57,6 +65,8 @@ export interface Piece {
   /** Cut out of its middle: a ring's inside. */
   readonly holes?: readonly Outline[];
   readonly sewn: Outline | null;
+  /** Lines on its face along which other pieces are sewn onto it. */
+  readonly placements?: readonly Outline[];
   readonly marks: readonly Mark[];
   readonly grain: 'with-the-roll' | 'bias' | 'any';
   /** Its length runs along the roll instead of across it. */

@@ -10,6 +10,8 @@ export interface Stretch {
   readonly piece: string;
   readonly from: Point;
   readonly to: Point;
+  /** On one of the piece's placement lines, by its place in their list, instead of its seam line. */
+  readonly placement?: number;
   /** Folded away inside the piece before this seam is sewn, mm. */
   readonly foldedMm?: number;
 }
@@ -42,8 +44,8 @@ export const SEAM_PAIR_MM = 1;
 const ON_LINE_MM = 0.05;
 
 /** Length of a stretch, measured on its piece; NaN where the piece has no seam line or a place does not lie on it. */
-export function stretchLength(piece: Piece | undefined, { from, to, foldedMm = 0 }: Stretch): number {
-  const line = piece?.sewn;
+export function stretchLength(piece: Piece | undefined, { from, to, placement, foldedMm = 0 }: Stretch): number {
+  const line = placement === undefined ? piece?.sewn : piece?.placements?.[placement];
   if (!line) return NaN;
   const [a, b] = [alongOutline(line, from, ON_LINE_MM), alongOutline(line, to, ON_LINE_MM)];
   if (a === null || b === null) return NaN;

@@ -29,6 +29,10 @@ export interface Sizes {
   readonly cut: Plane;
   readonly boxingCut: Figure;
   readonly seam: Figure;
+  /** Allowance of the plates’ edges where a welt’s flange sets another than the seam’s; null where the seam’s holds. */
+  readonly flange: Figure | null;
+  /** Plates and boxing are cut to the core, with nothing added: their seam lines lie an allowance inside it. */
+  readonly cutToCore: boolean;
   /** Of a wedge: its thin edge. Heights elsewhere are those of the thick one. */
   readonly slope: Slope | null;
 }

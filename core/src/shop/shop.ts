@@ -1,5 +1,16 @@
 import * as z from 'zod';
-import { clothSchema, fillingSchema, gradeSchema, remnantSchema, waddingSchema, type Cloth, type Grade, type Stock, type Wadding } from '../material/material';
+import {
+  clothSchema,
+  fillingSchema,
+  gradeSchema,
+  remnantSchema,
+  salvagedZipSchema,
+  waddingSchema,
+  type Cloth,
+  type Grade,
+  type Stock,
+  type Wadding,
+} from '../material/material';
 import { allAssumed, ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
 import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
@@ -18,6 +29,8 @@ export const shopSchema = z.strictObject({
   waddings: z.array(waddingSchema).max(100),
   /** Foam left over and kept. */
   remnants: z.array(remnantSchema).max(500).default([]),
+  /** Zips taken off old covers and kept: measured, each a single piece. */
+  zips: z.array(salvagedZipSchema).max(500).default([]),
   /** The shop's own schools; the shipped ones stand before them. */
   schools: z
     .array(schoolSchema)

@@ -6,6 +6,7 @@ import { shopRevision } from './migrations/0003-shop-revision.sql';
 import { fillingsAndPictures } from './migrations/0004-fillings-and-pictures.sql';
 import { schoolsAndRemnants } from './migrations/0005-schools-and-remnants.sql';
 import { searchAndOutlines } from './migrations/0006-search-and-outlines.sql';
+import { salvagedZips } from './migrations/0007-salvaged-zips.sql';
 
 export interface Migration {
   readonly name: string;
@@ -20,6 +21,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'fillings-and-pictures', sql: fillingsAndPictures },
   { name: 'schools-and-remnants', sql: schoolsAndRemnants },
   { name: 'search-and-outlines', sql: searchAndOutlines },
+  { name: 'salvaged-zips', sql: salvagedZips },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

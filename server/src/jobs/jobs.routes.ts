@@ -25,7 +25,8 @@ export function jobRoutes(store: JobStore): Router {
 
   router.get('/', (request, response) => {
     const query = check(jobQuerySchema, request.query, readWith);
-    response.json(store.list({ text: query.search, state: query.state, archived: query.archived === 'yes', limit: query.limit ?? 200, today: localDay() }));
+    const { search: text, state, archived, limit = 200, from = 0 } = query;
+    response.json(store.list({ text, state, archived: archived === 'yes', limit, from, today: localDay() }));
   });
   router.post('/', (request, response) => {
     response.status(201).json(store.create(check(createJobSchema, request.body, readWith).job));

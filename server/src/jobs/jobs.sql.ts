@@ -35,12 +35,17 @@ export interface ListQuery {
   readonly lateOn: string | null;
   readonly archived: number;
   readonly limit: number;
+  /** How many come before the first of the page. */
+  readonly from: number;
 }
 
 const WHERE = `
   WHERE j.archived = @archived
     AND (@state IS NULL OR j.state = @state)
     AND (@lateOn IS NULL OR (j.due_date < @lateOn AND j.state NOT IN ('ready', 'delivered')))`;
+
+/** Delivered jobs last, undated ones after the dated; the id settles the rest, so that pages neither repeat a job nor leave one out. */
+const ORDER = `ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name, j.id`;
 
 /** How the words are looked for: all three letters and more by the index, less by looking at each. */
 const FOUND = {
@@ -61,9 +66,9 @@ function listing(db: Database, found: string) {
         (SELECT json_group_array(json_object('widthMm', width_mm, 'depthMm', depth_mm, 'quantity', quantity, 'outline', json(outline)))
            FROM (SELECT * FROM cushion c WHERE c.job_id = j.id ORDER BY position LIMIT 8)) AS outlines, found
       FROM (SELECT j.id AS page_id, ${counted} AS found FROM job j ${WHERE}${found}
-            ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name LIMIT @limit)
+            ${ORDER} LIMIT @limit OFFSET @from)
         JOIN job j ON j.id = page_id
-      ORDER BY j.state = 'delivered', j.due_date IS NULL, j.due_date, j.name`);
+      ${ORDER}`);
 }
 
 /** The statements about jobs, prepared once. */
@@ -76,7 +81,9 @@ export function jobStatements(db: Database) {
       FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step
       WHERE j.id = ?`),
     find: { any: listing(db, FOUND.any), match: listing(db, FOUND.match), like: listing(db, FOUND.like) } satisfies Record<Finding, unknown>,
-    count: db.prepare<[ListQuery], { total: number }>(`SELECT count(*) AS total FROM job j ${WHERE} AND @limit IS NOT NULL AND @words IS NULL`),
+    count: db.prepare<[ListQuery], { total: number }>(
+      `SELECT count(*) AS total FROM job j ${WHERE} AND @limit IS NOT NULL AND @from IS NOT NULL AND @words IS NULL`,
+    ),
     any: db.prepare<[], { found: number }>('SELECT EXISTS (SELECT 1 FROM job) AS found'),
     insert: db.prepare(`
       INSERT INTO job (id, revision, step, name, customer, state, due_date, created_at, updated_at)

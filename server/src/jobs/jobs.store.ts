@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { flatten, outlineOf, readStoredJob, shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
-import { jobStatements, type Finding, type JobRow, type ListQuery } from './jobs.sql';
+import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
 
 /** Steps of one job that undo can go back over; older ones are let go. */
 const KEPT_STEPS = 500;
@@ -12,6 +12,8 @@ export interface Search {
   readonly state?: string | undefined;
   readonly archived: boolean;
   readonly limit: number;
+  /** How many of the jobs found come before the first that is wanted. */
+  readonly from: number;
   /** Today in the shop, YYYY-MM-DD: for telling what is late. */
   readonly today: string;
 }
@@ -39,6 +41,7 @@ export class JobStore {
       lateOn: search.state === 'late' ? search.today : null,
       archived: search.archived ? 1 : 0,
       limit: search.limit,
+      from: search.from,
     };
     const rows = this.#sql.find[finding].all(query);
     const jobs = rows.map(({ due_date, updated_at, archived, outlines, state, found: _found, ...row }) => ({
@@ -49,8 +52,14 @@ export class JobStore {
       outlines: JSON.parse(outlines) as JobList['jobs'][number]['outlines'],
       updatedAt: updated_at,
     }));
-    const total = finding === 'any' ? (this.#sql.count.get(query)?.total ?? 0) : (rows[0]?.found ?? 0);
-    return { jobs, total };
+    return { jobs, total: this.#total(finding, query, rows) };
+  }
+
+  /** How many jobs a query finds altogether. With words every row tells it; a page past the last one has no row, so the first one is asked. */
+  #total(finding: Finding, query: ListQuery, rows: readonly SummaryRow[]): number {
+    if (finding === 'any') return this.#sql.count.get(query)?.total ?? 0;
+    const [first] = rows.length || query.from === 0 ? rows : this.#sql.find[finding].all({ ...query, from: 0, limit: 1 });
+    return first?.found ?? 0;
   }
 
   read(id: string): StoredJob {

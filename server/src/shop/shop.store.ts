@@ -10,19 +10,30 @@ interface Row {
   readonly id: string;
   readonly name?: string;
   readonly grade?: string;
+  readonly lengthMm?: number;
 }
 
+/** Tables of the shop's things, and their columns. */
+const COLUMNS = {
+  material: 'kind, id, position, name, document',
+  school: 'id, position, name, document',
+  remnant: 'id, position, grade, document',
+  salvaged_zip: 'id, position, length_mm, document',
+} as const;
+type Table = keyof typeof COLUMNS;
+
 /** Reading, putting and dropping the rows of one table; of materials, those of one kind. */
-function rowStatements(db: Database, table: 'material' | 'school' | 'remnant', kind: Kind | null) {
+function rowStatements(db: Database, table: Table, kind: Kind | null) {
   const where = kind === null ? '' : `kind = '${kind}' AND `;
   const all = db.prepare<[], { id: string; position: number; document: string }>(`SELECT id, position, document FROM ${table} WHERE ${where}1`);
   const drop = db.prepare<[string]>(`DELETE FROM ${table} WHERE ${where}id = ?`);
-  const columns = { material: 'kind, id, position, name, document', school: 'id, position, name, document', remnant: 'id, position, grade, document' }[table];
-  const put = db.prepare(`INSERT OR REPLACE INTO ${table} (${columns}) VALUES (${columns.replace(/[a-z]+/g, '@$&')})`);
+  const columns = COLUMNS[table];
+  const put = db.prepare(`INSERT OR REPLACE INTO ${table} (${columns}) VALUES (${columns.replace(/[a-z_]+/g, '@$&')})`);
   return {
     all: () => all.all(),
     drop: (id: string) => drop.run(id),
-    put: ({ id, name, grade }: Row, position: number, document: string) => put.run({ kind, id, position, name, grade, document }),
+    put: ({ id, name, grade, lengthMm }: Row, position: number, document: string) =>
+      put.run({ kind, id, position, name, grade, length_mm: lengthMm, document }),
   };
 }
 
@@ -73,11 +84,12 @@ export class ShopStore {
       for (const kind of KINDS) this.#bring('material', kind, document[LISTS[kind]]);
       this.#bring('school', null, document.schools);
       this.#bring('remnant', null, document.remnants);
+      this.#bring('salvaged_zip', null, document.zips);
     })();
     this.#open = null;
   }
 
-  #bring(table: 'material' | 'school' | 'remnant', kind: Kind | null, items: readonly Row[]): void {
+  #bring(table: Table, kind: Kind | null, items: readonly Row[]): void {
     const sql = rowStatements(this.#db, table, kind);
     const before = new Map(sql.all().map((row) => [row.id, row]));
     items.forEach((item, position) => {
@@ -100,7 +112,7 @@ export class ShopStore {
       .get();
     const select = this.#db.prepare<[Kind], { document: string }>('SELECT document FROM material WHERE kind = ? ORDER BY position');
     const materials = (kind: Kind): unknown[] => select.all(kind).map((one): unknown => JSON.parse(one.document));
-    const rows = (table: 'school' | 'remnant'): unknown[] =>
+    const rows = (table: Exclude<Table, 'material'>): unknown[] =>
       this.#db
         .prepare<[], { document: string }>(`SELECT document FROM ${table} ORDER BY position`)
         .all()
@@ -117,6 +129,7 @@ export class ShopStore {
       waddings: materials('wadding'),
       schools: rows('school'),
       remnants: rows('remnant'),
+      zips: rows('salvaged_zip'),
     });
   }
 }

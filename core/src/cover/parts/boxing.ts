@@ -1,23 +1,44 @@
 import { edgeSpans, perimeter, type EdgeSpan, type Outline } from '../../geometry/outline';
-import { given, law, minus, plus, sum, type Figure } from '../../kernel/figure';
+import { given, law, minus, plus, renamed, sum, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Mark, Piece } from '../../piece/piece';
-import type { SeamDraft, Stretch } from '../../piece/seam';
+import type { SeamDraft } from '../../piece/seam';
+import { lowerEdges, type Band, type BandPart } from './band';
 import { clothStrip, pairOfMarks, stripEdge } from './cloth-piece';
-import { cornersOf } from './corners';
+import { cornersOf, type Corner } from './corners';
 import { placeJoins, stripLengths, type BandToJoin } from './joins';
+import type { Plaque } from './plaque';
+import { centreBack, type Reached } from './reach';
+
+/** How the boxing's ends meet the zip plaque: seamed to it plainly, folded back as a pocket, with a placket of its own, or hemmed and lapped over it. */
+export const ZIP_ENDS = ['plain', 'pocket', 'placket', 'hemmed'] as const;
+export type ZipEnds = (typeof ZIP_ENDS)[number];
+
+export interface EndAsk {
+  readonly kind: ZipEnds;
+  readonly pocket: Figure;
+  /** Turned in at a hemmed end, and how far its fold laps over the plaque. */
+  readonly hem: Figure;
+  readonly lap: Figure;
+  readonly placketLength: Figure;
+}
 
 export interface BoxingRequest {
   /** The plates' seam line. */
   readonly sewn: Outline;
-  readonly sewnWidth: Figure;
   readonly round: Figure;
+  /** Height of the boxing as it is cut, and the allowances of its two seams. */
   readonly cutHeight: Figure;
-  readonly finishedHeight: Figure;
+  readonly lower: Figure;
+  readonly upper: Figure;
   readonly seam: Figure;
-  readonly zipWidth: Figure;
-  readonly zipReturn: Figure;
-  readonly zipPocket: Figure;
+  /** Seamed at every corner instead of wrapped round. */
+  readonly panels: boolean;
+  /** The opening, and the plaque that fills it with so much cut beyond it at each end; null where the band has none. */
+  readonly opened: { readonly reached: Reached; readonly plaque: (opening: Figure, end: Figure) => Plaque } | null;
+  /** What is left open for the hand, where it is. */
+  readonly handOpening: Figure;
+  readonly ends: EndAsk;
   /** Longest strip the cloth gives, mm; Infinity when strips run along the roll. */
   readonly stripMm: number;
   /** Ties, mm round the seam line. */
@@ -26,177 +47,246 @@ export interface BoxingRequest {
   readonly trimOffMm: number;
 }
 
-/** The band round the cushion: boxing strips or panels, and the slit-strip zip plaque. */
-export interface Band {
-  readonly opening: Figure;
-  readonly boxing: readonly Piece[];
-  readonly plaque: Piece;
-  /** The band's edges along the top and the bottom plate: what meets their seam lines. */
-  readonly topEdge: readonly Stretch[];
-  readonly bottomEdge: readonly Stretch[];
-  /** Seams inside the band: strips end to end, or panels at the corners. */
-  readonly joins: readonly SeamDraft[];
-  /** The plaque's ends against what they meet. */
-  readonly plaqueEnds: SeamDraft;
-  /** Zip start and end, mm round the sewn outline. */
-  readonly zip: { readonly startMm: number; readonly endMm: number };
-  readonly problems: readonly Issue[];
+/** What is cut beyond the band's own length at each of its ends, and beyond the opening at each end of the plaque. */
+function endsOf({ ends: { kind, pocket, hem, lap }, seam, opened }: BoxingRequest): {
+  readonly boxingMm: number;
+  readonly plaque: Figure;
+  readonly foldMm: number;
+} {
+  if (!opened || kind === 'plain' || kind === 'placket') return { boxingMm: seam.value, plaque: seam, foldMm: 0 };
+  if (kind === 'pocket') return { boxingMm: seam.value + 2 * pocket.value, plaque: seam, foldMm: pocket.value };
+  return { boxingMm: hem.value, plaque: lap, foldMm: 0 };
 }
 
-interface Layout {
-  readonly spans: readonly EdgeSpan[];
-  readonly totalMm: number;
-  readonly backMm: number;
-  readonly centreBackMm: number;
+/** The whole boxing's cut length, every join in it: P − O + 2s, with pockets 4q more; hemmed ends P − O + 2 hems. */
+function wholeLength(request: BoxingRequest, sewn: Figure, joins: number): Figure {
+  const { ends, seam, opened } = request;
+  const each = joins ? [plus(given('for each join', 2 * seam.value, 'counted'), joins)] : [];
+  if (opened && ends.kind === 'hemmed') return sum('boxing, cut', sewn, plus(ends.hem, 2), ...each);
+  return sum('boxing, cut', sewn, ...(opened && ends.kind === 'pocket' ? [plus(ends.pocket, 4)] : []), plus(seam, 2), ...each);
 }
 
-/** The back edge with the rounded corners at both its ends: what the zip covers before its returns. */
-function backOf(outline: Outline): Layout {
-  const spans = edgeSpans(outline);
-  const totalMm = perimeter(outline);
-  const index = spans.findIndex((span) => span.edge === 'back');
-  const back = spans[index] ?? { edge: 'back', start: 0, end: 0 };
-  const corner = (span: EdgeSpan | undefined): number => (span?.edge === 'corner' ? span.end - span.start : 0);
-  const before = corner(spans[index - 1]);
-  const after = corner(spans[index + 1]);
-  return { spans, totalMm, backMm: back.end - back.start + before + after, centreBackMm: (back.start - before + back.end + after) / 2 };
+const middleOf = ({ start, end }: Corner): number => (start + end) / 2;
+
+/** Where panels meet, mm from the band's start: the middles of the corners that are not under the plaque; and where a panel is longer than the cloth allows, evenly between. */
+function panelJoins(band: BandToJoin, corners: readonly number[]): number[] {
+  const at = corners.filter((x) => x > 1e-6 && x < band.lengthMm - 1e-6).sort((a, b) => a - b);
+  const stops = [0, ...at, band.lengthMm];
+  return stops.slice(1).flatMap((to, i) => {
+    const from = stops[i] ?? 0;
+    const ends = (i === 0 ? band.endMm : 0) + (i === at.length ? band.endMm : 0);
+    const room = band.stripMm - 2 * band.seamMm - ends;
+    const parts = Number.isFinite(room) && room > 0 ? Math.max(1, Math.ceil((to - from) / room - 1e-9)) : 1;
+    const inner = Array.from({ length: parts - 1 }, (_, k) => from + ((to - from) * (k + 1)) / parts);
+    return i === at.length ? inner : [...inner, to];
+  });
+}
+
+/** What each part of the boxing is called: by its number, or as a panel by the side it stands on. */
+function namesOf(panels: boolean, middles: readonly number[], spans: readonly EdgeSpan[]): { readonly id: string; readonly label: string }[] {
+  const of = middles.length;
+  if (!panels) return middles.map((_, i) => ({ id: `boxing-${i + 1}`, label: of > 1 ? `boxing ${i + 1} of ${of}` : 'boxing' }));
+  const seen = new Map<string, number>();
+  return middles.map((along) => {
+    const side = spans.find(({ start, end }) => along >= start - 1e-6 && along <= end + 1e-6)?.edge ?? 'front';
+    const count = (seen.get(side) ?? 0) + 1;
+    seen.set(side, count);
+    return { id: `panel-${side}${count > 1 ? `-${count}` : ''}`, label: `${side} panel${count > 1 ? ` ${count}` : ''}` };
+  });
 }
 
 /**
- * The boxing and plaque for a seam line of length P with a zip opening O, pocket depth q and seam s:
- * plaque cut length O + 2s; boxing cut length P − O + 4q + 2s, each join two allowances more.
+ * The boxing and plaque for a seam line of length P with a zip opening O, pocket depth q and seam s: plaque cut length O + 2s; boxing cut length
+ * P − O + 4q + 2s, each join two allowances more. Panels are the same band joined at its corners: each is its side and two allowances.
  */
 export function makeBand(request: BoxingRequest): Band {
-  const { seam, round, zipPocket: pocket } = request;
-  const layout = backOf(request.sewn);
-  const corners = cornersOf(request.sewn);
+  const { sewn, seam, round, opened, panels, lower, upper } = request;
+  const reached = opened?.reached ?? null;
+  const totalMm = perimeter(sewn);
+  const spans = edgeSpans(sewn);
+  const corners = cornersOf(sewn);
   const problems: Issue[] = [];
-  const back = law('back edge with its corners', 'back of {0}', [request.sewnWidth], () => layout.backMm);
-  const opening = sum('zip opening', layout.backMm === request.sewnWidth.value ? request.sewnWidth : back, plus(request.zipReturn, 2));
-
-  const bandStart = layout.centreBackMm + opening.value / 2;
-  const sewnBoxing = sum('boxing, sewn', round, minus(opening));
+  const back = centreBack(sewn);
+  // A band closed by hand starts where a join does least harm: at the first corner behind the front, else at the centre back.
+  const cornerBack = corners
+    .map(middleOf)
+    .filter((at) => at < back)
+    .at(-1);
+  const bandStart = reached ? reached.middleMm + reached.opening.value / 2 : panels ? (cornerBack ?? back) : back;
+  const sewnBoxing = reached ? sum('boxing, sewn', round, minus(reached.opening)) : renamed('boxing, sewn', round);
   if (sewnBoxing.value <= 0)
-    problems.push(issue('error', 'zip-longer-than-cushion', 'construction.zipReturnMm', { openingMm: opening.value, roundMm: round.value }));
+    problems.push(issue('error', 'zip-longer-than-cushion', 'construction.zipReach', { openingMm: reached?.opening.value ?? 0, roundMm: round.value }));
 
-  const onBand = (along: number): number => (((along - bandStart) % layout.totalMm) + layout.totalMm) % layout.totalMm;
-  const front = layout.spans.find((span) => span.edge === 'front');
-  const cornerZones = corners.map(({ start, end }) => ({
-    from: onBand(start) - request.jointClearMm,
-    to: onBand(start) + (end - start) + request.jointClearMm,
-  }));
-  // A tie on the zip's own stretch crowds no join: there is none there.
-  const tieZones = request.tiesMm.map((along) => ({ from: onBand(along) - request.jointClearMm, to: onBand(along) + request.jointClearMm }));
+  const onBand = (along: number): number => (((along - bandStart) % totalMm) + totalMm) % totalMm;
+  const front = spans.find((span) => span.edge === 'front');
   const length = Math.max(0, sewnBoxing.value);
+  const end = endsOf(request);
+  const clear = request.jointClearMm;
+  const cornerZones = corners.map(({ start, end: stop }) => ({ from: onBand(start) - clear, to: onBand(start) + (stop - start) + clear }));
+  // A tie on the zip's own stretch crowds no join: there is none there.
+  const tieZones = request.tiesMm.map((along) => ({ from: onBand(along) - clear, to: onBand(along) + clear }));
   const band: BandToJoin = {
     lengthMm: length,
     stripMm: request.stripMm,
     seamMm: seam.value,
-    endMm: 2 * pocket.value,
+    endMm: end.boxingMm - seam.value,
     front: front ? { from: onBand(front.start), to: onBand(front.start) + (front.end - front.start) } : { from: 0, to: 0 },
-    crowded: [{ from: 0, to: request.jointClearMm }, { from: length - request.jointClearMm, to: length }, ...cornerZones, ...tieZones],
+    crowded: [{ from: 0, to: clear }, { from: length - clear, to: length }, ...cornerZones, ...tieZones],
   };
-  const joins = placeJoins(band) ?? { at: [], onFront: false, crowded: false };
-  if (joins.onFront) problems.push(issue('warning', 'boxing-join-on-front', 'construction.strips', { stripMm: request.stripMm, boxingMm: length }));
+  const at = panels
+    ? panelJoins(
+        band,
+        corners.map((corner) => onBand(middleOf(corner))),
+      )
+    : (placeJoins(band)?.at ?? []);
+  if (at.some((x) => x > band.front.from + 1e-6 && x < band.front.to - 1e-6))
+    problems.push(issue('warning', 'boxing-join-on-front', 'construction.strips', { stripMm: request.stripMm, boxingMm: length }));
 
-  const lengths = stripLengths(band, joins.at);
-  if (lengths.some((one) => one > request.stripMm)) problems.push(issue('error', 'cloth-too-narrow-for-strips', 'cloth.widthMm', { stripMm: request.stripMm }));
-  const whole = sum(
-    'boxing, cut',
-    sewnBoxing,
-    plus(pocket, 4),
-    plus(seam, 2),
-    ...(joins.at.length ? [plus(given('for each join', 2 * seam.value, 'counted'), joins.at.length)] : []),
+  const lengths = stripLengths(band, at);
+  if (lengths.some((one) => one > request.stripMm + 1e-9))
+    problems.push(issue('error', 'cloth-too-narrow-for-strips', 'cloth.widthMm', { stripMm: request.stripMm }));
+  const whole = wholeLength(request, sewnBoxing, at.length);
+  const stops = [0, ...at, length];
+  const of = lengths.length;
+  const names = namesOf(
+    panels,
+    lengths.map((_, i) => (bandStart + ((stops[i] ?? 0) + (stops[i + 1] ?? 0)) / 2) % totalMm),
+    spans,
   );
-  const boxing = lengths.map((cutMm, i) => {
-    const from = i === 0 ? 0 : (joins.at[i - 1] ?? 0);
-    const to = joins.at[i] ?? length;
-    const start = seam.value + (i === 0 ? 2 * pocket.value : 0);
-    const places: [Mark['kind'], number][] = [
-      ...(front ? [['centre-front', onBand((front.start + front.end) / 2)] as [Mark['kind'], number]] : []),
-      ...corners.map(({ start: s, end }): [Mark['kind'], number] => ['corner', onBand(s) + (end - s) / 2]),
-      ...request.tiesMm.map((along): [Mark['kind'], number] => ['tie', onBand(along)]),
-      ...(pocket.value > 0
-        ? ([
-            ['fold', -pocket.value],
-            ['fold', length + pocket.value],
-          ] as [Mark['kind'], number][])
-        : []),
-    ];
-    const ownEnd = (kind: Mark['kind'], at: number): boolean => kind === 'fold' && ((at < 0 && i === 0) || (at > length && i === lengths.length - 1));
+  const places: [Mark['kind'], number][] = [
+    ...(front ? [['centre-front', onBand((front.start + front.end) / 2)] as [Mark['kind'], number]] : []),
+    ...corners.map((corner): [Mark['kind'], number] => ['corner', onBand(corner.start) + (corner.end - corner.start) / 2]),
+    ...request.tiesMm.map((along): [Mark['kind'], number] => ['tie', onBand(along)]),
+    ...(reached ? [] : [['centre-back', onBand(back)] as [Mark['kind'], number]]),
+    ...(end.foldMm > 0
+      ? ([
+          ['fold', -end.foldMm],
+          ['fold', length + end.foldMm],
+        ] as [Mark['kind'], number][])
+      : []),
+  ];
+  const parts = lengths.map((cutMm, i): BandPart => {
+    const [from, to] = [stops[i] ?? 0, stops[i + 1] ?? length];
+    const [left, right] = [i === 0 ? end.boxingMm : seam.value, i === of - 1 ? end.boxingMm : seam.value];
+    const ownEnd = (kind: Mark['kind'], x: number): boolean => kind === 'fold' && ((x < 0 && i === 0) || (x > length && i === of - 1));
+    // A panel's own ends are its corners: they need no notch.
+    const within = (x: number): boolean => (panels ? x > from + 1e-6 && x < to - 1e-6 : x >= from && x <= to);
     const marks = places
-      .filter(([kind, at]) => (at >= from && at <= to) || ownEnd(kind, at))
-      .flatMap(([kind, at]) => pairOfMarks(kind, start + at - from, request.cutHeight.value, { lower: seam.value, upper: seam.value }));
-    const width = lengths.length === 1 ? whole : law('boxing strip', `strip ${i + 1} of ${lengths.length}, of {0}`, [whole], () => cutMm);
-    const of = lengths.length;
-    // Both ends of the whole band are folded back over the zip's ends.
-    const fold = 2 * pocket.value;
-    return clothStrip(
+      .filter(([kind, x]) => within(x) || ownEnd(kind, x))
+      .flatMap(([kind, x]) => pairOfMarks(kind, left + x - from, request.cutHeight.value, { lower: lower.value, upper: upper.value }));
+    const run = given('its run', to - from, 'counted');
+    const width =
+      of === 1
+        ? whole
+        : panels
+          ? law('panel, cut', `{0}, with its ends`, [run], () => cutMm)
+          : law('boxing strip', `strip ${i + 1} of ${of}, of {0}`, [whole], () => cutMm);
+    const piece = clothStrip(
       'boxing',
       {
-        id: `boxing-${i + 1}`,
-        role: 'boxing',
-        label: of > 1 ? `boxing ${i + 1} of ${of}` : 'boxing',
+        ...(names[i] ?? { id: `boxing-${i + 1}`, label: 'boxing' }),
+        role: panels ? 'panel' : 'boxing',
         remark: of > 1 ? '' : 'no join',
         part: { index: i + 1, of },
-        width,
+        width: panels && left === seam.value && right === seam.value ? sum('panel, cut', run, plus(seam, 2)) : width,
         height: request.cutHeight,
-        trimMm: trimFor(cutMm, request),
+        // Strips are cut longer at both ends, as far as the cloth allows; panels are cut to their side.
+        trimMm: panels ? 0 : Math.max(0, Math.min(2 * request.trimOffMm, request.stripMm - cutMm)),
       },
-      {
-        left: seam.value + (i === 0 ? fold : 0),
-        right: seam.value + (i === of - 1 ? fold : 0),
-        lower: seam.value,
-        upper: seam.value,
-      },
+      { left, right, lower: lower.value, upper: upper.value },
       marks,
     );
+    return { piece, fromMm: from, toMm: to, x: left };
   });
 
-  const plaqueHeight = sum('plaque, cut', request.finishedHeight, plus(seam, 2), plus(request.zipWidth));
-  const plaqueLength = sum('plaque, cut', opening, plus(seam, 2));
-  if (plaqueLength.value > request.stripMm)
-    problems.push(issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: plaqueLength.value, stripMm: request.stripMm }));
-  const plaque = slitPlaque(plaqueLength, plaqueHeight, seam.value, trimFor(plaqueLength.value, request), { left: seam.value, right: seam.value });
-
+  const boxing = parts.map(({ piece }) => piece);
   const [first, last] = [boxing[0] as Piece, boxing.at(-1) as Piece];
-  return {
-    opening,
+  const joinSeam = (left: Piece, right: Piece, i: number): SeamDraft => ({
+    id: panels ? `panel-corner-${i}` : `boxing-join-${i}`,
+    words: panels ? `${left.label} to the ${right.label}` : of > 2 ? `join ${i} in the boxing` : 'join in the boxing',
+    first: [stripEdge(left, 'right')],
+    second: [stripEdge(right, 'left')],
+  });
+  const joins = boxing.slice(1).map((piece, i) => joinSeam(boxing[i] as Piece, piece, i + 1));
+  const shared = {
+    panels,
     boxing,
-    plaque,
-    topEdge: [...boxing, plaque].map((piece) => stripEdge(piece, 'upper')),
-    bottomEdge: [...boxing, plaque].map((piece) => stripEdge(piece, 'lower')),
-    joins: boxing.slice(1).map((piece, i): SeamDraft => ({
-      id: `boxing-join-${i + 1}`,
-      words: boxing.length > 2 ? `join ${i + 1} in the boxing` : 'join in the boxing',
-      first: [stripEdge(boxing[i] as Piece, 'right')],
-      second: [stripEdge(piece, 'left')],
-    })),
-    plaqueEnds: {
-      id: 'plaque-ends',
-      words: 'plaque to boxing, both ends',
-      // The plaque is folded together at the zip before its ends are sewn.
-      first: [stripEdge(plaque, 'left', request.zipWidth.value), stripEdge(plaque, 'right', request.zipWidth.value)],
-      second: [stripEdge(last, 'right'), stripEdge(first, 'left')],
-    },
-    zip: { startMm: layout.centreBackMm - opening.value / 2, endMm: bandStart },
     problems,
+  };
+  if (!opened || !reached) {
+    const opening = request.handOpening;
+    const [startMm, endMm] = [back - opening.value / 2, back + opening.value / 2];
+    const from = onBand(startMm);
+    const edge = (which: 'upper' | 'lower') => boxing.map((piece) => stripEdge(piece, which));
+    return {
+      ...shared,
+      opening,
+      clear: opening,
+      plaque: null,
+      plackets: [],
+      topEdge: edge('upper'),
+      bottomEdge: edge('lower'),
+      joins: [...joins, { ...joinSeam(last, first, of), id: 'boxing-ring', words: 'the boxing’s two ends' }],
+      ends: [],
+      zip: null,
+      byHand: {
+        startMm,
+        endMm,
+        opening: lowerEdges(parts, length, from, from + opening.value),
+        rest: lowerEdges(parts, length, (from + opening.value) % length, ((from + opening.value) % length) + length - opening.value),
+      },
+    };
+  }
+  const plaque = opened.plaque(reached.opening, end.plaque);
+  const plackets = request.ends.kind === 'placket' ? [placketPiece(request)] : [];
+  return {
+    ...shared,
+    opening: reached.opening,
+    clear: clearOf(reached.opening, request.ends),
+    plaque,
+    plackets,
+    topEdge: [...boxing.map((piece) => stripEdge(piece, 'upper')), ...plaque.topEdge],
+    bottomEdge: [...boxing.map((piece) => stripEdge(piece, 'lower')), ...plaque.bottomEdge],
+    joins,
+    ends: [
+      {
+        id: 'plaque-ends',
+        words: 'plaque to boxing, both ends',
+        // The plaque is folded together at the zip before its ends are sewn.
+        first: [...plaque.left, ...plaque.right],
+        second: [stripEdge(last, 'right'), stripEdge(first, 'left')],
+      },
+      ...plackets.map((piece): SeamDraft => ({
+        id: 'plackets',
+        words: 'end plackets into the plaque’s ends',
+        first: [stripEdge(piece, 'left'), stripEdge(piece, 'left')],
+        second: [stripEdge(last, 'right'), stripEdge(first, 'left')],
+      })),
+    ],
+    zip: { startMm: reached.middleMm - reached.opening.value / 2, endMm: bandStart },
+    byHand: null,
   };
 }
 
-/** The slit strip of a zip plaque: as long as its opening and two allowances, as high as the band and the zip. */
-export function slitPlaque(length: Figure, height: Figure, seamMm: number, trimMm: number, ends: { readonly left: number; readonly right: number }): Piece {
-  const sides = { lower: seamMm, upper: seamMm };
-  const marks = pairOfMarks('centre-back', length.value / 2, height.value, sides);
-  return clothStrip(
-    'boxing',
-    { id: 'plaque', role: 'plaque', label: 'zip plaque', remark: 'slit strip', width: length, height, trimMm },
-    { ...ends, ...sides },
-    marks,
-  );
+/** What of an opening the core can pass: pockets lie over its ends. */
+function clearOf(opening: Figure, { kind, pocket }: EndAsk): Figure {
+  return kind === 'pocket' && pocket.value > 0 ? sum('what shows of the opening', opening, minus(pocket, 2)) : opening;
 }
 
-/** Strips are cut longer at both ends, as far as the cloth allows. */
-function trimFor(cutMm: number, request: BoxingRequest): number {
-  return Math.max(0, Math.min(2 * request.trimOffMm, request.stripMm - cutMm));
+/** A small piece that hides an end of the zip: two a cushion, as high as the boxing. */
+function placketPiece({ ends, cutHeight, lower, upper, seam }: BoxingRequest): Piece {
+  return clothStrip(
+    'boxing',
+    {
+      id: 'placket',
+      role: 'placket',
+      label: 'end placket',
+      remark: 'hides an end of the zip',
+      countPerCushion: 2,
+      width: ends.placketLength,
+      height: cutHeight,
+    },
+    { left: seam.value, right: 0, lower: lower.value, upper: upper.value },
+    [],
+  );
 }

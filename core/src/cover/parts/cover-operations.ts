@@ -37,6 +37,19 @@ export function cutCover(pieces: readonly Piece[], words: { readonly cut: string
   ];
 }
 
+/** Opening the zip before the seam that closes the cover. */
+export function openZip(pieces: readonly string[], after: string, what = 'the zip a hand’s width, from the right side'): Operation {
+  return operation({
+    id: 'sew/open-zip',
+    phase: 'sew',
+    text: `Open ${what}: a cover sewn round shut cannot be turned.`,
+    pieces,
+    minutes: 0.2,
+    needs: 'hand',
+    after: [after],
+  });
+}
+
 const BAG = 'Thin plastic bags and vacuum: never within a child’s reach.';
 
 /** Putting the core in through the opening. */

@@ -1,4 +1,35 @@
+import type { AssumptionKey } from '../../shop/assumptions';
 import type { Field } from '../contract';
+
+/** What may be said of any field besides its label and its values. */
+interface More<C> {
+  readonly group?: 'closing' | 'extras';
+  readonly shown?: (choices: C) => boolean;
+  /** Of a choice: which value is usual where that hangs on other choices. */
+  readonly usualFor?: (choices: C) => string;
+}
+
+/** A choice by its values and their names, the usual one first. */
+export function choiceField<C>(key: keyof C & string, label: string, names: Readonly<Record<string, string>>, more: More<C> = {}): Field<C> {
+  const options = Object.entries(names).map(([value, name]) => ({ value, name }));
+  return { key, label, kind: 'choice', options, usual: options[0]?.value ?? '', ...more };
+}
+
+/** A length with its range, mm; where nothing is entered it is what `usual` says. */
+export function lengthField<C>(
+  key: keyof C & string,
+  label: string,
+  [minMm, maxMm]: readonly [number, number],
+  usual: AssumptionKey | 'school seam' | 'half the height',
+  more: More<C> = {},
+): Field<C> {
+  return { key, label, kind: 'length', minMm, maxMm, usual, ...more };
+}
+
+/** How many of something, none unless told. */
+export function countField<C>(key: keyof C & string, label: string, most: number, more: More<C> = {}): Field<C> {
+  return { key, label, kind: 'count', least: 0, most, usual: 0, ...more };
+}
 
 /** The choices of a cover whose edges may be welted. */
 interface Edged {
@@ -8,15 +39,6 @@ interface Edged {
 
 /** Plain or welted, and the cord where it is welted. */
 export const edgeFields = (label: string): readonly Field<Edged>[] => [
-  {
-    key: 'edge',
-    label,
-    kind: 'choice',
-    usual: 'plain',
-    options: [
-      { value: 'plain', name: 'plain' },
-      { value: 'welt', name: 'welt' },
-    ],
-  },
-  { key: 'cordMm', label: 'Cord', kind: 'length', minMm: 1, maxMm: 25, usual: 'cordMm', shown: ({ edge }) => edge === 'welt' },
+  choiceField<Edged>('edge', label, { plain: 'plain', welt: 'welt' }),
+  lengthField<Edged>('cordMm', 'Cord', [1, 25], 'cordMm', { shown: ({ edge }) => edge === 'welt' }),
 ];

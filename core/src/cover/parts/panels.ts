@@ -1,21 +1,30 @@
-import { grow } from '../../geometry/offset';
+import { growEdges } from '../../geometry/offset';
 import { edgeSpans, perimeter, polygonOutline, rectangleOutline, type Outline } from '../../geometry/outline';
 import type { EdgeName } from '../../geometry/segment';
 import { mirrored } from '../../geometry/transform';
 import { law, plus, sum, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Piece } from '../../piece/piece';
-import type { Stretch } from '../../piece/seam';
+import type { SeamDraft, Stretch } from '../../piece/seam';
 import type { Sizes, Slope } from '../../piece/sizes';
-import { slitPlaque, type Band } from './boxing';
+import type { Band } from './band';
+
 import { clothPiece, clothStrip, pairOfMarks, stripEdge } from './cloth-piece';
+import type { Plaque } from './plaque';
+import { centreBack } from './reach';
 
 export interface PanelRequest {
   /** Seam line of the bottom plate. */
   readonly sewn: Outline;
   readonly sizes: Sizes;
   readonly slope: Slope;
+  /** Allowances of the band's two seams. */
+  readonly lower: Figure;
+  readonly upper: Figure;
   readonly zipWidth: Figure;
+  /** Makes the plaque for the back; null where the cover is closed by hand. */
+  readonly plaque: ((opening: Figure, height: Figure) => Plaque) | null;
+  readonly handOpening: Figure;
   /** Longest strip the cloth gives, mm. */
   readonly stripMm: number;
   readonly trimOffMm: number;
@@ -37,29 +46,29 @@ function sideLine(depthMm: number, frontMm: number, backMm: number): Outline {
 }
 
 /**
- * The four panels round a wedge, seamed at every corner: a front, two sides that taper, and the zip plaque for a back. Each panel is its side and two
- * allowances; its seams stop one allowance short of both plates.
+ * The four panels round a wedge, seamed at every corner: a front, two sides that taper, and for a back the zip plaque, or a panel where it is closed by hand. Each
+ * panel is its side and two allowances; its seams stop one allowance short of both plates.
  */
-export function makePanels({ sewn, sizes, slope, zipWidth, stripMm, trimOffMm }: PanelRequest): Band {
+export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque: plaqueFor, handOpening, stripMm, trimOffMm }: PanelRequest): Band {
   const { seam } = sizes;
   const thick = { sewn: sizes.sewn.height, cut: sizes.boxingCut };
   const thin = { sewn: slope.sewn, cut: slope.boxingCut };
   const [front, back] = slope.end === 'back' ? [thick, thin] : [thin, thick];
   const problems: Issue[] = [];
-
   const across = sum('panel, cut', sizes.sewn.width, plus(seam, 2));
   if (across.value > stripMm) problems.push(issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: across.value, stripMm }));
   const trimMm = Math.max(0, Math.min(2 * trimOffMm, stripMm - across.value));
-  const sides4 = { left: seam.value, right: seam.value, lower: seam.value, upper: seam.value };
-  const frontPanel = clothStrip(
-    'boxing',
-    { id: 'boxing', role: 'boxing', label: 'boxing', remark: 'no join', width: across, height: front.cut, trimMm },
-    sides4,
-    pairOfMarks('centre-front', across.value / 2, front.cut.value, sides4),
-  );
-
+  const sides4 = { left: seam.value, right: seam.value, lower: lower.value, upper: upper.value };
+  const straight = (id: string, label: string, height: Figure, mark: 'centre-front' | 'centre-back'): Piece =>
+    clothStrip(
+      'boxing',
+      { id, role: 'boxing', label, remark: 'no join', width: across, height, trimMm },
+      sides4,
+      pairOfMarks(mark, across.value / 2, height.value, sides4),
+    );
+  const frontPanel = straight('boxing', 'boxing', front.cut, 'centre-front');
   const line = sideLine(sizes.sewn.depth.value, front.sewn.value, back.sewn.value);
-  const grown = grow(line, seam.value);
+  const grown = growEdges(line, { front: lower.value, right: seam.value, back: upper.value, left: seam.value, corner: seam.value });
   const cutLine = grown.ok ? grown.outline : line;
   const side = (index: 1 | 2, flip: boolean): Piece =>
     clothPiece('boxing', {
@@ -74,34 +83,69 @@ export function makePanels({ sewn, sizes, slope, zipWidth, stripMm, trimOffMm }:
       sewn: flip ? mirrored(line, sizes.sewn.depth.value / 2) : line,
     });
   const [right, left] = [side(1, false), side(2, true)];
-
-  const plaqueHeight = sum('plaque, cut', back.sewn, plus(seam, 2), plus(zipWidth));
-  const plaque = slitPlaque(across, plaqueHeight, seam.value, trimMm, sides4);
+  const [rightEnds, leftEnds] = [sideEdges(right, false), sideEdges(left, true)];
+  const corners: SeamDraft[] = [
+    { id: 'panel-corner-right', words: 'front panel to the right side', first: [stripEdge(frontPanel, 'right')], second: [rightEnds.front] },
+    { id: 'panel-corner-left', words: 'front panel to the left side', first: [stripEdge(frontPanel, 'left')], second: [leftEnds.front] },
+  ];
+  const edge = (which: 'top' | 'bottom', more: readonly Stretch[]): Stretch[] => [
+    stripEdge(frontPanel, which === 'top' ? 'upper' : 'lower'),
+    rightEnds[which],
+    ...more,
+    leftEnds[which],
+  ];
+  const shared = { panels: true, plackets: [], problems };
+  if (!plaqueFor) {
+    const backPanel = straight('panel-back', 'back panel', back.cut, 'centre-back');
+    const middle = centreBack(sewn);
+    const half = handOpening.value / 2;
+    const x = across.value / 2;
+    const run = (from: number, to: number): Stretch => ({ piece: backPanel.id, from: { x: from, y: lower.value }, to: { x: to, y: lower.value } });
+    return {
+      ...shared,
+      opening: handOpening,
+      clear: handOpening,
+      boxing: [frontPanel, right, backPanel, left],
+      plaque: null,
+      topEdge: edge('top', [stripEdge(backPanel, 'upper')]),
+      bottomEdge: edge('bottom', [stripEdge(backPanel, 'lower')]),
+      joins: [
+        ...corners,
+        {
+          id: 'panel-corners-back',
+          words: 'back panel to both sides',
+          first: [stripEdge(backPanel, 'left'), stripEdge(backPanel, 'right')],
+          second: [rightEnds.back, leftEnds.back],
+        },
+      ],
+      ends: [],
+      zip: null,
+      byHand: {
+        startMm: middle - half,
+        endMm: middle + half,
+        opening: [run(x - half, x + half)],
+        rest: edge('bottom', [run(seam.value, x - half), run(x + half, across.value - seam.value)]),
+      },
+    };
+  }
+  const opening = law('zip opening', 'the back from corner to corner, {0}', [sizes.sewn.width], (w = 0) => w);
+  const plaque = plaqueFor(opening, back.sewn);
   // The zip's two folds and its teeth want room in the thin edge.
   if (back.sewn.value < zipWidth.value)
     problems.push(issue('warning', 'edge-too-thin-for-zip', 'template.thin', { edgeMm: back.sewn.value, zipMm: zipWidth.value }));
-
-  const spans = edgeSpans(sewn);
-  const span = spans.find(({ edge }) => edge === 'back');
-  const [rightEnds, leftEnds] = [sideEdges(right, false), sideEdges(left, true)];
+  const span = edgeSpans(sewn).find((one) => one.edge === 'back');
   return {
-    opening: law('zip opening', 'the back from corner to corner, {0}', [sizes.sewn.width], (w = 0) => w),
+    ...shared,
+    opening,
+    clear: opening,
     boxing: [frontPanel, right, left],
     plaque,
-    topEdge: [stripEdge(frontPanel, 'upper'), rightEnds.top, stripEdge(plaque, 'upper'), leftEnds.top],
-    bottomEdge: [stripEdge(frontPanel, 'lower'), rightEnds.bottom, stripEdge(plaque, 'lower'), leftEnds.bottom],
-    joins: [
-      { id: 'panel-corner-right', words: 'front panel to the right side', first: [stripEdge(frontPanel, 'right')], second: [rightEnds.front] },
-      { id: 'panel-corner-left', words: 'front panel to the left side', first: [stripEdge(frontPanel, 'left')], second: [leftEnds.front] },
-    ],
-    plaqueEnds: {
-      id: 'plaque-ends',
-      words: 'plaque to the sides, both ends',
-      first: [stripEdge(plaque, 'left', zipWidth.value), stripEdge(plaque, 'right', zipWidth.value)],
-      second: [rightEnds.back, leftEnds.back],
-    },
+    topEdge: edge('top', plaque.topEdge),
+    bottomEdge: edge('bottom', plaque.bottomEdge),
+    joins: corners,
+    ends: [{ id: 'plaque-ends', words: 'plaque to the sides, both ends', first: [...plaque.left, ...plaque.right], second: [rightEnds.back, leftEnds.back] }],
     zip: { startMm: span?.start ?? 0, endMm: span?.end ?? perimeter(sewn) },
-    problems,
+    byHand: null,
   };
 }
 

@@ -7,12 +7,22 @@ import { given, law, type Figure } from '../../kernel/figure';
 import type { Mark, Piece } from '../../piece/piece';
 import { SAME_SIZE_MM } from '../../piece/sizes';
 import { buttonAt, tieAlong } from '../../template/marks';
-import type { CoverRequest } from '../contract';
+import { issue, type Issue } from '../../kernel/issue';
+import type { ClothFacts, CoverRequest } from '../contract';
 import { cornersOf } from './corners';
 
 /** Whether a seam line has no corner at all: its quarters are notched instead. */
 export const smooth = ({ segments }: Outline): boolean =>
   segments.every((segment, i) => segment.edge !== 'corner' && !isCorner(segment, segments[(i + 1) % segments.length] as Segment));
+
+/** A plate that the cloth it is cut from is too narrow for, as the cloth lies. */
+export function widerThanCloth(
+  { width, height }: Pick<Piece, 'width' | 'height'>,
+  { usableMm, railroaded }: Pick<ClothFacts, 'usableMm' | 'railroaded'>,
+): Issue[] {
+  const plateMm = railroaded ? height.value : width.value;
+  return plateMm > usableMm ? [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm, usableMm, railroaded: railroaded ? 1 : 0 })] : [];
+}
 
 /** The ties of a cover, mm round its seam line. */
 export function tiesOf({ marks, sewn }: Pick<CoverRequest, 'marks' | 'sewn'>): number[] {

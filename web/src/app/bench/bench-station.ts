@@ -5,14 +5,14 @@ import { JobStore } from '../job/job-store';
 import { boxArea, notchItems } from '../shared/table/cushion-scene';
 import { shifted, type Look, type Scene, type SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
-import { StationFrame, Tick, Tool, Words } from '../shared/ui/ui';
+import { StationFrame, Tool, Words } from '../shared/ui/ui';
 
 const PHASE_WORDS: Record<Phase, string> = { cut: 'Cut', prepare: 'Prepare the core', sew: 'Sew', fill: 'Fill and dress', fix: 'Fix' };
 
 /** The work order: what is done on how many, the pieces of the step in hand lit up. */
 @Component({
   selector: 'yl-bench-station',
-  imports: [Words, Tick, Tool, Table, LucideTriangleAlert, LucidePlus, LucideMinus],
+  imports: [Words, Tool, Table, LucideTriangleAlert, LucidePlus, LucideMinus],
   templateUrl: './bench-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -14,20 +14,20 @@ import { Button, TrayPart } from '../shared/ui/ui';
   selector: 'yl-core-tray',
   imports: [Button, QuantityField, Choice, Facts],
   template: `
-    <yl-quantity class="few" [label]="heightWords()" [mm]="store.cushion()?.heightMm ?? 0" [minMm]="5" [maxMm]="1000" (changed)="setHeight($event)" />
-    <yl-choice class="few wider" label="Cut with" [options]="tools" [value]="store.cushion()?.core?.tool ?? 'saw'" (changed)="setTool($event)" />
+    <yl-quantity class="few" [label]="heightWords()" [value]="store.cushion()?.heightMm ?? 0" [min]="5" [max]="1000" (valueChange)="setHeight($event)" />
+    <yl-choice class="few wider" label="Cut with" [options]="tools" [value]="store.cushion()?.core?.tool ?? 'saw'" (picked)="setTool($event)" />
     @if ((store.cushion()?.core?.layers?.length ?? 0) > 1) {
-      <yl-choice label="Top layer" [options]="fronts" [value]="store.cushion()?.core?.layers?.[0]?.overFront ? 'over' : 'flat'" (changed)="setFront($event)" />
+      <yl-choice label="Top layer" [options]="fronts" [value]="store.cushion()?.core?.layers?.[0]?.overFront ? 'over' : 'flat'" (picked)="setFront($event)" />
     }
     @for (layer of store.cushion()?.core?.layers ?? []; track $index; let i = $index) {
       <yl-quantity
         [label]="(store.cushion()?.core?.layers?.length ?? 0) > 1 ? 'Bevel, layer ' + (i + 1) : 'Bevel'"
-        [mm]="layer.bevelMm ?? null"
+        [value]="layer.bevelMm ?? null"
         [optional]="true"
-        [maxMm]="100"
+        [max]="100"
         class="few"
         hint="none"
-        (changed)="setBevel(i, $event)"
+        (valueChange)="setBevel(i, $event)"
       />
     }
     <yl-facts [facts]="facts()" />

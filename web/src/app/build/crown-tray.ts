@@ -17,20 +17,28 @@ const PAD_LOFT_MM = 13;
   selector: 'yl-crown-tray',
   imports: [Words, QuantityField, NumberField, Choice, Switch, Facts],
   template: `
-    <yl-quantity class="few" label="Crown" [mm]="crown()?.mm ?? null" [optional]="true" [maxMm]="200" hint="middle over edge" (changed)="setHeight($event)" />
+    <yl-quantity
+      class="few"
+      label="Crown"
+      [value]="crown()?.mm ?? null"
+      [optional]="true"
+      [max]="200"
+      hint="middle over edge"
+      (valueChange)="setHeight($event)"
+    />
     @if (crown(); as crown) {
-      <yl-switch label="The plates are" [options]="ways" [value]="crown.way" (changed)="set({ way: $event })" />
+      <yl-switch label="The plates are" [options]="ways" [value]="crown.way" (picked)="set({ way: $event })" />
       @if (!store.cushionPlan()?.sizes?.slope) {
-        <yl-switch label="Crowned" [options]="faces" [value]="'' + crown.faces" (changed)="set({ faces: $event === '1' ? 1 : 2 })" />
+        <yl-switch label="Crowned" [options]="faces" [value]="'' + crown.faces" (picked)="set({ faces: $event === '1' ? 1 : 2 })" />
       }
-      <yl-number label="Pads a face" class="few" [whole]="true" [least]="0" [most]="8" [value]="crown.pads?.count ?? 0" (changed)="setPads($event ?? 0)" />
+      <yl-number label="Pads a face" class="few" [whole]="true" [min]="0" [max]="8" [value]="crown.pads?.count ?? 0" (valueChange)="setPads($event ?? 0)" />
       @if (crown.pads; as pads) {
         <yl-choice
           class="few wider"
           label="Pads of"
           [options]="lofts()"
           [value]="'' + pads.loftMm"
-          (changed)="set({ pads: { count: pads.count, loftMm: +$event } })"
+          (picked)="set({ pads: { count: pads.count, loftMm: +$event } })"
         />
       }
       <yl-facts [facts]="facts()" />

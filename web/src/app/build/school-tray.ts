@@ -13,24 +13,24 @@ import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
   selector: 'yl-school-tray',
   imports: [Label, Button, Words, Choice, QuantityField, LucideColumns3],
   template: `
-    <yl-choice class="field wide" label="Allowance school" [options]="schools()" [value]="store.cushion()?.school ?? ''" (changed)="setSchool($event)" />
+    <yl-choice class="field wide" label="Allowance school" [options]="schools()" [value]="store.cushion()?.school ?? ''" (picked)="setSchool($event)" />
     <yl-choice
       class="wide"
       label="One number otherwise"
       none="none: all as the school has it"
       [options]="numbers()"
       [value]="number() ?? ''"
-      (changed)="setNumber($event)"
+      (picked)="setNumber($event)"
     />
     @if (number(); as key) {
       <yl-quantity
         [label]="wordOf(key)"
-        [mm]="store.cushion()?.schoolNumber?.mm ?? 0"
-        [minMm]="limits().leastMm"
-        [maxMm]="limits().mostMm"
+        [value]="store.cushion()?.schoolNumber?.mm ?? 0"
+        [min]="limits().leastMm"
+        [max]="limits().mostMm"
         [hint]="bySchool()"
         [step]="fine"
-        (changed)="setAmount($event)"
+        (valueChange)="setAmount($event)"
       />
     }
     <div class="field block min-w-0">

@@ -14,15 +14,15 @@ import { FIX_WORDS, WRAP_WORDS } from './build-words';
   template: `
     <yl-quantity
       label="Wrap, one layer"
-      [mm]="store.cushionPlan()?.wrap?.value ?? 0"
+      [value]="store.cushionPlan()?.wrap?.value ?? 0"
       [optional]="true"
-      [maxMm]="150"
+      [max]="150"
       [hint]="usualWrap()"
-      (changed)="setWrap($event)"
+      (valueChange)="setWrap($event)"
     />
-    <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (changed)="setWay($event)" />
-    <yl-choice label="Held by" [options]="fixes" [value]="store.cushion()?.wrapFix ?? 'adhesive'" (changed)="setFix($event)" />
-    <yl-choice class="wide" label="Off the roll, whole job" [options]="rolls()" [value]="roll()" (changed)="setRoll($event)" />
+    <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (picked)="setWay($event)" />
+    <yl-choice label="Held by" [options]="fixes" [value]="store.cushion()?.wrapFix ?? 'adhesive'" (picked)="setFix($event)" />
+    <yl-choice class="wide" label="Off the roll, whole job" [options]="rolls()" [value]="roll()" (picked)="setRoll($event)" />
     <yl-facts [facts]="facts()" />
   `,
   hostDirectives: [TrayPart],

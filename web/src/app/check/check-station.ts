@@ -4,15 +4,16 @@ import { compare, formatLengthUnit, type Check, type CheckPlace } from '@yardlan
 import { JobStore } from '../job/job-store';
 import { dayWords, today } from '../shared/days';
 import { Length } from '../shared/length';
+import { NoteField } from '../shared/note-field';
 import { QuantityField } from '../shared/quantity-field';
-import { Button, Empty, Label, Panel, PanelHead, StationFrame, TextArea, Tool } from '../shared/ui/ui';
+import { Button, Empty, Panel, PanelHead, StationFrame, Tool } from '../shared/ui/ui';
 
 const PLACE_WORDS: Record<CheckPlace, string> = { widthMm: 'Wide', depthMm: 'Deep', edgeMm: 'High at the edge', middleMm: 'High in the middle' };
 
 /** Dressed cushions measured against what was promised; each check is kept with its day and remark. */
 @Component({
   selector: 'yl-check-station',
-  imports: [Panel, PanelHead, Tool, Label, TextArea, Empty, Button, Length, QuantityField, LucidePlus, LucideTrash2],
+  imports: [Panel, PanelHead, Tool, NoteField, Empty, Button, Length, QuantityField, LucidePlus, LucideTrash2],
   templateUrl: './check-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

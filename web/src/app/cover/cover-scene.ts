@@ -1,8 +1,8 @@
-import { bounds, flatten, formatLength, type Piece, type Planned, type SayIn } from '@yardland/core';
+import { bounds, flatten, formatLength, type Bounds, type Outline, type Piece, type Planned, type SayIn } from '@yardland/core';
 import { notchItems } from '../shared/table/cushion-scene';
 import { shifted, type Scene, type SceneItem } from '../shared/table/scene';
 
-/** The table is two broad pieces wide; those in a row lie this share of it apart. */
+/** Pieces in a row lie this share of the table's width apart. */
 const GAP = 0.05;
 /** A piece drawn more than twice would only fill the table. */
 const MOST_COPIES = 2;
@@ -18,12 +18,32 @@ const boxOf = (piece: Piece): { readonly width: number; readonly height: number 
   return { width: maxX - minX, height: maxY - minY };
 };
 
+/** Whether a line lies on a piece: one on a plate that is cut in parts runs over several. */
+function holds(box: Bounds, line: Outline): boolean {
+  const { minX, maxX, minY, maxY } = bounds(flatten(line));
+  return minX >= box.minX && maxX <= box.maxX && minY >= box.minY && maxY <= box.maxY;
+}
+
 const isBroad = ({ width, height }: Piece): boolean => height.value > width.value / 4;
 
-/** How wide the table is drawn, mm: two of the broad pieces side by side. */
+/** Room under a row for the words of the next, as a share of the table's width. */
+const ROW_GAP = 0.075;
+/** The table is about so many times as wide as it is high. */
+const ASPECT = 1.8;
+/** A piece has at least this share of the table's width, for its words. */
+const LEAST_SLOT = 0.22;
+
+/** The widest broad piece side by side so often that the rows fill the table best. */
 function tableWidth(pieces: readonly Piece[]): number {
   const broad = pieces.filter(isBroad);
-  return (2 * Math.max(...(broad.length ? broad : pieces).map((piece) => boxOf(piece).width))) / (1 - GAP);
+  const widest = Math.max(...(broad.length ? broad : pieces).map((piece) => boxOf(piece).width));
+  const off = (most: number): number => {
+    const rows = rowsOf(pieces, most);
+    const deep = rows.reduce((sum, row) => sum + Math.max(...row.map(({ piece }) => boxOf(piece).height)) + most * ROW_GAP, 0);
+    return Math.abs(Math.log(most / deep / ASPECT));
+  };
+  const widths = [2, 3, 4, 5, 6].map((times) => (times * widest) / (1 - (times - 1) * GAP));
+  return widths.reduce((best, most) => (off(most) < off(best) ? most : best));
 }
 
 /** Pieces in rows, the broad ones first: as many side by side as the table is wide, a pair as two. */
@@ -39,7 +59,7 @@ function rowsOf(pieces: readonly Piece[], most: number): Placed[][] {
         x = 0;
       }
       rows.at(-1)?.push({ piece, copy: copies > 1 ? copy + 1 : 0, x });
-      x += Math.max(width, most * 0.2) + most * GAP;
+      x += Math.max(width, most * LEAST_SLOT) + most * GAP;
     }
   }
   return rows;
@@ -49,26 +69,38 @@ function rowsOf(pieces: readonly Piece[], most: number): Placed[][] {
 function pieceItems({ piece, copy, x }: Placed, y: number, most: number, seam: number, { units, step }: SayIn): SceneItem[] {
   const box = bounds(flatten(piece.outline));
   const { width, height } = boxOf(piece);
-  const words = copy ? `${piece.label}, ${copy} of ${piece.countPerCushion}` : `${piece.countPerCushion} × ${piece.label}`;
+  const words = copy
+    ? `${piece.label}, ${copy} of ${piece.countPerCushion}`
+    : piece.countPerCushion > 1
+      ? `${piece.countPerCushion} × ${piece.label}`
+      : piece.label;
   const key = copy ? `${piece.id}-${copy}` : piece.id;
   const size = `${formatLength(piece.width.value, units, step)} × ${formatLength(piece.height.value, units, step)}`;
   const look = piece.grain === 'bias' ? 'bias' : piece.material.kind === 'cloth' ? 'piece' : 'foam';
-  const note = { kind: 'note', key: `${key}-words`, at: { x, y: y + height }, dy: -7, text: words, look: 'plain', anchor: 'start' } as const;
-  const sizeNote = { ...note, key: `${key}-size`, look: 'small' } as const;
+  // The words above a piece end before its neighbour's begin; what does not fit there is told when it is picked.
+  const within = Math.max(width, most * LEAST_SLOT) + most * GAP * 0.8;
+  const note = {
+    kind: 'note',
+    key: `${key}-words`,
+    at: { x, y: y + height },
+    dy: -7,
+    text: `${words}, ${size}`,
+    short: words,
+    within,
+    look: 'plain',
+    anchor: 'start',
+  } as const;
   if (width > most * 1.001)
-    return [
-      ...brokenItems(piece, key, y, most, seam, `${words}, ${size}`),
-      note,
-      { ...sizeNote, at: { x: most, y: y + height }, text: `${size}, drawn with a break`, anchor: 'end' },
-    ];
+    return [...brokenItems(piece, key, y, most, seam, `${words}, ${size}`), { ...note, text: `${words}, ${size}, drawn with a break`, within: most }];
   const [dx, dy] = [x - box.minX, y - box.minY];
   const holes = (piece.holes ?? []).map((hole, i): SceneItem => ({ kind: 'area', key: `${key}-hole-${i}`, shape: shifted(hole, dx, dy), look: 'cut' }));
-  // On a piece too short for its name and its size above it.
-  const inside = width < most * 0.45;
   return [
     { kind: 'area', key, shape: shifted(piece.outline, dx, dy), look, pick: `${words}, ${size}` },
     ...holes,
     ...(piece.sewn && look === 'piece' ? [{ kind: 'area' as const, key: `${key}-sewn`, shape: shifted(piece.sewn, dx, dy), look: 'sew' as const }] : []),
+    ...(piece.placements ?? [])
+      .filter((line) => holds(box, line))
+      .map((line, i): SceneItem => ({ kind: 'area', key: `${key}-placement-${i}`, shape: shifted(line, dx, dy), look: 'sew' })),
     ...notchItems(piece, seam, key, dx, dy),
     ...(piece.grain === 'with-the-roll' && height > most * 0.18 && !holes.length
       ? [
@@ -82,11 +114,6 @@ function pieceItems({ piece, copy, x }: Placed, y: number, most: number, seam: n
         ]
       : []),
     note,
-    inside && !holes.length && height > most * 0.05
-      ? { ...sizeNote, at: { x: x + width * 0.4, y: y + height / 2 }, dy: 4, text: size, anchor: 'middle' }
-      : inside
-        ? { ...sizeNote, at: { x, y }, dy: 15, text: size }
-        : { ...sizeNote, at: { x: x + width, y: y + height }, text: size, anchor: 'end' },
   ];
 }
 
@@ -127,7 +154,7 @@ export function coverScene(one: Planned, fit: string, inWords: SayIn): Scene {
   for (const row of rowsOf(pieces, most)) {
     y -= Math.max(...row.map(({ piece }) => boxOf(piece).height));
     for (const placed of row) items.push(...pieceItems(placed, y, most, one.sizes.seam.value, inWords));
-    y -= most * 0.075;
+    y -= most * ROW_GAP;
   }
   return { title: `Pieces of the cover of ${one.source.name}`, fit, room: { left: 40, right: 40, top: 92, bottom: 34 }, items };
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { constructionOf } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type { Scene } from '../shared/table/scene';
 import { Switch } from '../shared/choice';
@@ -7,16 +8,20 @@ import { StationFrame, Tray, Words } from '../shared/ui/ui';
 import { coverScene } from './cover-scene';
 import { FieldsTray } from './fields-tray';
 import { SlotsTray } from './slots-tray';
+import { ZipsTray } from './zips-tray';
 
 const PARTS = [
   { value: 'made', name: 'How it is made' },
+  { value: 'closing', name: 'Closing' },
+  { value: 'extras', name: 'Extras' },
   { value: 'cloths', name: 'Cloths' },
 ] as const;
+type Part = (typeof PARTS)[number]['value'];
 
 /** The cover's pieces to scale; the construction and its choices in the tray, and which part is of which cloth. */
 @Component({
   selector: 'yl-cover-station',
-  imports: [Tray, Words, Table, Switch, FieldsTray, SlotsTray],
+  imports: [Tray, Words, Table, Switch, FieldsTray, SlotsTray, ZipsTray],
   template: `
     <yl-table [scene]="scene()" [picked]="picked()" (pick)="pick($event)">
       <ul
@@ -32,11 +37,15 @@ const PARTS = [
       @if (kept(); as words) {
         <p ylWords role="status">{{ words }}</p>
       }
-      <yl-switch class="self-end" [bare]="true" data-part="tabs" label="Cover" [options]="parts" [value]="part()" (changed)="part.set($event)" />
-      @if (part() === 'cloths') {
+      <yl-switch class="self-end" [bare]="true" data-part="tabs" label="Cover" [options]="parts()" [value]="part()" (picked)="show($event)" />
+      @let shown = part();
+      @if (shown === 'cloths') {
         <yl-slots-tray />
       } @else {
-        <yl-fields-tray />
+        <yl-fields-tray [group]="shown" />
+        @if (shown === 'closing') {
+          <yl-zips-tray />
+        }
       }
     </div>
   `,
@@ -45,8 +54,14 @@ const PARTS = [
 })
 export class CoverStation {
   protected readonly store = inject(JobStore);
-  protected readonly parts = PARTS;
-  protected readonly part = signal<(typeof PARTS)[number]['value']>('made');
+  readonly #chosen = signal<Part>('made');
+  /** Parts that the construction has no fields for are not offered. */
+  protected readonly parts = computed(() => {
+    const choices = this.store.cushion()?.construction;
+    const groups = new Set<string>(choices ? constructionOf(choices).fields.map(({ group }) => group ?? 'made') : []);
+    return PARTS.filter(({ value }) => value === 'made' || value === 'cloths' || groups.has(value));
+  });
+  protected readonly part = computed<Part>(() => this.parts().find(({ value }) => value === this.#chosen())?.value ?? 'made');
   protected readonly picked = signal<string | null>(null);
 
   protected readonly kept = computed(() => {
@@ -60,6 +75,10 @@ export class CoverStation {
     const fit = `cover ${this.store.cushionIndex()} ${one?.source.construction.kind ?? ''}`;
     return one?.state === 'planned' ? coverScene(one, fit, this.store.inWords()) : { title: 'Cover', fit, items: [] };
   });
+
+  protected show(part: Part): void {
+    this.#chosen.set(part);
+  }
 
   protected pick(key: string): void {
     this.picked.update((picked) => (picked === key ? null : key));

@@ -1,48 +1,72 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { CONSTRUCTIONS, constructionOf, cushionSchema, type Choices, type Field } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { LucideColumns3 } from '@lucide/angular';
+import { CONSTRUCTIONS, constructionOf, cushionSchema, type Choices, type CoverOffer, type Field } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
+import { Dialogs } from '../shared/dialogs';
+import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
-import { TrayPart, Words } from '../shared/ui/ui';
+import { Button, TrayPart, Words } from '../shared/ui/ui';
+
+type UsualLength = Extract<Field<Choices>, { kind: 'length' }>['usual'];
 
 /** A construction's field with what stands in it now. */
 type Shown = { readonly key: string; readonly label: string } & (
   | { readonly kind: 'choice'; readonly options: readonly { readonly value: string; readonly name: string }[]; readonly value: string }
+  | { readonly kind: 'count'; readonly least: number; readonly most: number; readonly count: number }
   | { readonly kind: 'length'; readonly minMm: number; readonly maxMm: number; readonly mm: number; readonly hint: string | null }
 );
 
 /** The construction of a cover and its choices: what is offered, and in which order, is the construction's own. */
 @Component({
   selector: 'yl-fields-tray',
-  imports: [Words, Choice, Switch, QuantityField],
+  imports: [Button, LucideColumns3, Words, Choice, Switch, NumberField, QuantityField],
   template: `
-    <yl-choice class="field few wider" label="Made as" [options]="constructions" [value]="choices().kind" (changed)="choose($event)" />
+    @if (group() === 'made') {
+      <yl-choice class="field few wider" label="Made as" [options]="constructions" [value]="choices().kind" (picked)="choose($event)" />
+    }
     @for (field of fields(); track field.key) {
       @if (field.kind === 'length') {
         <yl-quantity
           class="few"
           [label]="field.label"
-          [mm]="field.mm"
+          [value]="field.mm"
           [optional]="true"
-          [minMm]="field.minMm"
-          [maxMm]="field.maxMm"
+          [min]="field.minMm"
+          [max]="field.maxMm"
           [hint]="field.hint"
           [step]="fine"
-          (changed)="set(field.label, field.key, $event)"
+          (valueChange)="set(field.label, field.key, $event)"
+        />
+      } @else if (field.kind === 'count') {
+        <yl-number
+          class="few"
+          [label]="field.label"
+          [whole]="true"
+          [min]="field.least"
+          [max]="field.most"
+          [value]="field.count"
+          (entered)="set(field.label, field.key, $event)"
         />
       } @else if (field.options.length < 4) {
-        <yl-switch [label]="field.label" [options]="field.options" [value]="field.value" (changed)="set(field.label, field.key, $event)" />
+        <yl-switch [label]="field.label" [options]="field.options" [value]="field.value" (picked)="set(field.label, field.key, $event)" />
       } @else {
-        <yl-choice [label]="field.label" [options]="field.options" [value]="field.value" (changed)="set(field.label, field.key, $event)" />
+        <yl-choice [label]="field.label" [options]="field.options" [value]="field.value" (picked)="set(field.label, field.key, $event)" />
       }
     }
-    <p ylWords>{{ construction().idea }}</p>
+    @if (group() === 'made') {
+      <button type="button" ylButton class="self-end" (click)="compare()"><svg lucideColumns3 size="20"></svg> Compare covers</button>
+      <p ylWords>{{ construction().idea }}</p>
+    }
   `,
   hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FieldsTray {
   protected readonly store = inject(JobStore);
+  readonly #dialogs = inject(Dialogs);
+  /** Which of the construction's fields are shown. */
+  readonly group = input.required<'made' | 'closing' | 'extras'>();
   /** Small parts are set finer than the shop cuts. */
   protected readonly fine = { mm: 1, inch: 1 / 16 };
   protected readonly constructions = CONSTRUCTIONS.map(({ kind, name }) => ({ value: kind, name }));
@@ -51,9 +75,21 @@ export class FieldsTray {
   protected readonly fields = computed<readonly Shown[]>(() => {
     const choices = this.choices();
     return this.construction()
-      .fields.filter((field) => field.shown?.(choices) ?? true)
+      .fields.filter((field) => (field.group ?? 'made') === this.group() && (field.shown?.(choices) ?? true))
       .map((field) => this.#shown(field, choices));
   });
+
+  /** All constructions side by side; the one that is taken is the cushion's. */
+  protected async compare(): Promise<void> {
+    const construction = await this.#dialogs.open<CoverOffer['construction'] | null, JobStore>(
+      async () => (await import('./compare-covers-dialog')).CompareCoversDialog,
+      {
+        data: this.store,
+        labelledBy: 'covers-title',
+      },
+    );
+    if (construction) this.#construct('Construction', construction);
+  }
 
   protected choose(kind: string): void {
     const next = CONSTRUCTIONS.find((one) => one.kind === kind);
@@ -68,13 +104,23 @@ export class FieldsTray {
   #shown(field: Field<Choices>, choices: Choices): Shown {
     const entered = choices[field.key];
     const { key, label } = field;
-    if (field.kind === 'choice') return { key, label, kind: 'choice', options: field.options, value: typeof entered === 'string' ? entered : field.usual };
-    const [job, shop] = [this.store.job(), this.store.shop()];
-    const school = field.usual === 'school seam';
-    const usual = school ? (this.store.cushionPlan()?.sizes?.seam.value ?? 0) : job && shop ? shop.assume(field.usual, job.units) : 0;
+    if (field.kind === 'choice') {
+      const usual = field.usualFor?.(choices) ?? field.usual;
+      return { key, label, kind: 'choice', options: field.options, value: typeof entered === 'string' ? entered : usual };
+    }
+    if (field.kind === 'count')
+      return { key, label, kind: 'count', least: field.least, most: field.most, count: typeof entered === 'number' ? entered : field.usual };
     const { minMm, maxMm } = field;
-    const hint = typeof entered === 'number' ? null : school ? 'as the school says' : 'as the shop has it';
-    return { key, label, kind: 'length', minMm, maxMm, mm: typeof entered === 'number' ? entered : usual, hint };
+    const { mm, hint } = this.#usual(field.usual);
+    return { key, label, kind: 'length', minMm, maxMm, mm: typeof entered === 'number' ? entered : mm, hint: typeof entered === 'number' ? null : hint };
+  }
+
+  /** What a length is where nothing was entered, and who says so. */
+  #usual(usual: UsualLength): { readonly mm: number; readonly hint: string } {
+    const [job, shop, sizes] = [this.store.job(), this.store.shop(), this.store.cushionPlan()?.sizes];
+    if (usual === 'school seam') return { mm: sizes?.seam.value ?? 0, hint: 'as the school says' };
+    if (usual === 'half the height') return { mm: (sizes?.sewn.height.value ?? 0) / 2, hint: 'half the height' };
+    return { mm: job && shop ? shop.assume(usual, job.units) : 0, hint: 'as the shop has it' };
   }
 
   #construct(label: string, choices: Choices): void {

@@ -12,6 +12,8 @@ const SLOT_WORDS: Record<OtherSlot, string> = {
   welt: 'Welt of',
   lining: 'Lining of',
   ticking: 'Ticking of',
+  mesh: 'Drain panel of',
+  grip: 'Anti-slip base of',
 };
 const MAIN = 'main';
 
@@ -22,7 +24,7 @@ const MAIN = 'main';
   template: `
     <p ylWords>The main cloth is chosen where it is laid. Every other cloth has a lay of its own.</p>
     @for (slot of slots(); track slot.slot) {
-      <yl-choice [label]="slot.label" [options]="slot.options" [value]="slot.value" (changed)="set(slot.slot, slot.label, $event)" />
+      <yl-choice [label]="slot.label" [options]="slot.options" [value]="slot.value" (picked)="set(slot.slot, slot.label, $event)" />
     }
   `,
   hostDirectives: [TrayPart],

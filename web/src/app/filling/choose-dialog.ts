@@ -2,7 +2,8 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { choose, chooseRequestOf, formatLengthUnit, type Choice as Chosen, type Ranked, type Excluded } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { Button, DialogFoot, DialogFrame, Label, Tick } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, DialogFoot, DialogFrame, Label } from '../shared/ui/ui';
 
 export interface ChooseData {
   readonly store: JobStore;
@@ -36,7 +37,7 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
 /** The ranked list: each stack with its reasons, to take or to lay beside the one in hand; and what fell out, with why. */
 @Component({
   selector: 'yl-choose-dialog',
-  imports: [DialogFrame, Label, Tick, Button, DialogFoot],
+  imports: [DialogFrame, Label, Tickbox, Button, DialogFoot],
   template: `
     <div ylDialog="wide">
       <h2 id="choose-title">Choose for me</h2>
@@ -44,7 +45,7 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
       <fieldset class="ticks flex flex-wrap gap-y-0 gap-x-3.5">
         <legend ylLabel>What must hold</legend>
         @for (must of musts; track must.key) {
-          <label ylTick><input type="checkbox" [checked]="held().includes(must.key)" (change)="hold(must.key)" /> {{ must.name }}</label>
+          <yl-tickbox [checked]="held().includes(must.key)" (checkedChange)="hold(must.key)">{{ must.name }}</yl-tickbox>
         }
       </fieldset>
       <ol
@@ -63,12 +64,8 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
             </div>
             <div class="gap-3 flex max-phone:col-[2]">
               <button type="button" ylButton [attr.aria-label]="'Take ' + words(one)" (click)="close(one)">Take</button>
-              <label ylTick
-                ><input type="checkbox" [checked]="isRival(one)" [disabled]="!isRival(one) && rivals().length >= 3" (change)="toggle(one)" /> compare<span
-                  class="sr-only"
-                >
-                  {{ words(one) }}</span
-                ></label
+              <yl-tickbox [checked]="isRival(one)" [disabled]="!isRival(one) && rivals().length >= 3" (checkedChange)="toggle(one)"
+                >compare<span class="sr-only"> {{ words(one) }}</span></yl-tickbox
               >
             </div>
           </li>

@@ -135,7 +135,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       key: `words-${i}`,
       at: { x: width.value * 0.98, y: (top + bottom) / 2 },
       toX: width.value,
-      text: strain === undefined ? name : `${name}, −${Math.round(strain * 100)} %`,
+      text: strain === undefined ? name : `${name}, −${Math.round(strain * 100)}\u00a0%`,
     });
     top = bottom;
   });
@@ -173,7 +173,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
   return {
     title: `Filling of ${one.source.name}, in section${feel ? ', under a sitter' : ''}`,
     fit,
-    room: { left: 104, right: 150, top: 84, bottom: 66 },
+    room: { left: 104, right: 186, top: 84, bottom: 66 },
     items,
   };
 }

@@ -1,5 +1,7 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { LucideArrowDown, LucideArrowUp, LucidePlus, LucideTrash2, LucideUsers, LucideWandSparkles } from '@lucide/angular';
+import { LucideArrowDown, LucideArrowUp, LucideGripVertical, LucidePlus, LucideTrash2, LucideUsers, LucideWandSparkles } from '@lucide/angular';
 import {
   BUILDS,
   cushionFeel,
@@ -61,6 +63,10 @@ const VERDICTS: Record<FeelVerdict, string> = {
     LucideTrash2,
     LucideArrowUp,
     LucideArrowDown,
+    LucideGripVertical,
+    CdkDropList,
+    CdkDrag,
+    CdkDragHandle,
   ],
   templateUrl: './filling-station.html',
   hostDirectives: [StationFrame],
@@ -79,6 +85,7 @@ export class FillingStation {
     return builds.length ? Math.max(...builds) : BUILDS.indexOf('middling') + 1;
   });
   protected readonly most = BUILDS.length;
+  readonly #announcer = inject(LiveAnnouncer);
   readonly #dialogs = inject(Dialogs);
   protected readonly rivals = signal<readonly Ranked[]>([]);
 
@@ -222,13 +229,15 @@ export class FillingStation {
     this.#change('Layer removed', (layers) => layers.filter((_, i) => i !== index));
   }
 
-  protected move(index: number, by: number): void {
+  /** Takes a layer to another place, 0 the top. */
+  protected take(from: number, to: number): void {
+    if (from === to) return;
     this.#change('Layers in another order', (layers) => {
       const next = [...layers];
-      const [layer] = next.splice(index, 1);
-      if (layer) next.splice(index + by, 0, layer);
+      moveItemInArray(next, from, to);
       return next;
     });
+    void this.#announcer.announce(`Layer ${from + 1} is layer ${to + 1} now`);
   }
 
   /** Sheets in stock for a layer's foam, or the heights its filling is made in. */

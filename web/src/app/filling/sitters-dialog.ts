@@ -4,31 +4,32 @@ import { LucidePlus, LucideTrash2 } from '@lucide/angular';
 import { BUILDS, FEELS, PARTS, POSTURES } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
-import { Button, DialogFields, DialogFoot, DialogFrame, LayerRow, Tick, Tool } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, DialogFields, DialogFoot, DialogFrame, LayerRow, Tool } from '../shared/ui/ui';
 import { BUILD_WORDS, type Seat, type SeatSitter } from './sitters-words';
 
 const POSTURE_WORDS: Record<SeatSitter['posture'], string> = { upright: 'sits upright', reclined: 'leans back', lying: 'lies' };
-const PART_WORDS: Record<(typeof PARTS)[number], string> = { seat: 'a seat', back: 'a back', mattress: 'a mattress' };
+const PART_WORDS: Record<(typeof PARTS)[number], string> = { seat: 'a seat', back: 'a back', mattress: 'a mattress', pillow: 'a pillow' };
 
 /** Who sits and how it should feel: asked by build, never by weight, and printed on no ticket. */
 @Component({
   selector: 'yl-sitters-dialog',
-  imports: [DialogFrame, LayerRow, Tick, Tool, Button, DialogFields, DialogFoot, Choice, Switch, LucidePlus, LucideTrash2],
+  imports: [DialogFrame, LayerRow, Tickbox, Tool, Button, DialogFields, DialogFoot, Choice, Switch, LucidePlus, LucideTrash2],
   template: `
     <div ylDialog>
       <h2 id="sitters-title">Who sits, and how should it feel?</h2>
       <p>By build, so that nobody is asked for a weight. None of this is printed on a ticket.</p>
       @for (sitter of sitters(); track $index; let i = $index) {
         <div ylLayerRow data-part="layer-row" role="group" [attr.aria-label]="'Sitter ' + (i + 1)">
-          <yl-choice [bare]="true" [label]="'Sitter ' + (i + 1) + ', build'" [options]="builds" [value]="sitter.build" (changed)="change(i, 'build', $event)" />
+          <yl-choice [bare]="true" [label]="'Sitter ' + (i + 1) + ', build'" [options]="builds" [value]="sitter.build" (picked)="change(i, 'build', $event)" />
           <yl-choice
             [bare]="true"
             [label]="'Sitter ' + (i + 1) + ', posture'"
             [options]="postures"
             [value]="sitter.posture"
-            (changed)="change(i, 'posture', $event)"
+            (picked)="change(i, 'posture', $event)"
           />
-          <label ylTick><input type="checkbox" [checked]="sitter.frail ?? false" (change)="toggleFrail(i)" /> finds it hard to get up</label>
+          <yl-tickbox [checked]="sitter.frail ?? false" (checkedChange)="toggleFrail(i)">finds it hard to get up</yl-tickbox>
           <button type="button" ylTool="quiet" [attr.aria-label]="'Remove sitter ' + (i + 1)" (click)="remove(i)">
             <svg lucideTrash2 size="20"></svg>
           </button>
@@ -38,9 +39,9 @@ const PART_WORDS: Record<(typeof PARTS)[number], string> = { seat: 'a seat', bac
         <button type="button" ylButton [disabled]="sitters().length >= 12" (click)="add()"><svg lucidePlus size="20"></svg> Another sitter</button>
       </div>
       <div ylDialogFields>
-        <yl-switch label="It is" [options]="parts" [value]="seat().part ?? 'seat'" (changed)="set('part', $event)" />
-        <yl-switch label="It should feel" [options]="feels" [value]="seat().feel ?? 'medium'" (changed)="set('feel', $event)" />
-        <label ylTick><input type="checkbox" [checked]="seat().reversible ?? false" (change)="toggleReversible()" /> turned over now and then</label>
+        <yl-switch label="It is" [options]="parts" [value]="seat().part ?? 'seat'" (picked)="set('part', $event)" />
+        <yl-switch label="It should feel" [options]="feels" [value]="seat().feel ?? 'medium'" (picked)="set('feel', $event)" />
+        <yl-tickbox [checked]="seat().reversible ?? false" (checkedChange)="toggleReversible()">turned over now and then</yl-tickbox>
       </div>
       <div ylDialogFoot><button type="button" ylButton="strong" (click)="close()">Done</button></div>
     </div>

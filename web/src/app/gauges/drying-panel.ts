@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { form, FormField, max, min, required, submit, validate } from '@angular/forms/signals';
 import { LucideTrash2 } from '@lucide/angular';
 import { dryingCurves, formatNumber, type Constants, type Drying, type DryingCurve, type Sample } from '@yardland/core';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { NumberField } from '../shared/number-field';
-import { Button, FieldRow, PanelHead, Tick, Tool } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, FieldRow, PanelHead, Tool } from '../shared/ui/ui';
 
 const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ? 'in its cover' : 'bare');
 
 /** How a wetted core dries, weighed at intervals, bare and in its cover. */
 @Component({
   selector: 'yl-drying-panel',
-  imports: [FieldRow, PanelHead, Tick, Button, Tool, LineChart, NumberField, LucideTrash2],
+  imports: [FieldRow, PanelHead, FormField, Tickbox, Button, Tool, LineChart, NumberField, LucideTrash2],
   template: `
     <div ylPanelHead>
       <h3 id="drying-title">Drying</h3>
@@ -23,16 +25,16 @@ const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ?
         label="Dry, before wetting"
         unit="kg"
         [optional]="true"
-        [most]="200"
-        [least]="0.001"
+        [max]="200"
+        [min]="0.001"
         [value]="drying()?.dryKg ?? sample().massKg ?? null"
-        (changed)="setDry($event)"
+        (valueChange)="setDry($event)"
       />
-      <yl-number label="After" unit="min" [optional]="true" [most]="100000" [value]="minute()" (changed)="minute.set($event)" />
-      <yl-number label="Weighs" unit="kg" [optional]="true" [most]="300" [value]="mass()" (changed)="mass.set($event)" />
-      <label ylTick><input type="checkbox" [checked]="covered()" (change)="covered.set(!covered())" /> in its cover</label>
-      <label ylTick><input type="checkbox" [checked]="knocked()" (change)="knocked.set(!knocked())" /> knocked on a grate first</label>
-      <button type="button" ylButton [disabled]="!ready()" (click)="add()">Add weighing</button>
+      <yl-number label="After" unit="min" [optional]="true" [formField]="weighing.minute" />
+      <yl-number label="Weighs" unit="kg" [optional]="true" [formField]="weighing.massKg" />
+      <yl-tickbox [formField]="weighing.covered">in its cover</yl-tickbox>
+      <yl-tickbox [formField]="weighing.knocked">knocked on a grate first</yl-tickbox>
+      <button type="button" ylButton (click)="add()">Add weighing</button>
     </div>
     <ul class="flex flex-wrap gap-y-0.5 gap-x-3.5 [&_li]:flex [&_li]:items-center [&_li]:font-semibold">
       @for (row of rows(); track $index; let i = $index) {
@@ -53,13 +55,18 @@ export class DryingPanel {
   /** The shop's constants. */
   readonly assume = input.required<Constants>();
   readonly changed = output<Drying>();
-  protected readonly minute = signal<number | null>(null);
-  protected readonly mass = signal<number | null>(null);
-  protected readonly covered = signal(false);
-  protected readonly knocked = signal(false);
+  readonly #typed = signal({ minute: null as number | null, massKg: null as number | null, covered: false, knocked: false });
+  protected readonly weighing = form(this.#typed, (path) => {
+    required(path.minute, { message: 'How long after wetting?' });
+    min(path.minute, 0);
+    max(path.minute, 100_000);
+    required(path.massKg, { message: 'What does it weigh?' });
+    min(path.massKg, 0);
+    max(path.massKg, 300);
+    validate(path.massKg, () => (this.#dryKg() === null ? { kind: 'dry-first', message: 'Say first what it weighed dry.' } : null));
+  });
   protected readonly drying = computed(() => this.sample().drying ?? null);
   readonly #dryKg = computed(() => this.drying()?.dryKg ?? this.sample().massKg ?? null);
-  protected readonly ready = computed(() => this.#dryKg() !== null && this.minute() !== null && this.mass() !== null);
 
   readonly #curves = computed(() => {
     const drying = this.drying();
@@ -90,14 +97,15 @@ export class DryingPanel {
     if (dryKg !== null) this.changed.emit({ readings: this.drying()?.readings ?? [], dryKg });
   }
 
-  protected add(): void {
-    const [dryKg, minute, massKg] = [this.#dryKg(), this.minute(), this.mass()];
-    if (dryKg === null || minute === null || massKg === null) return;
-    const reading = { minute, massKg, covered: this.covered(), ...(this.knocked() ? { knocked: true } : {}) };
-    this.changed.emit({ dryKg, readings: [...(this.drying()?.readings ?? []), reading] });
-    this.minute.set(null);
-    this.mass.set(null);
-    this.knocked.set(false);
+  /** Adds the weighing; what is missing is said at its field instead. */
+  protected async add(): Promise<void> {
+    await submit(this.weighing, async () => {
+      const [dryKg, { minute, massKg, covered, knocked }] = [this.#dryKg(), this.#typed()];
+      if (dryKg === null || minute === null || massKg === null) return;
+      const reading = { minute, massKg, covered, ...(knocked ? { knocked: true } : {}) };
+      this.changed.emit({ dryKg, readings: [...(this.drying()?.readings ?? []), reading] });
+      this.weighing().reset({ minute: null, massKg: null, covered, knocked: false });
+    });
   }
 
   protected drop(index: number): void {

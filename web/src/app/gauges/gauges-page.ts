@@ -4,7 +4,6 @@ import { LucidePlus, LucideTrash2 } from '@lucide/angular';
 import {
   formatNumber,
   litresOf,
-  parseNumber,
   sampleResults,
   say,
   shipped,
@@ -16,19 +15,20 @@ import {
   type StoredSample,
 } from '@yardland/core';
 import { catchError, concatMap, EMPTY, of, Subject, tap } from 'rxjs';
-import { today } from '../shared/days';
-import { LineChart, type ChartLine } from '../shared/line-chart';
+import { dayWords, today } from '../shared/days';
 import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
 import { Messages } from '../shared/messages';
+import { PickList, type PickLine } from '../shared/pick-list';
 import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
-import { Button, Empty, FieldRow, InputBox, Label, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
+import { Button, Empty, FieldRow, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { DeviceReader } from './device-reader';
+import { DrainPanel } from './drain-panel';
 import { DryingPanel } from './drying-panel';
 import { SamplesApi } from './samples-api';
 
@@ -49,16 +49,15 @@ const ABOUT = 'samples';
     Panel,
     PanelHead,
     Tool,
-    Label,
-    InputBox,
     Words,
     Tape,
     ThemeButton,
     QuantityField,
     DeviceReader,
     DryingPanel,
-    LineChart,
+    DrainPanel,
     NumberField,
+    PickList,
     TextField,
     LucidePlus,
     LucideTrash2,
@@ -81,11 +80,13 @@ export class GaugesPage {
   protected readonly step = { mm: 0.5, inch: 1 / 32 };
   protected readonly samples = signal<readonly StoredSample[]>([]);
   readonly #chosen = signal<string | null>(null);
-  protected readonly compared = signal<string | null>(null);
   readonly #messages = inject(Messages);
   protected readonly loadKg = signal(15);
 
   protected readonly current = computed(() => this.samples().find(({ id }) => id === this.#chosen()) ?? this.samples()[0] ?? null);
+  protected readonly lines = computed<readonly PickLine[]>(() =>
+    this.samples().map(({ id, sample }) => ({ value: id, name: sample.name, about: `${sample.lot ? `lot ${sample.lot} · ` : ''}${dayWords(sample.date)}` })),
+  );
   protected readonly results = computed(() => {
     const sample = this.current()?.sample;
     if (!sample) return null;
@@ -120,29 +121,6 @@ export class GaugesPage {
   protected readonly drained = computed(() =>
     this.samples().filter(({ id, sample }) => id !== this.current()?.id && (sample.drain?.collected.length ?? 0) > 0),
   );
-  protected readonly drainLines = computed<readonly ChartLine[]>(() =>
-    [this.current(), this.samples().find(({ id }) => id === this.compared()) ?? this.drained()[0]].flatMap((one) => {
-      const retained = one ? sampleResults(one.sample, this.assume()).retained : [];
-      return one && retained.length
-        ? [
-            {
-              name: one.sample.name,
-              points: retained.map(({ minute, perLitre }) => ({ x: minute, y: perLitre * 1000 })),
-              marks: retained.map(({ minute, perLitre }) => ({ name: '', x: minute, y: perLitre * 1000 })),
-            },
-          ]
-        : [];
-    }),
-  );
-  protected readonly drainWords = computed(() =>
-    this.drainLines()
-      .map(
-        (line) =>
-          `${line.name}: ${formatNumber(line.points.at(-1)?.y ?? 0, 1)} ml held back for each litre of foam after ${line.points.at(-1)?.x ?? 0} minutes`,
-      )
-      .join('. '),
-  );
-
   constructor() {
     this.#api
       .list()
@@ -229,11 +207,8 @@ export class GaugesPage {
     this.#edit(({ [key]: _before, ...sample }) => (mm === null ? sample : { ...sample, [key]: mm }) as Sample);
   }
 
-  protected setNumber(key: 'massKg' | 'recoverySeconds', text: string): void {
-    const value = parseNumber(text);
-    this.#edit(
-      ({ [key]: _before, ...sample }) => (value !== null && value >= 0 && (key !== 'massKg' || value > 0) ? { ...sample, [key]: value } : sample) as Sample,
-    );
+  protected setNumber(key: 'massKg' | 'recoverySeconds', value: number | null): void {
+    this.#edit(({ [key]: _before, ...sample }) => (value === null ? sample : { ...sample, [key]: value }) as Sample);
   }
 
   /** Square centimetres as typed; nothing goes back to the two sides. */
@@ -245,11 +220,6 @@ export class GaugesPage {
     this.#edit((sample) => ({ ...sample, massKg: Math.round(kg * 10_000) / 10_000 }));
   }
 
-  protected setLoad(text: string): void {
-    const kg = parseNumber(text) ?? 0;
-    if (kg > 0 && kg <= 500) this.loadKg.set(kg);
-  }
-
   protected addReading(mm: number): void {
     const massKg = this.loadKg();
     this.#edit((sample) => {
@@ -258,22 +228,12 @@ export class GaugesPage {
     });
   }
 
-  protected typeReading(mm: number | null): void {
-    if (mm !== null) this.addReading(mm);
-  }
-
   protected dropReading(index: number): void {
     this.#edit((sample) => (sample.press ? { ...sample, press: { ...sample.press, readings: sample.press.readings.filter((_, i) => i !== index) } } : sample));
   }
 
-  protected addDrain(poured: string, minute: string, litres: string): void {
-    const [pouredL, at, collected] = [poured, minute, litres].map(parseNumber);
-    if (!pouredL || at === null || at === undefined || collected === null || collected === undefined || at < 0 || collected < 0) {
-      this.#messages.warn(ABOUT, 'A drain reading is litres poured, minutes, and litres collected until then.');
-      return;
-    }
-    this.#messages.settle(ABOUT);
-    this.#edit((sample) => ({ ...sample, drain: { pouredL, collected: [...(sample.drain?.collected ?? []), { minute: at, litres: collected }] } }));
+  protected setDrain(drain: Sample['drain']): void {
+    this.#edit((sample) => ({ ...sample, drain }));
   }
 
   protected setDrying(drying: Drying): void {

@@ -3,7 +3,9 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { JOB_STATES, type Job } from '@yardland/core';
 import { jobStateWords } from '../jobs/state-words';
 import { Choice, Switch } from '../shared/choice';
-import { Button, DialogFields, DialogFoot, DialogFrame, InputBox, Label, TextArea } from '../shared/ui/ui';
+import { NoteField } from '../shared/note-field';
+import { TextField } from '../shared/text-field';
+import { Button, DialogFields, DialogFoot, DialogFrame } from '../shared/ui/ui';
 import type { JobStore } from './job-store';
 
 const UNITS = [
@@ -14,38 +16,18 @@ const UNITS = [
 /** What is written on the job's own sheet: name, customer, promise, state, units, remarks. */
 @Component({
   selector: 'yl-job-sheet-dialog',
-  imports: [DialogFrame, DialogFields, Label, InputBox, TextArea, DialogFoot, Button, Choice, Switch],
+  imports: [DialogFrame, DialogFields, DialogFoot, Button, Choice, Switch, NoteField, TextField],
   template: `
     <div ylDialog>
       <h2 id="sheet-title">The job</h2>
       @if (store.job(); as job) {
         <div ylDialogFields>
-          <div class="field block min-w-0">
-            <label ylLabel for="job-name">Name</label>
-            <input id="job-name" #name ylInput maxlength="120" autocomplete="off" [value]="job.name" (change)="setName(name.value)" />
-          </div>
-          <div class="field block min-w-0">
-            <label ylLabel for="job-customer">For</label>
-            <input
-              id="job-customer"
-              #customer
-              ylInput
-              maxlength="120"
-              autocomplete="off"
-              [value]="job.customer ?? ''"
-              (change)="set('Customer', 'customer', customer.value)"
-            />
-          </div>
-          <div class="field block min-w-0">
-            <label ylLabel for="job-due">Promised for</label>
-            <input id="job-due" #due ylInput type="date" [value]="job.dueDate ?? ''" (change)="set('Due date', 'dueDate', due.value)" />
-          </div>
-          <yl-choice label="State" [options]="states" [value]="job.state ?? 'new'" (changed)="set('State', 'state', $event)" />
-          <yl-switch label="Measured in" [options]="units" [value]="job.units" (changed)="setUnits($event)" />
-          <div class="field block min-w-0 col-span-full">
-            <label ylLabel for="job-note">Remarks</label>
-            <textarea id="job-note" #note ylInput rows="3" maxlength="5000" [value]="job.note ?? ''" (change)="set('Remarks', 'note', note.value)"></textarea>
-          </div>
+          <yl-text label="Name" [value]="job.name" (valueChange)="setName($event)" />
+          <yl-text label="For" [value]="job.customer ?? ''" (valueChange)="set('Customer', 'customer', $event)" />
+          <yl-text label="Promised for" type="date" [value]="job.dueDate ?? ''" (valueChange)="set('Due date', 'dueDate', $event)" />
+          <yl-choice label="State" [options]="states" [value]="job.state ?? 'new'" (picked)="set('State', 'state', $event)" />
+          <yl-switch label="Measured in" [options]="units" [value]="job.units" (picked)="setUnits($event)" />
+          <yl-note class="col-span-full" label="Remarks" [value]="job.note ?? ''" (valueChange)="set('Remarks', 'note', $event)" />
         </div>
       }
       <div ylDialogFoot><button type="button" ylButton="strong" (click)="close()">Done</button></div>

@@ -1,4 +1,6 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { LucideCircleHelp, LucideOctagonX, LucidePrinter, LucideTriangleAlert } from '@lucide/angular';
 import {
@@ -15,20 +17,28 @@ import {
   problemsOf,
   say,
   schoolWords,
+  salvagedWords,
   sewnApart,
+  splitWords,
   stationOf,
   whyLine,
   type BuyLine,
   type Figure,
   type Piece,
 } from '@yardland/core';
+import { debounceTime, distinctUntilChanged, skip } from 'rxjs';
 import { Length } from '../shared/length';
 import { Button, FigureButton } from '../shared/ui/ui';
 import { Why } from '../shared/why';
 import { AdviceStore } from './advice-store';
 import { adviceWords } from './advice-words';
 import { needleAt } from './fit-bar';
+import { ClosedPicture } from './closed-picture';
 import { JobStore } from './job-store';
+import { TakeAway } from './take-away';
+
+/** What changed is read out when nothing has changed for this long. */
+const READ_OUT_MS = 1000;
 
 interface SizeRow {
   readonly key: string;
@@ -39,7 +49,7 @@ interface SizeRow {
 /** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */
 @Component({
   selector: 'yl-ticket',
-  imports: [FigureButton, Button, Length, Why, RouterLink, LucidePrinter, LucideTriangleAlert, LucideOctagonX, LucideCircleHelp],
+  imports: [ClosedPicture, FigureButton, Button, Length, TakeAway, Why, RouterLink, LucidePrinter, LucideTriangleAlert, LucideOctagonX, LucideCircleHelp],
   templateUrl: './ticket.html',
   host: {
     class:
@@ -82,7 +92,13 @@ export class Ticket {
     const grade = names.filter((name, i) => name !== names[i - 1]).join(' over ');
     const { name, detail } = this.store.cushionPlan()?.construction ?? { name: '', detail: '' };
     const made = [name, detail].filter(Boolean).join(', ');
-    return [cushion.quantity > 1 ? `${cushion.quantity} alike` : 'one', made, grade, clothFacts(plan.job.cloth, plan.job.units, plan.shop).name]
+    return [
+      cushion.quantity > 1 ? `${cushion.quantity} alike` : 'one',
+      splitWords(cushion),
+      made,
+      grade,
+      clothFacts(plan.job.cloth, plan.job.units, plan.shop).name,
+    ]
       .filter(Boolean)
       .join(' · ');
   });
@@ -119,6 +135,23 @@ export class Ticket {
     return advice ? { advice, words: adviceWords(advice, this.store.inWords()) } : null;
   });
 
+  /** The cushion in one sentence, as a screen reader tells it after a change. */
+  readonly #told = computed(() => {
+    const [one, { units, step }] = [this.store.cushionPlan(), this.store.inWords()];
+    if (!one?.sizes) return '';
+    const { width, depth, height } = one.sizes.finished;
+    const size = [width, depth, height].map(({ value }) => formatLengthUnit(value, units, step)).join(' by ');
+    const wrong = this.problems()[0]?.what ?? '';
+    return [`${one.source.name}, finished ${size}`, this.outlook()?.close, wrong].filter(Boolean).join('. ');
+  });
+
+  constructor() {
+    const announcer = inject(LiveAnnouncer);
+    toObservable(this.#told)
+      .pipe(debounceTime(READ_OUT_MS), distinctUntilChanged(), skip(1), takeUntilDestroyed())
+      .subscribe((words) => void announcer.announce(words));
+  }
+
   /** What is measured off for one cushion besides its pieces. */
   protected readonly notions = computed(() => {
     const { cover, keptCover, cornerFilling: loose } = this.store.cushionPlan() ?? {};
@@ -134,6 +167,9 @@ export class Ticket {
       ...(loose ? [{ key: 'loose', name: 'loose wadding', figure: loose, run: `${formatNumber(Math.ceil(loose.value))} g` }] : []),
     ];
   });
+
+  /** Salvaged zips that go into this cushion. */
+  protected readonly salvaged = computed(() => salvagedWords(this.store.plan()?.salvaged ?? [], this.store.cushionIndex(), this.store.inWords()));
 
   /** What foam or filling it is of; for all else a few words more. */
   protected remark({ material, remark }: Piece): string {
@@ -155,6 +191,15 @@ export class Ticket {
     if (line.ware === 'filling') return `${formatNumber(line.amount.value)} made to size`;
     return `${formatNumber(line.amount.value)}${line.sold === 'sheets' ? (line.amount.value === 1 ? ' sheet' : ' sheets') : ''}`;
   }
+
+  /** What to buy as lines of text. */
+  protected readonly toBuy = computed(() =>
+    (this.store.plan()?.buy ?? []).map((line) => {
+      const { units, step } = this.store.inWords();
+      const thick = line.thicknessMm ? `, ${formatLengthUnit(line.thicknessMm, units, step)}` : '';
+      return `${line.name}${thick}: ${this.amount(line) || 'being worked out'}${line.unplaced ? `, ${line.unplaced} not placed` : ''}`;
+    }),
+  );
 
   protected why(figure: Figure): string {
     return whyLine(figure, this.store.units());

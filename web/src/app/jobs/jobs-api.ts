@@ -8,7 +8,7 @@ import { map, type Observable } from 'rxjs';
 export class JobsApi {
   readonly #http = inject(HttpClient);
 
-  list(query: Record<string, string>): Observable<JobList> {
+  list(query: Record<string, string | number>): Observable<JobList> {
     return this.#http.get('/api/jobs', { params: query }).pipe(map((value) => jobListSchema.parse(value)));
   }
 

@@ -1,23 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild, type ElementRef } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { FormsModule } from '@angular/forms';
-import { Router, RouterLink } from '@angular/router';
-import { LucideArchive, LucideArchiveRestore, LucideCopyPlus, LucidePlus, LucideUpload } from '@lucide/angular';
-import { JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type JobList, type JobSummary } from '@yardland/core';
+import { Router } from '@angular/router';
+import { LucideArchive, LucidePlus, LucideUpload } from '@lucide/angular';
+import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type JobSummary } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
 import { newJob } from '../job/new-job';
 import { Choice } from '../shared/choice';
-import { dayWords, daysUntil } from '../shared/days';
 import { Messages } from '../shared/messages';
+import { firstPage, Pages, type PageAsker } from '../shared/pages';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
-import { Button, Chip, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
+import { Button, Empty, InputBox, Label, Room, RoomHead, RoomMain } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
+import { jobRow, type JobRow } from './job-row';
 import { JobsApi } from './jobs-api';
+import { JobsTable } from './jobs-table';
 import { jobStateWords } from './state-words';
 
-type Loaded = { readonly list: JobList; readonly failure: null } | { readonly list: null; readonly failure: string };
+type Loaded = { readonly pages: Pages<JobRow>; readonly failure: null } | { readonly pages: null; readonly failure: string };
 
 /** What messages of the list are about. */
 const ABOUT = 'jobs';
@@ -25,26 +26,7 @@ const ABOUT = 'jobs';
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
   selector: 'yl-jobs-page',
-  imports: [
-    RoomMain,
-    RoomHead,
-    Label,
-    InputBox,
-    Button,
-    Empty,
-    Chip,
-    Tool,
-    FormsModule,
-    RouterLink,
-    Tape,
-    ThemeButton,
-    Choice,
-    LucidePlus,
-    LucideUpload,
-    LucideArchive,
-    LucideArchiveRestore,
-    LucideCopyPlus,
-  ],
+  imports: [RoomMain, RoomHead, Label, InputBox, Button, Empty, Tape, ThemeButton, Choice, JobsTable, LucidePlus, LucideUpload, LucideArchive],
   templateUrl: './jobs-page.html',
   hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -75,38 +57,25 @@ export class JobsPage {
       toObservable(this.archived),
       this.#again.pipe(startWith(undefined)),
     ]).pipe(
-      switchMap(([search, state, archived]): Observable<Loaded> =>
-        this.#api.list({ ...(search ? { search } : {}), ...(state ? { state } : {}), archived: archived ? 'yes' : 'no' }).pipe(
-          map((list) => ({ list, failure: null })),
-          catchError((error: unknown) => of({ list: null, failure: problemOf(error).message })),
-        ),
-      ),
+      switchMap(([search, state, archived]): Observable<Loaded> => {
+        const query = { ...(search ? { search } : {}), ...(state ? { state } : {}), archived: archived ? 'yes' : 'no' };
+        const ask: PageAsker<JobRow> = (from, limit) =>
+          this.#api.list({ ...query, from, limit }).pipe(map(({ jobs, total }) => ({ rows: jobs.map(jobRow), total })));
+        return firstPage(ask).pipe(
+          map((first) => ({ pages: new Pages(first, ask, (error) => this.#warn(error)), failure: null })),
+          catchError((error: unknown) => of({ pages: null, failure: problemOf(error).message })),
+        );
+      }),
       takeUntilDestroyed(),
     ),
   );
 
-  protected readonly rows = computed(() =>
-    (this.loaded()?.list?.jobs ?? []).map((job) => {
-      const days = job.dueDate === null ? null : daysUntil(job.dueDate);
-      const done = job.state === 'ready' || job.state === 'delivered';
-      return {
-        ...job,
-        stateWords: jobStateWords[job.state],
-        dueWords: job.dueDate === null ? 'no date' : dayWords(job.dueDate),
-        away:
-          days === null || done
-            ? ''
-            : days < 0
-              ? `${-days} ${days === -1 ? 'day' : 'days'} late`
-              : days === 0
-                ? 'today'
-                : `in ${days} ${days === 1 ? 'day' : 'days'}`,
-        late: days !== null && days < 0 && !done,
-        shapes: shapesOf(job),
-        more: Math.max(0, job.cushions - MOST_SHAPES),
-      };
-    }),
-  );
+  /** How many jobs there are, said while something is looked for. */
+  protected readonly found = computed(() => {
+    const total = this.loaded()?.pages?.total;
+    if (total === undefined) return '';
+    return `${formatNumber(total)} ${total === 1 ? 'job' : 'jobs'}${this.search() || this.state() ? ' found' : ''}`;
+  });
 
   protected pickState(value: string): void {
     this.state.set(value === 'all' ? '' : value);
@@ -131,14 +100,12 @@ export class JobsPage {
         if (archived) this.#messages.tell(ABOUT, `${job.name} was put away.`, () => this.#bringBack(id, revision));
         this.#again.next();
       },
-      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
+      error: (error: unknown) => this.#warn(error),
     });
   }
 
   #bringBack(id: string, revision: number): void {
-    this.#api
-      .archive(id, revision, false)
-      .subscribe({ next: () => this.#again.next(), error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message) });
+    this.#api.archive(id, revision, false).subscribe({ next: () => this.#again.next(), error: (error: unknown) => this.#warn(error) });
   }
 
   protected chooseFile(): void {
@@ -166,37 +133,14 @@ export class JobsPage {
     }
   }
 
+  #warn(error: unknown): void {
+    this.#messages.warn(ABOUT, problemOf(error).message);
+  }
+
   #open(answer: Observable<{ readonly id: string }>): void {
     answer.subscribe({
       next: ({ id }) => void this.#router.navigate(['/jobs', id, 1, 'template']),
-      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
+      error: (error: unknown) => this.#warn(error),
     });
   }
-}
-
-/** Cushions of a job that are drawn in the list; how many more there are is said. */
-const MOST_SHAPES = 5;
-
-interface Shape {
-  readonly path: string;
-  readonly width: number;
-  readonly height: number;
-  readonly quantity: number;
-}
-
-/** The outlines of a job's first cushions, to one scale; a cushion that has none yet is drawn as its box. */
-function shapesOf(job: JobSummary): Shape[] {
-  const drawn = job.outlines.filter(({ widthMm, depthMm }) => widthMm > 0 && depthMm > 0);
-  const scale = Math.min(0.05, ...drawn.map(({ widthMm, depthMm }) => Math.min(72 / widthMm, 34 / depthMm)));
-  return drawn.slice(0, MOST_SHAPES).map(({ widthMm, depthMm, quantity, outline }) => {
-    const box: [number, number][] = [
-      [0, 0],
-      [widthMm, 0],
-      [widthMm, depthMm],
-      [0, depthMm],
-    ];
-    // The back is up: y grows towards it.
-    const points = (outline ?? box).map(([x, y]) => `${(1.5 + x * scale).toFixed(1)} ${(1.5 + (depthMm - y) * scale).toFixed(1)}`);
-    return { width: widthMm * scale + 3, height: depthMm * scale + 3, quantity, path: `M${points.join('L')}z` };
-  });
 }

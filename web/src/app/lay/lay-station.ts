@@ -17,7 +17,8 @@ import { Choice, Switch } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
 import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
-import { Button, StationFrame, Tick, Tray, Words } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandItems, bandsOf, partIn, turned, widthOf } from './lay-drawing';
 import { PlanSolver } from '../job/plan-solver';
 
@@ -30,7 +31,7 @@ const LYING = [
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [Tray, Words, Button, Tick, Table, Choice, Switch, QuantityField],
+  imports: [Tray, Words, Button, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

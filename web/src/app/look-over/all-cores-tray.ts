@@ -16,7 +16,7 @@ import { SeatEditor } from './seat-editor';
       hint="empty: all now"
       [optional]="true"
       [value]="edit.store.job()?.budget ?? null"
-      (changed)="setBudget($event)"
+      (valueChange)="setBudget($event)"
     />
     <div class="flex-[1_1_480px] overflow-x-auto">
       <table ylRows aria-label="All old cores of the job">

@@ -23,14 +23,14 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
   template: `
     @for (row of rows(); track $index; let i = $index) {
       <div ylLayerRow data-part="layer-row" role="group" [attr.aria-label]="'Old core ' + (i + 1)">
-        <yl-text [bare]="true" [label]="'Old core ' + (i + 1) + ', called'" [most]="40" [value]="row.name" (changed)="rename(i, $event)" />
+        <yl-text [bare]="true" [label]="'Old core ' + (i + 1) + ', called'" [maxLength]="40" [value]="row.name" (valueChange)="rename(i, $event)" />
         @for (size of sizes; track size.key) {
           <yl-quantity
             [bare]="true"
             [label]="'Old core ' + (i + 1) + ', ' + size.name"
-            [mm]="row[size.key]"
-            [minMm]="10"
-            (changed)="setSize(i, size.key, $event)"
+            [value]="row[size.key]"
+            [min]="10"
+            (valueChange)="setSize(i, size.key, $event)"
           />
           <span class="-ml-1.5 text-small text-ink-soft">{{ size.name }}</span>
         }
@@ -45,10 +45,10 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
         label="People side by side"
         class="few"
         [whole]="true"
-        [least]="1"
-        [most]="20"
+        [min]="1"
+        [max]="20"
         [value]="edit.seat().places ?? 1"
-        (changed)="setPlaces($event)"
+        (valueChange)="setPlaces($event)"
       />
       <p ylWords class="basis-27.5" role="status">{{ words() }}</p>
     </div>

@@ -9,7 +9,8 @@ import { NumberField } from '../shared/number-field';
 import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
-import { Button, Tick, Tool, TrayPart, Words } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, Tool, TrayPart, Words } from '../shared/ui/ui';
 import { FINDING_WORDS, optionsOf, RATING_WORDS } from './look-over-words';
 import { PicturesApi } from './pictures-api';
 import { SeatEditor, toggled } from './seat-editor';
@@ -19,7 +20,7 @@ const MOST_PICTURES = 12;
 /** The old core measured, looked at and photographed. */
 @Component({
   selector: 'yl-old-core-tray',
-  imports: [Tool, Button, Tick, Words, Choice, NumberField, QuantityField, TextField, LucideCamera, LucideTrash2],
+  imports: [Tool, Button, Tickbox, Words, Choice, NumberField, QuantityField, TextField, LucideCamera, LucideTrash2],
   templateUrl: './old-core-tray.html',
   hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { formatLength, formatMoney, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
-import { FigureButton, Tick, Words } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { FigureButton, Words } from '../shared/ui/ui';
 import { Why } from '../shared/why';
 import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';
@@ -8,7 +9,7 @@ import { SeatEditor } from './seat-editor';
 /** The verdict on the old core: its reasons, what would bring it back, and what that costs against a new one. */
 @Component({
   selector: 'yl-old-core-verdict',
-  imports: [FigureButton, Words, Tick, Why],
+  imports: [FigureButton, Words, Tickbox, Why],
   templateUrl: './old-core-verdict.html',
   host: {
     class:

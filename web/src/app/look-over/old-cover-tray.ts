@@ -1,29 +1,28 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { COVER_FINDINGS, lookedOverCover, say, type CoverFinding } from '@yardland/core';
 import { TextField } from '../shared/text-field';
-import { Label, Tick, TrayPart } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Label, TrayPart } from '../shared/ui/ui';
 import { COVER_FINDING_WORDS, COVER_VERDICT_WORDS } from './look-over-words';
 import { SeatEditor, toggled } from './seat-editor';
 
 /** The old cover: which core it came off, and what becomes of it. */
 @Component({
   selector: 'yl-old-cover-tray',
-  imports: [Label, Tick, TextField],
+  imports: [Label, Tickbox, TextField],
   template: `
     <yl-text
       class="few"
       label="Came off core"
-      [most]="20"
+      [maxLength]="20"
       placeholder="its mark"
       [value]="edit.cover().offCore ?? ''"
-      (changed)="edit.setCover('Which core it came off', { offCore: $event })"
+      (valueChange)="edit.setCover('Which core it came off', { offCore: $event })"
     />
     <fieldset class="ticks flex flex-wrap">
       <legend ylLabel>The old cover</legend>
       @for (finding of findings; track finding.value) {
-        <label ylTick
-          ><input type="checkbox" [checked]="edit.cover().findings.includes(finding.value)" (change)="toggle(finding.value)" />{{ finding.name }}</label
-        >
+        <yl-tickbox [checked]="edit.cover().findings.includes(finding.value)" (checkedChange)="toggle(finding.value)">{{ finding.name }}</yl-tickbox>
       }
     </fieldset>
     @if (verdict(); as verdict) {
@@ -40,9 +39,7 @@ import { SeatEditor, toggled } from './seat-editor';
             }
           </ul>
           @if (verdict.reusable) {
-            <label ylTick
-              ><input type="checkbox" [checked]="edit.cover().renew ?? false" (change)="setRenew(!edit.cover().renew)" />make a new one all the same</label
-            >
+            <yl-tickbox [checked]="edit.cover().renew ?? false" (checkedChange)="setRenew(!edit.cover().renew)">make a new one all the same</yl-tickbox>
           }
         </section>
       </div>

@@ -14,30 +14,30 @@ import { SeatEditor } from './seat-editor';
   selector: 'yl-seat-tray',
   imports: [Label, Button, Choice, QuantityField, TextField],
   template: `
-    <yl-choice label="Underneath is" [options]="supports" [value]="edit.seat().support ?? ''" (changed)="edit.setSeat('Support', { support: $event })" />
-    <yl-choice label="Sat on" [options]="uses" [value]="edit.seat().use ?? ''" (changed)="edit.setSeat('Use', { use: $event })" />
-    <yl-choice label="Stands" [options]="places" [value]="edit.seat().place ?? ''" (changed)="edit.setSeat('Place', { place: $event })" />
+    <yl-choice label="Underneath is" [options]="supports" [value]="edit.seat().support ?? ''" (picked)="edit.setSeat('Support', { support: $event })" />
+    <yl-choice label="Sat on" [options]="uses" [value]="edit.seat().use ?? ''" (picked)="edit.setSeat('Use', { use: $event })" />
+    <yl-choice label="Stands" [options]="places" [value]="edit.seat().place ?? ''" (picked)="edit.setSeat('Place', { place: $event })" />
     <yl-quantity
       label="Deck height"
-      [mm]="edit.seat().deckHeightMm ?? null"
+      [value]="edit.seat().deckHeightMm ?? null"
       [optional]="true"
-      [maxMm]="3000"
+      [max]="3000"
       hint="floor to deck"
-      (changed)="edit.setSeat('Deck height', { deckHeightMm: $event })"
+      (valueChange)="edit.setSeat('Deck height', { deckHeightMm: $event })"
     />
     <div class="field wide block min-w-0">
       <span ylLabel id="who-sits">Who sits</span>
       <button type="button" ylButton="wide" aria-describedby="who-sits" (click)="askSitters()">{{ who() }}</button>
     </div>
     <span class="basis-full h-0"></span>
-    <yl-choice class="wide" label="Used in" [options]="settings" [value]="edit.seat().fire?.setting ?? ''" (changed)="edit.setFire({ setting: $event })" />
+    <yl-choice class="wide" label="Used in" [options]="settings" [value]="edit.seat().fire?.setting ?? ''" (picked)="edit.setFire({ setting: $event })" />
     <yl-text
       class="long"
       label="Fire rules that may apply"
       placeholder="which code, which certificate, who asks for it"
-      [most]="300"
+      [maxLength]="300"
       [value]="edit.seat().fire?.rules ?? ''"
-      (changed)="edit.setFire({ rules: $event })"
+      (valueChange)="edit.setFire({ rules: $event })"
     />
     @if (caution(); as words) {
       <p class="px-2.5 py-1.75 mt-0.5 mb-1.5 rounded-md flex-[1_1_100%] bg-warn-ground text-note">{{ words }}</p>

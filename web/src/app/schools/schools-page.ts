@@ -19,6 +19,7 @@ import {
 import { WRAP_WORDS } from '../build/build-words';
 import { Choice } from '../shared/choice';
 import { newId } from '../shared/new-id';
+import { PickList, type PickLine } from '../shared/pick-list';
 import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
@@ -47,6 +48,7 @@ const SYSTEMS = [
 @Component({
   selector: 'yl-schools-page',
   imports: [
+    PickList,
     RoomMain,
     RoomHead,
     Button,
@@ -77,6 +79,7 @@ export class SchoolsPage {
 
   protected readonly own = computed<readonly SchoolRow[]>(() => this.#stored()?.shop.schools ?? []);
   protected readonly all = computed(() => [...SHIPPED_SCHOOLS, ...this.own()]);
+  protected readonly lines = computed<readonly PickLine[]>(() => this.all().map(({ id, name, idea }) => ({ value: id, name, about: idea })));
   protected readonly school = computed(() => this.all().find(({ id }) => id === this.#chosen()) ?? this.all()[0] ?? null);
   protected readonly shipped = computed(() => SHIPPED_SCHOOLS.some(({ id }) => id === this.school()?.id));
   protected readonly units = linkedSignal(() => this.#stored()?.shop.units ?? 'metric');

@@ -35,19 +35,19 @@ const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heig
   template: `
     <h2 id="example-title">Worked example</h2>
     <div ylDialogFields>
-      <yl-switch label="Measured in" [options]="unitOptions" [value]="units()" (changed)="unitsChanged.emit($event)" />
-      <yl-choice label="Measured is" [options]="givenOptions" [value]="given()" (changed)="given.set($event)" />
+      <yl-switch label="Measured in" [options]="unitOptions" [value]="units()" (picked)="unitsChanged.emit($event)" />
+      <yl-choice label="Measured is" [options]="givenOptions" [value]="given()" (picked)="given.set($event)" />
     </div>
     <div class="gap-2.5 grid grid-cols-[repeat(3,minmax(0,1fr))]">
       @for (one of measures; track one.name; let i = $index) {
         <yl-quantity
           [label]="one.name"
-          [mm]="sides()[i] ?? 0"
-          [minMm]="20"
-          [maxMm]="5000"
+          [value]="sides()[i] ?? 0"
+          [min]="20"
+          [max]="5000"
           [units]="units()"
           [step]="document().step"
-          (changed)="setSide(i, $event)"
+          (valueChange)="setSide(i, $event)"
         />
       }
     </div>

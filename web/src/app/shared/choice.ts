@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model, output } from '@angular/core';
+import type { FormValueControl } from '@angular/forms/signals';
 import { Label } from './ui/ui';
 
 /** One of several values to choose from, with its name. */
@@ -9,7 +10,7 @@ export interface Option<T extends string = string> {
 
 let nextId = 0;
 
-/** A choice from a list. */
+/** A choice from a list. A control of a signal form, or by itself. */
 @Component({
   selector: 'yl-choice',
   imports: [Label],
@@ -27,23 +28,29 @@ let nextId = 0;
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class Choice<T extends string = string> {
+export class Choice<T extends string = string> implements FormValueControl<T | ''> {
   readonly label = input.required<string>();
   readonly options = input.required<readonly Option<T>[]>();
-  readonly value = input.required<T | ''>();
+  /** Empty while nothing has been chosen. */
+  readonly value = model.required<T | ''>();
+  readonly touched = model(false);
   readonly none = input('not said');
   /** The label is read out but not shown. */
   readonly bare = input(false);
-  readonly changed = output<T>();
+  /** One was chosen. */
+  readonly picked = output<T>();
   protected readonly id = `choice-${++nextId}`;
 
   protected pick(text: string): void {
     const option = this.options().find(({ value }) => value === text);
-    if (option) this.changed.emit(option.value);
+    if (!option) return;
+    this.touched.set(true);
+    this.value.set(option.value);
+    this.picked.emit(option.value);
   }
 }
 
-/** A few choices side by side, one of them on. */
+/** A few choices side by side, one of them on. A control of a signal form, or by itself. */
 @Component({
   selector: 'yl-switch',
   imports: [Label],
@@ -57,10 +64,10 @@ export class Choice<T extends string = string> {
           ><input
             class="absolute opacity-0"
             type="radio"
-            [name]="name"
+            [name]="group"
             [value]="option.value"
             [checked]="option.value === value()"
-            (change)="changed.emit(option.value)"
+            (change)="pick(option.value)"
           />{{ option.name }}</label
         >
       }
@@ -69,12 +76,21 @@ export class Choice<T extends string = string> {
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class Switch<T extends string = string> {
+export class Switch<T extends string = string> implements FormValueControl<T | ''> {
   readonly label = input.required<string>();
   readonly options = input.required<readonly Option<T>[]>();
-  readonly value = input.required<T | ''>();
+  /** Empty while nothing has been chosen. */
+  readonly value = model.required<T | ''>();
+  readonly touched = model(false);
   /** The label is read out but not shown. */
   readonly bare = input(false);
-  readonly changed = output<T>();
-  protected readonly name = `switch-${++nextId}`;
+  /** One was chosen. */
+  readonly picked = output<T>();
+  protected readonly group = `switch-${++nextId}`;
+
+  protected pick(value: T): void {
+    this.touched.set(true);
+    this.value.set(value);
+    this.picked.emit(value);
+  }
 }

@@ -1,10 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, model, output, signal } from '@angular/core';
+import type { FormValueControl } from '@angular/forms/signals';
 import { parseNumber } from '@yardland/core';
+import { fieldProblem, type FormErrors } from './form-errors';
 import { Field } from './ui/ui';
 
 let nextId = 0;
 
-/** A plain number with its unit; point or comma. What is no number in range stays in the field with a sentence, and nothing is changed. */
+/**
+ * A plain number with its unit; point or comma. What is no number in range stays in the field with a sentence, and nothing is changed.
+ * A control of a signal form, or by itself.
+ */
 @Component({
   selector: 'yl-number',
   imports: [Field],
@@ -26,46 +31,50 @@ let nextId = 0;
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class NumberField {
+export class NumberField implements FormValueControl<number | null> {
   readonly label = input.required<string>();
-  readonly value = input.required<number | null>();
+  /** Null when nothing is set; a field that may not be left empty never changes to it. */
+  readonly value = model.required<number | null>();
+  readonly errors = input<FormErrors>([]);
+  readonly touched = model(false);
   readonly unit = input('');
-  readonly least = input(0);
-  readonly most = input(1e7);
+  readonly min = input<number | undefined>(0);
+  readonly max = input<number | undefined>(1e7);
   readonly whole = input(false);
-  /** Whether it may be left empty: `changed` then gives null. */
+  /** Whether it may be left empty: its value then is null. */
   readonly optional = input(false);
   readonly placeholder = input('');
   readonly hint = input('');
   readonly bare = input(false);
-  /** A number was typed, or in a field that may be left empty: null. */
-  readonly changed = output<number | null>();
   /** A number was typed. */
   readonly entered = output<number>();
   protected readonly id = `number-${++nextId}`;
   readonly #typed = signal<string | null>(null);
 
-  protected readonly problem = computed<string | null>(() => {
+  readonly #unreadable = computed<string | null>(() => {
     const text = this.#typed();
     if (text === null) return null;
     const value = parseNumber(text);
     if (value === null) return `“${text}” is not a number.`;
     if (this.whole() && !Number.isInteger(value)) return 'A whole number, please.';
-    if (value < this.least()) return `At least ${this.least()}.`;
-    return value > this.most() ? `At most ${this.most()}.` : null;
+    const [min, max] = [this.min() ?? -Infinity, this.max() ?? Infinity];
+    if (value < min) return `At least ${min}.`;
+    return value > max ? `At most ${max}.` : null;
   });
+  protected readonly problem = computed(() => fieldProblem(this.#unreadable(), this.touched(), this.errors()));
 
   protected take(text: string): void {
+    this.touched.set(true);
     if (this.optional() && !text.trim()) {
       this.#typed.set(null);
-      this.changed.emit(null);
+      this.value.set(null);
       return;
     }
     this.#typed.set(text);
-    if (this.problem() !== null) return;
+    if (this.#unreadable() !== null) return;
     this.#typed.set(null);
     const value = parseNumber(text);
-    this.changed.emit(value);
+    this.value.set(value);
     if (value !== null) this.entered.emit(value);
   }
 }

@@ -1,5 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal, viewChild, type ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, model, output, signal, viewChild, type ElementRef } from '@angular/core';
+import type { FormValueControl } from '@angular/forms/signals';
 import { formatExact, formatLength, formatLengthUnit, pairMm, parseLength, roundToStep, type Pair, type UnitSystem } from '@yardland/core';
+import { fieldProblem, type FormErrors } from './form-errors';
 import { measuresHere } from './measures';
 import { Field } from './ui/ui';
 
@@ -7,7 +9,8 @@ let nextId = 0;
 
 /**
  * A length to type: takes inches with fractions, feet, millimetres or centimetres whichever way the job is measured; shows what it read;
- * arrows step by the shop's step; what it cannot read stays in the field with a sentence beside it, and nothing is changed.
+ * arrows step by the shop's step; what it cannot read stays in the field with a sentence beside it, and nothing is changed. A control of a
+ * signal form, or by itself.
  */
 @Component({
   selector: 'yl-quantity',
@@ -36,25 +39,26 @@ let nextId = 0;
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class QuantityField {
+export class QuantityField implements FormValueControl<number | null> {
   readonly label = input.required<string>();
-  /** Millimetres; null when nothing is set. */
-  readonly mm = input.required<number | null>();
+  /** Millimetres; null when nothing is set. A field that may not be left empty never changes to it. */
+  readonly value = model.required<number | null>();
+  readonly errors = input<FormErrors>([]);
+  readonly touched = model(false);
   /** The page's where they are not told. */
   readonly units = input<UnitSystem>();
   readonly step = input<Pair>();
   protected readonly here = measuresHere(this);
-  readonly minMm = input(0);
-  readonly maxMm = input(20_000);
-  /** Whether the field may be left empty: `changed` then gives null. */
+  /** Millimetres. */
+  readonly min = input<number | undefined>(0);
+  readonly max = input<number | undefined>(20_000);
+  /** Whether the field may be left empty: its value then is null. */
   readonly optional = input(false);
   readonly placeholder = input('');
   readonly hint = input<string | null>(null);
   readonly disabled = input(false);
   /** The label is read out but not shown. */
   readonly bare = input(false);
-  /** A length was typed, or in a field that may be left empty: null. */
-  readonly changed = output<number | null>();
   /** A length was typed. */
   readonly entered = output<number>();
   readonly left = output();
@@ -62,22 +66,25 @@ export class QuantityField {
   protected readonly id = `quantity-${++nextId}`;
   protected readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   readonly #shown = computed(() => {
-    const mm = this.mm();
+    const mm = this.value();
     return mm === null ? '' : formatLength(mm, this.here.units(), this.here.step());
   });
   protected readonly text = linkedSignal(() => this.#shown());
   readonly #editing = signal(false);
 
+  readonly #least = computed(() => this.min() ?? -Infinity);
+  readonly #most = computed(() => this.max() ?? Infinity);
   readonly #read = computed(() => parseLength(this.text(), this.here.units()));
 
-  protected readonly problem = computed<string | null>(() => {
+  readonly #unreadable = computed<string | null>(() => {
     if (!this.#editing() && this.text() === this.#shown()) return null;
     const read = this.#read();
     if (!read.ok) return this.#sentence(read.code, read.rest);
-    if (read.mm < this.minMm() - 1e-9) return `At least ${this.#say(this.minMm())}.`;
-    if (read.mm > this.maxMm() + 1e-9) return `At most ${this.#say(this.maxMm())}.`;
+    if (read.mm < this.#least() - 1e-9) return `At least ${this.#say(this.#least())}.`;
+    if (read.mm > this.#most() + 1e-9) return `At most ${this.#say(this.#most())}.`;
     return null;
   });
+  protected readonly problem = computed(() => fieldProblem(this.#unreadable(), this.touched(), this.errors()));
 
   /** What was understood, in the other units, while typing. */
   protected readonly reading = computed<string | null>(() => {
@@ -89,6 +96,12 @@ export class QuantityField {
 
   focus(): void {
     this.box().nativeElement.focus();
+  }
+
+  /** Empties the box: for one that collects lengths one after the other. */
+  clear(): void {
+    this.value.set(null);
+    this.text.set('');
   }
 
   protected begin(): void {
@@ -116,29 +129,30 @@ export class QuantityField {
   protected settle(): void {
     this.#keep();
     this.#editing.set(false);
+    this.touched.set(true);
     this.left.emit();
   }
 
   #keep(): void {
     if (this.text() === this.#shown()) return;
     if (this.optional() && this.text().trim() === '') {
-      this.changed.emit(null);
+      this.value.set(null);
       return;
     }
     const read = this.#read();
-    if (read.ok && this.problem() === null) this.#take(read.mm);
+    if (read.ok && this.#unreadable() === null) this.#take(read.mm);
   }
 
   #nudge(steps: number): void {
     const read = this.#read();
-    const from = read.ok ? read.mm : (this.mm() ?? 0);
+    const from = read.ok ? read.mm : (this.value() ?? 0);
     const stepMm = pairMm(this.here.step(), this.here.units());
-    const next = Math.min(this.maxMm(), Math.max(this.minMm(), roundToStep(from + steps * stepMm, this.here.units(), this.here.step())));
+    const next = Math.min(this.#most(), Math.max(this.#least(), roundToStep(from + steps * stepMm, this.here.units(), this.here.step())));
     this.#take(next);
   }
 
   #take(mm: number): void {
-    this.changed.emit(mm);
+    this.value.set(mm);
     this.entered.emit(mm);
   }
 

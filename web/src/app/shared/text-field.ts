@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import type { FormValueControl } from '@angular/forms/signals';
 import { InputBox, Label } from './ui/ui';
 
 let nextId = 0;
 
-/** A line of words to type; given when the field is left or Enter is pressed. */
+/** A line of words to type; given when the field is left or Enter is pressed. A control of a signal form, or by itself. */
 @Component({
   selector: 'yl-text',
   imports: [Label, InputBox],
@@ -14,24 +15,27 @@ let nextId = 0;
       [id]="id"
       ylInput
       autocomplete="off"
+      [type]="type()"
       [value]="value()"
-      [attr.maxlength]="most()"
+      [attr.maxlength]="maxLength() ?? null"
       [attr.inputmode]="mode()"
       [attr.placeholder]="placeholder() || null"
-      (change)="changed.emit(box.value.trim())"
+      (change)="value.set(box.value.trim())"
+      (blur)="touched.set(true)"
     />
   `,
   host: { class: 'field block min-w-0' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class TextField {
+export class TextField implements FormValueControl<string> {
   readonly label = input.required<string>();
-  readonly value = input.required<string>();
-  readonly most = input(120);
+  readonly value = model.required<string>();
+  readonly touched = model(false);
+  readonly maxLength = input<number | undefined>(120);
+  readonly type = input<'text' | 'date'>('text');
   readonly mode = input<'text' | 'decimal'>('text');
   readonly placeholder = input('');
   /** The label is read out but not shown. */
   readonly bare = input(false);
-  readonly changed = output<string>();
   protected readonly id = `text-${++nextId}`;
 }

@@ -1,6 +1,7 @@
 import { DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { Button, DialogFoot, DialogFrame, Tick } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 import { Settings } from './settings';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -21,7 +22,7 @@ const KEYS: readonly (readonly [string, string])[] = [
 /** The list of keys. */
 @Component({
   selector: 'yl-keys-dialog',
-  imports: [DialogFrame, Tick, DialogFoot, Button],
+  imports: [DialogFrame, Tickbox, DialogFoot, Button],
   template: `
     <div ylDialog>
       <h2 id="keys-title">Keys</h2>
@@ -37,9 +38,7 @@ const KEYS: readonly (readonly [string, string])[] = [
           </div>
         }
       </dl>
-      <label ylTick
-        ><input type="checkbox" [checked]="settings.keys()" (change)="settings.keys.set(!settings.keys())" /> Single letters and digits act as keys</label
-      >
+      <yl-tickbox [checked]="settings.keys()" (checkedChange)="settings.keys.set(!settings.keys())">Single letters and digits act as keys</yl-tickbox>
       <div ylDialogFoot><button type="button" ylButton="strong" (click)="close()">Close</button></div>
     </div>
   `,

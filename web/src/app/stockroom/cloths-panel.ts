@@ -8,14 +8,15 @@ import { QuantityField } from '../shared/quantity-field';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
-import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tick, Words } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Words } from '../shared/ui/ui';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 
 /** The shop's cloths: how wide they are, which way they lie, and how they give and shrink. Covers, linings and tickings are all cut of these. */
 @Component({
   selector: 'yl-cloths-panel',
-  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tick, NumberField, QuantityField, TextField, LucidePlus],
+  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, LucidePlus],
   template: `
     <h2 id="cloths-title">Cloths</h2>
     <div
@@ -52,13 +53,13 @@ const STEP = { mm: 1, inch: 1 / 8 };
             <button type="button" ylButton (click)="add(cloth)"><svg lucidePlus size="20"></svg> One like it</button>
           </div>
           <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
-            <yl-text label="Called" [most]="80" [value]="cloth.name" (changed)="set({ name: $event })" />
+            <yl-text label="Called" [maxLength]="80" [value]="cloth.name" (valueChange)="set({ name: $event })" />
             <yl-quantity
               label="Wide"
               hint="over the selvedges"
-              [mm]="cloth.widthMm"
-              [minMm]="200"
-              [maxMm]="10000"
+              [value]="cloth.widthMm"
+              [min]="200"
+              [max]="10000"
               [units]="units()"
               [step]="step"
               (entered)="set({ widthMm: $event })"
@@ -66,32 +67,32 @@ const STEP = { mm: 1, inch: 1 / 8 };
             <yl-quantity
               label="Selvedge"
               hint="each side"
-              [mm]="cloth.selvedgeMm"
-              [maxMm]="200"
+              [value]="cloth.selvedgeMm"
+              [max]="200"
               [units]="units()"
               [step]="step"
               (entered)="set({ selvedgeMm: $event })"
             />
-            <yl-number label="Thickness" unit="mm" [least]="0.05" [most]="10" [value]="cloth.thicknessMm" (entered)="set({ thicknessMm: $event })" />
+            <yl-number label="Thickness" unit="mm" [min]="0.05" [max]="10" [value]="cloth.thicknessMm" (entered)="set({ thicknessMm: $event })" />
             <yl-number
               label="Shrinks along the roll"
               unit="%"
-              [least]="0"
-              [most]="30"
+              [min]="0"
+              [max]="30"
               [value]="cloth.shrinkAlongPercent ?? 0"
-              (changed)="set({ shrinkAlongPercent: $event ?? 0 })"
+              (valueChange)="set({ shrinkAlongPercent: $event ?? 0 })"
             />
             <yl-number
               label="Shrinks across"
               unit="%"
-              [least]="0"
-              [most]="30"
+              [min]="0"
+              [max]="30"
               [value]="cloth.shrinkAcrossPercent ?? 0"
-              (changed)="set({ shrinkAcrossPercent: $event ?? 0 })"
+              (valueChange)="set({ shrinkAcrossPercent: $event ?? 0 })"
             />
-            <yl-number label="Price a metre" [least]="0" [most]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event })" />
-            <label ylTick><input type="checkbox" [checked]="cloth.oneWay" (change)="set({ oneWay: !cloth.oneWay })" />nap or pattern one way</label>
-            <label ylTick><input type="checkbox" [checked]="cloth.stretches ?? false" (change)="set({ stretches: !cloth.stretches })" />stretches</label>
+            <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event })" />
+            <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
+            <yl-tickbox [checked]="cloth.stretches ?? false" (checkedChange)="set({ stretches: !cloth.stretches })">stretches</yl-tickbox>
           </div>
           <p ylWords>Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
         </section>

@@ -19,11 +19,11 @@ import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
       </button>
     </div>
     <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
-      <yl-text label="Called" [most]="80" [value]="filling().name" (changed)="set({ name: $event })" />
-      <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (changed)="setKind($event)" />
-      <yl-number label="Density" unit="kg/m³" [least]="1" [most]="400" [value]="filling().densityKgM3" (entered)="set({ densityKgM3: $event })" />
-      <yl-number label="Price a m³" [most]="1000000" [value]="filling().pricePerM3" (entered)="set({ pricePerM3: $event })" />
-      <yl-text class="col-span-full" label="Made this high, mm" [most]="300" [value]="heights()" (changed)="setHeights($event)" />
+      <yl-text label="Called" [maxLength]="80" [value]="filling().name" (valueChange)="set({ name: $event })" />
+      <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (picked)="setKind($event)" />
+      <yl-number label="Density" unit="kg/m³" [min]="1" [max]="400" [value]="filling().densityKgM3" (entered)="set({ densityKgM3: $event })" />
+      <yl-number label="Price a m³" [max]="1000000" [value]="filling().pricePerM3" (entered)="set({ pricePerM3: $event })" />
+      <yl-text class="col-span-full" label="Made this high, mm" [maxLength]="300" [value]="heights()" (valueChange)="setHeights($event)" />
     </div>
     <p ylWords>{{ rule() }}</p>
   `,

@@ -27,6 +27,7 @@ import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
 import { ClothsPanel } from './cloths-panel';
+import { ZipsPanel } from './zips-panel';
 import { FillingEditor } from './filling-editor';
 import { GradeEditor } from './grade-editor';
 import { FAMILY_WORDS, KIND_WORDS } from './stock-words';
@@ -64,6 +65,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     GradeEditor,
     FillingEditor,
     ClothsPanel,
+    ZipsPanel,
     LucidePlus,
   ],
   templateUrl: './stockroom-page.html',

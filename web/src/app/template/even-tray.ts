@@ -22,10 +22,10 @@ import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
             class="few"
             unit="mm"
             [label]="'Grow ' + edge"
-            [least]="-500"
-            [most]="500"
+            [min]="-500"
+            [max]="500"
             [value]="amounts()[edge]"
-            (changed)="setAmount(edge, $event ?? 0)"
+            (valueChange)="setAmount(edge, $event ?? 0)"
           />
         }
         <button type="button" ylButton [disabled]="!grows()" (click)="grow()">Grow it</button>

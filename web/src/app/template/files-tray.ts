@@ -36,14 +36,14 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
         <input #file type="file" class="sr-only" accept=".dxf,.svg,.csv,.json" (change)="open(file.files); file.value = ''" />
       </label>
       <button type="button" ylButton (click)="photo()"><svg lucideCamera size="20"></svg> From a picture</button>
-      <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (changed)="fileUnits.set($event)" />
+      <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (picked)="fileUnits.set($event)" />
       <p ylWords role="status">{{ message() }}</p>
     </div>
     <div ylTrayRow>
-      <yl-choice class="few" label="Which outline" [options]="outlines()" [value]="which()" (changed)="which.set($event)" />
-      <yl-choice class="few" label="On" [options]="papers" [value]="paper()" (changed)="paper.set($event)" />
+      <yl-choice class="few" label="Which outline" [options]="outlines()" [value]="which()" (picked)="which.set($event)" />
+      <yl-choice class="few" label="On" [options]="papers" [value]="paper()" (picked)="paper.set($event)" />
       @if (paper() === 'roll') {
-        <yl-quantity label="Roll, wide" [mm]="roll()" [minMm]="200" [maxMm]="3000" (changed)="roll.set($event ?? roll())" />
+        <yl-quantity label="Roll, wide" [value]="roll()" [min]="200" [max]="3000" (valueChange)="roll.set($event ?? roll())" />
       }
       <a ylButton="strong" target="_blank" rel="noopener" [href]="print()"><svg lucidePrinter size="20"></svg> Print full size</a>
       @for (ending of endings; track ending) {

@@ -13,8 +13,8 @@ import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
   imports: [TrayRow, Button, Words, Tool, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
   template: `
     <div ylTrayRow>
-      <yl-number label="Ties" class="few" [whole]="true" [least]="1" [most]="20" [value]="many()" (entered)="many.set($event)" />
-      <yl-choice class="few" label="evenly along the" [options]="edges" [value]="edge()" (changed)="edge.set($event)" />
+      <yl-number label="Ties" class="few" [whole]="true" [min]="1" [max]="20" [value]="many()" (entered)="many.set($event)" />
+      <yl-choice class="few" label="evenly along the" [options]="edges" [value]="edge()" (picked)="edge.set($event)" />
       <button type="button" ylButton (click)="even()">Set them</button>
       <button type="button" ylButton (click)="addTie()"><svg lucidePlus size="20"></svg> One tie</button>
       <button type="button" ylButton (click)="addButton()"><svg lucidePlus size="20"></svg> A button</button>
@@ -27,9 +27,9 @@ import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
             <yl-quantity
               [bare]="true"
               [label]="'Tie ' + (i + 1) + ', from the start of its edge'"
-              [mm]="row.mm"
-              [maxMm]="row.ofMm"
-              (changed)="setTie(i, row.ofMm, $event)"
+              [value]="row.mm"
+              [max]="row.ofMm"
+              (valueChange)="setTie(i, row.ofMm, $event)"
             />
           } @else {
             <span>button</span><span ylWords>dragged on the drawing</span>

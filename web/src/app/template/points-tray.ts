@@ -4,7 +4,8 @@ import { EDGE_NAMES, insertPoint, outlineOf, removePoint, segmentLength, setEdge
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { Length } from '../shared/length';
-import { Button, Tick, TrayPart, TrayRow, Words } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 const KINDS = [
   { value: 'line', name: 'straight' },
@@ -15,20 +16,20 @@ const KINDS = [
 /** The side in hand: straight, arc or curve, which edge of the seat it is, a point more or less; mirroring and snapping while points are dragged. */
 @Component({
   selector: 'yl-points-tray',
-  imports: [Words, TrayRow, Button, Tick, Choice, Switch, Length, LucidePlus, LucideTrash2],
+  imports: [Words, TrayRow, Button, Tickbox, Choice, Switch, Length, LucidePlus, LucideTrash2],
   template: `
     @if (segment(); as segment) {
       <p ylWords>
         Side {{ picked() + 1 }} of {{ count() }}, <yl-length [mm]="length()" [unit]="true" /> long. Drag the squares, the round bulges and the handles; arrow
         keys move what is in hand by a step.
       </p>
-      <yl-switch label="It is" [options]="kinds" [value]="segment.kind" (changed)="kind($event)" />
-      <yl-choice label="Side of the seat" [options]="edges" [value]="segment.edge" (changed)="edge($event)" />
+      <yl-switch label="It is" [options]="kinds" [value]="segment.kind" (picked)="kind($event)" />
+      <yl-choice label="Side of the seat" [options]="edges" [value]="segment.edge" (picked)="edge($event)" />
       <div ylTrayRow>
         <button type="button" ylButton (click)="insert()"><svg lucidePlus size="20"></svg> Point in its middle</button>
         <button type="button" ylButton [disabled]="count() <= 3" (click)="remove()"><svg lucideTrash2 size="20"></svg> Take its point out</button>
-        <label ylTick><input type="checkbox" [checked]="mirror()" (change)="mirrorChanged.emit(!mirror())" /> mirror what I drag</label>
-        <label ylTick><input type="checkbox" [checked]="snap()" (change)="snapChanged.emit(!snap())" /> snap to the shop’s step</label>
+        <yl-tickbox [checked]="mirror()" (checkedChange)="mirrorChanged.emit($event)">mirror what I drag</yl-tickbox>
+        <yl-tickbox [checked]="snap()" (checkedChange)="snapChanged.emit($event)">snap to the shop’s step</yl-tickbox>
       </div>
     }
   `,

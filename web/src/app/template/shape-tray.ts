@@ -7,42 +7,43 @@ import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
 import { measureOf } from '../shared/table/cushion-scene';
-import { Button, Tick, Tool } from '../shared/ui/ui';
+import { Tickbox } from '../shared/tickbox';
+import { Button, Tool } from '../shared/ui/ui';
 import { measureWord, withMeasure } from './measures';
 
 /** The shape and its measures; depths from the front as a small table. */
 @Component({
   selector: 'yl-shape-tray',
-  imports: [Tick, Tool, Button, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
+  imports: [Tickbox, Tool, Button, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
   template: `
-    <yl-choice class="named" label="Shape" [options]="shapes" [value]="shape().shape" (changed)="setShape($event)" />
+    <yl-choice class="named" label="Shape" [options]="shapes" [value]="shape().shape" (picked)="setShape($event)" />
     @for (option of shape().options ?? []; track option.key) {
       <yl-choice
         [label]="capital(option.word)"
         [options]="option.values"
         [value]="optionOf(option.key)"
         none="usual"
-        (changed)="setOption(option.key, $event)"
+        (picked)="setOption(option.key, $event)"
       />
     }
     @for (measure of shape().measures; track measure.key) {
       @if (measure.unit === 'mm') {
         <yl-quantity
           [label]="capital(measure.word)"
-          [mm]="valueOf(measure.key)"
+          [value]="valueOf(measure.key)"
           [optional]="measure.optional"
-          [minMm]="measure.least"
-          [maxMm]="measure.most"
-          (changed)="setMeasure(measure.key, $event)"
+          [min]="measure.least"
+          [max]="measure.most"
+          (valueChange)="setMeasure(measure.key, $event)"
         />
       } @else {
         <yl-number
           [label]="capital(measure.word)"
           unit="°"
-          [least]="measure.least"
-          [most]="measure.most"
+          [min]="measure.least"
+          [max]="measure.most"
           [value]="valueOf(measure.key)"
-          (changed)="setMeasure(measure.key, $event)"
+          (valueChange)="setMeasure(measure.key, $event)"
         />
       }
     }
@@ -54,9 +55,9 @@ import { measureWord, withMeasure } from './measures';
       >
         @for (row of rows; track $index; let i = $index) {
           <div class="gap-2 grid grid-cols-[1fr_1fr_auto_44px] items-end [&_.field-says:empty]:hidden">
-            <yl-quantity label="at" [mm]="row.atMm" (changed)="setStation(i, { atMm: $event ?? 0 })" />
-            <yl-quantity label="deep" [mm]="row.depthMm" (changed)="setStation(i, { depthMm: $event ?? 0 })" />
-            <label ylTick><input type="checkbox" [checked]="row.corner ?? false" (change)="setStation(i, { corner: !row.corner })" /> corner</label>
+            <yl-quantity label="at" [value]="row.atMm" (valueChange)="setStation(i, { atMm: $event ?? 0 })" />
+            <yl-quantity label="deep" [value]="row.depthMm" (valueChange)="setStation(i, { depthMm: $event ?? 0 })" />
+            <yl-tickbox [checked]="row.corner ?? false" (checkedChange)="setStation(i, { corner: !row.corner })">corner</yl-tickbox>
             <button type="button" ylTool="quiet" [disabled]="rows.length <= 2" [attr.aria-label]="'Take depth ' + (i + 1) + ' out'" (click)="dropStation(i)">
               <svg lucideTrash2 size="18"></svg>
             </button>

@@ -33,6 +33,7 @@ import { MarksTray } from './marks-tray';
 import { measureWord, withMeasure } from './measures';
 import { PointsTray } from './points-tray';
 import { ShapeTray } from './shape-tray';
+import { SplitTray } from './split-tray';
 import { evenScene, marksScene, measuresScene, pointsScene } from './template-scene';
 
 const PARTS = [
@@ -40,6 +41,7 @@ const PARTS = [
   { value: 'points', name: 'Points' },
   { value: 'even', name: 'Even out' },
   { value: 'marks', name: 'Marks' },
+  { value: 'split', name: 'Split' },
   { value: 'files', name: 'Files and print' },
 ] as const;
 type Part = (typeof PARTS)[number]['value'];
@@ -47,7 +49,7 @@ type Part = (typeof PARTS)[number]['value'];
 /** The outline: by its measures, by its points, evened out; typed, dragged, and shown with the other sizes over it. */
 @Component({
   selector: 'yl-template-station',
-  imports: [Tray, Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray, MarksTray],
+  imports: [Tray, Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray, MarksTray, SplitTray],
   templateUrl: './template-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

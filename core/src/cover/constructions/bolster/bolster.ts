@@ -10,7 +10,7 @@ import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../
 import { cutCover, dress, insertCore } from '../../parts/cover-operations';
 import { notionsFor, zipClosing } from '../../parts/notions';
 import { quarterMarks, quarterPlaces } from '../../parts/ring';
-import { biasDepth, weltPiece } from '../../parts/welt';
+import { chosenWelt } from '../../parts/welt';
 import { edgeFields } from '../../parts/fields';
 
 const CUTTING = { cut: 'Cut the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
@@ -30,7 +30,7 @@ const fields: readonly Field<Bolster>[] = [
 
 /** Two ends and the body that goes round them; the body is closed along its length. */
 function piecesOf(choices: Bolster, request: CoverRequest): { readonly end: Piece; readonly body: Piece; readonly welt: Piece | null } {
-  const { sizes, sewn, round, assume } = request;
+  const { sizes, sewn, round } = request;
   const { seam } = sizes;
   const end = clothPiece('main', {
     id: 'end',
@@ -59,19 +59,7 @@ function piecesOf(choices: Bolster, request: CoverRequest): { readonly end: Piec
     quarterPlaces(round.value, seam.value).flatMap((x) => pairOfMarks('quarter', x, sizes.sewn.height.value + 2 * seam.value, sides)),
   );
   if (choices.edge !== 'welt') return { end, body, welt: null };
-  const cloth = request.cloth('welt');
-  const welt = weltPiece({
-    id: 'welt',
-    label: 'welt strip',
-    part: { index: 1, of: 1 },
-    countPerCushion: 2,
-    cord: choices.cordMm === undefined ? given('cord', assume('cordMm'), 'shop') : given('cord', choices.cordMm, 'entered'),
-    cloth: given('cloth', cloth.thicknessMm, 'material'),
-    flange: { ...seam, name: 'flange' },
-    round,
-    overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
-    biasDepthMm: biasDepth(assume('biasDepthMm'), cloth.usableMm),
-  });
+  const welt = chosenWelt(choices, request, round, 2);
   return { end, body, welt };
 }
 
@@ -189,5 +177,10 @@ export const bolster: Construction<Bolster> = {
     welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
     modelled: false,
   }),
+  lines: ({ edge }) => {
+    const line = edge === 'welt' ? 'welt' : 'seam';
+    return { top: line, bottom: line, corners: false, softFront: false };
+  },
+  traits: () => ({ zip: 'along the body', washable: true, edge: 'a roll, its ends round', hard: 'The body eased round the ends, quarter on quarter.' }),
   says: ({ edge }) => (edge === 'welt' ? 'welted ends' : 'plain ends'),
 };

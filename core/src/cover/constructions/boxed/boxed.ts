@@ -1,29 +1,36 @@
 import { edgeSpans, perimeter } from '../../../geometry/outline';
-import { given, type Figure } from '../../../kernel/figure';
+import { given, law, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import type { Piece } from '../../../piece/piece';
-import { seamProblems } from '../../../piece/seam';
+import { seamProblems, type Stretch } from '../../../piece/seam';
 import type { AssumptionKey } from '../../../shop/assumptions';
-import type { Construction, CoverRequest } from '../../contract';
-import { makeBand, type Band } from '../../parts/boxing';
+import type { Closing, Construction, CoverRequest } from '../../contract';
+import type { Band } from '../../parts/band';
+import { makeBand } from '../../parts/boxing';
+import { extrasOf, type Added } from '../../parts/extras';
 import { notionsFor, zipClosing } from '../../parts/notions';
 import { makePanels } from '../../parts/panels';
+import { makePlaque, type Plaque } from '../../parts/plaque';
 import { tiesOf } from '../../parts/plate';
-import { biasDepth, weltPiece } from '../../parts/welt';
-import { boxedFields, boxedSchema, type Boxed } from './choices';
+import { reachOf, REACH_WORDS } from '../../parts/reach';
+import type { Plate } from '../../parts/wide';
+import { boxedFields, boxedSchema, boxingOf, closingOf, endsFor, reachFor, type Boxed } from './choices';
 import { boxedOperations } from './operations';
-import { platesOf, roundOnSlope, type Plates } from './plates';
-import { boxedSeams, type Welts } from './seams';
+import { flatPlates, handOpening, platesOf } from './plates';
+import { boxedSeams } from './seams';
+import { weltProblems, weltsFor } from './welts';
 
 /** A tie on the spot where the zip ends: neither lies flat. */
-function tieProblems(request: CoverRequest, band: Band): Issue[] {
+function tieProblems(request: CoverRequest, { zip }: Band): Issue[] {
+  if (!zip) return [];
   const total = perimeter(request.sewn);
   const clear = request.assume('jointClearMm');
   const apart = (a: number, b: number): number => {
     const d = (((a - b) % total) + total) % total;
     return Math.min(d, total - d);
   };
-  const near = tiesOf(request).some((tie) => [band.zip.startMm, band.zip.endMm].some((end) => apart(tie, end) < clear));
+  // A zip meant to pass its ties runs beyond each by less than the joins keep clear.
+  const near = tiesOf(request).some((tie) => [zip.startMm, zip.endMm].some((end) => apart(tie, end) < Math.min(clear, request.assume('zipPastTieMm')) - 1e-6));
   return near ? [issue('warning', 'tie-near-zip-end', 'marks', { clearMm: clear })] : [];
 }
 
@@ -33,130 +40,218 @@ const chooser =
   (name, entered, key) =>
     entered === undefined ? given(name, assume(key), 'shop') : given(name, entered, 'entered');
 
-/** The boxing with its zip plaque: panels round a wedge, else strips wrapped round. */
+/** The allowances of the band's two seams: a welted one takes the welt's flange. */
+function allowances(choices: Boxed, { sizes: { seam, flange } }: CoverRequest): { readonly lower: Figure; readonly upper: Figure } {
+  return { upper: flange ?? seam, lower: choices.weltOn === 'top' ? seam : (flange ?? seam) };
+}
+
+/** Makes the plaque for an opening in a band of a height. */
+function plaqueMaker(choices: Boxed, request: CoverRequest, stripMm: number): (opening: Figure, end: Figure, height: Figure) => Plaque {
+  const chosen = chooser(request);
+  const hooked = closingOf(choices) === 'hook-and-loop';
+  const shop = (name: string, key: AssumptionKey): Figure => given(name, request.assume(key), 'shop');
+  return (opening, end, height) =>
+    makePlaque({
+      kind: hooked ? 'hook-and-loop' : (choices.plaque ?? 'slit'),
+      opening,
+      end,
+      height,
+      ...allowances(choices, request),
+      seam: request.sizes.seam,
+      zipWidth: hooked ? shop('tape', 'hookTapeMm') : chosen('zip', choices.zipWidthMm, 'zipWidthMm'),
+      teeth:
+        choices.teethMm === undefined
+          ? law('teeth', '{0} ÷ 2', [height], (h = 0) => h / 2)
+          : given('teeth', Math.min(choices.teethMm, height.value), 'entered'),
+      gap: shop('teeth to edge', 'teethGapMm'),
+      lap: shop('lap', 'zipLapMm'),
+      turnIn: shop('joined', 'zipTurnMm'),
+      stripMm,
+      trimOffMm: request.assume('trimOffMm'),
+    });
+}
+
+/** The boxing with its zip plaque: panels round a wedge, else strips wrapped round or panels. */
 function bandFor(choices: Boxed, request: CoverRequest): Band {
   const { sizes, sewn, assume } = request;
   const chosen = chooser(request);
   const cloth = request.cloth('boxing');
   const alongRoll = cloth.railroaded || choices.strips === 'along';
-  const zipWidth = chosen('zip', choices.zipWidthMm, 'zipWidthMm');
   const stripMm = alongRoll ? Infinity : cloth.usableMm;
+  const plaque = plaqueMaker(choices, request, stripMm);
+  const byHand = closingOf(choices) === 'hand';
+  const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
+  const shared = { ...allowances(choices, request), handOpening: handOpening(request, back), stripMm, trimOffMm: assume('trimOffMm') };
   const band = sizes.slope
-    ? makePanels({ sewn, sizes, slope: sizes.slope, zipWidth, stripMm, trimOffMm: assume('trimOffMm') })
-    : makeBand({
+    ? makePanels({
+        ...shared,
         sewn,
-        sewnWidth: sizes.sewn.width,
+        sizes,
+        slope: sizes.slope,
+        zipWidth: chosen('zip', choices.zipWidthMm, 'zipWidthMm'),
+        plaque: byHand ? null : (opening, height) => plaque(opening, sizes.seam, height),
+      })
+    : makeBand({
+        ...shared,
+        sewn,
         round: request.round,
         cutHeight: sizes.boxingCut,
-        finishedHeight: sizes.sewn.height,
         seam: sizes.seam,
-        zipWidth,
-        zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
-        zipPocket: chosen('pocket', choices.zipPocketMm, 'zipPocketMm'),
-        stripMm,
+        panels: boxingOf(choices) === 'panels',
+        opened: byHand
+          ? null
+          : {
+              plaque: (opening, end) => plaque(opening, end, sizes.sewn.height),
+              reached: reachOf(reachFor(choices), {
+                sewn,
+                sewnWidth: sizes.sewn.width,
+                round: request.round,
+                zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
+                zipShort: chosen('short of the corner', choices.zipShortMm, 'zipShortMm'),
+                tiesMm: tiesOf(request),
+                pastTie: given('past a tie', assume('zipPastTieMm'), 'shop'),
+              }),
+            },
+        ends: {
+          kind: endsFor(choices),
+          pocket: chosen('pocket', choices.zipPocketMm, 'zipPocketMm'),
+          hem: given('hem', assume('endHemMm'), 'shop'),
+          lap: given('lap', assume('endLapMm'), 'shop'),
+          placketLength: given('placket', assume('placketMm'), 'shop'),
+        },
         tiesMm: tiesOf(request),
         jointClearMm: assume('jointClearMm'),
-        trimOffMm: assume('trimOffMm'),
       });
   if (choices.strips !== 'along' || cloth.railroaded) return band;
   // The band's edges name their pieces by id, so that turning the pieces changes nothing in them.
   const along = (piece: Piece): Piece => ({ ...piece, alongRoll: true });
-  return { ...band, boxing: band.boxing.map(along), plaque: along(band.plaque) };
-}
-
-/** A ring of welt for each plate: one size twice where the plates are alike. */
-function weltsFor(choices: Boxed, request: CoverRequest): Welts | null {
-  if (choices.edge !== 'welt') return null;
-  const { sizes, assume } = request;
-  const cloth = request.cloth('welt');
-  const make = (round: Figure, id: string, label: string, part: Piece['part'], countPerCushion: number): Piece =>
-    weltPiece({
-      id,
-      label,
-      part,
-      countPerCushion,
-      cord: chooser(request)('cord', choices.cordMm, 'cordMm'),
-      cloth: given('cloth', cloth.thicknessMm, 'material'),
-      flange: { ...sizes.seam, name: 'flange' },
-      round,
-      overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
-      biasDepthMm: biasDepth(assume('biasDepthMm'), cloth.usableMm),
-    });
-  if (!sizes.slope) {
-    const both = make(request.round, 'welt', 'welt strip', { index: 1, of: 1 }, 2);
-    return { top: both, bottom: both };
-  }
-  return {
-    top: make(roundOnSlope(request, sizes.slope), 'welt-top', 'welt strip, top', { index: 2, of: 2 }, 1),
-    bottom: make(request.round, 'welt-bottom', 'welt strip, bottom', { index: 1, of: 2 }, 1),
-  };
-}
-
-/** Plates that the cloth is too narrow for. */
-function widthProblems({ top, bottom }: Plates, request: CoverRequest): Issue[] {
-  for (const plate of [top, bottom]) {
-    if (plate.material.kind !== 'cloth') continue;
-    const { usableMm, railroaded } = request.cloth(plate.material.slot);
-    const plateMm = railroaded ? plate.height.value : plate.width.value;
-    if (plateMm > usableMm) return [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm, usableMm, railroaded: railroaded ? 1 : 0 })];
-  }
-  return [];
+  return { ...band, boxing: band.boxing.map(along), plaque: band.plaque && { ...band.plaque, pieces: band.plaque.pieces.map(along) } };
 }
 
 /** Whether the core goes in through the opening: soft foam is bagged, what cannot be squeezed needs the whole of its smaller side and both corners open. */
-function openingProblems({ sizes, sewn, contents, assume }: CoverRequest, opening: Figure): Issue[] {
+function openingProblems({ sizes, sewn, contents, assume }: CoverRequest, { clear, opening }: Band): Issue[] {
   const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
   const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
-  const needed = contents.stiff ? Math.max(smaller, back + 2 * assume('zipReturnMm')) : smaller * assume('softCoreOpening');
-  return opening.value < needed - 1e-6
-    ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReturnMm', { openingMm: opening.value, neededMm: needed })]
+  const bagged = smaller * assume('softCoreOpening');
+  const short = contents.stiff ? opening.value < Math.max(smaller, back + 2 * assume('zipReturnMm')) - 1e-6 : clear.value < bagged - 1e-6;
+  const neededMm = contents.stiff ? Math.max(smaller, back + 2 * assume('zipReturnMm')) : bagged;
+  return short
+    ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReach', { openingMm: contents.stiff ? opening.value : clear.value, neededMm })]
     : [];
 }
 
-/** Two plates, a boxing and a slit-strip zip plaque at the back; edge plain or welted. */
+/** The extras on a bottom plate that is cut in parts: the middle one carries what is sewn onto the plate. */
+function carriedBy(extras: Added, whole: Piece, { pieces: [carrier = whole] }: Plate): Added {
+  if (carrier.id === whole.id) return extras;
+  const id = (one: string): string => (one === whole.id ? carrier.id : one);
+  const onto = (stretches: readonly Stretch[]): Stretch[] => stretches.map((stretch) => ({ ...stretch, piece: id(stretch.piece) }));
+  return {
+    ...extras,
+    seams: extras.seams.map((seam) => ({ ...seam, first: onto(seam.first), second: onto(seam.second) })),
+    operations: extras.operations.map((step) => ({ ...step, pieces: step.pieces.map(id) })),
+  };
+}
+
+/** How the cover is closed, with what it takes. */
+function closingFor(choices: Boxed, { sizes, assume }: CoverRequest, { opening }: Band): Closing {
+  switch (closingOf(choices)) {
+    case 'hand':
+      return { kind: 'hand', opening };
+    case 'hook-and-loop':
+      return { kind: 'hook-and-loop', opening, tape: opening };
+    case 'zip':
+      return zipClosing(opening, sizes.slope ? REACH_WORDS.back : REACH_WORDS[reachFor(choices)], assume);
+  }
+}
+
+const EDGE_WORDS = { plain: 'plain edge', welt: 'welted', ridge: 'ridged' } as const;
+const CLOSING_WORDS = { zip: '', hand: 'closed by hand', 'hook-and-loop': 'hook and loop' } as const;
+
+/** Two plates and a boxing; edge plain, welted or ridged; a zip plaque at the back, hook and loop, or closed by hand. */
 export const boxed: Construction<Boxed> = {
   kind: 'boxed',
   name: 'Boxed',
-  idea: 'Two plates with a band between them, a zip at the back.',
+  idea: 'Two plates with a band between them, opened at the back.',
   words: ['boxed', 'box'],
-  choiceWords: { welt: { edge: 'welt' }, welted: { edge: 'welt' }, piped: { edge: 'welt' }, plain: { edge: 'plain' } },
+  choiceWords: {
+    welt: { edge: 'welt' },
+    welted: { edge: 'welt' },
+    piped: { edge: 'welt' },
+    plain: { edge: 'plain' },
+    ridge: { edge: 'ridge' },
+    ridged: { edge: 'ridge' },
+    panels: { boxing: 'panels' },
+    strip: { boxing: 'strip' },
+    lapped: { plaque: 'lapped' },
+    folded: { plaque: 'folded' },
+    'hand-closed': { closing: 'hand' },
+    'hook-and-loop': { closing: 'hook-and-loop' },
+  },
   schema: boxedSchema,
   defaults: () => ({ kind: 'boxed', edge: 'plain' }),
   fields: boxedFields,
-  slots: ['bottom', 'boxing', 'welt'],
+  slots: ['bottom', 'boxing', 'welt', 'mesh', 'grip'],
   suits: () => [],
+  flange: ({ edge, flangeMm, weltOn }) => (edge === 'welt' && flangeMm !== undefined ? { mm: flangeMm, edges: weltOn === 'top' ? 1 : 2 } : null),
   make(choices, request) {
     const band = bandFor(choices, request);
-    const plates = platesOf(request, band);
+    const bandPieces = [...band.boxing, ...(band.plaque?.pieces ?? []), ...band.plackets];
+    const flat = flatPlates(choices, request, band);
+    const added = extrasOf({ choices, request, bottom: flat.bottom, bandIds: bandPieces.map(({ id }) => id) });
+    const plates = platesOf(flat, added.bottom, choices, request);
+    const extras = carriedBy(added, added.bottom, plates.bottom);
     const welts = weltsFor(choices, request);
-    const rings = welts ? [...new Set([welts.top, welts.bottom])] : [];
-    const pieces = [...new Set([plates.bottom, plates.top]), ...band.boxing, band.plaque, ...rings];
-    const seams = boxedSeams(request, band, plates, welts, pieces);
-    const closings = [zipClosing(band.opening, 'back', request.assume)];
+    const rings = [...new Set([welts?.top.piece, welts?.bottom?.piece].filter((piece) => piece !== undefined))];
+    const plain = [...new Set([...plates.bottom.pieces, ...plates.top.pieces])];
+    const pieces = [...plain, ...bandPieces, ...rings, ...extras.pieces];
+    const seams = boxedSeams(choices, request, band, plates, welts, extras.seams, pieces);
+    const closing = closingFor(choices, request, band);
     return {
       pieces,
       seams,
-      closings,
-      notions: notionsFor(closings, rings, seams, request.cloth('main').thicknessMm, request.assume),
-      operations: boxedOperations({ request, pieces, plates, welts, band, seams, closings }),
+      closings: [closing],
+      notions: [...notionsFor([closing], rings, seams, request.cloth('main').thicknessMm, request.assume), ...extras.notions],
+      operations: boxedOperations({ choices, request, pieces, plates, welts, band, seams, closing, extras }),
       eased: plates.eased,
       problems: [
         ...band.problems,
         ...tieProblems(request, band),
-        ...widthProblems(plates, request),
-        ...openingProblems(request, band.opening),
+        ...plates.problems,
+        ...openingProblems(request, band),
+        ...weltProblems(choices, request),
+        ...extras.problems,
         ...seamProblems(seams),
       ],
     };
   },
-  profile: ({ edge, cordMm }, { sewn, slope }, assume) => ({
+  profile: ({ edge, cordMm, weltOn }, { sewn, slope }, assume) => ({
     kind: 'band',
     heightMm: slope ? (sewn.height.value + slope.sewn.value) / 2 : sewn.height.value,
     crownedFaces: slope ? 1 : null,
     domes: true,
     onBoard: false,
-    welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
+    welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: weltOn ?? 'both' } : null,
     modelled: true,
   }),
-  says: ({ edge }) => (edge === 'welt' ? 'welted' : 'plain edge'),
+  lines: (choices) => {
+    const top = choices.edge === 'plain' ? 'seam' : choices.edge;
+    return { top, bottom: choices.edge === 'welt' && choices.weltOn === 'top' ? 'seam' : top, corners: boxingOf(choices) === 'panels', softFront: false };
+  },
+  traits: (choices) => ({
+    zip: { zip: 'along the back', hand: '', 'hook-and-loop': '' }[closingOf(choices)],
+    washable: closingOf(choices) !== 'hand',
+    edge: { plain: 'square, plain', welt: 'square, corded', ridge: 'square, a small raised ridge' }[choices.edge],
+    hard:
+      boxingOf(choices) === 'panels'
+        ? 'Corner seams that stop short and meet the plates’ corners.'
+        : 'Corners clipped; top and bottom not twisted against each other.',
+  }),
+  says: (choices) =>
+    [
+      choices.edge === 'welt' && choices.weltOn === 'top' ? 'welted on top' : EDGE_WORDS[choices.edge],
+      boxingOf(choices) === 'panels' ? 'panels' : '',
+      CLOSING_WORDS[closingOf(choices)],
+    ]
+      .filter(Boolean)
+      .join(', '),
 };

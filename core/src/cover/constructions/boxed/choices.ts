@@ -1,35 +1,81 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { edgeFields } from '../../parts/fields';
+import { ZIP_ENDS } from '../../parts/boxing';
+import { choiceField, lengthField } from '../../parts/fields';
+import { extrasFields, extrasShape } from '../../parts/extras';
+import { REACH_WORDS, REACHES } from '../../parts/reach';
 
 export const boxedSchema = z.strictObject({
   kind: z.literal('boxed'),
-  edge: z.enum(['plain', 'welt']),
+  /** One strip wrapped round, or panels seamed at every corner. */
+  boxing: z.enum(['strip', 'panels']).optional(),
+  edge: z.enum(['plain', 'welt', 'ridge']),
+  weltOn: z.enum(['both', 'top']).optional(),
+  weltCut: z.enum(['bias', 'straight']).optional(),
+  flangeMm: z.number().min(3).max(50).optional(),
   cordMm: z.number().positive().max(25).optional(),
+  /** Rows of a ridge. */
+  ridge: z.enum(['once', 'twice']).optional(),
   seamMm: z.number().positive().max(50).optional(),
-  plaque: z.literal('slit').optional(),
+  closing: z.enum(['zip', 'hand', 'hook-and-loop']).optional(),
+  plaque: z.enum(['slit', 'folded', 'lapped']).optional(),
+  plaqueSewn: z.enum(['with-boxing', 'last']).optional(),
+  teethMm: z.number().min(3).max(500).optional(),
+  zipReach: z.enum(REACHES).optional(),
   zipWidthMm: z.number().positive().max(100).optional(),
   zipReturnMm: z.number().nonnegative().max(500).optional(),
+  zipShortMm: z.number().nonnegative().max(1000).optional(),
+  zipEnds: z.enum(ZIP_ENDS).optional(),
   zipPocketMm: z.number().nonnegative().max(100).optional(),
   strips: z.enum(['across', 'along']).optional(),
+  /** What becomes of a plate wider than the cloth: the cloth has to be turned, or a middle and two sides. */
+  wide: z.enum(['turn', 'pieced']).optional(),
+  ...extrasShape,
 });
 export type Boxed = z.infer<typeof boxedSchema>;
 
+/** How the boxing is made where nothing else is said. */
+export const boxingOf = ({ boxing }: Boxed): 'strip' | 'panels' => boxing ?? 'strip';
+export const closingOf = ({ closing }: Boxed): 'zip' | 'hand' | 'hook-and-loop' => closing ?? 'zip';
+/** Panels end at the corners: so does their zip, and its ends need no pocket. */
+export const reachFor = (choices: Boxed): (typeof REACHES)[number] => choices.zipReach ?? (boxingOf(choices) === 'panels' ? 'back' : 'corners');
+export const endsFor = (choices: Boxed): (typeof ZIP_ENDS)[number] => choices.zipEnds ?? (boxingOf(choices) === 'panels' ? 'plain' : 'pocket');
+
+const welted = ({ edge }: Boxed): boolean => edge === 'welt';
+const zipped = (choices: Boxed): boolean => closingOf(choices) === 'zip';
+const opens = (choices: Boxed): boolean => closingOf(choices) !== 'hand';
+
+const choice = choiceField<Boxed>;
+const length = lengthField<Boxed>;
+const welt = { shown: welted };
+const closing = { group: 'closing' } as const;
+
 /** What the tray shows, in its order. */
 export const boxedFields: readonly Field<Boxed>[] = [
-  ...edgeFields('Edge'),
-  { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'school seam' },
-  {
-    key: 'strips',
-    label: 'Boxing and plaque cut',
-    kind: 'choice',
-    usual: 'across',
-    options: [
-      { value: 'across', name: 'across the cloth' },
-      { value: 'along', name: 'along the roll' },
-    ],
-  },
-  { key: 'zipWidthMm', label: 'Zip tape wide', kind: 'length', minMm: 5, maxMm: 100, usual: 'zipWidthMm' },
-  { key: 'zipReturnMm', label: 'Zip round each corner', kind: 'length', minMm: 0, maxMm: 500, usual: 'zipReturnMm' },
-  { key: 'zipPocketMm', label: 'End pocket', kind: 'length', minMm: 0, maxMm: 100, usual: 'zipPocketMm' },
+  choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
+  choice('edge', 'Edge', { plain: 'plain', welt: 'welt', ridge: 'ridge' }),
+  choice('weltOn', 'Welt on', { both: 'both plates', top: 'top only' }, welt),
+  choice('weltCut', 'Welt cut', { bias: 'on the bias', straight: 'straight' }, welt),
+  length('cordMm', 'Cord', [1, 25], 'cordMm', welt),
+  length('flangeMm', 'Welt’s flange', [3, 50], 'school seam', welt),
+  choice('ridge', 'Stitched', { once: 'once', twice: 'twice' }, { shown: ({ edge }) => edge === 'ridge' }),
+  length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  choice('strips', 'Boxing and plaque cut', { across: 'across the cloth', along: 'along the roll' }),
+  choice('wide', 'Plates wider than the cloth', { turn: 'turn the cloth', pieced: 'middle and two sides' }),
+  choice('closing', 'Closed with', { zip: 'zip', hand: 'by hand', 'hook-and-loop': 'hook and loop' }, closing),
+  choice('zipReach', 'It runs', REACH_WORDS, { ...closing, shown: opens, usualFor: reachFor }),
+  length('zipReturnMm', 'Round each corner', [0, 500], 'zipReturnMm', { ...closing, shown: (choices) => opens(choices) && reachFor(choices) === 'corners' }),
+  length('zipShortMm', 'Short of each corner', [0, 1000], 'zipShortMm', { ...closing, shown: (choices) => opens(choices) && reachFor(choices) === 'short' }),
+  choice('plaque', 'Plaque', { slit: 'slit strip', folded: 'two folded', lapped: 'lapped' }, { ...closing, shown: zipped }),
+  length('teethMm', 'Teeth, height', [3, 500], 'half the height', { ...closing, shown: (choices) => zipped(choices) && choices.plaque === 'lapped' }),
+  length('zipWidthMm', 'Zip tape wide', [5, 100], 'zipWidthMm', { ...closing, shown: zipped }),
+  choice(
+    'zipEnds',
+    'Its ends',
+    { plain: 'plain', pocket: 'pocket', placket: 'end plackets', hemmed: 'hemmed over' },
+    { ...closing, shown: opens, usualFor: endsFor },
+  ),
+  length('zipPocketMm', 'End pocket', [0, 100], 'zipPocketMm', { ...closing, shown: (choices) => opens(choices) && endsFor(choices) === 'pocket' }),
+  choice('plaqueSewn', 'Plaque sewn in', { 'with-boxing': 'with the boxing', last: 'last' }, { ...closing, shown: opens }),
+  ...extrasFields,
 ];

@@ -248,5 +248,12 @@ export const drum: Construction<Drum> = {
     welt: null,
     modelled: true,
   }),
+  lines: () => ({ top: 'ridge', bottom: 'soft', corners: false, softFront: false }),
+  traits: () => ({
+    zip: '',
+    washable: false,
+    edge: 'a ridge on the top seam, stapled underneath',
+    hard: 'The band joined on its way round; the flange stapled flat, without a pleat.',
+  }),
   says: () => 'with a ridge and a staple flange',
 };

@@ -43,6 +43,8 @@ export function drumSizes({ boardMm, seamMm }: Drum, ask: SizeAsk): Sizes {
     cut: plane('cut', 'cut'),
     boxingCut: sum('band cut', sewnHeight, plus(seam), plus(turn)),
     seam,
+    flange: null,
+    cutToCore: false,
     slope: null,
   };
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { edgeFields } from '../../parts/fields';
+import { choiceField, edgeFields, lengthField } from '../../parts/fields';
 
 export const knifeEdgeSchema = z.strictObject({
   kind: z.literal('knife-edge'),
@@ -12,17 +12,7 @@ export const knifeEdgeSchema = z.strictObject({
 export type KnifeEdge = z.infer<typeof knifeEdgeSchema>;
 
 export const knifeEdgeFields: readonly Field<KnifeEdge>[] = [
-  {
-    key: 'closing',
-    label: 'Closed by',
-    kind: 'choice',
-    usual: 'hand',
-    options: [
-      { value: 'hand', name: 'slip stitch' },
-      { value: 'zip', name: 'zip in the seam' },
-      { value: 'envelope', name: 'envelope back' },
-    ],
-  },
+  choiceField<KnifeEdge>('closing', 'Closed by', { hand: 'slip stitch', zip: 'zip in the seam', envelope: 'envelope back' }),
   ...edgeFields('Edge'),
-  { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'knifeSeamMm' },
+  lengthField<KnifeEdge>('seamMm', 'Seam allowance', [3, 50], 'knifeSeamMm'),
 ];

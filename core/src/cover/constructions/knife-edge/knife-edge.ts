@@ -9,8 +9,9 @@ import type { Closing, Construction, CoverRequest } from '../../contract';
 import { allRound, stripEdge } from '../../parts/cloth-piece';
 import { cornersOf } from '../../parts/corners';
 import { cutCover, dress, insertCore } from '../../parts/cover-operations';
+import { widerThanCloth } from '../../parts/plate';
 import { notionsFor, zipClosing } from '../../parts/notions';
-import { biasDepth, weltPiece } from '../../parts/welt';
+import { chosenWelt } from '../../parts/welt';
 import { knifeEdgeFields, knifeEdgeSchema, type KnifeEdge } from './choices';
 import { besideOpening, envelopeBack, openingAt, plateLines, wholePlate, type Opening } from './plates';
 import { knifeEdgeSizes } from './sizes';
@@ -19,20 +20,7 @@ const CUTTING = { cut: 'Cut the plates, their corners trimmed as they are drawn'
 
 function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece | null {
   if (choices.edge !== 'welt' || !plate.sewn) return null;
-  const { assume, sizes } = request;
-  const cloth = request.cloth('welt');
-  return weltPiece({
-    id: 'welt',
-    label: 'welt strip',
-    part: { index: 1, of: 1 },
-    countPerCushion: 1,
-    cord: choices.cordMm === undefined ? given('cord', assume('cordMm'), 'shop') : given('cord', choices.cordMm, 'entered'),
-    cloth: given('cloth', cloth.thicknessMm, 'material'),
-    flange: { ...sizes.seam, name: 'flange' },
-    round: given('round the trimmed plate', perimeter(plate.sewn), 'counted'),
-    overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
-    biasDepthMm: biasDepth(assume('biasDepthMm'), cloth.usableMm),
-  });
+  return chosenWelt(choices, request, given('round the trimmed plate', perimeter(plate.sewn), 'counted'), 1);
 }
 
 const STEPS: Record<NonNullable<KnifeEdge['closing']>, { readonly sew: string; readonly shut: string }> = {
@@ -207,15 +195,20 @@ export const knifeEdge: Construction<KnifeEdge> = {
     welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'top' } : null,
     modelled: false,
   }),
+  lines: ({ edge }) => ({ top: edge === 'welt' ? 'welt' : 'seam', bottom: 'soft', corners: false, softFront: false }),
+  traits: ({ edge, closing }) => ({
+    zip: closing === 'zip' ? 'in the back seam' : '',
+    washable: closing === 'zip' || closing === 'envelope',
+    edge: edge === 'welt' ? 'thin, corded' : 'thin, two plates that meet',
+    hard: 'Corners trimmed so that they do not stick out as ears.',
+  }),
   says: ({ edge, closing }) =>
     [edge === 'welt' ? 'welted' : 'plain', { hand: 'closed by hand', zip: 'zip in the seam', envelope: 'envelope back' }[closing ?? 'hand']].join(', '),
 };
 
 function problemsOf({ cloth }: CoverRequest, plate: Piece, opening: Opening | null, closing: NonNullable<KnifeEdge['closing']>): Issue[] {
-  const { usableMm, railroaded } = cloth('main');
-  const plateMm = railroaded ? plate.height.value : plate.width.value;
   return [
-    ...(plateMm > usableMm ? [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm, usableMm, railroaded: railroaded ? 1 : 0 })] : []),
+    ...widerThanCloth(plate, cloth('main')),
     ...(closing !== 'envelope' && !opening ? [issue('error', 'no-room-for-opening', 'construction.closing')] : []),
   ];
 }

@@ -22,6 +22,8 @@ export function knifeEdgeSizes({ seamMm }: KnifeEdge, { given: from, acrossMm, d
     cut: plane('insert', 'cut'),
     boxingCut: none,
     seam,
+    flange: null,
+    cutToCore: false,
     slope: null,
   };
 }

@@ -1,4 +1,4 @@
-import { drawnDimension, drawScene, fittedView, onScreen, zoomed } from './draw';
+import { drawnDimension, drawScene, folded, fittedView, onScreen, zoomed } from './draw';
 import { sceneBounds, type Scene } from './scene';
 
 const scene: Scene = {
@@ -49,6 +49,9 @@ describe('drawing a scene', () => {
     expect(dim?.y).toBeCloseTo(onScreen({ x: 0, y: 0 }, view).y + 30, 6);
     expect(dim).toEqual(drawnDimension(scene.items[1] as never, view));
     expect(drawn.notes[0]?.text).toBe('a');
-    expect(Math.abs((drawn.leaders[0]?.y ?? 0) - (drawn.leaders[1]?.y ?? 0))).toBeGreaterThanOrEqual(17);
+    const [one, two] = drawn.leaders.map(({ lines }) => lines[0]?.y ?? 0);
+    expect(Math.abs((one ?? 0) - (two ?? 0))).toBeGreaterThanOrEqual(17);
+    expect(folded('Eider feather and fibre, channelled, −93\u00a0%', 22)).toEqual(['Eider feather and', 'fibre, channelled,', '−93\u00a0%']);
+    expect(folded('Baumwollstoffstreifenbreite', 22)).toEqual(['Baumwollstoffstreifenbreite']);
   });
 });

@@ -83,13 +83,20 @@ function spread(dims: readonly DrawnDimension[]): DrawnDimension[] {
     });
 }
 
+/** A line from a place in the drawing to words beside it, folded into lines. */
+export interface DrawnLeader {
+  readonly item: Leader;
+  readonly path: string;
+  readonly lines: readonly { readonly text: string; readonly x: number; readonly y: number }[];
+}
+
 export interface Drawing {
   readonly areas: readonly { readonly item: Area; readonly path: string }[];
   readonly dims: readonly DrawnDimension[];
   readonly ticks: readonly { readonly item: Tick; readonly path: string }[];
   readonly arrows: readonly { readonly item: Arrow; readonly path: string; readonly x: number; readonly y: number }[];
   readonly notes: readonly { readonly item: Note; readonly text: string; readonly x: number; readonly y: number }[];
-  readonly leaders: readonly { readonly item: Leader; readonly path: string; readonly x: number; readonly y: number }[];
+  readonly leaders: readonly DrawnLeader[];
   readonly handles: readonly { readonly item: Handle; readonly x: number; readonly y: number }[];
   readonly knobs: readonly { readonly item: Knob; readonly x: number; readonly y: number }[];
 }
@@ -113,8 +120,20 @@ function fittingWords({ text, short, within, tall }: Note, view: View): string {
   return fits(text) ? text : short !== undefined && fits(short) ? short : '';
 }
 
-/** Words beside a drawing are kept at least this far apart, pixels. */
+/** Words beside a drawing: lines are so far apart, pixels, and have at most so many letters where they can be broken. */
 const LEADER_PITCH = 17;
+export const LEADER_LETTERS = 22;
+
+/** Words broken between words into lines of at most so many letters; a longer word has its line alone. */
+export function folded(text: string, letters: number): readonly string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= letters) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
 
 /** Everything of a scene in pixels. */
 export function drawScene(scene: Scene, view: View): Drawing {
@@ -126,8 +145,9 @@ export function drawScene(scene: Scene, view: View): Drawing {
     .sort((a, b) => a.start.y - b.start.y)
     .map(({ item, start, endX }) => {
       const y = Math.max(start.y, lowest + LEADER_PITCH);
-      lowest = y;
-      return { item, path: `M${at(start)}L${at({ x: endX - 14, y })}L${at({ x: endX - 4, y })}`, x: endX, y };
+      const lines = folded(item.text, LEADER_LETTERS).map((text, i) => ({ text, x: endX, y: y + i * LEADER_PITCH }));
+      lowest = lines.at(-1)?.y ?? y;
+      return { item, path: `M${at(start)}L${at({ x: endX - 14, y })}L${at({ x: endX - 4, y })}`, lines };
     });
   return {
     areas: of('area').map((item) => ({ item, path: areaPath(item, view) })),

@@ -15,12 +15,14 @@ import {
   viewChild,
   viewChildren,
 } from '@angular/core';
+import { FocusKeyManager } from '@angular/cdk/a11y';
 import { LucideMaximize, LucideZoomIn, LucideZoomOut } from '@lucide/angular';
 import { formatLengthUnit, pairMm, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
 import { Length } from '../length';
 import { QuantityField } from '../quantity-field';
 import { Tool } from '../ui/ui';
 import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
+import { Pickable } from './pickable';
 import { sceneBounds, type Handle, type Knob, type Scene } from './scene';
 import { MEASURES, measuresHere } from '../measures';
 
@@ -47,7 +49,7 @@ const WHEEL_ZOOM = 1.0015;
  */
 @Component({
   selector: 'yl-table',
-  imports: [Tool, Length, QuantityField, LucideZoomIn, LucideZoomOut, LucideMaximize],
+  imports: [Pickable, Tool, Length, QuantityField, LucideZoomIn, LucideZoomOut, LucideMaximize],
   templateUrl: './table.html',
   styleUrl: './table.css',
   // Sizes typed and told on the drawing are in its own measures.
@@ -84,6 +86,14 @@ export class Table {
   #drag: { readonly handle: Handle; readonly start: Point; readonly scale: number; mm: number } | null = null;
   #carry: { readonly knob: Knob; readonly start: Point; readonly scale: number; to: Point | null } | null = null;
   readonly #injector = inject(Injector);
+  private readonly pickables = viewChildren(Pickable);
+  readonly #rover = new FocusKeyManager(this.pickables, this.#injector).withHorizontalOrientation('ltr').withVerticalOrientation().withHomeAndEnd();
+  readonly #reached = signal<string | null>(null);
+  /** The piece that Tab stops at: the one reached last, else the picked one, else the first. */
+  protected readonly stop = computed(() => {
+    const keys = this.drawing().areas.flatMap(({ item }) => (item.pick ? [item.key] : []));
+    return [this.#reached(), this.picked()].find((key) => key !== null && keys.includes(key)) ?? keys[0] ?? null;
+  });
 
   readonly #view = computed<View>(() => this.#own() ?? fittedView(sceneBounds(this.scene()), this.#size(), this.scene().room));
   protected readonly drawing = computed(() => drawScene(this.scene(), this.#view()));
@@ -150,6 +160,16 @@ export class Table {
     else if (event.key === '0') this.fit();
     else return;
     event.preventDefault();
+  }
+
+  /** A piece got the focus, by whatever means. */
+  protected reached(key: string): void {
+    this.#reached.set(key);
+    this.#rover.updateActiveItem(this.pickables().findIndex((one) => one.key() === key));
+  }
+
+  protected rove(event: KeyboardEvent): void {
+    this.#rover.onKeydown(event);
   }
 
   protected wheel(event: WheelEvent): void {

@@ -19,12 +19,3 @@ export class InputBox {}
   },
 })
 export class TextArea {}
-
-/** A tick box with its words: goes on the label round both. */
-@Directive({
-  selector: '[ylTick]',
-  host: {
-    class: 'gap-2 inline-flex items-center min-h-11 font-semibold cursor-pointer [&_input]:w-5.5 [&_input]:h-5.5 [&_input]:accent-chalk',
-  },
-})
-export class Tick {}

@@ -1,0 +1,249 @@
+import { grow } from '../../../geometry/offset';
+import { edgeSpans, perimeter, type Outline } from '../../../geometry/outline';
+import { given, law, minus, plus, sum } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import type { Piece } from '../../../piece/piece';
+import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
+import { minutesFor } from '../../../shop/minutes';
+import type { Closing, Construction, CoverRequest } from '../../contract';
+import type { Band } from '../../parts/band';
+import { makeBand } from '../../parts/boxing';
+import { allRound, clothPiece, stripEdge } from '../../parts/cloth-piece';
+import { cornersOf, TWO_ROUNDED } from '../../parts/corners';
+import { cutCover, dress, insertCore, openZip } from '../../parts/cover-operations';
+import { notionsFor } from '../../parts/notions';
+import { plateMarks, widerThanCloth } from '../../parts/plate';
+import { chosenWelt } from '../../parts/welt';
+import { blockFields, blockSchema, type Block } from './choices';
+
+const CUTTING = {
+  cut: 'Cut the panels first along the selvedge, then the top plate, and the base of lining',
+  notch: 'Notch the centres of plate, base and panels.',
+};
+/** The panels round the block, one a side, seamed at every corner. */
+function panelsFor(request: CoverRequest): Band {
+  const { sizes, sewn, round, assume } = request;
+  const cloth = request.cloth('boxing');
+  const none = given('none', 0, 'counted');
+  return makeBand({
+    sewn,
+    round,
+    cutHeight: sizes.boxingCut,
+    lower: sizes.seam,
+    upper: sizes.seam,
+    seam: sizes.seam,
+    panels: true,
+    opened: null,
+    handOpening: none,
+    ends: { kind: 'plain', pocket: none, hem: none, lap: none, placketLength: none },
+    stripMm: cloth.railroaded ? Infinity : cloth.usableMm,
+    tiesMm: [],
+    jointClearMm: assume('jointClearMm'),
+    trimOffMm: assume('trimOffMm'),
+  });
+}
+
+interface BaseZip {
+  readonly closing: Extract<Closing, { readonly kind: 'zip' }>;
+  /** The line inside the base that the zip follows on three sides. */
+  readonly line: Outline;
+}
+
+/** The zip in the base: on three sides, so far inside the seam line; both its corners rounded. Null where the base leaves no room. */
+function baseZip({ zipInsetMm, zipRadiusMm }: Block, { sewn, assume }: CoverRequest): BaseZip | null {
+  const inset = zipInsetMm === undefined ? given('inside the base', assume('blockZipInsetMm'), 'shop') : given('inside the base', zipInsetMm, 'entered');
+  const radius = zipRadiusMm === undefined ? given('corners', assume('blockZipRadiusMm'), 'shop') : given('corners', zipRadiusMm, 'entered');
+  const inner = grow(sewn, -inset.value);
+  if (!inner.ok) return null;
+  const front = edgeSpans(inner.outline).reduce((mm, { edge, start, end }) => mm + (edge === 'front' ? end - start : 0), 0);
+  const three = law('three sides of the base', 'the base {0} inside its seam, less the front', [inset], () => perimeter(inner.outline) - front);
+  const saved = law('saved at two rounded corners', '0.858 × {0}', [radius], (r = 0) => TWO_ROUNDED * r);
+  const opening = sum('zip opening', three, minus(saved));
+  const tape = sum('zip tape', opening, plus(given('stops', assume('blockStopMm'), 'shop'), 2));
+  if (opening.value <= 0) return null;
+  return {
+    line: inner.outline,
+    closing: { kind: 'zip', reach: 'round three sides of the base', opening, tape, sliders: given('slider', 1, 'counted', 'count') },
+  };
+}
+
+interface Made {
+  readonly band: Band;
+  readonly plate: Piece;
+  readonly base: Piece;
+  readonly welt: Piece | null;
+  readonly zip: BaseZip | null;
+}
+
+function piecesOf(choices: Block, request: CoverRequest): Made {
+  const { sizes, sewn } = request;
+  const band = panelsFor(request);
+  const zip = baseZip(choices, request);
+  const shared = { width: sizes.cut.width, height: sizes.cut.depth, outline: request.cut, sewn, marks: plateMarks(request, null) };
+  const plate = clothPiece('main', { ...shared, id: 'plate', role: 'plate', label: 'top plate', remark: `${shared.marks.length} notches` });
+  const base = clothPiece('lining', {
+    ...shared,
+    id: 'base',
+    role: 'base',
+    label: 'base',
+    remark: 'a zip on three sides',
+    face: 'hidden',
+    ...(zip ? { placements: [zip.line] } : {}),
+  });
+  const welt = choices.edge === 'welt' ? chosenWelt(choices, request, request.round, 1) : null;
+  return { band, plate, base, welt, zip };
+}
+
+function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: Made, pieces: readonly Piece[], seams: readonly Seam[]): Operation[] {
+  const { assume, sewn } = request;
+  const corners = cornersOf(sewn).length;
+  const sew = (names: readonly string[], turns = 0): number =>
+    minutesFor(
+      'sew',
+      seams.filter(({ id }) => names.includes(id)).reduce((mm, seam) => mm + seam.edges[0].lengthMm, 0),
+      turns,
+      assume,
+    );
+  const panels = band.boxing.map(({ id }) => id);
+  const joins = band.joins.map(({ id }) => id);
+  const steps = insertCore(request, 'sew/panels-to-base');
+  return [
+    ...cutCover(pieces, CUTTING, assume),
+    ...(zip
+      ? [
+          operation({
+            id: 'sew/base-zip',
+            phase: 'sew',
+            text: 'Sew the zip of {0} flat to the whole base along the marked line on three sides, both edges; slit the lining along the teeth, the slit ending {1} inside each end of the tape, and sew folded lining across both ends as stops.',
+            figures: [zip.closing.tape, given('from each end', assume('blockStopMm'), 'shop')],
+            cautions: ['Slider on before the stops. Round the corners no tighter than the zip turns.'],
+            pieces: [base.id],
+            minutes: minutesFor('sew', 2 * zip.closing.tape.value, 4, assume),
+            needs: 'machine',
+            after: ['cut/notch'],
+          }),
+        ]
+      : []),
+    operation({
+      id: 'sew/panel-corners',
+      phase: 'sew',
+      text: 'Sew the panels together, corner to corner, each seam stopped one allowance short at the top and left open one allowance at the bottom; leave the chain’s last corner open until the plate is on.',
+      pieces: panels,
+      seams: joins,
+      minutes: sew(joins),
+      needs: 'machine',
+      after: ['cut/notch'],
+    }),
+    ...(welt
+      ? [
+          operation({
+            id: 'sew/welt-on',
+            phase: 'sew',
+            text: 'Make up the welt and sew it round the top plate, starting at the centre back; join the ring there.',
+            cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
+            pieces: [welt.id, plate.id],
+            seams: ['welt-top'],
+            minutes: 2 * sew(['welt-top'], corners),
+            needs: 'machine',
+          }),
+        ]
+      : []),
+    operation({
+      id: 'sew/panels-to-top',
+      phase: 'sew',
+      text: 'Sew the panels to the top plate, corner to corner, pivoting where their seams stop; then close the chain’s last corner.',
+      cautions: ['Clip the allowance, not the stitch.'],
+      pieces: [plate.id, ...panels],
+      seams: ['panels-to-top'],
+      minutes: sew(['panels-to-top'], corners),
+      needs: 'machine',
+      after: ['sew/panel-corners', 'sew/welt-on'],
+    }),
+    openZip([base.id], 'sew/base-zip', 'the base’s zip a hand’s width, from the right side'),
+    operation({
+      id: 'sew/panels-to-base',
+      phase: 'sew',
+      text: 'Sew the panels to the base all round.',
+      pieces: [base.id, ...panels],
+      seams: ['panels-to-base'],
+      minutes: sew(['panels-to-base'], corners),
+      needs: 'machine',
+      after: ['sew/panels-to-top', 'sew/open-zip'],
+    }),
+    {
+      ...steps,
+      text: 'Turn the cover. Vacuum the block in a thin bag or a film, load it through the base and let the air back; lining or film may stay in.',
+      // It goes in through the base: what is to be on top goes in first.
+      cautions: [...steps.cautions.filter((caution) => caution !== 'Soft side up.'), 'Soft side down while loading.'],
+    },
+    dress(request, 'Turn the block over, work the panels’ seams to the edges, close the zip, steam.', corners),
+  ];
+}
+
+/** A block on the floor or on feet: panels all round, a plate on top, a base of lining that the block is loaded through. */
+export const block: Construction<Block> = {
+  kind: 'block',
+  name: 'Block stool',
+  idea: 'Panels all round, a plate on top, and a base of lining with a zip on three sides through which the block goes in.',
+  words: ['block', 'stool', 'pouf'],
+  choiceWords: { welt: { edge: 'welt' }, welted: { edge: 'welt' }, piped: { edge: 'welt' }, plain: { edge: 'plain' } },
+  schema: blockSchema,
+  defaults: () => ({ kind: 'block', edge: 'welt' }),
+  fields: blockFields,
+  slots: ['boxing', 'welt', 'lining'],
+  suits: ({ sloping }) =>
+    sloping
+      ? [
+          issue('error', 'construction-not-for-outline', 'construction', {
+            construction: 'block stool',
+            why: 'it stands level',
+            instead: 'Take a boxed cover.',
+          }),
+        ]
+      : [],
+  make(choices, request) {
+    const made = piecesOf(choices, request);
+    const { band, plate, base, welt, zip } = made;
+    const pieces = [plate, ...band.boxing, base, ...(welt ? [welt] : [])];
+    const seams = seamsOn(pieces, [
+      ...band.joins,
+      ...(welt ? [{ id: 'welt-top', words: 'welt to the top plate', first: [stripEdge(welt, 'lower')], second: [allRound(plate)] }] : []),
+      { id: 'panels-to-top', words: 'panels to the top plate', first: band.topEdge, second: [allRound(plate)] },
+      { id: 'panels-to-base', words: 'panels to the base', first: band.bottomEdge, second: [allRound(base)] },
+    ]);
+    const closings = zip ? [zip.closing] : [];
+    const problems: Issue[] = [
+      ...band.problems,
+      ...widerThanCloth(plate, request.cloth('main')),
+      ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction.zipInsetMm')]),
+      ...seamProblems(seams),
+    ];
+    return {
+      pieces,
+      seams,
+      closings,
+      notions: notionsFor(closings, welt ? [welt] : [], seams, request.cloth('main').thicknessMm, request.assume),
+      operations: operationsOf(request, made, pieces, seams),
+      eased: null,
+      problems,
+    };
+  },
+  profile: ({ edge, cordMm }, { sewn }, assume) => ({
+    kind: 'band',
+    heightMm: sewn.height.value,
+    crownedFaces: 1,
+    domes: false,
+    onBoard: false,
+    welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'top' } : null,
+    modelled: true,
+  }),
+  lines: ({ edge }) => ({ top: edge === 'welt' ? 'welt' : 'seam', bottom: 'seam', corners: true, softFront: false }),
+  traits: ({ edge }) => ({
+    zip: 'underneath, unseen',
+    washable: true,
+    edge: edge === 'welt' ? 'square, corded on top' : 'square, plain',
+    hard: 'A zip round three sides of the base, slit once it is sewn; loading a whole block through it.',
+  }),
+  says: ({ edge }) => (edge === 'welt' ? 'welted on top' : 'plain edge'),
+};

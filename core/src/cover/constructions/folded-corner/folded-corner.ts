@@ -1,0 +1,242 @@
+import { grow } from '../../../geometry/offset';
+import { edgeSpans, outlineBounds, stationAt, type Outline } from '../../../geometry/outline';
+import { cross, minusPoint, plusPoint, unit, type Point } from '../../../geometry/point';
+import { line, type Segment } from '../../../geometry/segment';
+import { given, law, minus, plus, sum, type Figure } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import type { Mark, Piece } from '../../../piece/piece';
+import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
+import { minutesFor } from '../../../shop/minutes';
+import type { Construction, CoverRequest } from '../../contract';
+import { allRound, clothPiece } from '../../parts/cloth-piece';
+import { cutCover, dress, insertCore, openZip } from '../../parts/cover-operations';
+import { widerThanCloth } from '../../parts/plate';
+import { notionsFor, zipClosing } from '../../parts/notions';
+import { foldedCornerFields, foldedCornerSchema, type FoldedCorner } from './choices';
+
+const CUTTING = {
+  cut: 'Cut the top plate with its flaps and the bottom plate',
+  notch: 'Notch the centres and the zip’s ends; the plan’s corners mark themselves.',
+};
+
+const refused = (why: string): Issue[] => [
+  issue('error', 'construction-not-for-outline', 'construction', {
+    construction: 'folded corner',
+    why,
+    instead: 'Take a boxed cover, or an outline with straight sides and sharp corners.',
+  }),
+];
+
+/** Whether every side is straight and every corner turns outward: nothing else folds on its diagonal. */
+function folds({ segments }: Outline): boolean {
+  return segments.every((segment, i) => {
+    const next = segments[(i + 1) % segments.length] as Segment;
+    return segment.kind === 'line' && next.kind === 'line' && cross(minusPoint(segment.to, segment.from), minusPoint(next.to, next.from)) > 1e-6;
+  });
+}
+
+/** A side of the plan, and its flap's lower edge: the side moved out by the height. */
+interface Flap {
+  readonly side: Segment;
+  readonly from: Point;
+  readonly to: Point;
+}
+
+function flapsOf({ segments }: Outline, heightMm: number): Flap[] {
+  return segments.map((side) => {
+    const way = unit(minusPoint(side.to, side.from));
+    const out = { x: way.y, y: -way.x };
+    return { side, from: plusPoint(side.from, out, heightMm), to: plusPoint(side.to, out, heightMm) };
+  });
+}
+
+/** The seam line of the top plate laid flat: flap after flap, at each corner in to the plan's corner and out again. */
+function flatTop(flaps: readonly Flap[]): Outline {
+  return {
+    segments: flaps.flatMap(({ side, from, to }, i) => {
+      const next = flaps[(i + 1) % flaps.length] as Flap;
+      return [line(side.edge, from, to), line('corner', to, side.to), line('corner', side.to, next.from)];
+    }),
+  };
+}
+
+function topPlate({ sizes }: CoverRequest, flaps: readonly Flap[], marks: readonly Mark[]): Piece {
+  const { seam, sewn } = sizes;
+  const flat = flatTop(flaps);
+  const cut = grow(flat, seam.value);
+  const outline = cut.ok ? cut.outline : flat;
+  const box = outlineBounds(outline);
+  const reach = (name: string, figure: Figure, mm: number): Figure =>
+    law(name, '{0} + 2 × {1} + 2 × {2}', [figure, sewn.height, seam], (a = 0, h = 0, s = 0) =>
+      Math.abs(a + 2 * h + 2 * s - mm) < 0.01 ? a + 2 * h + 2 * s : mm,
+    );
+  return clothPiece('main', {
+    id: 'plate-top',
+    role: 'plate',
+    label: 'top plate with flaps',
+    remark: `${flaps.length} corners, folded on the diagonal`,
+    width: reach('top plate, cut', sewn.width, box.maxX - box.minX),
+    height: reach('top plate, cut', sewn.depth, box.maxY - box.minY),
+    outline,
+    sewn: flat,
+    marks,
+  });
+}
+
+/** The zip's run in the bottom seam: the back but for what is sewn at each end, mm round the plan. */
+function openingOf({ sewn, assume }: CoverRequest): { readonly from: number; readonly to: number } | null {
+  const back = edgeSpans(sewn).find(({ edge }) => edge === 'back');
+  const end = assume('bolsterEndMm');
+  return back && back.end - back.start > 2 * end ? { from: back.start + end, to: back.end - end } : null;
+}
+
+function operationsOf(request: CoverRequest, pieces: readonly Piece[], seams: readonly Seam[], tape: Figure | null, corners: number): Operation[] {
+  const { assume, sizes } = request;
+  const ids = pieces.map(({ id }) => id);
+  const cornerSeams = seams.filter(({ id }) => id.startsWith('corner-'));
+  const run = (some: readonly Seam[]): number => some.reduce((mm, seam) => mm + seam.edges[0].lengthMm, 0);
+  return [
+    ...cutCover(pieces, CUTTING, assume),
+    operation({
+      id: 'sew/corners',
+      phase: 'sew',
+      text: `Fold each of the ${corners} corners of the top plate on its diagonal, flap edge to flap edge, and seam it from the plan’s corner straight down, {0}; cut the cloth inside away but for the allowance, or leave it as a flap.`,
+      figures: [sizes.sewn.height],
+      cautions: ['Back-tack at the plan’s corner: the pull comes there.'],
+      pieces: ids.slice(0, 1),
+      seams: cornerSeams.map(({ id }) => id),
+      minutes: minutesFor('sew', run(cornerSeams), corners, assume),
+      needs: 'machine',
+      after: ['cut/notch'],
+    }),
+    ...(tape
+      ? [
+          operation({
+            id: 'sew/zip',
+            phase: 'sew',
+            text: 'Set the zip of {0} into the back of the bottom seam, between top and bottom plate, its ends crossed.',
+            figures: [tape],
+            cautions: ['Slider on, and a stop across each end.'],
+            pieces: ids,
+            minutes: minutesFor('sew', 2 * tape.value, 2, assume),
+            needs: 'machine',
+            after: ['sew/corners'],
+          }),
+          openZip(ids, 'sew/zip'),
+        ]
+      : []),
+    operation({
+      id: 'sew/round',
+      phase: 'sew',
+      text: 'Sew the flaps’ edge to the bottom plate all round, corner seams on the plate’s corners.',
+      pieces: ids,
+      seams: ['round'],
+      minutes: minutesFor('sew', run(seams.filter(({ id }) => id === 'round')), corners, assume),
+      needs: 'machine',
+      after: ['sew/corners', 'sew/open-zip'],
+    }),
+    insertCore(request, 'sew/round'),
+    dress(request, 'Push the corners out, fill them with loose wadding, close the zip, steam.', corners),
+  ];
+}
+
+/** One top plate that drops down the sides, its corners folded and seamed; a bottom plate; no band. */
+export const foldedCorner: Construction<FoldedCorner> = {
+  kind: 'folded-corner',
+  name: 'Folded corner',
+  idea: 'No band: one plate drops down the sides, its corners folded on the diagonal, and meets the bottom in one seam that hides the zip.',
+  words: ['folded-corner', 'folded-corners'],
+  choiceWords: {},
+  schema: foldedCornerSchema,
+  defaults: () => ({ kind: 'folded-corner' }),
+  fields: foldedCornerFields,
+  slots: ['bottom'],
+  suits: ({ outline, sloping }) =>
+    sloping ? refused('a wedge has panels') : folds(outline) ? [] : refused('all its sides have to be straight and all its corners sharp and turned outward'),
+  platesCut: (_choices, { sizes }) => ({
+    width: sum('top plate, cut', sizes.sewn.width, plus(sizes.sewn.height, 2), plus(sizes.seam, 2)),
+    depth: sum('top plate, cut', sizes.sewn.depth, plus(sizes.sewn.height, 2), plus(sizes.seam, 2)),
+  }),
+  make(_choices, request) {
+    const { sizes, sewn, assume } = request;
+    const flaps = flapsOf(sewn, sizes.sewn.height.value);
+    const open = openingOf(request);
+    const middles = edgeSpans(sewn)
+      .filter(({ edge }) => edge === 'front' || edge === 'back')
+      .map(({ edge, start, end }): readonly [Mark['kind'], number] => [edge === 'front' ? 'centre-front' : 'centre-back', (start + end) / 2]);
+    const places: readonly (readonly [Mark['kind'], number])[] = [
+      ...middles,
+      ...(open
+        ? ([
+            ['zip-end', open.from],
+            ['zip-end', open.to],
+          ] as const)
+        : []),
+    ];
+    const onPlan = places.map(([kind, along]): Mark => ({ kind, ...stationAt(sewn, along) }));
+    const onFlaps = onPlan.map((mark): Mark => ({ ...mark, at: plusPoint(mark.at, mark.outward, sizes.sewn.height.value) }));
+    const top = topPlate(request, flaps, onFlaps);
+    const bottomWidth = sum('bottom plate, cut', sizes.sewn.width, plus(sizes.seam, 2));
+    const bottom = clothPiece('bottom', {
+      id: 'plate-bottom',
+      role: 'plate',
+      label: 'bottom plate',
+      remark: `${onPlan.length} notches`,
+      width: bottomWidth,
+      height: sum('bottom plate, cut', sizes.sewn.depth, plus(sizes.seam, 2)),
+      outline: request.cut,
+      sewn,
+      marks: onPlan,
+    });
+    const pieces = [top, bottom];
+    const seams = seamsOn(pieces, [
+      ...flaps.map(({ side, to }, i) => ({
+        id: `corner-${i + 1}`,
+        words: `corner ${i + 1}, folded on its diagonal`,
+        first: [{ piece: top.id, from: to, to: side.to }],
+        second: [{ piece: top.id, from: side.to, to: (flaps[(i + 1) % flaps.length] as Flap).from }],
+      })),
+      { id: 'round', words: 'flaps to the bottom plate', first: flaps.map(({ from, to }) => ({ piece: top.id, from, to })), second: [allRound(bottom)] },
+    ]);
+    const back = given('back edge', open ? open.to - open.from + 2 * assume('bolsterEndMm') : 0, 'counted');
+    const zip = open
+      ? zipClosing(sum('zip opening', back, minus(given('sewn at each end', assume('bolsterEndMm'), 'shop'), 2)), 'in the bottom seam, at the back', assume)
+      : null;
+    const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
+    const neededMm = request.contents.stiff ? smaller : smaller * assume('softCoreOpening');
+    return {
+      pieces,
+      seams,
+      closings: zip ? [zip] : [],
+      notions: notionsFor(zip ? [zip] : [], [], seams, request.cloth('main').thicknessMm, assume),
+      operations: operationsOf(request, pieces, seams, zip?.tape ?? null, flaps.length),
+      eased: null,
+      problems: [
+        ...widerThanCloth(top, request.cloth('main')),
+        ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction')]),
+        ...(zip && zip.opening.value < neededMm - 1e-6
+          ? [issue('warning', 'zip-too-short-for-core', 'construction', { openingMm: zip.opening.value, neededMm })]
+          : []),
+        ...seamProblems(seams),
+      ],
+    };
+  },
+  profile: (_choices, { sewn }) => ({
+    kind: 'band',
+    heightMm: sewn.height.value,
+    crownedFaces: null,
+    domes: false,
+    onBoard: false,
+    welt: null,
+    modelled: true,
+  }),
+  lines: () => ({ top: 'soft', bottom: 'seam', corners: true, softFront: false }),
+  traits: () => ({
+    zip: 'in the bottom seam, unseen',
+    washable: true,
+    edge: 'soft, no seam round the top',
+    hard: 'All corners folded alike; straight sides only; a large plate takes more cloth.',
+  }),
+  says: () => 'corners seamed',
+};

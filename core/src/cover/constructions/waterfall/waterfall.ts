@@ -1,0 +1,319 @@
+import { growEdges } from '../../../geometry/offset';
+import { edgeSpans, outlineBounds } from '../../../geometry/outline';
+import { segmentLength } from '../../../geometry/segment';
+import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import type { Piece } from '../../../piece/piece';
+import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
+import { minutesFor } from '../../../shop/minutes';
+import type { Construction, CoverRequest } from '../../contract';
+import { clothPiece, stripEdge } from '../../parts/cloth-piece';
+import { TWO_ROUNDED } from '../../parts/corners';
+import { cutCover, dress, insertCore, openZip } from '../../parts/cover-operations';
+import { widerThanCloth } from '../../parts/plate';
+import { notionsFor, zipClosing } from '../../parts/notions';
+import { makePlaque, type Plaque } from '../../parts/plaque';
+import { chosenWelt } from '../../parts/welt';
+import { waterfallFields, waterfallSchema, type Waterfall } from './choices';
+import { alike, frontOf, sideLine, waterfallPlate, type FrontAndRest, type WaterfallPlate } from './plate';
+
+const CUTTING = {
+  cut: 'Cut the plate in one, along the nap, then the side boxings and the plaque',
+  notch: 'Notch the mid marks of the front, the centre back and the zip’s ends.',
+};
+
+const refused = (why: string): Issue[] => [
+  issue('error', 'construction-not-for-outline', 'construction', { construction: 'waterfall front', why, instead: 'Take a boxed cover.' }),
+];
+
+/** The front's radius: as chosen, at most half the height. A plate cut to the core has its corners drawn on the cut boxing: the seam's allowance less. */
+function radiusFor({ frontRadiusMm }: Waterfall, { sizes, assume }: Pick<CoverRequest, 'sizes' | 'assume'>): Figure {
+  const chosen = frontRadiusMm === undefined ? given('front radius', assume('frontRadiusMm'), 'shop') : given('front radius', frontRadiusMm, 'entered');
+  const most = sizes.sewn.height.value / 2;
+  if (sizes.cutToCore) return law('front radius', '{0} on the cut, − {1}', [chosen, sizes.seam], (r = 0, s = 0) => Math.max(1, Math.min(most, r - s)));
+  return chosen.value > most ? law('front radius', 'half of {0}', [sizes.sewn.height], (h = 0) => h / 2) : chosen;
+}
+
+/** Where the zip's opening begins and ends, mm from the front's right end: 50 before both corners of the back. */
+function openingOf({ rest }: FrontAndRest, past: number): readonly [number, number] {
+  let along = 0;
+  let [from, to] = [Infinity, -Infinity];
+  for (const segment of rest) {
+    const end = along + segmentLength(segment);
+    if (segment.edge === 'back') [from, to] = [Math.min(from, along), Math.max(to, end)];
+    along = end;
+  }
+  return Number.isFinite(from) ? [Math.max(0, from - past), Math.min(along, to + past)] : [along / 3, (2 * along) / 3];
+}
+
+/** A side boxing as long as its run, hemmed where the plaque goes under it. */
+function sidePiece(id: string, label: string, count: number, run: Figure, radius: Figure, hem: Figure, { sizes }: CoverRequest): Piece {
+  const { seam, sewn, boxingCut } = sizes;
+  const line = sideLine(run.value, sewn.height.value, radius.value);
+  const cut = growEdges(line, { front: seam.value, right: seam.value, back: seam.value, corner: seam.value, left: hem.value });
+  const outline = cut.ok ? cut.outline : line;
+  const box = outlineBounds(outline);
+  return clothPiece('boxing', {
+    id,
+    role: 'side-boxing',
+    label,
+    remark: 'front end rounded',
+    countPerCushion: count,
+    width: law('side boxing, cut', '{0} + {1} + {2}', [run, hem, seam], () => box.maxX - box.minX),
+    height: boxingCut,
+    outline,
+    sewn: line,
+    marks: [
+      { kind: 'quarter', at: { x: run.value, y: sewn.height.value / 2 }, outward: { x: 1, y: 0 } },
+      { kind: 'fold', at: { x: 0, y: 0 }, outward: { x: 0, y: -1 } },
+      { kind: 'fold', at: { x: 0, y: sewn.height.value }, outward: { x: 0, y: 1 } },
+    ],
+  });
+}
+
+interface Made {
+  readonly plate: WaterfallPlate;
+  readonly sides: { readonly right: Piece; readonly left: Piece };
+  readonly plaque: Plaque;
+  readonly welt: Piece | null;
+  readonly opening: Figure;
+  readonly ends: readonly [number, number];
+}
+
+function piecesOf(choices: Waterfall, request: CoverRequest, front: FrontAndRest): Made {
+  const { sizes, assume } = request;
+  const { seam } = sizes;
+  const shop = (name: string, key: Parameters<typeof assume>[0]): Figure => given(name, assume(key), 'shop');
+  const past = shop('round each corner', 'zipReturnMm');
+  const ends = openingOf(front, past.value);
+  const radius = radiusFor(choices, request);
+  const plate = waterfallPlate(request, front, radius, ends);
+  const opening = law('zip opening', 'the back and {0} round each corner', [past], () => ends[1] - ends[0]);
+  const [rightMm, leftMm] = [ends[0], plate.restMm - ends[1]];
+  const hem = shop('hem', 'endHemMm');
+  const run = (mm: number): Figure => law('along the side', 'the side, to {0} before the back’s corner', [past], () => mm);
+  const same = alike(rightMm, leftMm);
+  const right = sidePiece(
+    same ? 'side-boxing' : 'side-boxing-right',
+    same ? 'side boxing' : 'right side boxing',
+    same ? 2 : 1,
+    run(rightMm),
+    radius,
+    hem,
+    request,
+  );
+  const left = same ? right : sidePiece('side-boxing-left', 'left side boxing', 1, run(leftMm), radius, hem, request);
+  const cloth = request.cloth('boxing');
+  const plaque = makePlaque({
+    kind: 'slit',
+    opening,
+    end: shop('lap', 'endLapMm'),
+    height: sizes.sewn.height,
+    lower: seam,
+    upper: seam,
+    seam,
+    zipWidth: choices.zipWidthMm === undefined ? shop('zip', 'zipWidthMm') : given('zip', choices.zipWidthMm, 'entered'),
+    teeth: seam,
+    gap: seam,
+    lap: seam,
+    turnIn: seam,
+    stripMm: cloth.railroaded ? Infinity : cloth.usableMm,
+    trimOffMm: assume('trimOffMm'),
+  });
+  const welt = choices.edge === 'welt' ? chosenWelt(choices, request, given('sides and back', plate.restMm, 'counted'), 2, 'to run out at the front') : null;
+  return { plate, sides: { right, left }, plaque, welt, opening, ends };
+}
+
+/** The seams, in the order in which they are sewn. */
+function seamsOf({ plate, sides, plaque, welt, ends }: Made, pieces: readonly Piece[], heightMm: number): Seam[] {
+  const { id } = plate.piece;
+  const on = (from: ReturnType<WaterfallPlate['at']>, to: ReturnType<WaterfallPlate['at']>) => ({ piece: id, from, to });
+  const fold = { lower: { x: 0, y: 0 }, upper: { x: 0, y: heightMm } };
+  const front = ({ id: piece }: Piece) => [{ piece, from: fold.lower, to: fold.upper }];
+  const welts: SeamDraft[] = welt
+    ? (['top', 'bottom'] as const).map((face) => ({
+        id: `welt-${face}`,
+        words: `welt to the ${face}’s sides and back`,
+        first: [stripEdge(welt, 'lower')],
+        second: [face === 'top' ? on(plate.at('top', 0), plate.at('top', plate.restMm)) : on(plate.at('bottom', plate.restMm), plate.at('bottom', 0))],
+      }))
+    : [];
+  return seamsOn(pieces, [
+    ...plaque.seams,
+    ...welts,
+    {
+      id: 'plaque-ends',
+      words: 'plaque under both side boxings',
+      first: [...plaque.left, ...plaque.right],
+      second: [sides.right, sides.left].map(({ id: piece }) => ({ piece, from: fold.upper, to: fold.lower })),
+    },
+    {
+      id: 'side-right',
+      words: 'right side boxing round to the plate',
+      first: front(sides.right),
+      second: [on(plate.at('bottom', ends[0]), plate.at('top', ends[0]))],
+    },
+    {
+      id: 'side-left',
+      words: 'left side boxing round to the plate',
+      first: front(sides.left),
+      second: [on(plate.at('top', ends[1]), plate.at('bottom', ends[1]))],
+    },
+    { id: 'plaque-to-top', words: 'plaque to the top', first: plaque.topEdge, second: [on(plate.at('top', ends[0]), plate.at('top', ends[1]))] },
+    { id: 'plaque-to-bottom', words: 'plaque to the bottom', first: plaque.bottomEdge, second: [on(plate.at('bottom', ends[1]), plate.at('bottom', ends[0]))] },
+  ]);
+}
+
+function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[], seams: readonly Seam[], tape: Figure): Operation[] {
+  const { assume } = request;
+  const sew = (names: readonly string[], corners = 0): number =>
+    minutesFor(
+      'sew',
+      seams.filter(({ id }) => names.includes(id)).reduce((mm, seam) => mm + seam.rows * seam.edges[0].lengthMm, 0),
+      corners,
+      assume,
+    );
+  const sides = [...new Set([made.sides.right.id, made.sides.left.id])];
+  const plaque = made.plaque.pieces.map(({ id }) => id);
+  const hem = given('hem', assume('endHemMm'), 'shop');
+  const lap = given('lap', assume('endLapMm'), 'shop');
+  return [
+    ...cutCover(pieces, CUTTING, assume),
+    operation({
+      id: 'sew/plaque',
+      phase: 'sew',
+      text: 'Make up the zip plaque: fold the strip right sides in, seam at half the zip’s width with the longest stitch, slit the fold, press open, set the zip of {0}, and unpick the long stitch.',
+      figures: [tape],
+      cautions: [
+        'Slider on, and a stop sewn across each end, before the plaque is closed in.',
+        'Measure the finished plaque against the boxing and trim it to match, to the millimetre.',
+      ],
+      pieces: plaque,
+      seams: made.plaque.seams.map(({ id }) => id),
+      minutes: sew(made.plaque.seams.map(({ id }) => id)),
+      needs: 'machine',
+      after: ['cut/notch'],
+    }),
+    ...(made.welt
+      ? [
+          operation({
+            id: 'sew/welt-on',
+            phase: 'sew',
+            text: 'Make up the welt and sew it along the sides and the back of top and bottom, each strip running out into the seam at the front.',
+            cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
+            pieces: [made.welt.id, made.plate.piece.id],
+            seams: ['welt-top', 'welt-bottom'],
+            minutes: sew(['welt-top', 'welt-bottom', 'welt-top', 'welt-bottom'], 4),
+            needs: 'machine',
+          }),
+        ]
+      : []),
+    operation({
+      id: 'sew/plaque-ends',
+      phase: 'sew',
+      text: 'Turn the side boxings’ ends in {0}, lap their folds {1} over the plaque and close each with a row: side, plaque and side are one chain.',
+      figures: [hem, lap],
+      pieces: [...sides, ...plaque],
+      seams: ['plaque-ends'],
+      minutes: sew(['plaque-ends']),
+      needs: 'machine',
+      after: ['sew/plaque'],
+    }),
+    operation({
+      id: 'sew/side-top',
+      phase: 'sew',
+      text: 'Sew the chain to the top: from the mid mark of the front round one side, the back and the other side to the other mid mark; clip the plate’s allowance at the front’s curves.',
+      cautions: ['The centre of each side boxing’s front end lies on the plate’s mid mark: no twist.', 'Clip the allowance, not the stitch.'],
+      pieces: [made.plate.piece.id, ...sides, ...plaque],
+      seams: ['side-right', 'plaque-to-top', 'side-left'],
+      minutes: sew(['side-right', 'plaque-to-top', 'side-left'], 4) * 0.6,
+      needs: 'machine',
+      after: ['sew/plaque-ends', 'sew/welt-on'],
+    }),
+    openZip(plaque, 'sew/side-top'),
+    operation({
+      id: 'sew/side-bottom',
+      phase: 'sew',
+      text: 'Fold the plate over the front and sew the chain to the bottom the same way, from mid mark to mid mark.',
+      cautions: ['The zip stands open a hand’s width before the last seam closes.'],
+      pieces: [made.plate.piece.id, ...sides, ...plaque],
+      seams: ['plaque-to-bottom'],
+      minutes: sew(['side-right', 'plaque-to-bottom', 'side-left'], 4) * 0.6,
+      needs: 'machine',
+      after: ['sew/open-zip'],
+    }),
+    insertCore(request, 'sew/side-bottom'),
+    dress(request, 'Smooth the front over, fill the back’s corners with loose wadding, close the zip, steam.', 2),
+  ];
+}
+
+/** One plate over top, front and bottom, two side boxings rounded at the front, a zip round the back. */
+export const waterfall: Construction<Waterfall> = {
+  kind: 'waterfall',
+  name: 'Waterfall front',
+  idea: 'One plate over top, front and bottom: no seam where the legs lie. Sides boxed, the zip round the back.',
+  words: ['waterfall'],
+  choiceWords: { welt: { edge: 'welt' }, welted: { edge: 'welt' }, piped: { edge: 'welt' }, plain: { edge: 'plain' } },
+  schema: waterfallSchema,
+  defaults: () => ({ kind: 'waterfall' }),
+  fields: waterfallFields,
+  slots: ['boxing', 'welt'],
+  suits: ({ outline, sloping }) =>
+    sloping ? refused('a wedge has panels of its own') : frontOf(outline) ? [] : refused('its front has to be one straight side with a corner at both ends'),
+  platesCut: (choices, request) => {
+    const radius = radiusFor(choices, request);
+    const between = law('over the front', '{0} − 0.858 × {1}', [request.sizes.sewn.height, radius], (h = 0, r = 0) => h - TWO_ROUNDED * r);
+    return {
+      width: request.sizes.cut.width,
+      depth: sum('plate, cut', given('top and bottom', 2 * request.sizes.sewn.depth.value, 'counted'), plus(between), plus(request.sizes.seam, 2)),
+    };
+  },
+  make(choices, request) {
+    const front = frontOf(request.sewn);
+    const problems: Issue[] = front ? [] : refused('its front has to be one straight side with a corner at both ends');
+    if (!front) return { pieces: [], seams: [], closings: [], notions: [], operations: [], eased: null, problems };
+    const made = piecesOf(choices, request, front);
+    const pieces = [made.plate.piece, ...new Set([made.sides.right, made.sides.left]), ...made.plaque.pieces, ...(made.welt ? [made.welt] : [])];
+    const seams = seamsOf(made, pieces, request.sizes.sewn.height.value);
+    const zip = zipClosing(made.opening, 'the back and round its corners', request.assume);
+    const back = edgeSpans(request.sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
+    const smaller = Math.min(request.sizes.core.width.value, request.sizes.core.depth.value);
+    const neededMm = request.contents.stiff ? Math.max(smaller, back) : smaller * request.assume('softCoreOpening');
+    return {
+      pieces,
+      seams,
+      closings: [zip],
+      notions: notionsFor([zip], made.welt ? [made.welt] : [], seams, request.cloth('main').thicknessMm, request.assume),
+      operations: operationsOf(request, made, pieces, seams, zip.tape),
+      eased: null,
+      problems: [
+        ...widerThanCloth(made.plate.piece, request.cloth('main')),
+        ...(made.opening.value < neededMm - 1e-6
+          ? [issue('warning', 'zip-too-short-for-core', 'construction', { openingMm: made.opening.value, neededMm })]
+          : []),
+        ...seamProblems(seams),
+      ],
+    };
+  },
+  profile: ({ edge, cordMm }, { sewn }, assume) => ({
+    kind: 'band',
+    heightMm: sewn.height.value,
+    crownedFaces: null,
+    domes: false,
+    onBoard: false,
+    welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
+    modelled: true,
+  }),
+  lines: ({ edge }) => {
+    const line = edge === 'welt' ? 'welt' : 'seam';
+    return { top: line, bottom: line, corners: false, softFront: true };
+  },
+  traits: ({ edge }) => ({
+    zip: 'round the back',
+    washable: true,
+    edge: edge === 'welt' ? 'soft in front, corded at sides and back' : 'soft in front, no seam under the knees',
+    hard: 'The plate eased round the side boxings’ curves, mid marks on their centres.',
+  }),
+  says: ({ edge }) => (edge === 'welt' ? 'welted at sides and back' : 'plain edge'),
+};

@@ -1,0 +1,75 @@
+import { distanceTo } from '../geometry/measure';
+import { bounds } from '../geometry/outline';
+import type { Point } from '../geometry/point';
+import { contains } from '../geometry/polygon';
+
+/** What runs along an edge of a closed cushion: nothing, a plain seam, a corded welt, a top-stitched ridge. */
+export type EdgeLine = 'soft' | 'seam' | 'welt' | 'ridge';
+
+/** The lines that a construction leaves on the closed cushion. */
+export interface ClosedLines {
+  readonly top: EdgeLine;
+  readonly bottom: EdgeLine;
+  /** Seams down the band at its corners. */
+  readonly corners: boolean;
+  /** The plate runs over the front: no line along its edges there. */
+  readonly softFront: boolean;
+}
+
+/**
+ * A finished cushion as a solid: its outline drawn up over a height, its two faces domed. `across`: the outline lies flat and the height stands up; `along`: a roll,
+ * whose outline is its end and whose height is its length.
+ */
+export interface ClosedForm {
+  /** The seam line, counter-clockwise, mm, the front at the least y; `front` marks the sides that belong to the front. */
+  readonly rim: readonly Point[];
+  readonly front: readonly boolean[];
+  readonly heightMm: number;
+  /** At the back, where a wedge is higher or lower there; as at the front where it is not said. */
+  readonly backMm?: number;
+  readonly lie: 'across' | 'along';
+  /** How far the faces stand proud of the rim in their middle, mm. */
+  readonly overMm: number;
+  readonly underMm: number;
+  readonly lines: ClosedLines;
+  /** Corners of the rim where the band has a seam, as places in `rim`. */
+  readonly cornersAt: readonly number[];
+  /** Buttons on the upper face. */
+  readonly buttons: readonly Point[];
+}
+
+export interface Point3 {
+  readonly x: number;
+  readonly y: number;
+  readonly z: number;
+}
+
+/** A face's rise over its rim: nothing at the edge, all of it where the face is furthest from its edge, falling off as a cloth under even pressure does. */
+export function riseOf({ rim }: Pick<ClosedForm, 'rim'>): (p: Point) => number {
+  const { minX, minY, maxX, maxY } = bounds(rim);
+  let deepest = 0;
+  const steps = 12;
+  for (let i = 1; i < steps; i++)
+    for (let j = 1; j < steps; j++) {
+      const p = { x: minX + ((maxX - minX) * i) / steps, y: minY + ((maxY - minY) * j) / steps };
+      if (contains(rim, p)) deepest = Math.max(deepest, distanceTo(rim, p));
+    }
+  return (p) => {
+    if (deepest <= 0 || !contains(rim, p)) return 0;
+    const share = Math.min(1, distanceTo(rim, p) / deepest);
+    return share * (2 - share);
+  };
+}
+
+/** A place on the solid: a point of the outline, at a share of the height from its foot, `rise` above that. */
+export function placeOn({ rim, heightMm, backMm = heightMm, lie }: ClosedForm, p: Point, share: number, riseMm = 0): Point3 {
+  const up = heightAt(p, rim, heightMm, backMm) * share + riseMm;
+  return lie === 'across' ? { x: p.x, y: p.y, z: up } : { x: up, y: p.x, z: p.y };
+}
+
+/** The height over a place: between the front's and the back's, as deep as it lies. */
+function heightAt(p: Point, rim: readonly Point[], frontMm: number, backMm: number): number {
+  if (frontMm === backMm) return frontMm;
+  const { minY, maxY } = bounds(rim);
+  return frontMm + ((backMm - frontMm) * (p.y - minY)) / (maxY - minY || 1);
+}

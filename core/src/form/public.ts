@@ -1,0 +1,3 @@
+// What is used outside the core.
+export * from './draw';
+export * from './form';

@@ -1,0 +1,45 @@
+import { Clipboard } from '@angular/cdk/clipboard';
+import { CdkMenu, CdkMenuItem, CdkMenuTrigger } from '@angular/cdk/menu';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { LucideClipboardList, LucideDownload, LucideEllipsis, LucideShapes } from '@lucide/angular';
+import { Messages } from '../shared/messages';
+import { Tool } from '../shared/ui/ui';
+import { JobStore } from './job-store';
+
+/** What else of a job can be taken away besides the printed ticket: what to buy as text, the template full size, the job as a file. */
+@Component({
+  selector: 'yl-take-away',
+  imports: [CdkMenu, CdkMenuItem, CdkMenuTrigger, Tool, LucideClipboardList, LucideDownload, LucideEllipsis, LucideShapes],
+  template: `
+    <button type="button" ylTool aria-label="More to take away" title="More to take away" [cdkMenuTriggerFor]="menu">
+      <svg lucideEllipsis size="20"></svg>
+    </button>
+    <ng-template #menu>
+      <div
+        class="grid min-w-64 rounded-xl border border-line-strong bg-linen p-1.5 text-ink shadow-card [&>*]:flex [&>*]:min-h-11 [&>*]:cursor-pointer [&>*]:items-center [&>*]:gap-2.5 [&>*]:rounded-lg [&>*]:bg-transparent [&>*]:px-3 [&>*]:text-left [&>*]:font-semibold [&>*]:text-ink [&>*]:no-underline [&>*:focus]:bg-calico-deep [&>*:hover]:bg-calico-deep"
+        cdkMenu
+      >
+        <button type="button" cdkMenuItem (cdkMenuItemTriggered)="copy()"><svg lucideClipboardList size="20"></svg> Copy what to buy</button>
+        <a cdkMenuItem [href]="templateLink()" target="_blank" rel="noopener"><svg lucideShapes size="20"></svg> Print the template, full size</a>
+        <a cdkMenuItem [href]="exportLink()" download><svg lucideDownload size="20"></svg> Save the job as a file</a>
+      </div>
+    </ng-template>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TakeAway {
+  /** What to buy, a line each. */
+  readonly lines = input.required<readonly string[]>();
+  protected readonly store = inject(JobStore);
+  readonly #clipboard = inject(Clipboard);
+  readonly #messages = inject(Messages);
+  readonly #job = computed(() => `/api/jobs/${this.store.head()?.id ?? ''}`);
+  protected readonly exportLink = computed(() => `${this.#job()}/export`);
+  protected readonly templateLink = computed(() => `${this.#job()}/templates/${this.store.cushionIndex() + 1}.pdf`);
+
+  protected copy(): void {
+    const text = [this.store.job()?.name ?? '', ...this.lines()].join('\n');
+    if (this.#clipboard.copy(text)) this.#messages.tell('clipboard', 'What to buy is on the clipboard, ready to be pasted into an order.');
+    else this.#messages.warn('clipboard', 'The browser did not let the list onto the clipboard. Print the ticket instead: it has the same list.');
+  }
+}

@@ -1,0 +1,35 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { ScrollingModule } from '@angular/cdk/scrolling';
+import { CdkTableModule } from '@angular/cdk/table';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { LucideArchive, LucideArchiveRestore, LucideCopyPlus } from '@lucide/angular';
+import { PHONE } from '../shared/screens';
+import type { Pages, Place } from '../shared/pages';
+import { Chip, Tool } from '../shared/ui/ui';
+import type { JobRow } from './job-row';
+
+/** Heights of a row with the gap under it, pixels: in columns, and on a phone one cell under the other. Set in the template's classes too. */
+const ROW_PX = 76;
+const PHONE_ROW_PX = 160;
+
+/** The jobs found, however many: only the rows on the screen are in the page. */
+@Component({
+  selector: 'yl-jobs-table',
+  imports: [CdkTableModule, ScrollingModule, RouterLink, Chip, Tool, LucideArchive, LucideArchiveRestore, LucideCopyPlus],
+  templateUrl: './jobs-table.html',
+  host: { class: 'flex min-h-0 flex-1' },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class JobsTable {
+  readonly pages = input.required<Pages<JobRow>>();
+  readonly duplicate = output<JobRow>();
+  readonly putAway = output<JobRow>();
+  readonly bringBack = output<JobRow>();
+
+  readonly #screen = toSignal(inject(BreakpointObserver).observe(PHONE));
+  protected readonly rowPx = computed(() => (this.#screen()?.matches ? PHONE_ROW_PX : ROW_PX));
+  protected readonly columns = ['job', 'cushions', 'state', 'due', 'actions'];
+  protected readonly same = (_: number, { at, row }: Place<JobRow>): string | number => row?.id ?? at;
+}
