@@ -30,6 +30,6 @@ export default defineConfig({
     cwd: root,
     url: `http://127.0.0.1:${port}/api/health`,
     reuseExistingServer: false,
-    timeout: 60_000,
+    timeout: 120_000,
   },
 });

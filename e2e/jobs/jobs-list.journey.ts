@@ -12,9 +12,10 @@ test('jobs are found, copied, put away and brought back', async ({ shop, page })
   await expect(shop.ticket()).toBeVisible();
   await shop.openJobs();
   await page.getByRole('button', { name: 'Put away Storage chest top, again' }).click();
-  await expect(page.getByRole('link', { name: 'Storage chest top, again' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Storage chest top, again' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('link', { name: 'Storage chest top, again' })).toBeVisible();
+  // For one frame the table's last row can still hold the job that was there before: it is waited for, not looked at once.
+  await expect(page.getByRole('link', { name: 'Storage chest top, again' })).toHaveCount(1);
   await page.getByRole('searchbox').fill('no such job');
   await expect(page.getByRole('heading', { name: 'No job is like that' })).toBeVisible();
 });
