@@ -1,4 +1,4 @@
-import { flatten, outlineBounds, sectionOf, type Piece, type Planned, type Point, type SayIn, type SectionMatter, type Shop } from '@yardland/core';
+import { flatten, isNotch, outlineBounds, sectionOf, type Piece, type Planned, type Point, type SayIn, type SectionMatter, type Shop } from '@yardland/core';
 import type { Sheet } from './sheet';
 
 export interface Frame {
@@ -39,7 +39,14 @@ export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, wide: string,
     (piece.holes ?? []).map((hole) => flatten(hole).map(paper)),
   );
   if (piece.sewn) sheet.shape(flatten(piece.sewn).map(paper), { width: 0.8, dash: [4, 2.5] });
-  for (const mark of piece.marks) sheet.stroke(paper({ x: mark.at.x + mark.outward.x * seam, y: mark.at.y + mark.outward.y * seam }), paper(mark.at), 1);
+  for (const mark of piece.marks.filter((one) => !isNotch(one))) {
+    const { x, y } = paper(mark.at);
+    const arm = mark.kind === 'roll' ? 0.8 : 2.5;
+    sheet.stroke({ x: x - arm, y }, { x: x + arm, y }, 0.7);
+    sheet.stroke({ x, y: y - arm }, { x, y: y + arm }, 0.7);
+  }
+  for (const mark of piece.marks.filter(isNotch))
+    sheet.stroke(paper({ x: mark.at.x + mark.outward.x * seam, y: mark.at.y + mark.outward.y * seam }), paper(mark.at), 1);
   const at = (x: number, y: number): Point => paper({ x: sewn.minX + (sewn.maxX - sewn.minX) * x, y: sewn.minY + (sewn.maxY - sewn.minY) * y });
   const arrow = [at(0.5, 0.32), at(0.5, 0.7)] as const;
   sheet.stroke(arrow[0], arrow[1], 0.8);

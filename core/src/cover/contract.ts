@@ -7,7 +7,7 @@ import type { ClothSlot } from '../piece/material-ref';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
-import type { GivenSize, Plane, Sizes } from '../piece/sizes';
+import type { GivenSize, Sizes } from '../piece/sizes';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
 import type { OutlineMark } from '../template/marks';
 import type { UnitSystem } from '../units/length';
@@ -74,6 +74,8 @@ export interface Notion {
   readonly name: string;
   readonly sold: 'run' | 'count';
   readonly amount: Figure;
+  /** Used on the filled cushion: an old cover that goes back on needs it too. */
+  readonly onFilled?: true;
 }
 
 export interface Cover {
@@ -82,8 +84,6 @@ export interface Cover {
   readonly closings: readonly Closing[];
   readonly notions: readonly Notion[];
   readonly operations: readonly Operation[];
-  /** A cover inside the cover, with its own pieces and seams. */
-  readonly inner?: Cover;
   /** What a domed plate has more than its band, eased in as it is sewn; null for flat plates. */
   readonly eased: Figure | null;
   readonly problems: readonly Issue[];
@@ -189,8 +189,8 @@ export interface Construction<C extends Choices = Choices> {
   sizes?(choices: C, ask: SizeAsk): Sizes;
   /** The flange of its welts, and how many of its edges are welted, where it may differ from the seam allowance; null where there is none. */
   flange?(choices: C): { readonly mm: number; readonly edges: 1 | 2 } | null;
-  /** How large its plate is cut, where that is not the seam line and an allowance. */
-  platesCut?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Plane;
+  /** How large its plate and its band are cut, where that is not as the sizes have it. */
+  cutSizes?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Partial<Pick<Sizes, 'cut' | 'boxingCut'>>;
   make(choices: C, request: CoverRequest): Cover;
   profile(choices: C, sizes: Sizes, assume: Constants): EdgeProfile;
   /** The lines it leaves on the closed cushion, for drawing it. */

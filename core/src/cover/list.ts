@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { bolster, bolsterSchema } from './constructions/bolster/bolster';
-import { boxed } from './constructions/boxed/boxed';
-import { boxedSchema } from './constructions/boxed/choices';
+import { boxed, boxedSchema } from './constructions/boxed/boxed';
+
 import { drumSchema } from './constructions/drum/choices';
 import { drum } from './constructions/drum/drum';
 import { knifeEdgeSchema } from './constructions/knife-edge/choices';
@@ -10,6 +10,8 @@ import { block } from './constructions/block/block';
 import { blockSchema } from './constructions/block/choices';
 import { foldedCornerSchema } from './constructions/folded-corner/choices';
 import { foldedCorner } from './constructions/folded-corner/folded-corner';
+import { rolledEdge } from './constructions/rolled-edge/rolled-edge';
+import { rolledEdgeSchema } from './constructions/rolled-edge/choices';
 import { waterfallSchema } from './constructions/waterfall/choices';
 import { waterfall } from './constructions/waterfall/waterfall';
 import { oneOfMany, type Choices, type Construction as ConstructionModule } from './contract';
@@ -23,6 +25,7 @@ export const CONSTRUCTIONS: readonly ConstructionModule[] = [
   oneOfMany(bolster),
   oneOfMany(drum),
   oneOfMany(block),
+  oneOfMany(rolledEdge),
 ];
 
 /** The choices of a cushion's construction in its document. */
@@ -34,6 +37,7 @@ export const constructionSchema = z.discriminatedUnion('kind', [
   bolsterSchema,
   drumSchema,
   blockSchema,
+  rolledEdgeSchema,
 ]);
 export type Construction = z.infer<typeof constructionSchema>;
 

@@ -11,7 +11,7 @@ export interface View3 {
 export const USUAL_VIEW: View3 = { turnDeg: 32, aboveDeg: 30 };
 
 /** What a stroke or an area of the drawing is. Areas hide what was drawn before them. */
-export type StrokeKind = 'face' | 'band' | 'hatch' | 'hatch-side' | 'edge' | 'welt' | 'ridge' | 'seam' | 'button';
+export type StrokeKind = 'face' | 'band' | 'hatch' | 'hatch-side' | 'edge' | 'welt' | 'ridge' | 'roll' | 'seam' | 'button';
 
 /** A polyline in the plane of the picture, mm, y upward, to be drawn in order; closed where it is an area or a button. */
 export interface Stroke {
@@ -151,7 +151,7 @@ export function drawClosed(form: ClosedForm, view: View3 = USUAL_VIEW, detail = 
     } else edge(lines.top, [at(a, 1), at(b, 1)], false);
   });
   for (const button of form.buttons) {
-    const p = at(button, 1, overMm * rise(button) * 0.4);
+    const p = at(button, 1, overMm * rise(button));
     const ring = Array.from({ length: 16 }, (_, k) => ({ x: p.x + 9 * Math.cos((k * Math.PI) / 8), y: p.y + 5 * Math.sin((k * Math.PI) / 8) }));
     strokes.push({ kind: 'button', points: ring, closed: true });
   }

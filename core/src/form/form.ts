@@ -3,8 +3,8 @@ import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { contains } from '../geometry/polygon';
 
-/** What runs along an edge of a closed cushion: nothing, a plain seam, a corded welt, a top-stitched ridge. */
-export type EdgeLine = 'soft' | 'seam' | 'welt' | 'ridge';
+/** What runs along an edge of a closed cushion: nothing, a plain seam, a corded welt, a top-stitched ridge, a stitched roll. */
+export type EdgeLine = 'soft' | 'seam' | 'welt' | 'ridge' | 'roll';
 
 /** The lines that a construction leaves on the closed cushion. */
 export interface ClosedLines {
@@ -34,7 +34,7 @@ export interface ClosedForm {
   readonly lines: ClosedLines;
   /** Corners of the rim where the band has a seam, as places in `rim`. */
   readonly cornersAt: readonly number[];
-  /** Buttons on the upper face. */
+  /** Buttons and tufts, drawn in from both faces. */
   readonly buttons: readonly Point[];
 }
 
@@ -44,8 +44,15 @@ export interface Point3 {
   readonly z: number;
 }
 
-/** A face's rise over its rim: nothing at the edge, all of it where the face is furthest from its edge, falling off as a cloth under even pressure does. */
-export function riseOf({ rim }: Pick<ClosedForm, 'rim'>): (p: Point) => number {
+/** How far from a button its face is drawn in, mm, and how much of the rise is gone at the button itself. */
+const DENT_MM = 45;
+const DENT_SHARE = 0.85;
+
+/**
+ * A face's rise over its rim: nothing at the edge, all of it where the face is furthest from its edge, falling off as a cloth under even pressure does; drawn in round
+ * each button and tuft.
+ */
+export function riseOf({ rim, buttons }: Pick<ClosedForm, 'rim' | 'buttons'>): (p: Point) => number {
   const { minX, minY, maxX, maxY } = bounds(rim);
   let deepest = 0;
   const steps = 12;
@@ -57,7 +64,7 @@ export function riseOf({ rim }: Pick<ClosedForm, 'rim'>): (p: Point) => number {
   return (p) => {
     if (deepest <= 0 || !contains(rim, p)) return 0;
     const share = Math.min(1, distanceTo(rim, p) / deepest);
-    return share * (2 - share);
+    return buttons.reduce((rise, { x, y }) => rise * (1 - DENT_SHARE * Math.exp(-((Math.hypot(p.x - x, p.y - y) / DENT_MM) ** 2))), share * (2 - share));
   };
 }
 

@@ -78,9 +78,10 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
 function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedUse[]): BuyLine[] {
   const rows = new Map<string, { readonly notion: Notion; readonly parts: Term[] }>();
   for (const [index, { cover, keptCover, source }] of plans.entries()) {
-    if (!cover || keptCover) continue;
+    if (!cover) continue;
     const served = salvaged.filter(({ cushion }) => cushion === index).length;
-    for (const notion of [...cover.notions, ...(cover.inner?.notions ?? [])]) {
+    for (const notion of cover.notions) {
+      if (keptCover && !notion.onFilled) continue;
       const key = `${notion.ware} ${notion.name}`;
       const row = rows.get(key) ?? { notion, parts: [] };
       // A salvaged zip comes with its slider.

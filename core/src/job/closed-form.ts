@@ -4,7 +4,6 @@ import { cornersOf } from '../cover/parts/corners';
 import type { ClosedForm } from '../form/form';
 import { edgeSpans, flatten, perimeter, type Outline } from '../geometry/outline';
 import { distance, type Point } from '../geometry/point';
-import { buttonAt } from '../template/marks';
 import type { Planned } from './plan-cushion';
 
 /** Chords of the closed cushion's rim run this near to its curves, mm. */
@@ -39,11 +38,15 @@ function sidesOf(outline: Outline, rim: readonly Point[]): { readonly front: rea
 
 /** The finished cushion as a solid, from its outline, its edge and how it will fit: what a drawing from any side is made of. */
 export function closedForm(one: Planned, constructions: readonly Construction[] = CONSTRUCTIONS): ClosedForm {
-  const { source, outlines, profile, sizes, fit } = one;
+  const { source, outlines, profile, sizes, fit, cover } = one;
   const rim = flatten(outlines.sewn, RIM_MM);
   const { front, corners } = sidesOf(outlines.sewn, rim);
   const lines = constructionOf(source.construction, constructions).lines(source.construction);
-  const buttons = (source.marks ?? []).flatMap((mark) => (mark.kind === 'button' ? [buttonAt(outlines.sewn, mark)] : []));
+  // A plate of three parts has its marks on all of them.
+  const [plate] = cover.pieces.filter(({ role }) => role === 'plate');
+  const buttons = cover.pieces
+    .filter(({ id }) => plate && (id === plate.id || id.startsWith(plate.id.replace(/-(middle|right|left)$/, '-'))))
+    .flatMap(({ marks }) => marks.filter(({ kind }) => kind === 'button' || kind === 'tuft').map(({ at }) => at));
   const shared = { rim, front, lines, cornersAt: corners, buttons };
   if (profile.kind === 'body') return { ...shared, heightMm: sizes.finished.height.value, lie: 'along', overMm: 0, underMm: 0 };
   if (profile.kind === 'knife') return { ...shared, heightMm: 0, lie: 'across', overMm: source.heightMm / 2, underMm: source.heightMm / 2 };

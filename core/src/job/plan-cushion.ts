@@ -216,8 +216,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       issue('error', 'allowances-leave-nothing', 'template', { widthMm: bySchool.finished.width.value, depthMm: bySchool.finished.depth.value }),
     ]);
   const reached = reachedSizes(bySchool, outlines);
-  const cut = construction.platesCut?.(cushion.construction, { sizes: reached, assume });
-  const sizes = cut ? { ...reached, cut } : reached;
+  const sizes = { ...reached, ...construction.cutSizes?.(cushion.construction, { sizes: reached, assume }) };
   const round = shape.round?.(cushion.template, sizes.sewn.width, sizes.sewn.depth);
 
   const facts = slotFacts({ cloth, units }, cushion, shop);

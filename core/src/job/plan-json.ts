@@ -104,7 +104,7 @@ function cushionJson(one: CushionPlan, index: number, inWords: SayIn) {
     keptCover: one.keptCover,
     seams: (one.keptCover ? [] : (one.cover?.seams ?? [])).map(seamJson),
     closings: (one.keptCover ? [] : (one.cover?.closings ?? [])).map(closingJson),
-    notions: one.cover && !one.keptCover ? one.cover.notions.map(({ ware, name, sold, amount }) => ({ ware, name, sold, amount: amount.value })) : [],
+    notions: one.cover ? one.cover.notions.filter(({ onFilled }) => onFilled || !one.keptCover).map(({ ware, name, sold, amount }) => ({ ware, name, sold, amount: amount.value })) : [],
     operations: one.operations.map((each) => operationJson(each, inWords)),
     fit: one.fit,
     problems: one.problems.map((problem) => ({

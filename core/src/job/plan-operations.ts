@@ -63,8 +63,8 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
 
 /** Everything that is done to one cushion: by its construction, or to an old cover that goes back on; and by its core and wrap. */
 export function operationsFor(cover: Cover, kept: 'wash' | 'restitch' | null, core: CoreWork): Operation[] {
-  const own = [...(cover.inner?.operations ?? []), ...cover.operations];
-  const making = kept ? [...oldCoverOperations(kept, core.assume), ...own.filter(({ phase }) => phase === 'fill')] : own;
+  const own = cover.operations;
+  const making = kept ? [...oldCoverOperations(kept, core.assume), ...own.filter(({ phase }) => phase === 'fill' || phase === 'fix')] : own;
   const core0 = coreOperations(core);
   // The cloth is cut first, then what it goes round; the cover is sewn while the glue sets.
   return [...making.filter(({ phase }) => phase === 'cut'), ...core0, ...making.filter(({ phase }) => phase !== 'cut')];

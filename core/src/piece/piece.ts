@@ -22,6 +22,12 @@ export type PieceRole =
   | 'end'
   | 'tie'
   | 'handle'
+  | 'inner-plate'
+  | 'inner-band'
+  | 'muslin'
+  | 'channel'
+  | 'wall'
+  | 'dust-cover'
   | 'button'
   | 'patch'
   // fillings
@@ -35,14 +41,20 @@ export type PieceRole =
   | 'wrap-parcel'
   | 'crown-pad'
   | 'hollow-pad';
-export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'quarter' | 'zip-end' | 'fold' | 'tie' | 'button';
+export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'quarter' | 'zip-end' | 'fold' | 'tie' | 'button' | 'tuft' | 'roll';
 
-/** A notch, or where a button goes (then `outward` is nothing): a place on the seam line and the way out of the piece. It is cut from the cut edge towards that place. */
+/**
+ * A notch: a place on the seam line and the way out of the piece, cut from the cut edge towards that place. Or a place on the face, where a button, a tuft or a stitch
+ * of a roll goes: then `outward` is nothing, and it is chalked.
+ */
 export interface Mark {
   readonly kind: MarkKind;
   readonly at: Point;
   readonly outward: Point;
 }
+
+/** Whether a mark is cut into the edge; the others are chalked on the face. */
+export const isNotch = ({ outward }: Mark): boolean => outward.x !== 0 || outward.y !== 0;
 
 /** One thing to cut. `outline` is the line the knife follows; `sewn`, where there is one, the line the needle follows. */
 export interface Piece {

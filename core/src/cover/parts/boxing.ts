@@ -23,6 +23,12 @@ export interface EndAsk {
   readonly placketLength: Figure;
 }
 
+/** Where the stitches of a roll go along both edges of plate and band. */
+export interface RollMarks {
+  readonly alongMm: readonly number[];
+  readonly insetMm: number;
+}
+
 export interface BoxingRequest {
   /** The plates' seam line. */
   readonly sewn: Outline;
@@ -41,6 +47,8 @@ export interface BoxingRequest {
   readonly ends: EndAsk;
   /** Longest strip the cloth gives, mm; Infinity when strips run along the roll. */
   readonly stripMm: number;
+  /** Stitches of a roll: mm round the seam line, and how far inside both edges; none where it is not given. */
+  readonly roll?: RollMarks | null;
   /** Ties, mm round the seam line. */
   readonly tiesMm: readonly number[];
   readonly jointClearMm: number;
@@ -174,6 +182,14 @@ export function makeBand(request: BoxingRequest): Band {
     const marks = places
       .filter(([kind, x]) => within(x) || ownEnd(kind, x))
       .flatMap(([kind, x]) => pairOfMarks(kind, left + x - from, request.cutHeight.value, { lower: lower.value, upper: upper.value }));
+    const stitches = (request.roll?.alongMm ?? [])
+      .map(onBand)
+      .filter((x) => x >= from - 1e-6 && x <= to + 1e-6)
+      .flatMap((x): Mark[] => {
+        const { insetMm } = request.roll as RollMarks;
+        const at = (y: number): Mark => ({ kind: 'roll', at: { x: left + x - from, y }, outward: { x: 0, y: 0 } });
+        return [at(lower.value + insetMm), at(request.cutHeight.value - upper.value - insetMm)];
+      });
     const run = given('its run', to - from, 'counted');
     const width =
       of === 1
@@ -194,7 +210,7 @@ export function makeBand(request: BoxingRequest): Band {
         trimMm: panels ? 0 : Math.max(0, Math.min(2 * request.trimOffMm, request.stripMm - cutMm)),
       },
       { left, right, lower: lower.value, upper: upper.value },
-      marks,
+      [...marks, ...stitches],
     );
     return { piece, fromMm: from, toMm: to, x: left };
   });

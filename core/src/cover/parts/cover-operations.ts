@@ -1,6 +1,6 @@
 import { perimeter } from '../../geometry/outline';
 import { operation, type Operation } from '../../piece/operation';
-import type { Piece } from '../../piece/piece';
+import { isNotch, type Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
 import { minutesFor } from '../../shop/minutes';
 import type { CoverRequest } from '../contract';
@@ -10,8 +10,8 @@ export function cutCover(pieces: readonly Piece[], words: { readonly cut: string
   const cloth = pieces.filter(({ material }) => material.kind === 'cloth');
   if (!cloth.length) return [];
   const runMm = cloth.reduce((mm, piece) => mm + piece.countPerCushion * perimeter(piece.outline), 0);
-  const notched = cloth.filter(({ marks }) => marks.length > 0);
-  const notches = notched.reduce((count, piece) => count + piece.countPerCushion * piece.marks.length, 0);
+  const notched = cloth.filter(({ marks }) => marks.some(isNotch));
+  const notches = notched.reduce((count, piece) => count + piece.countPerCushion * piece.marks.filter(isNotch).length, 0);
   return [
     operation({
       id: 'cut/cover',

@@ -40,7 +40,7 @@ export function notionsFor(closings: readonly Closing[], welts: readonly Piece[]
           { ware: 'slider', name: 'Sliders', sold: 'count', amount: closing.sliders },
         ];
       if (closing.kind === 'hook-and-loop') return [{ ware: 'hook-and-loop', name: 'Hook-and-loop tape', sold: 'run', amount: closing.tape }];
-      return closing.kind === 'staples' ? [{ ware: 'staples', name: 'Staples', sold: 'count', amount: closing.count }] : [];
+      return closing.kind === 'staples' ? [{ ware: 'staples', name: 'Staples', sold: 'count', amount: closing.count, onFilled: true }] : [];
     }),
     ...(cord ? [{ ware: 'cord', name: 'Welt cord', sold: 'run', amount: cord } as const] : []),
     threadFor(seams, clothMm, assume),

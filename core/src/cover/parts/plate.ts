@@ -4,7 +4,7 @@ import { edgeSpans, flatten, outlineBounds, perimeter, stationAt, type Outline }
 import { cross, minusPoint, plusPoint, type Point } from '../../geometry/point';
 import type { Segment } from '../../geometry/segment';
 import { given, law, type Figure } from '../../kernel/figure';
-import type { Mark, Piece } from '../../piece/piece';
+import { isNotch, type Mark, type Piece } from '../../piece/piece';
 import { SAME_SIZE_MM } from '../../piece/sizes';
 import { buttonAt, tieAlong } from '../../template/marks';
 import { issue, type Issue } from '../../kernel/issue';
@@ -90,7 +90,7 @@ export function domedPlate(plate: Piece, dome: Outline, seam: Figure): { readonl
       height: domed(plate.height, box.maxY - box.minY),
       outline,
       sewn: dome,
-      marks: plate.marks.map((mark): Mark => (mark.kind === 'button' ? mark : { ...mark, at: onDome(polygon, mark.at, mark.outward) })),
+      marks: plate.marks.map((mark): Mark => (!isNotch(mark) ? mark : { ...mark, at: onDome(polygon, mark.at, mark.outward) })),
     },
     eased: law('eased in', '{0} − {1}', [round, band], (a = 0, b = 0) => a - b),
   };

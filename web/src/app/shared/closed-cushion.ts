@@ -15,7 +15,7 @@ const MARGIN = 0.03;
   template: `
     @let picture = drawing();
     <svg
-      class="block h-full w-full [&_.band]:fill-calico [&_.button]:fill-calico [&_.button]:stroke-ink [&_.edge]:stroke-ink [&_.face]:fill-linen [&_.hatch]:stroke-line-strong [&_.hatch]:opacity-55 [&_.hatch-side]:stroke-line-strong [&_.hatch-side]:opacity-80 [&_.ridge]:stroke-ink [&_.seam]:stroke-ink-soft [&_.welt]:stroke-ink [&_.welt]:stroke-[3.4] [&_.welt-core]:stroke-linen [&_.welt-core]:stroke-[1.5] [&_path]:fill-none [&_path]:stroke-[1.1] [&_path]:[stroke-linejoin:round] [&_path]:[stroke-linecap:round] [&_path]:[vector-effect:non-scaling-stroke]"
+      class="block h-full w-full [&_.band]:fill-calico [&_.button]:fill-calico [&_.button]:stroke-ink [&_.edge]:stroke-ink [&_.face]:fill-linen [&_.hatch]:stroke-line-strong [&_.hatch]:opacity-55 [&_.hatch-side]:stroke-line-strong [&_.hatch-side]:opacity-80 [&_.ridge]:stroke-ink [&_.roll]:stroke-ink [&_.roll]:stroke-[5.5] [&_.roll-core]:stroke-linen [&_.roll-core]:stroke-[3.4] [&_.seam]:stroke-ink-soft [&_.welt]:stroke-ink [&_.welt]:stroke-[3.4] [&_.welt-core]:stroke-linen [&_.welt-core]:stroke-[1.5] [&_path]:fill-none [&_path]:stroke-[1.1] [&_path]:[stroke-linejoin:round] [&_path]:[stroke-linecap:round] [&_path]:[vector-effect:non-scaling-stroke]"
       role="img"
       [attr.aria-label]="name()"
       [attr.viewBox]="picture.box"
@@ -23,8 +23,8 @@ const MARGIN = 0.03;
     >
       @for (line of picture.lines; track $index) {
         <path [class]="line.kind" [attr.d]="line.path" />
-        @if (line.kind === 'welt') {
-          <path class="welt-core" [attr.d]="line.path" />
+        @if (line.kind === 'welt' || line.kind === 'roll') {
+          <path [class]="line.kind + '-core'" [attr.d]="line.path" />
         }
       }
     </svg>

@@ -8,7 +8,7 @@ import { unequalSeams } from '../../../piece/seam';
 import { SHIPPED_SCHOOLS } from '../../../shop/schools';
 import { SHAPES } from '../../../template/shapes/shapes';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
-import type { Boxed } from './choices';
+import type { Boxed } from './boxed';
 
 const IN = 25.4;
 const shop = demoShop();

@@ -154,9 +154,11 @@ export const foldedCorner: Construction<FoldedCorner> = {
   slots: ['bottom'],
   suits: ({ outline, sloping }) =>
     sloping ? refused('a wedge has panels') : folds(outline) ? [] : refused('all its sides have to be straight and all its corners sharp and turned outward'),
-  platesCut: (_choices, { sizes }) => ({
-    width: sum('top plate, cut', sizes.sewn.width, plus(sizes.sewn.height, 2), plus(sizes.seam, 2)),
-    depth: sum('top plate, cut', sizes.sewn.depth, plus(sizes.sewn.height, 2), plus(sizes.seam, 2)),
+  cutSizes: (_choices, { sizes }) => ({
+    cut: {
+      width: sum('top plate, cut', sizes.sewn.width, plus(sizes.sewn.height, 2), plus(sizes.seam, 2)),
+      depth: sum('top plate, cut', sizes.sewn.depth, plus(sizes.sewn.height, 2), plus(sizes.seam, 2)),
+    },
   }),
   make(_choices, request) {
     const { sizes, sewn, assume } = request;

@@ -261,13 +261,11 @@ export const waterfall: Construction<Waterfall> = {
   slots: ['boxing', 'welt'],
   suits: ({ outline, sloping }) =>
     sloping ? refused('a wedge has panels of its own') : frontOf(outline) ? [] : refused('its front has to be one straight side with a corner at both ends'),
-  platesCut: (choices, request) => {
+  cutSizes: (choices, request) => {
     const radius = radiusFor(choices, request);
     const between = law('over the front', '{0} − 0.858 × {1}', [request.sizes.sewn.height, radius], (h = 0, r = 0) => h - TWO_ROUNDED * r);
-    return {
-      width: request.sizes.cut.width,
-      depth: sum('plate, cut', given('top and bottom', 2 * request.sizes.sewn.depth.value, 'counted'), plus(between), plus(request.sizes.seam, 2)),
-    };
+    const depth = sum('plate, cut', given('top and bottom', 2 * request.sizes.sewn.depth.value, 'counted'), plus(between), plus(request.sizes.seam, 2));
+    return { cut: { width: request.sizes.cut.width, depth } };
   },
   make(choices, request) {
     const front = frontOf(request.sewn);

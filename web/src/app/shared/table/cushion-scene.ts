@@ -1,4 +1,4 @@
-import { bounds, flatten, outlineBounds, shapeOf, type CushionPlan, type Piece, type Point, type Template } from '@yardland/core';
+import { bounds, flatten, isNotch, outlineBounds, shapeOf, type CushionPlan, type Piece, type Point, type Template } from '@yardland/core';
 import type { Area, Look, SceneItem } from './scene';
 
 /** Outlines of a cushion over each other, the finished one with its front left at the origin. */
@@ -21,11 +21,16 @@ export function plateItems(plate: Piece, seamMm: number): SceneItem[] {
   ];
 }
 
-/** The notches of a piece moved by dx, dy: from the cut edge to the seam line. */
+/** The marks of a piece moved by dx, dy: notches from the cut edge to the seam line, chalked places as small circles. */
 export function notchItems(piece: Piece, seamMm: number, key: string, dx: number, dy: number): SceneItem[] {
   return piece.marks.map((mark, i): SceneItem =>
-    mark.kind === 'button'
-      ? { kind: 'area', key: `${key}-button-${i}`, shape: circle({ x: mark.at.x + dx, y: mark.at.y + dy }, 9), look: 'bound' }
+    !isNotch(mark)
+      ? {
+          kind: 'area',
+          key: `${key}-${mark.kind}-${i}`,
+          shape: circle({ x: mark.at.x + dx, y: mark.at.y + dy }, mark.kind === 'roll' ? 2.5 : 9),
+          look: 'bound',
+        }
       : {
           kind: 'tick',
           key: `${key}-notch-${i}`,

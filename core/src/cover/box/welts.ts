@@ -1,12 +1,12 @@
-import { given, type Figure } from '../../../kernel/figure';
-import { issue, type Issue } from '../../../kernel/issue';
-import { smallestRadius } from '../../../geometry/measure';
-import type { Piece } from '../../../piece/piece';
-import type { Stretch } from '../../../piece/seam';
-import type { CoverRequest } from '../../contract';
-import { stripEdge } from '../../parts/cloth-piece';
-import { biasDepth, straightWelt, weltPiece } from '../../parts/welt';
-import type { Boxed } from './choices';
+import { given, type Figure } from '../../kernel/figure';
+import { issue, type Issue } from '../../kernel/issue';
+import { smallestRadius } from '../../geometry/measure';
+import type { Piece } from '../../piece/piece';
+import type { Stretch } from '../../piece/seam';
+import type { CoverRequest } from '../contract';
+import { stripEdge } from '../parts/cloth-piece';
+import { biasDepth, straightWelt, weltPiece } from '../parts/welt';
+import type { Box } from './choices';
 import { roundOnSlope } from './plates';
 
 /** The welt of one plate: its strips, and their edge all round. */
@@ -27,7 +27,7 @@ const welt = (piece: Piece): Welt => {
 };
 
 /** The welts that the choices ask for; null for another edge. */
-export function weltsFor(choices: Boxed, request: CoverRequest): Welts | null {
+export function weltsFor(choices: Box, request: CoverRequest): Welts | null {
   if (choices.edge !== 'welt') return null;
   const { sizes, assume } = request;
   const cloth = request.cloth('welt');
@@ -62,7 +62,7 @@ export function weltsFor(choices: Boxed, request: CoverRequest): Welts | null {
 }
 
 /** Welt cut with the threads of a woven cloth does not lie round a tight curve. */
-export function weltProblems(choices: Boxed, { sewn, cloth, assume }: CoverRequest): Issue[] {
+export function weltProblems(choices: Box, { sewn, cloth, assume }: CoverRequest): Issue[] {
   if (choices.edge !== 'welt' || choices.weltCut !== 'straight' || cloth('welt').stretches) return [];
   const radiusMm = smallestRadius(sewn);
   return radiusMm < assume('weltTightMm')

@@ -1,12 +1,12 @@
 import * as z from 'zod';
-import type { Field } from '../../contract';
-import { ZIP_ENDS } from '../../parts/boxing';
-import { choiceField, lengthField } from '../../parts/fields';
-import { extrasFields, extrasShape } from '../../parts/extras';
-import { REACH_WORDS, REACHES } from '../../parts/reach';
+import type { Field } from '../contract';
+import { ZIP_ENDS } from '../parts/boxing';
+import { choiceField, lengthField } from '../parts/fields';
+import { extrasFields, extrasShape } from '../parts/extras';
+import { REACH_WORDS, REACHES } from '../parts/reach';
 
-export const boxedSchema = z.strictObject({
-  kind: z.literal('boxed'),
+/** The choices of a boxed cover, whatever it is called and whatever goes round it. */
+export const boxShape = {
   /** One strip wrapped round, or panels seamed at every corner. */
   boxing: z.enum(['strip', 'panels']).optional(),
   edge: z.enum(['plain', 'welt', 'ridge']),
@@ -31,27 +31,28 @@ export const boxedSchema = z.strictObject({
   /** What becomes of a plate wider than the cloth: the cloth has to be turned, or a middle and two sides. */
   wide: z.enum(['turn', 'pieced']).optional(),
   ...extrasShape,
-});
-export type Boxed = z.infer<typeof boxedSchema>;
+};
+const boxSchema = z.object(boxShape);
+export type Box = z.infer<typeof boxSchema>;
 
 /** How the boxing is made where nothing else is said. */
-export const boxingOf = ({ boxing }: Boxed): 'strip' | 'panels' => boxing ?? 'strip';
-export const closingOf = ({ closing }: Boxed): 'zip' | 'hand' | 'hook-and-loop' => closing ?? 'zip';
+export const boxingOf = ({ boxing }: Box): 'strip' | 'panels' => boxing ?? 'strip';
+export const closingOf = ({ closing }: Box): 'zip' | 'hand' | 'hook-and-loop' => closing ?? 'zip';
 /** Panels end at the corners: so does their zip, and its ends need no pocket. */
-export const reachFor = (choices: Boxed): (typeof REACHES)[number] => choices.zipReach ?? (boxingOf(choices) === 'panels' ? 'back' : 'corners');
-export const endsFor = (choices: Boxed): (typeof ZIP_ENDS)[number] => choices.zipEnds ?? (boxingOf(choices) === 'panels' ? 'plain' : 'pocket');
+export const reachFor = (choices: Box): (typeof REACHES)[number] => choices.zipReach ?? (boxingOf(choices) === 'panels' ? 'back' : 'corners');
+export const endsFor = (choices: Box): (typeof ZIP_ENDS)[number] => choices.zipEnds ?? (boxingOf(choices) === 'panels' ? 'plain' : 'pocket');
 
-const welted = ({ edge }: Boxed): boolean => edge === 'welt';
-const zipped = (choices: Boxed): boolean => closingOf(choices) === 'zip';
-const opens = (choices: Boxed): boolean => closingOf(choices) !== 'hand';
+const welted = ({ edge }: Box): boolean => edge === 'welt';
+const zipped = (choices: Box): boolean => closingOf(choices) === 'zip';
+const opens = (choices: Box): boolean => closingOf(choices) !== 'hand';
 
-const choice = choiceField<Boxed>;
-const length = lengthField<Boxed>;
+const choice = choiceField<Box>;
+const length = lengthField<Box>;
 const welt = { shown: welted };
 const closing = { group: 'closing' } as const;
 
 /** What the tray shows, in its order. */
-export const boxedFields: readonly Field<Boxed>[] = [
+export const boxFields: readonly Field<Box>[] = [
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
   choice('edge', 'Edge', { plain: 'plain', welt: 'welt', ridge: 'ridge' }),
   choice('weltOn', 'Welt on', { both: 'both plates', top: 'top only' }, welt),

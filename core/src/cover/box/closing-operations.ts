@@ -1,11 +1,11 @@
-import { given, type Figure } from '../../../kernel/figure';
-import { operation, type Operation } from '../../../piece/operation';
-import { minutesFor } from '../../../shop/minutes';
-import type { Closing, CoverRequest } from '../../contract';
-import type { Band } from '../../parts/band';
-import { openZip } from '../../parts/cover-operations';
-import type { PlaqueKind } from '../../parts/plaque';
-import { endsFor, type Boxed } from './choices';
+import { given, type Figure } from '../../kernel/figure';
+import { operation, type Operation } from '../../piece/operation';
+import { minutesFor } from '../../shop/minutes';
+import type { Closing, CoverRequest } from '../contract';
+import type { Band } from '../parts/band';
+import { openZip } from '../parts/cover-operations';
+import type { PlaqueKind } from '../parts/plaque';
+import { endsFor, type Box } from './choices';
 
 const SLIDER = 'Slider on, and a stop sewn across each end, before the plaque is closed in.';
 const MEASURE = 'Measure the finished plaque against the boxing and trim it to match, to the millimetre.';
@@ -20,7 +20,7 @@ const MAKE: Record<PlaqueKind, string> = {
 };
 
 export interface ClosingWork {
-  readonly choices: Boxed;
+  readonly choices: Box;
   readonly request: CoverRequest;
   readonly band: Band;
   readonly closing: Closing;

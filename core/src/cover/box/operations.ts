@@ -1,15 +1,15 @@
-import { given, type Figure } from '../../../kernel/figure';
-import { operation, type Operation } from '../../../piece/operation';
-import type { Piece } from '../../../piece/piece';
-import type { Seam } from '../../../piece/seam';
-import { minutesFor } from '../../../shop/minutes';
-import type { Closing, CoverRequest } from '../../contract';
-import type { Band } from '../../parts/band';
-import { clipEvery, cornersOf } from '../../parts/corners';
-import { cutCover, dress, insertCore } from '../../parts/cover-operations';
-import type { Added } from '../../parts/extras';
-import { tubeMark } from '../../parts/wide';
-import type { Boxed } from './choices';
+import { given, type Figure } from '../../kernel/figure';
+import { operation, type Operation } from '../../piece/operation';
+import type { Piece } from '../../piece/piece';
+import type { Seam } from '../../piece/seam';
+import { minutesFor } from '../../shop/minutes';
+import type { Closing, CoverRequest } from '../contract';
+import type { Band } from '../parts/band';
+import { clipEvery, cornersOf } from '../parts/corners';
+import { cutCover, dress, insertCore } from '../parts/cover-operations';
+import type { Added } from '../parts/extras';
+import { tubeMark } from '../parts/wide';
+import type { Box } from './choices';
 import { lastOperations, plaqueOperations, type ClosingWork } from './closing-operations';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
@@ -19,8 +19,8 @@ const CUTTING = {
   notch: 'Notch centres, corners and zip ends on plates and boxing, on both edges of the boxing.',
 };
 
-export interface BoxedWork {
-  readonly choices: Boxed;
+export interface BoxWork {
+  readonly choices: Box;
   readonly request: CoverRequest;
   readonly pieces: readonly Piece[];
   readonly plates: Plates;
@@ -32,7 +32,7 @@ export interface BoxedWork {
 }
 
 /** Clips in each rounded corner so that none opens or overlaps more than the shop allows. */
-function clipsPerCorner({ request: { sewn, sizes, assume }, band }: BoxedWork): number {
+function clipsPerCorner({ request: { sewn, sizes, assume }, band }: BoxWork): number {
   if (band.panels) return 0;
   const arc = sewn.segments.find((segment) => segment.edge === 'corner');
   if (!arc || arc.kind !== 'arc') return 1;
@@ -43,7 +43,7 @@ const ids = (...of: readonly (Piece | null | undefined)[]): string[] => [...new 
 const many = (count: number, one: string, more: string): string => (count === 1 ? one : `${count} ${more}`);
 
 /** What is made up before anything is joined: plates of several pieces, the boxing, the welt. */
-function makingUp(work: BoxedWork, sew: ClosingWork['sew']): Operation[] {
+function makingUp(work: BoxWork, sew: ClosingWork['sew']): Operation[] {
   const { request, plates, welts, band } = work;
   const corners = cornersOf(request.sewn);
   const inner = corners.filter((corner) => corner.inner).length;
@@ -129,7 +129,7 @@ function makingUp(work: BoxedWork, sew: ClosingWork['sew']): Operation[] {
 
 /** The ridge: each seam turned to the boxing and top-stitched beside it. */
 function ridges(
-  { choices, request: { assume }, plates, band, seams, closing }: BoxedWork,
+  { choices, request: { assume }, plates, band, seams, closing }: BoxWork,
   sew: ClosingWork['sew'],
 ): Record<'panels' | 'top' | 'bottom' | 'byHand', Operation[]> {
   if (choices.edge !== 'ridge') return { panels: [], top: [], bottom: [], byHand: [] };
@@ -173,7 +173,7 @@ function ridges(
 }
 
 /** The sewing of a boxed cover, in an order that keeps every later seam reachable. */
-export function boxedOperations(work: BoxedWork): Operation[] {
+export function boxOperations(work: BoxWork): Operation[] {
   const { choices, request, plates, band, seams, closing, extras } = work;
   const { assume, sewn, sizes, marks } = request;
   const run = (names: readonly string[]): number =>

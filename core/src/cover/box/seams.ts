@@ -1,8 +1,8 @@
-import type { Piece } from '../../../piece/piece';
-import { seamsOn, type Seam, type SeamDraft, type Stretch } from '../../../piece/seam';
-import type { CoverRequest } from '../../contract';
-import { runOf, type Band } from '../../parts/band';
-import type { Boxed } from './choices';
+import type { Piece } from '../../piece/piece';
+import { seamsOn, type Seam, type SeamDraft, type Stretch } from '../../piece/seam';
+import type { CoverRequest } from '../contract';
+import { runOf, type Band } from '../parts/band';
+import type { Box } from './choices';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
 
@@ -17,8 +17,8 @@ function runs(band: Band, { bottom }: Plates, { sewn }: CoverRequest): { readonl
 }
 
 /** The seams of a boxed cover, in the order in which they are sewn. */
-export function boxedSeams(
-  choices: Boxed,
+export function boxSeams(
+  choices: Box,
   request: CoverRequest,
   band: Band,
   plates: Plates,

@@ -1,16 +1,16 @@
-import { grow } from '../../../geometry/offset';
-import { perimeter } from '../../../geometry/outline';
-import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
-import { issue, type Issue } from '../../../kernel/issue';
-import type { Piece } from '../../../piece/piece';
-import type { Slope } from '../../../piece/sizes';
-import type { CoverRequest } from '../../contract';
-import type { Band } from '../../parts/band';
-import { clothPiece } from '../../parts/cloth-piece';
-import { slantedPlate } from '../../parts/panels';
-import { domedPlate, plateMarks } from '../../parts/plate';
-import { piecedPlate, usableFigure, wholePlate, type Plate } from '../../parts/wide';
-import type { Boxed } from './choices';
+import { grow } from '../../geometry/offset';
+import { perimeter } from '../../geometry/outline';
+import { given, law, plus, sum, type Figure } from '../../kernel/figure';
+import { issue, type Issue } from '../../kernel/issue';
+import { isNotch, type Mark, type Piece } from '../../piece/piece';
+import type { Slope } from '../../piece/sizes';
+import type { CoverRequest } from '../contract';
+import type { Band } from '../parts/band';
+import { clothPiece } from '../parts/cloth-piece';
+import { slantedPlate } from '../parts/panels';
+import { domedPlate, plateMarks } from '../parts/plate';
+import { piecedPlate, usableFigure, wholePlate, type Plate } from '../parts/wide';
+import type { Box } from './choices';
 
 /** What goes on the top and on the bottom: one cut twice, unless they differ. */
 export interface Plates {
@@ -21,7 +21,7 @@ export interface Plates {
   readonly problems: readonly Issue[];
 }
 
-const notches = (piece: Piece): Piece => ({ ...piece, remark: `${piece.marks.length} notches` });
+const notches = (piece: Piece): Piece => ({ ...piece, remark: `${piece.marks.filter(isNotch).length} notches` });
 
 /** One plate of two that differ. */
 const single = (one: Piece, which: 'top' | 'bottom'): Piece => ({
@@ -61,7 +61,7 @@ function unwelted({ sizes, sewn }: CoverRequest, plate: Piece): Piece {
 }
 
 /** A plate as its cloth allows: whole, or where it is wider and the choice is so, of a middle and two sides. */
-function asCut(plate: Piece, easedMm: number, choices: Boxed, request: CoverRequest): { readonly plate: Plate; readonly problems: Issue[] } {
+function asCut(plate: Piece, easedMm: number, choices: Box, request: CoverRequest): { readonly plate: Plate; readonly problems: Issue[] } {
   const whole = { plate: wholePlate(plate, easedMm), problems: [] };
   if (plate.material.kind !== 'cloth') return whole;
   const { usableMm, railroaded } = request.cloth(plate.material.slot);
@@ -86,7 +86,7 @@ export interface FlatPlates {
 }
 
 /** The plates of a boxed cover: alike, or apart where the cushion slopes, one face is crowned, one is welted with a flange of its own, or the bottom is of another cloth. */
-export function flatPlates(choices: Boxed, request: CoverRequest, band: Band): FlatPlates {
+export function flatPlates(choices: Box, request: CoverRequest, band: Band, chalked: readonly Mark[]): FlatPlates {
   const { sizes, dome, cloth } = request;
   const allowance = sizes.flange ?? sizes.seam;
   const flat = clothPiece('main', {
@@ -98,7 +98,7 @@ export function flatPlates(choices: Boxed, request: CoverRequest, band: Band): F
     height: sizes.cut.depth,
     outline: request.cut,
     sewn: request.sewn,
-    marks: plateMarks(request, band.zip),
+    marks: [...plateMarks(request, band.zip), ...chalked],
   });
   const over = sizes.slope ? sloping(request, sizes.slope, flat) : flat;
   const made = dome ? domedPlate(over, dome.outline, allowance) : { plate: over, eased: null };
@@ -122,7 +122,7 @@ export function flatPlates(choices: Boxed, request: CoverRequest, band: Band): F
 }
 
 /** The plates as their cloths allow; `bottom` with the lines of what is sewn onto it. */
-export function platesOf(flat: FlatPlates, bottom: Piece, choices: Boxed, request: CoverRequest): Plates {
+export function platesOf(flat: FlatPlates, bottom: Piece, choices: Box, request: CoverRequest): Plates {
   const top = asCut(flat.top, flat.topEased, choices, request);
   const under = flat.top === flat.bottom && flat.bottom === bottom ? top : asCut(bottom, flat.bottomEased, choices, request);
   return { top: top.plate, bottom: under.plate, eased: flat.eased, problems: under === top ? top.problems : [...top.problems, ...under.problems].slice(0, 1) };

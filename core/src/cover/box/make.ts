@@ -1,0 +1,205 @@
+import { edgeSpans, perimeter } from '../../geometry/outline';
+import { given, law, type Figure } from '../../kernel/figure';
+import { issue, type Issue } from '../../kernel/issue';
+import type { Mark, Piece } from '../../piece/piece';
+import { seamProblems, type Stretch } from '../../piece/seam';
+import type { AssumptionKey } from '../../shop/assumptions';
+import type { Closing, Cover, CoverRequest } from '../contract';
+import type { Band } from '../parts/band';
+import { makeBand, type RollMarks } from '../parts/boxing';
+import { extrasOf, type Added } from '../parts/extras';
+import { notionsFor, zipClosing } from '../parts/notions';
+import { makePanels } from '../parts/panels';
+import { makePlaque, type Plaque } from '../parts/plaque';
+import { tiesOf } from '../parts/plate';
+import { reachOf, REACH_WORDS } from '../parts/reach';
+import type { Plate } from '../parts/wide';
+import { boxingOf, closingOf, endsFor, reachFor, type Box } from './choices';
+import { boxOperations } from './operations';
+import { flatPlates, handOpening, platesOf } from './plates';
+import { boxSeams } from './seams';
+import { weltProblems, weltsFor } from './welts';
+
+/** A tie on the spot where the zip ends: neither lies flat. */
+function tieProblems(request: CoverRequest, { zip }: Band): Issue[] {
+  if (!zip) return [];
+  const total = perimeter(request.sewn);
+  const clear = request.assume('jointClearMm');
+  const apart = (a: number, b: number): number => {
+    const d = (((a - b) % total) + total) % total;
+    return Math.min(d, total - d);
+  };
+  // A zip meant to pass its ties runs beyond each by less than the joins keep clear.
+  const near = tiesOf(request).some((tie) => [zip.startMm, zip.endMm].some((end) => apart(tie, end) < Math.min(clear, request.assume('zipPastTieMm')) - 1e-6));
+  return near ? [issue('warning', 'tie-near-zip-end', 'marks', { clearMm: clear })] : [];
+}
+
+type Chosen = (name: string, entered: number | undefined, key: AssumptionKey) => Figure;
+const chooser =
+  ({ assume }: CoverRequest): Chosen =>
+  (name, entered, key) =>
+    entered === undefined ? given(name, assume(key), 'shop') : given(name, entered, 'entered');
+
+/** The allowances of the band's two seams: a welted one takes the welt's flange. */
+function allowances(choices: Box, { sizes: { seam, flange } }: CoverRequest): { readonly lower: Figure; readonly upper: Figure } {
+  return { upper: flange ?? seam, lower: choices.weltOn === 'top' ? seam : (flange ?? seam) };
+}
+
+/** Makes the plaque for an opening in a band of a height. */
+function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (opening: Figure, end: Figure, height: Figure) => Plaque {
+  const chosen = chooser(request);
+  const hooked = closingOf(choices) === 'hook-and-loop';
+  const shop = (name: string, key: AssumptionKey): Figure => given(name, request.assume(key), 'shop');
+  return (opening, end, height) =>
+    makePlaque({
+      kind: hooked ? 'hook-and-loop' : (choices.plaque ?? 'slit'),
+      opening,
+      end,
+      height,
+      ...allowances(choices, request),
+      seam: request.sizes.seam,
+      zipWidth: hooked ? shop('tape', 'hookTapeMm') : chosen('zip', choices.zipWidthMm, 'zipWidthMm'),
+      teeth:
+        choices.teethMm === undefined
+          ? law('teeth', '{0} ÷ 2', [height], (h = 0) => h / 2)
+          : given('teeth', Math.min(choices.teethMm, height.value), 'entered'),
+      gap: shop('teeth to edge', 'teethGapMm'),
+      lap: shop('lap', 'zipLapMm'),
+      turnIn: shop('joined', 'zipTurnMm'),
+      stripMm,
+      trimOffMm: request.assume('trimOffMm'),
+    });
+}
+
+/** The boxing with its zip plaque: panels round a wedge, else strips wrapped round or panels. */
+function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): Band {
+  const { sizes, sewn, assume } = request;
+  const chosen = chooser(request);
+  const cloth = request.cloth('boxing');
+  const alongRoll = cloth.railroaded || choices.strips === 'along';
+  const stripMm = alongRoll ? Infinity : cloth.usableMm;
+  const plaque = plaqueMaker(choices, request, stripMm);
+  const byHand = closingOf(choices) === 'hand';
+  const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
+  const shared = { ...allowances(choices, request), handOpening: handOpening(request, back), stripMm, trimOffMm: assume('trimOffMm') };
+  const band = sizes.slope
+    ? makePanels({
+        ...shared,
+        sewn,
+        sizes,
+        slope: sizes.slope,
+        zipWidth: chosen('zip', choices.zipWidthMm, 'zipWidthMm'),
+        plaque: byHand ? null : (opening, height) => plaque(opening, sizes.seam, height),
+      })
+    : makeBand({
+        ...shared,
+        sewn,
+        round: request.round,
+        cutHeight: sizes.boxingCut,
+        seam: sizes.seam,
+        panels: boxingOf(choices) === 'panels',
+        opened: byHand
+          ? null
+          : {
+              plaque: (opening, end) => plaque(opening, end, sizes.sewn.height),
+              reached: reachOf(reachFor(choices), {
+                sewn,
+                sewnWidth: sizes.sewn.width,
+                round: request.round,
+                zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
+                zipShort: chosen('short of the corner', choices.zipShortMm, 'zipShortMm'),
+                tiesMm: tiesOf(request),
+                pastTie: given('past a tie', assume('zipPastTieMm'), 'shop'),
+              }),
+            },
+        ends: {
+          kind: endsFor(choices),
+          pocket: chosen('pocket', choices.zipPocketMm, 'zipPocketMm'),
+          hem: given('hem', assume('endHemMm'), 'shop'),
+          lap: given('lap', assume('endLapMm'), 'shop'),
+          placketLength: given('placket', assume('placketMm'), 'shop'),
+        },
+        roll,
+        tiesMm: tiesOf(request),
+        jointClearMm: assume('jointClearMm'),
+      });
+  if (choices.strips !== 'along' || cloth.railroaded) return band;
+  // The band's edges name their pieces by id, so that turning the pieces changes nothing in them.
+  const along = (piece: Piece): Piece => ({ ...piece, alongRoll: true });
+  return { ...band, boxing: band.boxing.map(along), plaque: band.plaque && { ...band.plaque, pieces: band.plaque.pieces.map(along) } };
+}
+
+/** Whether the core goes in through the opening: soft foam is bagged, what cannot be squeezed needs the whole of its smaller side and both corners open. */
+function openingProblems({ sizes, sewn, contents, assume }: CoverRequest, { clear, opening }: Band): Issue[] {
+  const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
+  const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
+  const bagged = smaller * assume('softCoreOpening');
+  const short = contents.stiff ? opening.value < Math.max(smaller, back + 2 * assume('zipReturnMm')) - 1e-6 : clear.value < bagged - 1e-6;
+  const neededMm = contents.stiff ? Math.max(smaller, back + 2 * assume('zipReturnMm')) : bagged;
+  return short
+    ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReach', { openingMm: contents.stiff ? opening.value : clear.value, neededMm })]
+    : [];
+}
+
+/** The extras on a bottom plate that is cut in parts: the middle one carries what is sewn onto the plate. */
+function carriedBy(extras: Added, whole: Piece, { pieces: [carrier = whole] }: Plate): Added {
+  if (carrier.id === whole.id) return extras;
+  const id = (one: string): string => (one === whole.id ? carrier.id : one);
+  const onto = (stretches: readonly Stretch[]): Stretch[] => stretches.map((stretch) => ({ ...stretch, piece: id(stretch.piece) }));
+  return {
+    ...extras,
+    seams: extras.seams.map((seam) => ({ ...seam, first: onto(seam.first), second: onto(seam.second) })),
+    operations: extras.operations.map((step) => ({ ...step, pieces: step.pieces.map(id) })),
+  };
+}
+
+/** How the cover is closed, with what it takes. */
+function closingFor(choices: Box, { sizes, assume }: CoverRequest, { opening }: Band): Closing {
+  switch (closingOf(choices)) {
+    case 'hand':
+      return { kind: 'hand', opening };
+    case 'hook-and-loop':
+      return { kind: 'hook-and-loop', opening, tape: opening };
+    case 'zip':
+      return zipClosing(opening, sizes.slope ? REACH_WORDS.back : REACH_WORDS[reachFor(choices)], assume);
+  }
+}
+
+/** What is chalked on a boxed cover besides: on its plates, and along both edges of its band. */
+export interface Chalked {
+  readonly plate: readonly Mark[];
+  readonly roll: RollMarks;
+}
+
+/** A boxed cover: two plates, a band between them, and how it is opened. */
+export function makeBox(choices: Box, request: CoverRequest, chalked: Chalked | null = null): Cover {
+  const band = bandFor(choices, request, chalked?.roll ?? null);
+  const bandPieces = [...band.boxing, ...(band.plaque?.pieces ?? []), ...band.plackets];
+  const flat = flatPlates(choices, request, band, chalked?.plate ?? []);
+  const added = extrasOf({ choices, request, bottom: flat.bottom, bandIds: bandPieces.map(({ id }) => id) });
+  const plates = platesOf(flat, added.bottom, choices, request);
+  const extras = carriedBy(added, added.bottom, plates.bottom);
+  const welts = weltsFor(choices, request);
+  const rings = [...new Set([welts?.top.piece, welts?.bottom?.piece].filter((piece) => piece !== undefined))];
+  const plain = [...new Set([...plates.bottom.pieces, ...plates.top.pieces])];
+  const pieces = [...plain, ...bandPieces, ...rings, ...extras.pieces];
+  const seams = boxSeams(choices, request, band, plates, welts, extras.seams, pieces);
+  const closing = closingFor(choices, request, band);
+  return {
+    pieces,
+    seams,
+    closings: [closing],
+    notions: [...notionsFor([closing], rings, seams, request.cloth('main').thicknessMm, request.assume), ...extras.notions],
+    operations: boxOperations({ choices, request, pieces, plates, welts, band, seams, closing, extras }),
+    eased: plates.eased,
+    problems: [
+      ...band.problems,
+      ...tieProblems(request, band),
+      ...plates.problems,
+      ...openingProblems(request, band),
+      ...weltProblems(choices, request),
+      ...extras.problems,
+      ...seamProblems(seams),
+    ],
+  };
+}

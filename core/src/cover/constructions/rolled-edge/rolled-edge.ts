@@ -1,0 +1,181 @@
+import { perimeter } from '../../../geometry/outline';
+import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import { minutesFor } from '../../../shop/minutes';
+import type { Box } from '../../box/choices';
+import { makeBox } from '../../box/make';
+import type { Construction, Cover, CoverRequest, Notion } from '../../contract';
+import { rollHeight, rollStitches, stitchMarks, tuftsOn, type Tufts } from '../../parts/stitched-edge';
+import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
+
+const refused = (why: string): Issue[] => [
+  issue('error', 'construction-not-for-outline', 'construction', { construction: 'rolled edge', why, instead: 'Take a boxed cover.' }),
+];
+
+const boxOf = ({ boxing, closing, seamMm }: RolledEdge): Box => ({
+  edge: 'plain',
+  closing: closing ?? 'hand',
+  ...(boxing ? { boxing } : {}),
+  ...(seamMm === undefined ? {} : { seamMm }),
+});
+
+/** What a boxing is cut higher by, where an easier roll is wanted. */
+const easier = ({ height }: RolledEdge, { assume }: Pick<CoverRequest, 'assume'>): Figure | null =>
+  height === 'easier' ? given('for an easier roll', assume('easierRollMm'), 'shop') : null;
+
+interface Stitching {
+  readonly tufts: Tufts;
+  readonly stitchesMm: readonly number[];
+  readonly pitch: Figure;
+  readonly inset: Figure;
+}
+
+function stitchingOf({ rollPitchMm, rollInsetMm, tufts, tuftMm }: RolledEdge, { sewn, assume }: CoverRequest): Stitching {
+  const pitch = rollPitchMm === undefined ? given('stitch to stitch', assume('rollPitchMm'), 'shop') : given('stitch to stitch', rollPitchMm, 'entered');
+  const inset = rollInsetMm === undefined ? given('in from the seam', assume('rollInsetMm'), 'shop') : given('in from the seam', rollInsetMm, 'entered');
+  return {
+    tufts: tuftsOn(sewn, tufts ?? 'square', tuftMm ?? assume('tuftEveryMm'), assume('tuftClearMm')),
+    stitchesMm: rollStitches(sewn, pitch.value),
+    pitch,
+    inset,
+  };
+}
+
+const KNOTS = {
+  each: 'knot each stitch by itself',
+  third: 'draw up and knot every third stitch',
+  fourth: 'draw up and knot every fourth stitch',
+} as const;
+
+/** Tufting and rolling: what is done to the filled cushion, whether its cover is new or an old one. */
+function stitchingOperations(choices: RolledEdge, request: CoverRequest, { tufts, stitchesMm, pitch, inset }: Stitching): Operation[] {
+  const { assume, sewn, sizes } = request;
+  const count = tufts.at.length;
+  const buttons = choices.tuftWith === 'button';
+  const spacing = (mm: number): Figure => given('from tuft to tuft', mm, 'counted');
+  const high = given('roll, high', rollHeight(sizes.finished.height.value), 'counted');
+  return [
+    ...(count
+      ? [
+          operation({
+            id: 'fix/tufts',
+            phase: 'fix',
+            text: `Set ${count} tufts from the middle outwards, {0} apart across and {1} deep, the first row half of that in: twine through to the other face and back, ${buttons ? 'a button' : 'a crossed stitch'} on both faces, all drawn to one depth and knotted.`,
+            figures: [spacing(tufts.acrossMm), spacing(tufts.deepMm)],
+            cautions: ['The needle goes through square to the face: the tuft underneath lies under the one on top.'],
+            minutes: minutesFor('hand', 0, 3 * count, assume),
+            needs: 'hand',
+            after: ['fill/dress'],
+          }),
+        ]
+      : []),
+    operation({
+      id: 'fix/roll',
+      phase: 'fix',
+      text: `Work the filling out to the edge and stitch the roll along both edges, ${stitchesMm.length} stitches each: {0} long, {1} from one to the next, {2} in from the seam on plate and boxing; ${KNOTS[choices.knotted ?? 'each']}. It stands {3} high.`,
+      figures: [given('stitch', assume('rollStitchMm'), 'shop'), pitch, inset, high],
+      cautions: ['The pitch is evened on each side so that a stitch falls on every corner.', 'Where a zip lies, catch the plaque’s cloth, never the teeth.'],
+      minutes: minutesFor('hand', 2 * perimeter(sewn), 0, assume),
+      needs: 'hand',
+      after: ['fix/tufts', 'fill/dress'],
+    }),
+  ];
+}
+
+/** Twine for the tufts and the roll, and the buttons. */
+function stitchingNotions(choices: RolledEdge, { sizes, round, assume }: CoverRequest, { tufts }: Stitching): Notion[] {
+  const count = given('tufts', tufts.at.length, 'counted', 'count');
+  const over = given('to knot', assume('tuftTwineMm'), 'shop');
+  const each = law('twine of a tuft', '2 × {0} + {1}', [sizes.finished.height, over], (h = 0, mm = 0) => 2 * h + mm);
+  const onFilled = true;
+  const twine = (name: string, amount: Figure): Notion => ({ ware: 'twine', name, sold: 'run', amount, onFilled });
+  return [
+    ...(tufts.at.length
+      ? [
+          twine(
+            'Twine for tufts',
+            law('twine', '{0} × {1}', [count, each], (n = 0, mm = 0) => n * mm),
+          ),
+        ]
+      : []),
+    ...(tufts.at.length && choices.tuftWith === 'button'
+      ? [{ ware: 'buttons', name: 'Tufting buttons', sold: 'count', amount: law('buttons', '2 × {0}', [count], (n = 0) => 2 * n, 'count'), onFilled } as const]
+      : []),
+    twine(
+      'Twine for the roll',
+      law('twine', '{0} × 2 × {1}', [given('to one of roll', assume('rollTwineRatio'), 'shop', 'count'), round], (ratio = 0, mm = 0) => ratio * 2 * mm),
+    ),
+  ];
+}
+
+/** A boxed cover, tufted, its edges stitched into a roll. */
+export const rolledEdge: Construction<RolledEdge> = {
+  kind: 'rolled-edge',
+  name: 'Rolled-edge mattress',
+  idea: 'Boxed, tufted through, its edges stitched into a firm roll by hand; on an old cover too.',
+  words: ['rolled-edge', 'mattress'],
+  choiceWords: {
+    panels: { boxing: 'panels' },
+    zipped: { closing: 'zip' },
+    diamond: { tufts: 'diamond' },
+    untufted: { tufts: 'none' },
+    buttoned: { tuftWith: 'button' },
+  },
+  schema: rolledEdgeSchema,
+  defaults: () => ({ kind: 'rolled-edge' }),
+  fields: rolledEdgeFields,
+  slots: ['bottom', 'boxing'],
+  suits: ({ sloping }) => (sloping ? refused('a roll runs level, and a wedge does not') : []),
+  cutSizes(choices, request) {
+    const more = easier(choices, request);
+    return more ? { boxingCut: sum('boxing, cut', request.sizes.boxingCut, plus(more)) } : {};
+  },
+  make(choices, request): Cover {
+    const { sizes } = request;
+    const more = easier(choices, request);
+    const height = more ? sum('sewn height', sizes.sewn.height, plus(more)) : sizes.sewn.height;
+    const stitching = stitchingOf(choices, request);
+    const { tufts, stitchesMm, inset } = stitching;
+    const cover = makeBox(
+      boxOf(choices),
+      { ...request, sizes: { ...sizes, sewn: { ...sizes.sewn, height } } },
+      { plate: stitchMarks(request.sewn, tufts, stitchesMm, inset.value), roll: { alongMm: stitchesMm, insetMm: inset.value } },
+    );
+    const marked = cover.pieces.filter(({ marks }) => marks.some(({ kind }) => kind === 'tuft' || kind === 'roll'));
+    const chalk = operation({
+      id: 'cut/chalk',
+      phase: 'cut',
+      text: 'Chalk the tufts on both plates and the stitches of the roll on plates and boxing, opposite each other; on a plaque once it is made up.',
+      pieces: marked.map(({ id }) => id),
+      minutes: minutesFor('cut', 0, marked.reduce((count, { marks, countPerCushion }) => count + marks.length * countPerCushion, 0) / 4, request.assume),
+      needs: 'table',
+      after: ['cut/cover'],
+    });
+    return {
+      ...cover,
+      notions: [...cover.notions, ...stitchingNotions(choices, request, stitching)],
+      operations: [...cover.operations, chalk, ...stitchingOperations(choices, request, stitching)],
+    };
+  },
+  profile: (_choices, { sewn }) => ({
+    kind: 'band',
+    heightMm: sewn.height.value,
+    crownedFaces: null,
+    domes: true,
+    onBoard: false,
+    welt: null,
+    modelled: true,
+  }),
+  lines: ({ boxing }) => ({ top: 'roll', bottom: 'roll', corners: boxing === 'panels', softFront: false }),
+  traits: ({ closing }) => ({
+    zip: closing === 'zip' ? 'along the back' : '',
+    washable: false,
+    edge: 'a firm stitched roll round both faces',
+    hard: 'Hours by hand: tufts to one depth, stitches of one length along both edges.',
+  }),
+  says: ({ tufts, closing }) =>
+    [{ square: 'tufted', diamond: 'tufted in a diamond', none: '' }[tufts ?? 'square'], closing === 'zip' ? 'with a zip' : 'closed by hand']
+      .filter(Boolean)
+      .join(', '),
+};
