@@ -16,6 +16,7 @@ describe('felt round a spring unit of 600 × 500 × 120', () => {
       core,
       demoShop(),
       shipped,
+      null,
     );
     expect(pieces.map(({ id, width, height, material }) => [id, width.value, height.value, material])).toEqual([
       ['felt-2-first', 1465, 500, { kind: 'filling', filling: 'mole-felt', thicknessMm: 10 }],
@@ -24,6 +25,6 @@ describe('felt round a spring unit of 600 × 500 × 120', () => {
   });
 
   it('is none without springs', () => {
-    expect(feltPieces([{ grade: 'wren-28', thicknessMm: 150 }], core, demoShop(), shipped)).toEqual([]);
+    expect(feltPieces([{ grade: 'wren-28', thicknessMm: 150 }], core, demoShop(), shipped, null)).toEqual([]);
   });
 });

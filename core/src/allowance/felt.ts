@@ -9,20 +9,28 @@ import type { Layer } from './foam';
 
 /**
  * Felt round each spring unit, both ways: first round its width, as wide as the unit is deep; then round its depth and over the first, as wide as the unit is. The shop's felt is the
- * one nearest to the usual thickness. None without springs, or where the shop has no felt.
+ * one nearest to the thickness asked for, or to the usual one. None where the shop has no felt, and none without springs unless felt is asked for: then round the whole core.
  */
-export function feltPieces(layers: readonly Layer[], core: Sizes['core'], shop: Shop, assume: Constants): Piece[] {
+export function feltPieces(
+  layers: readonly Layer[],
+  core: Sizes['core'],
+  shop: Shop,
+  assume: Constants,
+  asked: { readonly mm: number | null } | null,
+): Piece[] {
   const felts = shop.document.fillings.filter(({ kind }) => kind === 'felt').flatMap((felt) => felt.thicknessesMm.map((mm) => ({ felt, mm })));
-  const [usual] = felts.sort((a, b) => Math.abs(a.mm - assume('feltMm')) - Math.abs(b.mm - assume('feltMm')));
+  const thickMm = asked?.mm ?? assume('feltMm');
+  const [usual] = felts.sort((a, b) => Math.abs(a.mm - thickMm) - Math.abs(b.mm - thickMm));
   if (!usual) return [];
   const lap = given('lap', assume('feltLapMm'), 'shop');
-  const felt = given('felt', usual.mm, 'material');
-  const units = layers.flatMap((layer, i) => {
+  const felt = asked?.mm ? given('felt', asked.mm, 'entered') : given('felt', usual.mm, 'material');
+  const springs = layers.flatMap((layer, i) => {
     const stock = shop.stock(layer.grade);
     return stock && !isFoam(stock) && stock.kind === 'spring' ? [{ ...layer, index: i + 1 }] : [];
   });
+  const units = springs.length || !asked ? springs : [{ thicknessMm: core.height.value, index: 1 }];
   return units.flatMap(({ thicknessMm, index }): Piece[] => {
-    const high = given('spring unit, high', thicknessMm, 'entered');
+    const high = given('unit, high', thicknessMm, 'entered');
     const first = law('felt', '2 × ({0} + {1})', [core.width, high], (w = 0, h = 0) => 2 * (w + h));
     const second = law('felt', '2 × ({0} + {1}) + 4 × {2}', [core.depth, high, felt], (d = 0, h = 0, f = 0) => 2 * (d + h) + 4 * f);
     const strip = (way: 'first' | 'second', round: Figure, wide: Figure): Piece => {
@@ -33,7 +41,7 @@ export function feltPieces(layers: readonly Layer[], core: Sizes['core'], shop: 
         role: 'felt',
         label: `felt, ${way} way round`,
         part: { index: way === 'first' ? 1 : 2, of: 2 },
-        material: { kind: 'filling', filling: usual.felt.id, thicknessMm: usual.mm },
+        material: { kind: 'filling', filling: usual.felt.id, thicknessMm: felt.value },
         width,
         height: wide,
         outline: rectangleOutline(width.value, wide.value),

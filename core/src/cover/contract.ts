@@ -7,6 +7,7 @@ import type { ClothSlot } from '../piece/material-ref';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
+import type { StaplePlan } from '../piece/staples';
 import type { GivenSize, Sizes } from '../piece/sizes';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
 import type { OutlineMark } from '../template/marks';
@@ -30,6 +31,10 @@ export interface Contents {
   readonly layers: number;
   /** Springs are never bagged or compressed. */
   readonly sprung: boolean;
+  /** Places where foam would lie on springs. */
+  readonly foamOnSprings: number;
+  /** The top layer runs down over the front. */
+  readonly overFront: boolean;
   /** Goes in as it is, never squeezed through a short opening: springs, compressed slab, a glued-up block. */
   readonly stiff: boolean;
   /** A soft insert by itself, such as feather: pushed in by hand. */
@@ -84,6 +89,8 @@ export interface Cover {
   readonly closings: readonly Closing[];
   readonly notions: readonly Notion[];
   readonly operations: readonly Operation[];
+  /** Where it is stapled, and in which order; only where it is. */
+  readonly staples?: StaplePlan | null;
   /** What a domed plate has more than its band, eased in as it is sewn; null for flat plates. */
   readonly eased: Figure | null;
   readonly problems: readonly Issue[];
@@ -191,6 +198,8 @@ export interface Construction<C extends Choices = Choices> {
   flange?(choices: C): { readonly mm: number; readonly edges: 1 | 2 } | null;
   /** How large its plate and its band are cut, where that is not as the sizes have it. */
   cutSizes?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Partial<Pick<Sizes, 'cut' | 'boxingCut'>>;
+  /** Asks for felt round the springs, or round the whole core where there are none: so thick, or null for the shop's usual one. */
+  felt?(choices: C): { readonly mm: number | null };
   make(choices: C, request: CoverRequest): Cover;
   profile(choices: C, sizes: Sizes, assume: Constants): EdgeProfile;
   /** The lines it leaves on the closed cushion, for drawing it. */

@@ -10,8 +10,12 @@ import { block } from './constructions/block/block';
 import { blockSchema } from './constructions/block/choices';
 import { foldedCornerSchema } from './constructions/folded-corner/choices';
 import { foldedCorner } from './constructions/folded-corner/folded-corner';
+import { pullOver } from './constructions/pull-over/pull-over';
+import { pullOverSchema } from './constructions/pull-over/choices';
 import { rolledEdge } from './constructions/rolled-edge/rolled-edge';
 import { rolledEdgeSchema } from './constructions/rolled-edge/choices';
+import { sprung } from './constructions/sprung/sprung';
+import { sprungSchema } from './constructions/sprung/choices';
 import { waterfallSchema } from './constructions/waterfall/choices';
 import { waterfall } from './constructions/waterfall/waterfall';
 import { oneOfMany, type Choices, type Construction as ConstructionModule } from './contract';
@@ -24,8 +28,10 @@ export const CONSTRUCTIONS: readonly ConstructionModule[] = [
   oneOfMany(knifeEdge),
   oneOfMany(bolster),
   oneOfMany(drum),
+  oneOfMany(pullOver),
   oneOfMany(block),
   oneOfMany(rolledEdge),
+  oneOfMany(sprung),
 ];
 
 /** The choices of a cushion's construction in its document. */
@@ -36,8 +42,10 @@ export const constructionSchema = z.discriminatedUnion('kind', [
   knifeEdgeSchema,
   bolsterSchema,
   drumSchema,
+  pullOverSchema,
   blockSchema,
   rolledEdgeSchema,
+  sprungSchema,
 ]);
 export type Construction = z.infer<typeof constructionSchema>;
 

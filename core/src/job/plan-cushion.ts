@@ -260,7 +260,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
         const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion), shop);
         return cutLarger(piece, across, along);
       });
-  const felt = cushion.core.kept ? [] : feltPieces(cushion.core.layers, sizes.core, shop, assume);
+  const felt = cushion.core.kept ? [] : feltPieces(cushion.core.layers, sizes.core, shop, assume, construction.felt?.(cushion.construction) ?? null);
   const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : [...foams, ...felt]), ...wadding];
   const work = ordered(
     operationsFor(
@@ -320,6 +320,8 @@ function contentsOf({ core, seat }: Cushion, coreSize: Sizes['core'], shop: Shop
   return {
     layers: layers.length,
     sprung: kinds.includes('spring'),
+    overFront: layers[0]?.overFront ?? false,
+    foamOnSprings: kinds.filter((kind, i) => i > 0 && [kind, kinds[i - 1]].sort().join() === 'foam,spring').length,
     stiff: kinds.includes('spring') || layers.some(({ grade }) => shop.grade(grade)?.family === 'slab') || isBlock(layers, coreSize),
     loose: kinds.length > 0 && kinds.every((kind) => kind === 'feather'),
     belongs: mark ? ` Core ${mark} goes in${pattern}.` : '',

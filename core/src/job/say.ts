@@ -106,6 +106,11 @@ const SENTENCES: Record<string, Speak> = {
   'split-too-narrow': (_, mm) => [`No cushion is narrower than ${mm('leastMm')}.`, 'Split it into fewer, or make the gap smaller.'],
   'split-widths-do-not-add-up': (_, mm) => [`The widths make ${mm('sumMm')}, and beside the gaps there are ${mm('roomMm')}.`, 'Make them add up to the seat.'],
   'split-not-for-outline': () => ['A straight cut would leave this outline in loose parts.', 'Draw each cushion by its points instead.'],
+  'top-layer-not-over-front': () => [
+    'On a frame the top layer runs over the front and down, and the layers under it end that much short of it.',
+    'Choose *over the front* for the top layer under Build.',
+  ],
+  'no-springs-in-filling': () => ['There is no spring unit in the filling: the felt is reckoned round the whole core.', 'Choose a spring unit under Filling.'],
   'slot-not-named': (n) => [`The ${n('what')} is laid on the main cloth as long as no cloth of its own is chosen.`, 'Choose one under Cover, Cloths.'],
   'boxing-join-on-front': () => [
     'A boxing join falls on the front edge; no other place is long enough.',

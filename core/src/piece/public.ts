@@ -4,3 +4,4 @@ export * from './operation';
 export * from './piece';
 export * from './seam';
 export * from './sizes';
+export * from './staples';

@@ -32,8 +32,7 @@ export const boxShape = {
   wide: z.enum(['turn', 'pieced']).optional(),
   ...extrasShape,
 };
-const boxSchema = z.object(boxShape);
-export type Box = z.infer<typeof boxSchema>;
+export type Box = z.infer<z.ZodObject<typeof boxShape>>;
 
 /** How the boxing is made where nothing else is said. */
 export const boxingOf = ({ boxing }: Box): 'strip' | 'panels' => boxing ?? 'strip';

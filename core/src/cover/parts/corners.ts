@@ -40,3 +40,12 @@ export function clipEvery(outline: Outline, allowanceMm: number, openMm: number)
   const radii = inArcs(outline).segments.flatMap((segment) => (segment.kind === 'arc' && segment.edge !== 'corner' ? [segment.radius] : []));
   return radii.length && allowanceMm > 0 ? (Math.min(...radii) * openMm) / allowanceMm : null;
 }
+
+/** Whether an outline turns in anywhere: a band cannot be drawn over it. */
+export function turnsIn({ segments }: Outline): boolean {
+  return segments.some((segment, i) => {
+    const next = segments[(i + 1) % segments.length] as Segment;
+    const inwards = isCorner(segment, next) && cross(directionOn(segment, segmentLength(segment)), directionOn(next, 0)) < 0;
+    return inwards || (segment.kind === 'arc' && segment.sweep < 0);
+  });
+}

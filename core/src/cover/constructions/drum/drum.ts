@@ -1,31 +1,21 @@
-import { isCorner } from '../../../geometry/measure';
 import { outlineBounds, perimeter, rectangleOutline } from '../../../geometry/outline';
-import { cross } from '../../../geometry/point';
-import { directionOn, segmentLength, type Segment } from '../../../geometry/segment';
 import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import { PLAIN_PIECE, type Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
-import type { Closing, Construction, CoverRequest, Suitor } from '../../contract';
+import type { Closing, Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../parts/cloth-piece';
+import { turnsIn } from '../../parts/corners';
 import { cutCover, dress } from '../../parts/cover-operations';
 import { notionsFor } from '../../parts/notions';
+import { stapleClosing, staplePlan } from '../../parts/staple-plan';
 import { offsetOrNull, quarterMarks, quarterPlaces } from '../../parts/ring';
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
 
 const CUTTING = { cut: 'Cut the band first along the selvedge, then the plate and the flange', notch: 'Notch the quarters of the plate and of the band.' };
-
-/** Whether an outline turns in anywhere: a band cannot be drawn over it. */
-function turnsIn({ outline: { segments } }: Suitor): boolean {
-  return segments.some((segment, i) => {
-    const next = segments[(i + 1) % segments.length] as Segment;
-    const inwards = isCorner(segment, next) && cross(directionOn(segment, segmentLength(segment)), directionOn(next, 0)) < 0;
-    return inwards || (segment.kind === 'arc' && segment.sweep < 0);
-  });
-}
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', {
@@ -200,7 +190,7 @@ export const drum: Construction<Drum> = {
   fields: drumFields,
   slots: ['boxing', 'lining'],
   given: 'seat',
-  suits: (suitor) => (suitor.sloping ? refused('it slopes') : turnsIn(suitor) ? refused('it turns in on itself') : []),
+  suits: (suitor) => (suitor.sloping ? refused('it slopes') : turnsIn(suitor.outline) ? refused('it turns in on itself') : []),
   sizes: drumSizes,
   make({ boardMm }, request) {
     const { assume, core } = request;
@@ -221,11 +211,8 @@ export const drum: Construction<Drum> = {
         : []),
     ]);
     const boardLine = offsetOrNull(core, -assume('boardOverhangMm')) ?? core;
-    const round = given('round the board', perimeter(boardLine), 'counted');
-    const every = given('apart', assume('stapleEveryMm'), 'shop');
-    const closings: Closing[] = [
-      { kind: 'staples', round, count: law('staples', '{0} ÷ {1}, up to the next', [round, every], (mm = 0, e = 1) => Math.ceil(mm / e), 'count') },
-    ];
+    const staples = staplePlan(boardLine, assume('flangeWideMm') / 2, assume);
+    const closings: Closing[] = staples ? [stapleClosing(staples)] : [];
     return {
       pieces,
       seams,
@@ -235,6 +222,7 @@ export const drum: Construction<Drum> = {
         { ware: 'thin-foam', name: `Thin foam, ${Math.round(assume('boardOverhangMm'))} mm, as strip`, sold: 'run', amount: strip.width },
       ],
       operations: drumOperations(request, made, seams, pieces),
+      staples,
       eased: null,
       problems: [...(flange ? [] : [issue('error', 'board-too-small-for-flange', 'template', { flangeMm: assume('flangeWideMm') })]), ...seamProblems(seams)],
     };

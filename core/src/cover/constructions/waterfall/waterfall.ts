@@ -11,12 +11,13 @@ import type { Construction, CoverRequest } from '../../contract';
 import { clothPiece, stripEdge } from '../../parts/cloth-piece';
 import { TWO_ROUNDED } from '../../parts/corners';
 import { cutCover, dress, insertCore, openZip } from '../../parts/cover-operations';
+import { frontOf, type FrontAndRest } from '../../parts/front';
 import { widerThanCloth } from '../../parts/plate';
 import { notionsFor, zipClosing } from '../../parts/notions';
 import { makePlaque, type Plaque } from '../../parts/plaque';
 import { chosenWelt } from '../../parts/welt';
 import { waterfallFields, waterfallSchema, type Waterfall } from './choices';
-import { alike, frontOf, sideLine, waterfallPlate, type FrontAndRest, type WaterfallPlate } from './plate';
+import { alike, sideLine, waterfallPlate, type WaterfallPlate } from './plate';
 
 const CUTTING = {
   cut: 'Cut the plate in one, along the nap, then the side boxings and the plaque',

@@ -1,0 +1,222 @@
+import { growEdges, grow, type EdgeAmounts } from '../../../geometry/offset';
+import { outlineBounds, stationAt, type Outline } from '../../../geometry/outline';
+import type { Point } from '../../../geometry/point';
+import { arcAbout, line, segmentLength, type Segment } from '../../../geometry/segment';
+import { given, law, minus, plus, sum, type Figure } from '../../../kernel/figure';
+import type { Mark, Piece } from '../../../piece/piece';
+import type { Stretch } from '../../../piece/seam';
+import type { CoverRequest } from '../../contract';
+import { clothPiece } from '../../parts/cloth-piece';
+import { cornersOf } from '../../parts/corners';
+import type { FrontAndRest } from '../../parts/front';
+import { placeJoins, stripLengths } from '../../parts/joins';
+import { dropOf, frameEdge, underneath } from './sizes';
+import type { PullOver } from './choices';
+
+/** A quarter turn saves this much of its radius on a square corner: 2 − π/2. */
+const QUARTER_SAVED = 2 - Math.PI / 2;
+
+export interface PullOverPieces {
+  readonly plate: Piece;
+  /** The side band, in its parts from the front's right end round to its left. */
+  readonly band: readonly Piece[];
+  readonly dustCover: Piece | null;
+  /** The seam of plate and band as far as it is sewn: down both ends of the front to the frame's lower edge. */
+  readonly plateRun: Stretch;
+  readonly bandRun: readonly Stretch[];
+  readonly radius: Figure;
+  readonly tooNarrow: boolean;
+}
+
+/** The core's upper edge at the front: as chosen, at most the core's own height. */
+function radiusFor({ frontRadiusMm }: PullOver, { sizes: { core }, assume }: CoverRequest): Figure {
+  const chosen = frontRadiusMm === undefined ? given('front radius', assume('frontRadiusMm'), 'shop') : given('front radius', frontRadiusMm, 'entered');
+  return chosen.value <= core.height.value ? chosen : law('front radius', '{0}, the whole core', [core.height], (h = 0) => h);
+}
+
+/** The top panel: the frame's outline, its front running on over the edge and under. */
+function topPanel(request: CoverRequest, { front, rest }: FrontAndRest, drop: Figure, sewnDown: number): { readonly plate: Piece; readonly run: Stretch } {
+  const { sizes } = request;
+  const { seam } = sizes;
+  const [left, right] = [front.from, front.to];
+  const below = (p: Point, mm: number): Point => ({ x: p.x, y: p.y - mm });
+  const sewn: Outline = {
+    segments: [
+      line('front', below(left, drop.value), below(right, drop.value)),
+      line('corner', below(right, drop.value), right),
+      ...rest,
+      line('corner', left, below(left, drop.value)),
+    ],
+  };
+  const amounts: EdgeAmounts = { front: 0, right: seam.value, back: seam.value, left: seam.value, corner: seam.value };
+  const grown = growEdges(sewn, amounts);
+  const outline = grown.ok ? grown.outline : sewn;
+  const box = outlineBounds(outline);
+  const middle = { x: (left.x + right.x) / 2, y: left.y - drop.value };
+  const plate = clothPiece('main', {
+    id: 'plate',
+    role: 'plate',
+    label: 'top panel',
+    remark: 'runs on over the front and under',
+    width: law('top panel, cut', '{0} + 2 × {1}', [sizes.sewn.width, seam], () => box.maxX - box.minX),
+    height: law('top panel, cut', '{0} + {1} + {2}', [sizes.sewn.depth, seam, drop], () => box.maxY - box.minY),
+    outline,
+    sewn,
+    marks: [
+      { kind: 'centre-front', at: middle, outward: { x: 0, y: -1 } },
+      { kind: 'quarter', at: below(right, sewnDown), outward: { x: 1, y: 0 } },
+      { kind: 'quarter', at: below(left, sewnDown), outward: { x: -1, y: 0 } },
+      ...placesOn({ front, rest }).map(({ kind, at, outward }): Mark => ({ kind, at, outward })),
+    ],
+  });
+  return { plate, run: { piece: plate.id, from: below(right, sewnDown), to: below(left, sewnDown) } };
+}
+
+/** Centre back and corners of the sides and the back, mm from the front's right end, where they are on the outline. */
+function placesOn({ rest }: FrontAndRest): { readonly kind: Mark['kind']; readonly along: number; readonly at: Point; readonly outward: Point }[] {
+  const open: Outline = { segments: rest };
+  let along = 0;
+  const runs = rest.map((segment) => {
+    const from = along;
+    along += segmentLength(segment);
+    return { segment, from, to: along };
+  });
+  const backs = runs.filter(({ segment }) => segment.edge === 'back');
+  const middle = backs.length ? ((backs[0]?.from ?? 0) + (backs.at(-1)?.to ?? 0)) / 2 : along / 2;
+  const corners = cornersOf(open)
+    .map(({ start, end }) => (start + end) / 2)
+    .filter((mm) => mm > 1 && mm < along - 1);
+  return [
+    { kind: 'centre-back' as const, along: middle, ...stationAt(open, middle) },
+    ...corners.map((mm) => ({ kind: 'corner' as const, along: mm, ...stationAt(open, mm) })),
+  ];
+}
+
+/** One part of the side band, seen from outside; an end at the front is rounded above like the core. */
+function bandPart(
+  { sizes }: CoverRequest,
+  { id, label, part }: Pick<Piece, 'id' | 'label' | 'part'>,
+  run: Figure,
+  radiusMm: number,
+  rounded: { readonly left: boolean; readonly right: boolean },
+  heightMm: number,
+  trimMm: number,
+  marks: readonly Mark[],
+): Piece {
+  const { seam, boxingCut } = sizes;
+  const [w, h, r] = [run.value, heightMm, radiusMm];
+  const quarter = (cx: number, from: Point): Segment => arcAbout('corner', { x: cx, y: h - r }, from, Math.PI / 2);
+  const segments: Segment[] = [
+    line('front', { x: 0, y: 0 }, { x: w, y: 0 }),
+    ...(rounded.right
+      ? [line('right', { x: w, y: 0 }, { x: w, y: h - r }), quarter(w - r, { x: w, y: h - r })]
+      : [line('right', { x: w, y: 0 }, { x: w, y: h })]),
+    line('back', { x: rounded.right ? w - r : w, y: h }, { x: rounded.left ? r : 0, y: h }),
+    ...(rounded.left ? [quarter(r, { x: r, y: h }), line('left', { x: 0, y: h - r }, { x: 0, y: 0 })] : [line('left', { x: 0, y: h }, { x: 0, y: 0 })]),
+  ];
+  const sewn: Outline = { segments };
+  const cut = growEdges(sewn, { front: 0, right: seam.value, back: seam.value, left: seam.value, corner: seam.value });
+  return clothPiece('boxing', {
+    id,
+    label,
+    part,
+    role: 'band',
+    remark: 'left long underneath, trimmed at the end',
+    width: sum('side band, cut', run, plus(seam, 2)),
+    height: boxingCut,
+    outline: cut.ok ? cut.outline : sewn,
+    sewn,
+    marks,
+    trimMm,
+  });
+}
+
+/** The cover underneath that hides the staples: cut to the frame, turned in all round. */
+function dustCoverOf({ sizes, sewn, assume }: CoverRequest): Piece | null {
+  const turn = given('turned in', assume('dustTurnMm'), 'shop');
+  const inner = grow(sewn, -turn.value);
+  if (!inner.ok) return null;
+  return clothPiece('lining', {
+    id: 'dust-cover',
+    role: 'dust-cover',
+    label: 'dust cover',
+    remark: 'turned in all round',
+    face: 'hidden',
+    width: sizes.sewn.width,
+    height: sizes.sewn.depth,
+    outline: sewn,
+    sewn: inner.outline,
+  });
+}
+
+/** Top panel, side band and dust cover of a frame whose front is straight. */
+export function pullOverPieces(choices: PullOver, request: CoverRequest, front: FrontAndRest): PullOverPieces {
+  const { sizes, assume } = request;
+  const { seam } = sizes;
+  const frame = frameEdge(choices, assume);
+  const { line: toLine, hold } = underneath(assume);
+  const radius = radiusFor(choices, request);
+  const drop = dropOf(sizes.core.height, frame, assume);
+  const under = toLine.value + hold.value;
+  const edges = sizes.core.height.value + frame.value;
+  const { plate, run } = topPanel(request, front, drop, edges - QUARTER_SAVED * radius.value);
+  const restMm = front.rest.reduce((mm, segment) => mm + segmentLength(segment), 0);
+  const cloth = request.cloth('boxing');
+  const stripMm = cloth.railroaded ? Infinity : cloth.usableMm;
+  const places = placesOn(front);
+  const clear = assume('jointClearMm');
+  const ask = {
+    lengthMm: restMm,
+    stripMm,
+    seamMm: seam.value,
+    endMm: 0,
+    front: { from: 0, to: 0 },
+    crowded: [...places.filter(({ kind }) => kind === 'corner').map(({ along }) => along), 0, restMm].map((mm) => ({ from: mm - clear, to: mm + clear })),
+  };
+  const joins = placeJoins(ask);
+  const stops = [0, ...(joins?.at ?? []), restMm];
+  const lengths = stripLengths(ask, joins?.at ?? []);
+  const of = stops.length - 1;
+  const heightMm = drop.value;
+  const band = stops.slice(1).map((to, i): Piece => {
+    const from = stops[i] ?? 0;
+    const marks = places
+      .filter(({ along }) => along > from && along < to)
+      .map(({ kind, along }): Mark => ({ kind, at: { x: along - from, y: heightMm }, outward: { x: 0, y: 1 } }));
+    const ends: Mark[] = [
+      ...(i === 0 ? [{ kind: 'quarter', at: { x: 0, y: under }, outward: { x: -1, y: 0 } } as const] : []),
+      ...(i === of - 1 ? [{ kind: 'quarter', at: { x: to - from, y: under }, outward: { x: 1, y: 0 } } as const] : []),
+    ];
+    const all = given('round the sides and the back', restMm, 'counted');
+    const length = of === 1 ? all : law('part of the band', `part ${i + 1} of ${of}, of {0}`, [all], () => to - from);
+    return bandPart(
+      request,
+      { id: of === 1 ? 'band' : `band-${i + 1}`, label: of === 1 ? 'side band' : `side band ${i + 1} of ${of}`, part: { index: i + 1, of } },
+      length,
+      radius.value,
+      { left: i === 0, right: i === of - 1 },
+      heightMm,
+      0,
+      [...marks, ...ends],
+    );
+  });
+  const top = (piece: Piece, side: 'left' | 'right'): Point => ({ x: side === 'left' ? 0 : widthOf(piece), y: heightMm });
+  const bandRun = band.map((piece, i): Stretch => ({
+    piece: piece.id,
+    from: i === of - 1 ? { x: widthOf(piece), y: under } : top(piece, 'right'),
+    to: i === 0 ? { x: 0, y: under } : top(piece, 'left'),
+  }));
+  return { plate, band, dustCover: dustCoverOf(request), plateRun: run, bandRun, radius, tooNarrow: lengths.some((mm) => mm > stripMm + 1e-9) };
+}
+
+/** Length of a part of the band along its seam line, mm. */
+function widthOf({ sewn }: Piece): number {
+  const box = outlineBounds(sewn ?? { segments: [] });
+  return box.maxX - box.minX;
+}
+
+/** How much shorter the front's drop is sewn than the core and the frame are high: what its rounded edge saves. */
+export const savedAtFront = (radius: Figure): Figure => law('saved at the front', '0.429 × {0}', [radius], (r = 0) => QUARTER_SAVED * r);
+
+/** The seam down one end of the front, on the top panel: from the frame's outline to the frame's lower edge. */
+export const seamDown = (core: Figure, frame: Figure, radius: Figure): Figure => sum('seam down the front', core, plus(frame), minus(savedAtFront(radius)));

@@ -1,0 +1,121 @@
+import type { Cushion } from '../../../job/document';
+import { plan } from '../../../job/plan';
+import type { Planned } from '../../../job/plan-cushion';
+import { unequalSeams } from '../../../piece/seam';
+import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
+import type { PullOver } from './choices';
+
+const IN = 25.4;
+const shop = demoShop();
+const cushionOf = (choices: Partial<PullOver>, over: Partial<Cushion>): Cushion =>
+  sampleCushion({
+    given: 'seat',
+    construction: { kind: 'pull-over', frameEdgeMm: 50, frontRadiusMm: 30, ...choices },
+    template: { shape: 'rectangle', widthMm: 500, depthMm: 450 },
+    heightMm: 60,
+    core: { layers: [{ grade: 'wren-28', thicknessMm: 60 }] },
+    ...over,
+  });
+const planned = (cushion: Cushion, units: 'metric' | 'inch' = 'metric', clothMm = 1500): ReturnType<typeof plan>['cushions'][number] => {
+  const job = sampleJob([cushion], { units });
+  const [one] = plan({ ...job, cloth: { ...job.cloth, widthMm: clothMm } }, shop).cushions;
+  if (!one) throw new Error('no cushion');
+  return one;
+};
+const made = (choices: Partial<PullOver>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric', clothMm = 1500): Planned => {
+  const one = planned(cushionOf(choices, over), units, clothMm);
+  if (one.state !== 'planned') throw new Error(one.problems.map(({ code }) => code).join());
+  return one;
+};
+const size = (one: Planned, id: string, unit = 1): number[] => {
+  const piece = one.pieces.find((each) => each.id === id);
+  if (!piece) throw new Error(one.pieces.map((each) => each.id).join());
+  return [piece.width.value, piece.height.value].map((mm) => Math.round((mm / unit) * 1000) / 1000);
+};
+const seam = (one: Planned, id: string): readonly [number, number] => {
+  const [a, b] = one.cover.seams.find((each) => each.id === id)?.edges ?? [];
+  return [a?.lengthMm ?? NaN, b?.lengthMm ?? NaN];
+};
+
+describe('a cover pulled over a frame', () => {
+  it('has a top panel that runs over the front, the frame’s edge, 25 to the staples and 50 to hold, and a band as high', () => {
+    const one = made({}, {});
+    // 500 + 26 by 450 + 13 + 60 + 50 + 25 + 50; the band 450 + 500 + 450 + 26 by 60 + 50 + 25 + 50 + 13.
+    expect([size(one, 'plate'), size(one, 'band'), size(one, 'dust-cover')]).toEqual([
+      [526, 648],
+      [1426, 198],
+      [500, 450],
+    ]);
+    expect(one.sizes.cut.depth.value).toBe(648);
+    const inches = made(
+      { frameEdgeMm: 2 * IN, frontRadiusMm: IN },
+      { template: { shape: 'rectangle', widthMm: 20 * IN, depthMm: 18 * IN }, heightMm: 3 * IN },
+      'inch',
+      60 * IN,
+    );
+    expect([size(inches, 'plate', IN), size(inches, 'band', IN)]).toEqual([
+      [21, 26.5],
+      [57, 8.5],
+    ]);
+    // 56 round, and 5 down both ends of the front less 0.429 of an inch each.
+    expect(seam(inches, 'band-to-top').map((mm) => Math.round((mm / IN) * 1000) / 1000)).toEqual([65.142, 65.142]);
+  });
+
+  it('sews the band’s rounded front ends to the drop, the same run on both: 1400 and twice 110 − 0.429 × 30', () => {
+    const one = made({}, {});
+    const [band, plate] = seam(one, 'band-to-top');
+    expect(plate).toBeCloseTo(1594.248, 2);
+    expect(band).toBeCloseTo(plate, 2);
+    expect(unequalSeams(one.cover.seams)).toEqual([]);
+    // Narrower cloth: the band is joined, and still the same.
+    const joined = made({}, {}, 'metric', 900);
+    expect(joined.pieces.filter(({ role }) => role === 'band').length).toBe(2);
+    expect(seam(joined, 'band-to-top')[0]).toBeCloseTo(1594.248, 2);
+    expect(unequalSeams(joined.cover.seams)).toEqual([]);
+  });
+
+  it('is stapled from the centres outwards, front and back first and the corners last', () => {
+    const { staples } = made({}, {}).cover;
+    // The line is 450 by 400: 23 gaps and 22 staples, 20 gaps and 19.
+    expect(staples?.staples.length).toBe(2 * 22 + 2 * 19);
+    const [first, second, third, fourth] = staples?.staples ?? [];
+    expect([first?.at.y, second?.at.y]).toEqual([25, 425]);
+    expect([first?.at.x, second?.at.x].every((x) => Math.abs((x ?? 0) - 250) <= 10)).toBeTrue();
+    expect([third?.at.x, fourth?.at.x].sort()).toEqual([25, 475]);
+    const corners = staples?.staples.filter(({ corner }) => corner) ?? [];
+    expect(corners.map(({ order }) => order)).toEqual([75, 76, 77, 78, 79, 80, 81, 82]);
+    expect(staples?.pleats).toEqual([]);
+  });
+
+  it('says how many small pleats a round back wants underneath: θ · 25 of cloth, 12 in each', () => {
+    // A half circle of radius 250: π × 25 = 78.5 of cloth.
+    const one = made({}, { template: { shape: 'round-back', widthMm: 500, depthMm: 500, riseMm: 249.999 } });
+    const [pleats] = one.cover.staples?.pleats ?? [];
+    expect(pleats?.spareMm).toBeCloseTo(78.54, 1);
+    expect(pleats?.count).toBe(7);
+    expect(one.operations.find(({ id }) => id === 'fix/staple')?.text).toContain('7 small pleats');
+    expect(unequalSeams(one.cover.seams)).toEqual([]);
+  });
+
+  it('refuses a front that is not straight, an outline that turns in, and says what would do', () => {
+    for (const template of [
+      { shape: 'round', diameterMm: 400 },
+      { shape: 'l', widthMm: 600, depthMm: 560, backWidthMm: 480, earDepthMm: 150, arm: 'left' },
+    ] as const) {
+      const one = planned(cushionOf({}, { template }));
+      expect(one.state).toBe('blocked');
+      const [problem] = one.problems;
+      expect([problem?.code, String(problem?.data['instead']).startsWith('Take a')]).toEqual(['construction-not-for-outline', true]);
+    }
+  });
+
+  it('asks for the top layer over the front where there are several', () => {
+    const layers = [
+      { grade: 'wren-22-soft', thicknessMm: 20 },
+      { grade: 'wren-28', thicknessMm: 40 },
+    ];
+    expect(made({}, { core: { layers } }).problems.map(({ code }) => code)).toContain('top-layer-not-over-front');
+    const over = [{ ...layers[0]!, overFront: true }, layers[1]!];
+    expect(made({}, { core: { layers: over } }).problems.map(({ code }) => code)).not.toContain('top-layer-not-over-front');
+  });
+});

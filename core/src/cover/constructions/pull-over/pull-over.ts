@@ -1,0 +1,208 @@
+import { perimeter } from '../../../geometry/outline';
+import { given, plus, sum } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import type { Piece } from '../../../piece/piece';
+import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
+import type { StaplePlan } from '../../../piece/staples';
+import { minutesFor } from '../../../shop/minutes';
+import type { Construction, CoverRequest } from '../../contract';
+import { turnsIn } from '../../parts/corners';
+import { cutCover, dress } from '../../parts/cover-operations';
+import { frontOf } from '../../parts/front';
+import { notionsFor } from '../../parts/notions';
+import { widerThanCloth } from '../../parts/plate';
+import { pleatWords, stapleClosing, staplePlan } from '../../parts/staple-plan';
+import { pullOverFields, pullOverSchema, type PullOver } from './choices';
+import { pullOverPieces, seamDown, type PullOverPieces } from './pieces';
+import { dropOf, frameEdge, pullOverSizes, underneath } from './sizes';
+
+const CUTTING = {
+  cut: 'Cut the side band first along the selvedge, then the top panel, its front to the front of the nap, and the dust cover',
+  notch: 'Notch the centres of top panel and band, and where their seam ends at the front; mark the same centres on the frame.',
+};
+
+const refused = (why: string, instead = 'Take a drum or a boxed cover.'): Issue[] => [
+  issue('error', 'construction-not-for-outline', 'construction', { construction: 'pull-over', why, instead }),
+];
+
+const STRAIGHT = 'its front has to be one straight side with a corner at both ends';
+
+/** The seams: band to the top panel as far down as it is sewn, its ridge, and the band's own joins. */
+function seamsOf({ band, plateRun, bandRun }: PullOverPieces, pieces: readonly Piece[]): Seam[] {
+  const end = (piece: Piece, edge: 'left' | 'right') => {
+    const segment = piece.sewn?.segments.find((one) => one.edge === edge);
+    const nowhere = { x: NaN, y: NaN };
+    return { piece: piece.id, from: segment?.from ?? nowhere, to: segment?.to ?? nowhere };
+  };
+  const joins = band.slice(1).map((right, i): SeamDraft => ({
+    id: `band-join-${i + 1}`,
+    words: 'join in the side band',
+    first: [end(band[i] as Piece, 'right')],
+    second: [end(right, 'left')],
+  }));
+  return seamsOn(pieces, [
+    ...joins,
+    { id: 'band-to-top', words: 'side band to the top panel', first: bandRun, second: [plateRun] },
+    { id: 'ridge', words: 'ridge on the seam', method: 'top-stitch', first: bandRun, second: [plateRun] },
+  ]);
+}
+
+function operationsOf(
+  choices: PullOver,
+  request: CoverRequest,
+  made: PullOverPieces,
+  seams: readonly Seam[],
+  all: readonly Piece[],
+  staples: StaplePlan,
+): Operation[] {
+  const { assume, sizes } = request;
+  const run = (id: string): number => seams.filter((one) => one.id.startsWith(id)).reduce((mm, one) => mm + one.edges[0].lengthMm, 0);
+  const band = made.band.map(({ id }) => id);
+  const joins = seams.filter(({ id }) => id.startsWith('band-join')).map(({ id }) => id);
+  const { line } = underneath(assume);
+  const pleats = pleatWords(staples);
+  return [
+    ...cutCover(all, CUTTING, assume),
+    ...(joins.length
+      ? [
+          operation({
+            id: 'sew/band-joins',
+            phase: 'sew',
+            text: 'Join the parts of the side band end to end and trim.',
+            pieces: band,
+            seams: joins,
+            minutes: minutesFor('sew', run('band-join'), 0, assume),
+            needs: 'machine',
+            after: ['cut/notch'],
+          }),
+        ]
+      : []),
+    operation({
+      id: 'sew/band-to-top',
+      phase: 'sew',
+      text: 'Sew the side band to the top panel from the centre back to both sides, and on round its rounded front ends down the drop, {0} from the corner: to the frame’s lower edge, no further.',
+      figures: [seamDown(sizes.core.height, frameEdge(choices, assume), made.radius)],
+      cautions: ['Clip the top panel’s allowance round the curve of the front; back-tack both ends: the pull comes there.'],
+      pieces: [made.plate.id, ...band],
+      seams: ['band-to-top'],
+      minutes: minutesFor('sew', run('band-to-top'), 2, assume),
+      needs: 'machine',
+      after: ['sew/band-joins', 'cut/notch'],
+    }),
+    operation({
+      id: 'sew/ridge',
+      phase: 'sew',
+      text: 'Turn the seam to the band and top-stitch it {0} from the edge with the longer stitch: the ridge.',
+      figures: [given('from the seam', assume('ridgeMm'), 'shop')],
+      cautions: ['Try the stitch on a scrap of the same cloth first.'],
+      pieces: [made.plate.id, ...band],
+      seams: ['ridge'],
+      minutes: minutesFor('sew', run('ridge'), 0, assume),
+      needs: 'machine',
+      after: ['sew/band-to-top'],
+    }),
+    dress(request, 'Lay the core on the frame, draw the cover over both, centres on centres, and work the ridge to the edge all round.', 2, 'sew/ridge'),
+    operation({
+      id: 'fix/staple',
+      phase: 'fix',
+      text: `Turn it over, mark a line {0} in from the frame’s edge and staple along it, one each {1}: the centres front and back first, then the middles of the sides, look at the top, halve the gaps, corners last.${pleats} Trim beyond the staples.`,
+      figures: [line, given('apart', assume('stapleEveryMm'), 'shop')],
+      cautions: ['Temporary staples until the nap and the ridge run straight. Trim clear of the staples.'],
+      pieces: [made.plate.id, ...band],
+      minutes: minutesFor('staple', perimeter(staples.line), 0, assume),
+      needs: 'bench',
+      after: ['fill/dress'],
+    }),
+    ...(made.dustCover
+      ? [
+          operation({
+            id: 'fix/dust-cover',
+            phase: 'fix',
+            text: 'Turn the dust cover in {0} all round and staple it over the trimmed edges.',
+            figures: [given('turned in', assume('dustTurnMm'), 'shop')],
+            pieces: [made.dustCover.id],
+            minutes: minutesFor('staple', perimeter(made.dustCover.sewn ?? staples.line), 0, assume),
+            needs: 'bench',
+            after: ['fix/staple'],
+          }),
+        ]
+      : []),
+  ];
+}
+
+/** A cover drawn over a core on a frame and stapled underneath: a top panel that runs over the front, a band round the other three sides. */
+export const pullOver: Construction<PullOver> = {
+  kind: 'pull-over',
+  name: 'Pull-over on a frame',
+  idea: 'A top panel that runs over the front and under, a band round sides and back, drawn over core and frame and stapled beneath.',
+  heightWord: 'core’s thickness',
+  words: ['pull-over'],
+  choiceWords: {},
+  schema: pullOverSchema,
+  defaults: () => ({ kind: 'pull-over' }),
+  fields: pullOverFields,
+  slots: ['boxing', 'lining'],
+  given: 'seat',
+  suits: ({ outline, sloping }) =>
+    sloping
+      ? refused('it slopes')
+      : turnsIn(outline)
+        ? refused('it turns in on itself', 'Take a boxed cover, or an outline without inner corners.')
+        : frontOf(outline)
+          ? []
+          : refused(STRAIGHT),
+  sizes: pullOverSizes,
+  cutSizes: (choices, { sizes, assume }) => ({
+    cut: {
+      width: sizes.cut.width,
+      depth: sum('top panel, cut', sizes.sewn.depth, plus(sizes.seam), plus(dropOf(sizes.core.height, frameEdge(choices, assume), assume))),
+    },
+  }),
+  make(choices, request) {
+    const { assume, sizes } = request;
+    const front = frontOf(request.sewn);
+    const staples = staplePlan(request.sewn, underneath(assume).line.value, assume);
+    const none = { pieces: [], seams: [], closings: [], notions: [], operations: [], eased: null };
+    if (!front) return { ...none, problems: refused(STRAIGHT) };
+    if (!staples) return { ...none, problems: [issue('error', 'board-too-small-for-flange', 'template', { flangeMm: underneath(assume).line.value })] };
+    const made = pullOverPieces(choices, request, front);
+    const pieces = [made.plate, ...made.band, ...(made.dustCover ? [made.dustCover] : [])];
+    const seams = seamsOf(made, pieces);
+    const closings = [stapleClosing(staples)];
+    return {
+      pieces,
+      seams,
+      closings,
+      notions: notionsFor(closings, [], seams, request.cloth('main').thicknessMm, assume),
+      operations: operationsOf(choices, request, made, seams, pieces, staples),
+      staples,
+      eased: null,
+      problems: [
+        ...widerThanCloth(made.plate, request.cloth('main')),
+        ...(made.tooNarrow ? [issue('error', 'cloth-too-narrow-for-strips', 'cloth.widthMm', { stripMm: request.cloth('boxing').usableMm })] : []),
+        ...(request.contents.layers > 1 && !request.contents.overFront
+          ? [issue('note', 'top-layer-not-over-front', 'core.layers', { thickMm: sizes.core.height.value })]
+          : []),
+        ...seamProblems(seams),
+      ],
+    };
+  },
+  profile: (choices, { sewn }, assume) => ({
+    kind: 'band',
+    heightMm: sewn.height.value - frameEdge(choices, assume).value,
+    crownedFaces: 1,
+    domes: false,
+    onBoard: true,
+    welt: null,
+    modelled: true,
+  }),
+  lines: () => ({ top: 'ridge', bottom: 'soft', corners: false, softFront: true }),
+  traits: () => ({
+    zip: '',
+    washable: false,
+    edge: 'a ridge round three sides, the front without a seam',
+    hard: 'The curve where band and drop meet; an even pull, centres on centres.',
+  }),
+  says: () => 'with a ridge, stapled underneath',
+};

@@ -1,0 +1,32 @@
+import * as z from 'zod';
+import type { Field } from '../../contract';
+import { choiceField, lengthField } from '../../parts/fields';
+
+export const sprungSchema = z.strictObject({
+  kind: z.literal('sprung'),
+  edge: z.enum(['plain', 'welt', 'ridge']).optional(),
+  weltOn: z.enum(['both', 'top']).optional(),
+  cordMm: z.number().positive().max(25).optional(),
+  boxing: z.enum(['strip', 'panels']).optional(),
+  plaque: z.enum(['slit', 'folded', 'lapped']).optional(),
+  zipWidthMm: z.number().positive().max(100).optional(),
+  seamMm: z.number().positive().max(50).optional(),
+  /** Thickness of the felt round the springs. */
+  feltMm: z.number().min(1).max(50).optional(),
+});
+export type Sprung = z.infer<typeof sprungSchema>;
+
+const choice = choiceField<Sprung>;
+const length = lengthField<Sprung>;
+const welted = { shown: ({ edge }: Sprung) => edge === 'welt' };
+
+export const sprungFields: readonly Field<Sprung>[] = [
+  length('feltMm', 'Felt, thick', [1, 50], 'feltMm'),
+  choice('edge', 'Cover’s edge', { plain: 'plain', welt: 'welt', ridge: 'ridge' }),
+  choice('weltOn', 'Welt on', { both: 'both plates', top: 'top only' }, welted),
+  length('cordMm', 'Cord', [1, 25], 'cordMm', welted),
+  choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
+  length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  choice('plaque', 'Plaque', { slit: 'slit strip', folded: 'two folded', lapped: 'lapped' }, { group: 'closing' }),
+  length('zipWidthMm', 'Zip tape wide', [5, 100], 'zipWidthMm', { group: 'closing' }),
+];
