@@ -25,6 +25,8 @@ import {
   type Piece,
   type Plan,
   type SayIn,
+  amountWords,
+  notionsOf,
 } from '@yardland/core';
 import { drawPlan, drawSection, planPiece } from './drawing';
 import { localTime } from './local-time';
@@ -265,23 +267,19 @@ function facts(writer: Writer): void {
   const rows = [
     ...(one.source.split ? [`${splitWords(one.source)}.`] : []),
     `${[name, detail].filter(Boolean).join(', ')}. School: ${schoolWords(one, plan.shop, inWords) || '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
-    ...(one.cover && !one.keptCover
-      ? [
-          [
-            ...one.cover.closings.map((closing) => closingWords(closing, run, size)),
-            ...one.cover.notions
-              .filter(({ ware }) => ware !== 'zip' && ware !== 'slider' && ware !== 'hook-and-loop')
-              .map(({ name, sold, amount }) => `${name} ${sold === 'run' ? run(amount) : formatNumber(amount.value)}.`),
-          ].join(' '),
-        ]
-      : []),
+    [
+      ...(one.cover && !one.keptCover ? one.cover.closings.map((closing) => closingWords(closing, run, size)) : []),
+      ...notionsOf(one)
+        .filter(({ ware }) => ware !== 'zip' && ware !== 'slider' && ware !== 'hook-and-loop')
+        .map(({ name, sold, amount }) => `${name} ${amountWords(sold, amount.value, inWords.units)}.`),
+    ].join(' '),
     ...salvagedWords(plan.salvaged, plan.cushions.indexOf(one), inWords).map((line) => `${line}.`),
     ...(one.keptCover ? [`The old cover goes back on: it is ${one.keptCover === 'wash' ? 'washed' : 're-stitched'}, and nothing of it is cut or bought.`] : []),
     ...(one.cornerFilling ? [`Loose wadding ${formatNumber(Math.ceil(one.cornerFilling.value))} g.`] : []),
     ...outlookRows(writer),
   ];
   writer.heading('Making up', 14);
-  for (const row of rows) writer.paragraph(row, { size: 9.5 });
+  for (const row of rows.filter(Boolean)) writer.paragraph(row, { size: 9.5 });
   writer.endList();
 }
 

@@ -31,6 +31,8 @@ export interface Contents {
   readonly layers: number;
   /** Springs are never bagged or compressed. */
   readonly sprung: boolean;
+  /** Thickness of each layer of feather, mm. */
+  readonly featherMm: readonly number[];
   /** Places where foam would lie on springs. */
   readonly foamOnSprings: number;
   /** The top layer runs down over the front. */
@@ -74,10 +76,10 @@ export type Closing =
 
 /** What is bought by length or count besides cloth, foam and wadding; for one cushion. */
 export interface Notion {
-  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'staples' | 'thin-foam';
+  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'staples' | 'thin-foam' | 'fill';
   /** As it stands on the list of what to buy. */
   readonly name: string;
-  readonly sold: 'run' | 'count';
+  readonly sold: 'run' | 'count' | 'weight';
   readonly amount: Figure;
   /** Used on the filled cushion: an old cover that goes back on needs it too. */
   readonly onFilled?: true;
@@ -192,18 +194,20 @@ export interface Construction<C extends Choices = Choices> {
   readonly given?: GivenSize;
   /** Why it cannot cover an outline; empty where it can. */
   suits(suitor: Suitor): Issue[];
-  /** Its own way from the given size to all others; where it has none the allowance school leads. */
-  sizes?(choices: C, ask: SizeAsk): Sizes;
+  /** Its own way from the given size to all others; where it has none, or null, the allowance school leads. */
+  sizes?(choices: C, ask: SizeAsk): Sizes | null;
   /** The flange of its welts, and how many of its edges are welted, where it may differ from the seam allowance; null where there is none. */
   flange?(choices: C): { readonly mm: number; readonly edges: 1 | 2 } | null;
   /** How large its plate and its band are cut, where that is not as the sizes have it. */
   cutSizes?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Partial<Pick<Sizes, 'cut' | 'boxingCut'>>;
+  /** It makes and fills the feather of the filling itself: the feather layers of a core, or all there is. */
+  fillsFeather?(choices: C): 'feather' | 'all';
   /** Asks for felt round the springs, or round the whole core where there are none: so thick, or null for the shop's usual one. */
   felt?(choices: C): { readonly mm: number | null };
   make(choices: C, request: CoverRequest): Cover;
   profile(choices: C, sizes: Sizes, assume: Constants): EdgeProfile;
   /** The lines it leaves on the closed cushion, for drawing it. */
-  lines(choices: C): ClosedLines;
+  lines(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): ClosedLines;
   /** For laying it beside others. */
   traits(choices: C): CoverTraits;
   /** A few words on the choices: `welted`. */

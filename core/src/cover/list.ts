@@ -2,6 +2,8 @@ import * as z from 'zod';
 import { bolster, bolsterSchema } from './constructions/bolster/bolster';
 import { boxed, boxedSchema } from './constructions/boxed/boxed';
 
+import { channelled } from './constructions/channelled/channelled';
+import { channelledSchema } from './constructions/channelled/choices';
 import { drumSchema } from './constructions/drum/choices';
 import { drum } from './constructions/drum/drum';
 import { knifeEdgeSchema } from './constructions/knife-edge/choices';
@@ -32,6 +34,7 @@ export const CONSTRUCTIONS: readonly ConstructionModule[] = [
   oneOfMany(block),
   oneOfMany(rolledEdge),
   oneOfMany(sprung),
+  oneOfMany(channelled),
 ];
 
 /** The choices of a cushion's construction in its document. */
@@ -46,6 +49,7 @@ export const constructionSchema = z.discriminatedUnion('kind', [
   blockSchema,
   rolledEdgeSchema,
   sprungSchema,
+  channelledSchema,
 ]);
 export type Construction = z.infer<typeof constructionSchema>;
 

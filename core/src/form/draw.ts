@@ -1,3 +1,4 @@
+import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { placeOn, riseOf, type ClosedForm, type EdgeLine, type Point3 } from './form';
 
@@ -59,6 +60,17 @@ function crossings(polygon: readonly Point[], away: number): (readonly [number, 
   });
   xs.sort((p, q) => p - q);
   return xs.flatMap((x, i) => (i % 2 === 0 && xs[i + 1] !== undefined ? [[x, xs[i + 1] as number] as const] : []));
+}
+
+/** The seams between channels across the upper face, from front to back. */
+function channelLines({ rim, lines: { channels = 0 } }: ClosedForm): Point[][] {
+  const { minX, maxX } = bounds(rim);
+  return Array.from({ length: Math.max(0, channels - 1) }, (_, i) => minX + ((maxX - minX) * (i + 1)) / channels).flatMap((x) =>
+    crossings(
+      rim.map((p) => ({ x: p.y, y: p.x })),
+      x,
+    ).map(([from, to]) => Array.from({ length: SAMPLES + 1 }, (_, k) => ({ x, y: from + ((to - from) * k) / SAMPLES }))),
+  );
 }
 
 /**
@@ -150,6 +162,7 @@ export function drawClosed(form: ClosedForm, view: View3 = USUAL_VIEW, detail = 
       if ((facets[i] as Facet).facing <= 1e-6) strokes.push({ kind: 'edge', points: [at(a, 1), at(b, 1)], closed: false });
     } else edge(lines.top, [at(a, 1), at(b, 1)], false);
   });
+  for (const line of channelLines(form)) strokes.push({ kind: 'seam', points: line.map((p) => at(p, 1, overMm * rise(p))), closed: false });
   for (const button of form.buttons) {
     const p = at(button, 1, overMm * rise(button));
     const ring = Array.from({ length: 16 }, (_, k) => ({ x: p.x + 9 * Math.cos((k * Math.PI) / 8), y: p.y + 5 * Math.sin((k * Math.PI) / 8) }));

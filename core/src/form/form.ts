@@ -14,6 +14,8 @@ export interface ClosedLines {
   readonly corners: boolean;
   /** The plate runs over the front: no line along its edges there. */
   readonly softFront: boolean;
+  /** Channels sewn from front to back across both faces. */
+  readonly channels?: number;
 }
 
 /**
@@ -44,15 +46,18 @@ export interface Point3 {
   readonly z: number;
 }
 
+/** How much of the rise is gone along the seam between two channels. */
+const CHANNEL_SHARE = 0.45;
+
 /** How far from a button its face is drawn in, mm, and how much of the rise is gone at the button itself. */
 const DENT_MM = 45;
 const DENT_SHARE = 0.85;
 
 /**
  * A face's rise over its rim: nothing at the edge, all of it where the face is furthest from its edge, falling off as a cloth under even pressure does; drawn in round
- * each button and tuft.
+ * each button and tuft and along the seams of channels.
  */
-export function riseOf({ rim, buttons }: Pick<ClosedForm, 'rim' | 'buttons'>): (p: Point) => number {
+export function riseOf({ rim, buttons, lines: { channels } }: Pick<ClosedForm, 'rim' | 'buttons' | 'lines'>): (p: Point) => number {
   const { minX, minY, maxX, maxY } = bounds(rim);
   let deepest = 0;
   const steps = 12;
@@ -64,7 +69,11 @@ export function riseOf({ rim, buttons }: Pick<ClosedForm, 'rim' | 'buttons'>): (
   return (p) => {
     if (deepest <= 0 || !contains(rim, p)) return 0;
     const share = Math.min(1, distanceTo(rim, p) / deepest);
-    return buttons.reduce((rise, { x, y }) => rise * (1 - DENT_SHARE * Math.exp(-((Math.hypot(p.x - x, p.y - y) / DENT_MM) ** 2))), share * (2 - share));
+    const across = channels ? 1 - CHANNEL_SHARE * (1 - Math.abs(Math.sin((Math.PI * channels * (p.x - minX)) / (maxX - minX)))) : 1;
+    return buttons.reduce(
+      (rise, { x, y }) => rise * (1 - DENT_SHARE * Math.exp(-((Math.hypot(p.x - x, p.y - y) / DENT_MM) ** 2))),
+      across * share * (2 - share),
+    );
   };
 }
 

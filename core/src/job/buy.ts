@@ -4,6 +4,7 @@ import type { Shop } from '../shop/shop';
 import { MM_PER_YARD, type UnitSystem } from '../units/length';
 import { roundUp } from '../units/round';
 import type { Job } from './document';
+import { notionsOf } from './notions';
 import type { CushionPlan } from './plan-cushion';
 import type { PlannedLay } from './lays';
 import type { LotChoice } from './lots';
@@ -17,7 +18,7 @@ export interface BuyLine {
   readonly name: string;
   /** Foam only: the sheet's thickness, mm. */
   readonly thicknessMm: number | null;
-  readonly sold: 'run' | 'sheets' | 'count';
+  readonly sold: 'run' | 'sheets' | 'count' | 'weight';
   readonly amount: Figure | null;
   /** The part of the answer that came from a lay: its key, for going there. */
   readonly layKey: string | null;
@@ -80,8 +81,7 @@ function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedU
   for (const [index, { cover, keptCover, source }] of plans.entries()) {
     if (!cover) continue;
     const served = salvaged.filter(({ cushion }) => cushion === index).length;
-    for (const notion of cover.notions) {
-      if (keptCover && !notion.onFilled) continue;
+    for (const notion of notionsOf({ cover, keptCover })) {
       const key = `${notion.ware} ${notion.name}`;
       const row = rows.get(key) ?? { notion, parts: [] };
       // A salvaged zip comes with its slider.

@@ -1,5 +1,7 @@
 import type { Construction } from '../cover/contract';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
+import type { Shop } from '../shop/shop';
+import type { UnitSystem } from '../units/length';
 import { cornersOf } from '../cover/parts/corners';
 import type { ClosedForm } from '../form/form';
 import { edgeSpans, flatten, perimeter, type Outline } from '../geometry/outline';
@@ -37,11 +39,15 @@ function sidesOf(outline: Outline, rim: readonly Point[]): { readonly front: rea
 }
 
 /** The finished cushion as a solid, from its outline, its edge and how it will fit: what a drawing from any side is made of. */
-export function closedForm(one: Planned, constructions: readonly Construction[] = CONSTRUCTIONS): ClosedForm {
+export function closedForm(
+  one: Planned,
+  { shop, units }: { readonly shop: Shop; readonly units: UnitSystem },
+  constructions: readonly Construction[] = CONSTRUCTIONS,
+): ClosedForm {
   const { source, outlines, profile, sizes, fit, cover } = one;
   const rim = flatten(outlines.sewn, RIM_MM);
   const { front, corners } = sidesOf(outlines.sewn, rim);
-  const lines = constructionOf(source.construction, constructions).lines(source.construction);
+  const lines = constructionOf(source.construction, constructions).lines(source.construction, { sizes, assume: (key) => shop.assume(key, units) });
   // A plate of three parts has its marks on all of them.
   const [plate] = cover.pieces.filter(({ role }) => role === 'plate');
   const buttons = cover.pieces

@@ -195,10 +195,11 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   if (unsuited.length) return blocked(known, school, unsuited);
   if (thin && thin.mm >= cushion.heightMm)
     return blocked(known, school, [issue('error', 'thin-edge-not-thinner', 'template.thinMm', { thinMm: thin.mm, heightMm: cushion.heightMm })]);
-  const loftMm = cushion.wrapLoftMm ?? (construction.sizes ? 0 : pairMm(school.wrap.loft, units));
   const measures = { given: cushion.given, acrossMm, deepMm, heightMm: cushion.heightMm };
+  const own = construction.sizes?.(cushion.construction, { ...measures, system: units, assume }) ?? null;
+  const loftMm = cushion.wrapLoftMm ?? (own ? 0 : pairMm(school.wrap.loft, units));
   const asEvaluated =
-    construction.sizes?.(cushion.construction, { ...measures, system: units, assume }) ??
+    own ??
     evaluateSizes(
       school,
       { ...measures, wrapLoftMm: loftMm, wrapSqueezed: assume('wrapSqueezedLightly'), seamMm: cushion.construction.seamMm ?? null, thin },
@@ -236,7 +237,12 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   });
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
   const places = cushion.seat?.places ?? 1;
-  const foams = corePieces(cushion.core.layers, sizes.core, outlines.core, places, shop, assume);
+  const ownFeather = construction.fillsFeather?.(cushion.construction) ?? null;
+  const foams = corePieces(cushion.core.layers, sizes.core, outlines.core, places, shop, assume).filter(
+    ({ material }) =>
+      ownFeather !== 'all' &&
+      !(ownFeather && material.kind === 'filling' && fillingKinds([{ grade: material.filling, thicknessMm: material.thicknessMm }], shop)[0] === 'feather'),
+  );
   const longCore = longCoreFor(cushion, sizes, answers.longCore);
   const stretches = facts('main').stretches;
   const asks = profile.modelled
@@ -298,7 +304,16 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       ...wrapProblems(cushion, loftMm, rolls, shop, assume),
       ...editionProblems(cushion, school, shop),
       ...(prediction ? fitProblems(prediction, sizes, loftMm, school, assume) : []),
-      ...watch({ source: cushion, wrapLoftMm: loftMm, rolls, looked, certified: known.asked.certified ?? false, shop, units }),
+      ...watch({
+        source: cushion,
+        featherOnly: ownFeather === 'all',
+        wrapLoftMm: loftMm,
+        rolls,
+        looked,
+        certified: known.asked.certified ?? false,
+        shop,
+        units,
+      }),
       ...work.problems,
     ],
   };
@@ -320,6 +335,7 @@ function contentsOf({ core, seat }: Cushion, coreSize: Sizes['core'], shop: Shop
   return {
     layers: layers.length,
     sprung: kinds.includes('spring'),
+    featherMm: layers.filter((_, i) => kinds[i] === 'feather').map(({ thicknessMm }) => thicknessMm),
     overFront: layers[0]?.overFront ?? false,
     foamOnSprings: kinds.filter((kind, i) => i > 0 && [kind, kinds[i - 1]].sort().join() === 'foam,spring').length,
     stiff: kinds.includes('spring') || layers.some(({ grade }) => shop.grade(grade)?.family === 'slab') || isBlock(layers, coreSize),

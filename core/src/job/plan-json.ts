@@ -8,6 +8,7 @@ import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
 import type { CushionPlan } from './plan-cushion';
+import { notionsOf } from './notions';
 import type { Plan } from './plan';
 import { sayLine, type SayIn } from './say';
 import { filled } from './words';
@@ -104,7 +105,7 @@ function cushionJson(one: CushionPlan, index: number, inWords: SayIn) {
     keptCover: one.keptCover,
     seams: (one.keptCover ? [] : (one.cover?.seams ?? [])).map(seamJson),
     closings: (one.keptCover ? [] : (one.cover?.closings ?? [])).map(closingJson),
-    notions: one.cover ? one.cover.notions.filter(({ onFilled }) => onFilled || !one.keptCover).map(({ ware, name, sold, amount }) => ({ ware, name, sold, amount: amount.value })) : [],
+    notions: notionsOf(one).map(({ ware, name, sold, amount }) => ({ ware, name, sold, amount: amount.value })),
     operations: one.operations.map((each) => operationJson(each, inWords)),
     fit: one.fit,
     problems: one.problems.map((problem) => ({

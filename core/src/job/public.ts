@@ -16,6 +16,7 @@ export * from './lots';
 export * from './missing';
 export * from './old-core-costs';
 export * from './outlook';
+export * from './notions';
 export * from './plan';
 export * from './plan-crown';
 export * from './plan-cushion';

@@ -110,6 +110,14 @@ const SENTENCES: Record<string, Speak> = {
     'On a frame the top layer runs over the front and down, and the layers under it end that much short of it.',
     'Choose *over the front* for the top layer under Build.',
   ],
+  'layers-not-in-case': () => [
+    'The case is filled with loose feather by weight: the layers under Filling are not used.',
+    'Take it as an envelope, or clear the layers.',
+  ],
+  'envelope-without-feather': () => [
+    'An envelope goes round a core in cases as high as the feather layers of the filling, and there is none.',
+    'Add a feather layer above and below the core under Filling.',
+  ],
   'no-springs-in-filling': () => ['There is no spring unit in the filling: the felt is reckoned round the whole core.', 'Choose a spring unit under Filling.'],
   'slot-not-named': (n) => [`The ${n('what')} is laid on the main cloth as long as no cloth of its own is chosen.`, 'Choose one under Cover, Cloths.'],
   'boxing-join-on-front': () => [

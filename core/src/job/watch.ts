@@ -16,6 +16,8 @@ export interface Watched {
   /** The rolls that its wadding may come off. */
   readonly rolls: Rolls;
   readonly looked: LookedOver | null;
+  /** The construction fills the whole cushion with feather itself. */
+  readonly featherOnly: boolean;
   /** The setting asks for certified material. */
   readonly certified: boolean;
   readonly shop: Shop;
@@ -99,10 +101,10 @@ function rating({ source, certified, shop }: Watched): Issue[] {
 }
 
 /** Feather and down by itself under somebody heavy, as a seat. */
-function featherAlone({ source, shop }: Watched, assume: Constants): Issue[] {
+function featherAlone({ source, shop, featherOnly }: Watched, assume: Constants): Issue[] {
   const stocks = source.core.layers.map(({ grade }) => shop.stock(grade));
   const feather = stocks.length > 0 && stocks.every((stock) => stock !== undefined && !isFoam(stock) && stock.kind === 'feather');
-  if (!feather || loadedAs(source.seat?.part) === 'back') return [];
+  if (!(feather || featherOnly) || loadedAs(source.seat?.part) === 'back') return [];
   const heavy = (source.seat?.sitters ?? []).find(({ build }) => massOf(build, assume) >= assume('heavySitterKg'));
   return heavy ? [issue('warning', 'feather-under-heavy', 'core.layers', { build: heavy.build })] : [];
 }

@@ -25,6 +25,8 @@ import {
   type BuyLine,
   type Figure,
   type Piece,
+  amountWords,
+  notionsOf,
 } from '@yardland/core';
 import { debounceTime, distinctUntilChanged, skip } from 'rxjs';
 import { Length } from '../shared/length';
@@ -154,15 +156,16 @@ export class Ticket {
 
   /** What is measured off for one cushion besides its pieces. */
   protected readonly notions = computed(() => {
-    const { cover, keptCover, cornerFilling: loose } = this.store.cushionPlan() ?? {};
+    const one = this.store.cushionPlan();
+    const loose = one?.cornerFilling;
     const { units } = this.store.inWords();
-    const bought = keptCover ? [] : (cover?.notions ?? []).filter(({ ware }) => ware !== 'slider');
+    const bought = (one ? notionsOf(one) : []).filter(({ ware }) => ware !== 'slider');
     return [
       ...bought.map(({ name, sold, amount }) => ({
         key: name,
         name,
         figure: amount,
-        run: sold === 'run' ? formatRun(amount.value, units) : formatNumber(amount.value),
+        run: amountWords(sold, amount.value, units),
       })),
       ...(loose ? [{ key: 'loose', name: 'loose wadding', figure: loose, run: `${formatNumber(Math.ceil(loose.value))} g` }] : []),
     ];
@@ -187,9 +190,9 @@ export class Ticket {
       const [there, needed] = [line.ownMm, line.amount.value].map((mm) => formatRun(mm, this.store.units()));
       return line.ownMm < line.amount.value ? `${there} is there, ${needed} needed` : `their own, ${needed} of ${there}`;
     }
-    if (line.sold === 'run') return formatRun(line.amount.value, this.store.units());
     if (line.ware === 'filling') return `${formatNumber(line.amount.value)} made to size`;
-    return `${formatNumber(line.amount.value)}${line.sold === 'sheets' ? (line.amount.value === 1 ? ' sheet' : ' sheets') : ''}`;
+    if (line.sold !== 'sheets') return amountWords(line.sold, line.amount.value, this.store.units());
+    return `${formatNumber(line.amount.value)} ${line.amount.value === 1 ? 'sheet' : 'sheets'}`;
   }
 
   /** What to buy as lines of text. */

@@ -1,0 +1,172 @@
+import { given, plus, sum } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import { operation, type Operation } from '../../../piece/operation';
+import { seamProblems, seamsOn } from '../../../piece/seam';
+import { minutesFor } from '../../../shop/minutes';
+import { makeBox } from '../../box/make';
+import type { Closing, Construction, Cover, CoverRequest } from '../../contract';
+import { turnsIn } from '../../parts/corners';
+import { cutCover, dress } from '../../parts/cover-operations';
+import { threadFor } from '../../parts/notions';
+import { widerThanCloth } from '../../parts/plate';
+import { featherCase, channelsIn, type Case } from './case';
+import { channelledFields, channelledSchema, type Channelled } from './choices';
+import { channelledSizes } from './sizes';
+
+const CUTTING = {
+  cut: 'Cut the panels and the walls of downproof ticking',
+  notch: 'Notch the ends of the walls on both panels and join them with chalk lines.',
+};
+
+const refused = (why: string): Issue[] => [
+  issue('error', 'construction-not-for-outline', 'construction', {
+    construction: 'channelled feather case',
+    why,
+    instead: 'Take a knife edge with a feather insert, or an outline without inner corners.',
+  }),
+];
+
+/** Ticking that holds no feather. */
+const tickingProblems = ({ cloth }: CoverRequest, { pieces: [panel] }: Case): Issue[] => [
+  ...(panel ? widerThanCloth(panel, cloth('ticking')) : []),
+  ...(cloth('ticking') === cloth('main') ? [issue('warning', 'slot-not-named', 'slots.ticking', { what: 'feather case' })] : []),
+];
+
+const closedBy = (opening: Case['opening']): Closing => ({ kind: 'hand', opening });
+
+/** A case that is the cushion. */
+function alone(choices: Channelled, request: CoverRequest): Cover {
+  const { sizes, sewn, assume, cloth, contents } = request;
+  const made = featherCase({ choices, request, plan: sewn, width: sizes.sewn.width, depth: sizes.sewn.depth, loft: sizes.core.height, count: 1, prefix: '' });
+  const seams = seamsOn(made.pieces, made.seams);
+  return {
+    pieces: made.pieces,
+    seams,
+    closings: [closedBy(made.opening)],
+    notions: [...made.notions, threadFor(seams, cloth('ticking').thicknessMm, assume)],
+    operations: [
+      ...cutCover(made.pieces, CUTTING, assume),
+      ...made.operations,
+      dress(request, 'Shake the case out flat, channel by channel, and look that none is thinner than the others.', 0, 'fill/channels'),
+    ],
+    eased: null,
+    problems: [
+      ...tickingProblems(request, made),
+      ...(contents.layers > 0 && !contents.loose ? [issue('warning', 'layers-not-in-case', 'core.layers')] : []),
+      ...seamProblems(seams),
+    ],
+  };
+}
+
+/** A boxed cover, and a case for each feather layer of its filling. */
+function envelope(choices: Channelled, request: CoverRequest): Cover {
+  const { sizes, core, contents } = request;
+  const { edge, cordMm } = choices;
+  const box = makeBox({ edge: edge ?? 'plain', ...(cordMm === undefined ? {} : { cordMm }) }, request);
+  const lofts = [...new Set(contents.featherMm)];
+  const cases = lofts.map((mm, i) =>
+    featherCase({
+      choices,
+      request,
+      plan: core,
+      width: sizes.core.width,
+      depth: sizes.core.depth,
+      loft: given('loft', mm, 'entered'),
+      count: contents.featherMm.filter((one) => one === mm).length,
+      prefix: lofts.length > 1 ? `case-${i + 1}-` : 'case-',
+    }),
+  );
+  const pieces = [...box.pieces, ...cases.flatMap((one) => one.pieces)];
+  const seams = [
+    ...box.seams,
+    ...seamsOn(
+      pieces,
+      cases.flatMap((one) => one.seams),
+    ),
+  ];
+  const filled = cases.flatMap((one) => one.operations.filter(({ phase }) => phase === 'fill').map(({ id }) => id));
+  const tack = operation({
+    id: 'fill/envelope',
+    phase: 'fill',
+    text: 'Lay the feather cases on the core, channels from front to back, and tack their edges together round it: the core is in an envelope of feather.',
+    cautions: ['The core goes in squeezed between its cases: keep them flat while it slides.'],
+    pieces: cases.flatMap((one) => one.pieces.map(({ id }) => id)),
+    minutes: minutesFor('hand', 0, 4, request.assume),
+    needs: 'hand',
+    after: filled,
+  });
+  const first = cases[0];
+  return {
+    ...box,
+    pieces,
+    seams,
+    notions: [...box.notions, ...cases.flatMap((one) => one.notions)],
+    operations: [
+      ...cases.flatMap((one) => one.operations),
+      ...(cases.length ? [tack] : []),
+      ...box.operations.map((step): Operation => (step.id === 'fill/insert' ? { ...step, after: [...step.after, tack.id] } : step)),
+    ],
+    problems: [
+      ...box.problems,
+      ...(first ? tickingProblems(request, first) : [issue('error', 'envelope-without-feather', 'core.layers')]),
+      ...seamProblems(seams.slice(box.seams.length)),
+    ],
+  };
+}
+
+/** A case of downproof ticking in channels, filled by weight: a cushion for a very light sitter, or an envelope round a core. */
+export const channelled: Construction<Channelled> = {
+  kind: 'channelled',
+  name: 'Channelled feather case',
+  idea: 'Downproof ticking with walls between its channels, each filled by weight: alone for a very light sitter, or round a core.',
+  heightWord: 'height or loft',
+  words: ['channelled'],
+  choiceWords: { envelope: { as: 'envelope' }, down: { mix: 'down' }, fibre: { mix: 'fibre' }, welted: { edge: 'welt' }, plain: { edge: 'plain' } },
+  schema: channelledSchema,
+  defaults: () => ({ kind: 'channelled' }),
+  fields: channelledFields,
+  slots: ['ticking', 'bottom', 'boxing', 'welt'],
+  suits: ({ outline, sloping }) =>
+    sloping ? refused('a case is level') : turnsIn(outline) ? refused('its channels would be cut in two where it turns in') : [],
+  sizes: channelledSizes,
+  fillsFeather: ({ as }) => (as === 'envelope' ? 'feather' : 'all'),
+  cutSizes: ({ as, channelMm }, { sizes: { sewn, seam, cut }, assume }) => {
+    if (as === 'envelope') return {};
+    const round = given('for the roundness of a channel', assume('channelRoundMm'), 'shop');
+    const channels = channelsIn(sewn.width.value, channelMm ?? assume('channelMm'));
+    return { cut: { width: sum('panel, cut', sewn.width, plus(round, channels), plus(seam, 2)), depth: cut.depth } };
+  },
+  make: (choices, request) => (choices.as === 'envelope' ? envelope : alone)(choices, request),
+  profile: ({ as, edge, cordMm }, { sewn }, assume) => ({
+    kind: as === 'envelope' ? 'band' : 'knife',
+    heightMm: as === 'envelope' ? sewn.height.value : 0,
+    crownedFaces: as === 'envelope' ? null : 2,
+    domes: as === 'envelope',
+    onBoard: false,
+    welt: as === 'envelope' && edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
+    modelled: as === 'envelope',
+  }),
+  lines: ({ as, edge, channelMm }, { sizes, assume }) =>
+    as === 'envelope'
+      ? {
+          top: edge === 'welt' || edge === 'ridge' ? edge : 'seam',
+          bottom: edge === 'welt' || edge === 'ridge' ? edge : 'seam',
+          corners: false,
+          softFront: false,
+        }
+      : {
+          top: 'seam',
+          bottom: 'soft',
+          corners: false,
+          softFront: false,
+          channels: channelsIn(sizes.sewn.width.value, channelMm ?? assume('channelMm')),
+        },
+  traits: ({ as }) => ({
+    zip: as === 'envelope' ? 'along the back' : '',
+    washable: as === 'envelope',
+    edge: as === 'envelope' ? 'square, soft on top' : 'soft, in channels',
+    hard: 'Walls of one height; every channel weighed; down gets everywhere.',
+  }),
+  says: ({ as, mix }) =>
+    `${{ feather: 'feather', 'feather-down': 'feather and down', down: 'down', fibre: 'fibre' }[mix ?? 'feather']}${as === 'envelope' ? ', round a core' : ''}`,
+};
