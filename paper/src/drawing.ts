@@ -1,4 +1,18 @@
-import { flatten, isNotch, outlineBounds, sectionOf, type Piece, type Planned, type Point, type SayIn, type SectionMatter, type Shop } from '@yardland/core';
+import {
+  flatten,
+  formatLength,
+  isNotch,
+  numberedStaples,
+  outlineBounds,
+  sectionOf,
+  type Piece,
+  type Planned,
+  type Point,
+  type SayIn,
+  type SectionMatter,
+  type Shop,
+  type StaplePlan,
+} from '@yardland/core';
 import type { Sheet } from './sheet';
 
 export interface Frame {
@@ -58,6 +72,40 @@ export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, wide: string,
   const side = paper({ x: cut.maxX, y: 0 }).x + 8;
   dimension(sheet, { x: side, y: at(0, 1).y }, { x: side, y: at(0, 0).y }, deep);
   sheet.line('front', (at(0, 0).x + at(1, 0).x) / 2, at(0, 0).y - 12, { size: 8, grey: 60, align: 'center' });
+}
+
+/** Numbers of staples stand this far apart on paper. */
+const NUMBERS_APART = 16;
+
+/** Where a cover is stapled and in which order, seen from below with the front at the foot. Returns the y below. */
+export function drawStaples(sheet: Sheet, plan: StaplePlan, frame: Frame, inWords: SayIn): number {
+  const box = outlineBounds(plan.edge);
+  const scale = Math.min(frame.width / (box.maxX - box.minX), (frame.height - 14) / (box.maxY - box.minY));
+  const paper = (p: Point): Point => ({ x: frame.x + 8 + (box.maxX - p.x) * scale, y: frame.y + 4 + (box.maxY - p.y) * scale });
+  sheet.shape(flatten(plan.edge).map(paper), { width: 1.2 });
+  sheet.shape(flatten(plan.line).map(paper), { width: 0.5, dash: [4, 2.5] });
+  for (const { at, corner } of plan.staples) {
+    const { x, y } = paper(at);
+    sheet.stroke({ x: x - 1.2, y }, { x: x + 1.2, y }, corner ? 2.4 : 1.2);
+  }
+  const middle = paper({ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 });
+  for (const { at, order } of numberedStaples(plan, NUMBERS_APART / scale)) {
+    const p = paper(at);
+    const far = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
+    sheet.line(String(order), p.x + ((middle.x - p.x) / far) * 10, p.y + ((middle.y - p.y) / far) * 10 - 4, { size: 8, face: 'bold', align: 'center' });
+  }
+  for (const { at, count } of plan.pleats) {
+    const p = paper(at);
+    sheet.line(`${count} small ${count === 1 ? 'pleat' : 'pleats'}`, (p.x + middle.x) / 2, (p.y * 2 + middle.y) / 3, { size: 8, align: 'center' });
+  }
+  sheet.line(`line ${formatLength(plan.inMm, inWords.units, inWords.step)} in, ${plan.staples.length} staples, corners last`, middle.x, middle.y - 4, {
+    size: 8,
+    grey: 60,
+    align: 'center',
+  });
+  const bottom = paper({ x: box.minX, y: box.minY }).y + 4;
+  sheet.line('Stapling, seen from below, the front at the foot', frame.x + 8, bottom, { size: 8, grey: 80 });
+  return bottom + 12;
 }
 
 const FILLS: Record<SectionMatter, string> = {

@@ -28,7 +28,7 @@ import {
   amountWords,
   notionsOf,
 } from '@yardland/core';
-import { drawPlan, drawSection, planPiece } from './drawing';
+import { drawPlan, drawSection, drawStaples, planPiece } from './drawing';
 import { localTime } from './local-time';
 import { Sheet } from './sheet';
 
@@ -259,6 +259,18 @@ function outlookRows({ plan, one, inWords }: Writer): string[] {
   ];
 }
 
+/** Height of the drawing of the staples, points. */
+const STAPLING_HIGH = 190;
+
+/** Where and in which order a cover is stapled, where it is. */
+function stapling(writer: Writer): void {
+  const staples = writer.one.cover?.staples;
+  if (!staples) return;
+  writer.heading('Stapling', STAPLING_HIGH);
+  writer.y = drawStaples(writer.sheet, staples, { x: MARGIN, y: writer.y, width: 320, height: STAPLING_HIGH }, writer.inWords);
+  writer.endList();
+}
+
 function facts(writer: Writer): void {
   const { plan, one, inWords } = writer;
   const run = (figure: Figure): string => formatRun(figure.value, inWords.units);
@@ -350,6 +362,7 @@ export async function ticketPdf(plan: Plan, index: number, stamp: Stamp): Promis
   warnings(writer);
   cutLists(writer);
   facts(writer);
+  stapling(writer);
   workOrder(writer);
   sheet.eachPage((page, of) => {
     const y = sheet.height - 30;

@@ -34,7 +34,7 @@ describe('covers compared', () => {
   it('say why one does not suit', () => {
     const round = compareCovers(sampleCushion({ template: { shape: 'round', diameterMm: 500 } }), context);
     const refused = round.filter(({ facts }) => facts === null);
-    expect(refused.map(({ kind }) => kind)).toEqual(['waterfall', 'folded-corner']);
+    expect(refused.map(({ kind }) => kind)).toEqual(['waterfall', 'folded-corner', 'pull-over']);
     expect(refused.every(({ problems }) => problems[0]?.code === 'construction-not-for-outline')).toBeTrue();
   });
 });

@@ -296,7 +296,9 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     longCore,
     problems: [
       ...under('template', shape.remarks?.(cushion.template) ?? []),
-      ...checkLayers(cushion.core.layers, sizes.core, foams, shop, assume).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code))),
+      ...(ownFeather === 'all'
+        ? []
+        : checkLayers(cushion.core.layers, sizes.core, foams, shop, assume).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code)))),
       ...notModelled(cushion, shop, profile, construction),
       ...crownProblems(cushion, profile, construction),
       ...(kept ? keptCoverProblems(cushion) : cover.problems),

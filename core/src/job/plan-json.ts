@@ -7,6 +7,7 @@ import type { MaterialRef } from '../piece/material-ref';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
+import type { StaplePlan } from '../piece/staples';
 import type { CushionPlan } from './plan-cushion';
 import { notionsOf } from './notions';
 import type { Plan } from './plan';
@@ -58,6 +59,16 @@ function closingJson(closing: Closing) {
   }
 }
 
+/** The fixing plan: the line, and its staples in their order. */
+function staplesJson({ inMm, line, staples, pleats }: StaplePlan) {
+  return {
+    inMm,
+    line: flatten(line).map((p) => [p.x, p.y] as const),
+    staples: staples.map(({ at, order, corner }) => ({ order, at: [at.x, at.y] as const, corner })),
+    pleats: pleats.map(({ at, count }) => ({ at: [at.x, at.y] as const, count })),
+  };
+}
+
 function operationJson({ id, phase, text, figures, pieces, seams, cautions, minutes, waitMinutes, needs, after }: Operation, { units, step }: SayIn) {
   return { id, phase, text: filled(text, figures, units, step), pieces, seams, cautions, minutes, waitMinutes, needs, after };
 }
@@ -103,6 +114,7 @@ function cushionJson(one: CushionPlan, index: number, inWords: SayIn) {
     pieces: one.pieces.map((piece) => pieceJson(piece, inWords)),
     construction: one.construction.kind,
     keptCover: one.keptCover,
+    staples: one.cover?.staples ? staplesJson(one.cover.staples) : null,
     seams: (one.keptCover ? [] : (one.cover?.seams ?? [])).map(seamJson),
     closings: (one.keptCover ? [] : (one.cover?.closings ?? [])).map(closingJson),
     notions: notionsOf(one).map(({ ware, name, sold, amount }) => ({ ware, name, sold, amount: amount.value })),

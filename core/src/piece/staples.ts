@@ -1,5 +1,5 @@
 import type { Outline } from '../geometry/outline';
-import type { Point } from '../geometry/point';
+import { distance, type Point } from '../geometry/point';
 
 /** One staple: where, in which order, and in which round of halving the gaps; corners come in the last one. */
 export interface Staple {
@@ -28,4 +28,17 @@ export interface StaplePlan {
   readonly inMm: number;
   readonly staples: readonly Staple[];
   readonly pleats: readonly Pleats[];
+}
+
+/** The staples that a drawing numbers: whole rounds of them, as long as none of them lies nearer to another than `apartMm`; corners are told apart by their kind. */
+export function numberedStaples({ staples }: StaplePlan, apartMm: number): readonly Staple[] {
+  const along = staples.filter(({ corner }) => !corner);
+  let numbered: readonly Staple[] = [];
+  for (let round = 1; ; round++) {
+    const upTo = along.filter((one) => one.round <= round);
+    if (upTo.length === numbered.length) return numbered;
+    const near = upTo.some((a, i) => upTo.slice(i + 1).some((b) => distance(a.at, b.at) < apartMm));
+    if (near) return numbered;
+    numbered = upTo;
+  }
 }

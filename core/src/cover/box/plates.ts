@@ -134,9 +134,10 @@ export function roundOnSlope({ sizes }: CoverRequest, slope: Slope): Figure {
   return law('seam line round, on the slope', '2 × ({0} + {1})', [sizes.sewn.width, slope.slant], () => perimeter(sewn));
 }
 
-/** Left open at the back of a cover closed by hand: all of it but what is sewn at each end. */
-export function handOpening({ sizes, assume }: CoverRequest, backMm: number): Figure {
+/** Left open at the back of a cover closed by hand: all of it but what is sewn at each end; for what cannot be squeezed all of it and round both corners. */
+export function handOpening({ sizes, assume, contents }: CoverRequest, backMm: number): Figure {
   const back = law('back edge', 'back of {0}', [sizes.sewn.width], () => backMm);
+  if (contents.stiff && !sizes.slope) return sum('opening', back, plus(given('round each corner', assume('zipReturnMm'), 'shop'), 2));
   const end = given('sewn at each end', assume('sewnEndMm'), 'shop');
   return law('opening', '{0} − 2 × {1}', [back, end], (b = 0, e = 0) => Math.max(0, b - 2 * e));
 }

@@ -60,7 +60,8 @@ export function stapleOrder(line: Outline, everyMm: number): Staple[] {
   const sides = sidesOf(line);
   const all = sides.flatMap((side, place) => {
     const length = side.to - side.from;
-    const count = Math.max(2, Math.ceil(length / everyMm - 1e-9));
+    // An even number of gaps, so that one staple is in the middle.
+    const count = 2 * Math.max(1, Math.ceil(length / (2 * everyMm) - 1e-9));
     const at = (index: number): Point => stationAt(line, (side.from + (length * index) / count) % round).at;
     const staples = halving(count).map(({ index, round: turn }) => ({
       at: at(index),

@@ -1,18 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { constructionOf } from '@yardland/core';
+import { constructionOf, filled } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type { Scene } from '../shared/table/scene';
 import { Switch } from '../shared/choice';
 import { Table } from '../shared/table/table';
 import { StationFrame, Tray, Words } from '../shared/ui/ui';
 import { coverScene } from './cover-scene';
+import { stapleScene } from './staple-scene';
 import { FieldsTray } from './fields-tray';
+import { FinishedFacts, FinishedView } from './finished-view';
 import { SlotsTray } from './slots-tray';
 import { ZipsTray } from './zips-tray';
 
 const PARTS = [
   { value: 'made', name: 'How it is made' },
+  { value: 'closed', name: 'Finished' },
   { value: 'closing', name: 'Closing' },
+  { value: 'stapling', name: 'Stapling' },
   { value: 'extras', name: 'Extras' },
   { value: 'cloths', name: 'Cloths' },
 ] as const;
@@ -21,18 +25,22 @@ type Part = (typeof PARTS)[number]['value'];
 /** The cover's pieces to scale; the construction and its choices in the tray, and which part is of which cloth. */
 @Component({
   selector: 'yl-cover-station',
-  imports: [Tray, Words, Table, Switch, FieldsTray, SlotsTray, ZipsTray],
+  imports: [Tray, Words, Table, FinishedView, FinishedFacts, Switch, FieldsTray, SlotsTray, ZipsTray],
   template: `
-    <yl-table [scene]="scene()" [picked]="picked()" (pick)="pick($event)">
-      <ul
-        class="gap-3.5 absolute top-5 right-41 flex text-label text-ink-soft pointer-events-none [&_i]:border-t-[2.4px] [&_i]:w-5 [&_i]:h-0 [&_li]:gap-1.5 [&_li]:flex [&_li]:items-center"
-        data-part="legend"
-        aria-hidden="true"
-      >
-        <li><i class="border-madder"></i>cut</li>
-        <li><i class="border-chalk border-dashed!"></i>sew</li>
-      </ul>
-    </yl-table>
+    @if (part() === 'closed') {
+      <yl-finished-view [turned]="turned()" />
+    } @else {
+      <yl-table [scene]="scene()" [picked]="picked()" (pick)="pick($event)">
+        <ul
+          class="gap-3.5 absolute top-5 right-41 flex text-label text-ink-soft pointer-events-none [&_i]:border-t-[2.4px] [&_i]:w-5 [&_i]:h-0 [&_li]:gap-1.5 [&_li]:flex [&_li]:items-center"
+          data-part="legend"
+          aria-hidden="true"
+        >
+          <li><i class="border-madder"></i>cut</li>
+          <li><i class="border-chalk border-dashed!"></i>sew</li>
+        </ul>
+      </yl-table>
+    }
     <div ylTray class="[grid-area:tray]" role="group" aria-label="Cover tray">
       @if (kept(); as words) {
         <p ylWords role="status">{{ words }}</p>
@@ -41,6 +49,12 @@ type Part = (typeof PARTS)[number]['value'];
       @let shown = part();
       @if (shown === 'cloths') {
         <yl-slots-tray />
+      } @else if (shown === 'closed') {
+        <yl-finished-facts [(turned)]="turned" />
+      } @else if (shown === 'stapling') {
+        @if (staplingWords(); as words) {
+          <p ylWords>{{ words }}</p>
+        }
       } @else {
         <yl-fields-tray [group]="shown" />
         @if (shown === 'closing') {
@@ -59,9 +73,20 @@ export class CoverStation {
   protected readonly parts = computed(() => {
     const choices = this.store.cushion()?.construction;
     const groups = new Set<string>(choices ? constructionOf(choices).fields.map(({ group }) => group ?? 'made') : []);
-    return PARTS.filter(({ value }) => value === 'made' || value === 'cloths' || groups.has(value));
+    return PARTS.filter(
+      ({ value }) => value === 'made' || value === 'cloths' || value === 'closed' || (value === 'stapling' ? this.#stapled() : groups.has(value)),
+    );
   });
   protected readonly part = computed<Part>(() => this.parts().find(({ value }) => value === this.#chosen())?.value ?? 'made');
+  /** A cover that is fixed with staples. */
+  readonly #stapled = computed(() => Boolean(this.store.cushionPlan()?.cover?.staples));
+  /** The step of the work order that staples it. */
+  protected readonly staplingWords = computed(() => {
+    const step = this.store.cushionPlan()?.operations.find(({ id }) => id === 'fix/staple');
+    const { units, step: fine } = this.store.inWords();
+    return step ? filled(step.text, step.figures, units, fine) : '';
+  });
+  protected readonly turned = signal(0);
   protected readonly picked = signal<string | null>(null);
 
   protected readonly kept = computed(() => {
@@ -73,6 +98,7 @@ export class CoverStation {
   protected readonly scene = computed<Scene>(() => {
     const one = this.store.cushionPlan();
     const fit = `cover ${this.store.cushionIndex()} ${one?.source.construction.kind ?? ''}`;
+    if (one?.state === 'planned' && this.part() === 'stapling') return stapleScene(one, fit, this.store.inWords());
     return one?.state === 'planned' ? coverScene(one, fit, this.store.inWords()) : { title: 'Cover', fit, items: [] };
   });
 

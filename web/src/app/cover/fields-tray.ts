@@ -23,7 +23,7 @@ type Shown = { readonly key: string; readonly label: string } & (
   imports: [Button, LucideColumns3, Words, Choice, Switch, NumberField, QuantityField],
   template: `
     @if (group() === 'made') {
-      <yl-choice class="field few wider" label="Made as" [options]="constructions" [value]="choices().kind" (picked)="choose($event)" />
+      <yl-choice class="field few made" label="Made as" [options]="constructions" [value]="choices().kind" (picked)="choose($event)" />
     }
     @for (field of fields(); track field.key) {
       @if (field.kind === 'length') {

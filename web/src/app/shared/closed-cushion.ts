@@ -37,11 +37,14 @@ export class ClosedCushion {
   /** What it shows, in words. */
   readonly name = input.required<string>();
 
+  /** Turned about the upright by so many degrees from the usual view. */
+  readonly turned = input(0);
+
   /** A small picture in a list: with fewer lines. */
   readonly small = input(false);
 
   protected readonly drawing = computed(() => {
-    const { strokes, minX, minY, maxX, maxY } = drawClosed(this.form(), USUAL_VIEW, this.small() ? 0.5 : 1);
+    const { strokes, minX, minY, maxX, maxY } = drawClosed(this.form(), { ...USUAL_VIEW, turnDeg: USUAL_VIEW.turnDeg + this.turned() }, this.small() ? 0.5 : 1);
     const room = MARGIN * Math.max(maxX - minX, maxY - minY);
     const lines = strokes.map(({ kind, points, closed }): Line => ({
       kind,

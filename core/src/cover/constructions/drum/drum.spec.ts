@@ -44,8 +44,8 @@ describe('a drum on a round board of 380, foam of 60, board edge of 22', () => {
     expect(unequalSeams(seams)).toEqual([]);
     const [closing] = one.cover!.closings;
     expect(closing!.kind === 'staples' && closing!.count.value).toBe(
-      // Round a line of radius 190 − 25, in quarters of 259: 13 in each.
-      52,
+      // Round a line of radius 190 − 25, in quarters of 259: 14 gaps of under 20 in each.
+      56,
     );
     expect(one.pieces.filter(({ role }) => role === 'plate').map(({ countPerCushion }) => countPerCushion)).toEqual([1]);
     expect(one.operations.at(-1)!.id).toBe('fix/staple');

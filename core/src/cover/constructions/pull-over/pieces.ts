@@ -63,7 +63,7 @@ function topPanel(request: CoverRequest, { front, rest }: FrontAndRest, drop: Fi
     outline,
     sewn,
     marks: [
-      { kind: 'centre-front', at: middle, outward: { x: 0, y: -1 } },
+      { kind: 'centre-front', at: { x: middle.x, y: middle.y + seam.value }, outward: { x: 0, y: -1 } },
       { kind: 'quarter', at: below(right, sewnDown), outward: { x: 1, y: 0 } },
       { kind: 'quarter', at: below(left, sewnDown), outward: { x: -1, y: 0 } },
       ...placesOn({ front, rest }).map(({ kind, at, outward }): Mark => ({ kind, at, outward })),

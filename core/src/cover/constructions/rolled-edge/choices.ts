@@ -8,6 +8,9 @@ export const rolledEdgeSchema = z.strictObject({
   boxing: z.enum(['strip', 'panels']).optional(),
   closing: z.enum(['hand', 'zip']).optional(),
   seamMm: z.number().positive().max(50).optional(),
+  strips: z.enum(['across', 'along']).optional(),
+  /** What becomes of a plate wider than the cloth. */
+  wide: z.enum(['turn', 'pieced']).optional(),
   /** Boxing as usual, or cut higher so that the roll is worked more easily. */
   height: z.enum(['usual', 'easier']).optional(),
   rollPitchMm: z.number().min(15).max(150).optional(),
@@ -33,6 +36,8 @@ export const rolledEdgeFields: readonly Field<RolledEdge>[] = [
   choice('knotted', 'Stitches knotted', { each: 'each by itself', third: 'every third drawn up', fourth: 'every fourth drawn up' }),
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
   choice('height', 'Boxing cut', { usual: 'as usual', easier: 'higher, for an easier roll' }),
+  choice('strips', 'Boxing strips', { across: 'across the cloth', along: 'along the roll' }),
+  choice('wide', 'Plates wider than the cloth', { turn: 'turn the cloth', pieced: 'middle and two sides' }),
   length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
   choice('closing', 'Closed', { hand: 'by hand', zip: 'with a zip' }, { group: 'closing' }),
 ];

@@ -13,10 +13,12 @@ const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', { construction: 'rolled edge', why, instead: 'Take a boxed cover.' }),
 ];
 
-const boxOf = ({ boxing, closing, seamMm }: RolledEdge): Box => ({
+const boxOf = ({ boxing, closing, seamMm, strips, wide }: RolledEdge): Box => ({
   edge: 'plain',
   closing: closing ?? 'hand',
   ...(boxing ? { boxing } : {}),
+  ...(strips ? { strips } : {}),
+  ...(wide ? { wide } : {}),
   ...(seamMm === undefined ? {} : { seamMm }),
 });
 

@@ -29,7 +29,7 @@ export function notchItems(piece: Piece, seamMm: number, key: string, dx: number
           kind: 'area',
           key: `${key}-${mark.kind}-${i}`,
           shape: circle({ x: mark.at.x + dx, y: mark.at.y + dy }, mark.kind === 'roll' ? 2.5 : 9),
-          look: 'bound',
+          look: mark.kind === 'button' ? 'bound' : 'chalked',
         }
       : {
           kind: 'tick',

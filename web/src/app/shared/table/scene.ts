@@ -22,6 +22,7 @@ export type Look =
   | 'fold'
   | 'lit'
   | 'crown'
+  | 'chalked'
   | 'bound';
 
 interface Item {

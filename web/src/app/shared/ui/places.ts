@@ -71,7 +71,7 @@ export class Tray {}
   selector: '[ylTrayPart]',
   host: {
     class:
-      'flex flex-[1_1_100%] flex-wrap items-start gap-y-1 gap-x-3.5 min-w-0 [&>.field]:flex-[1_1_128px] [&>.field]:max-w-60 [&>.ticks]:flex-[1_1_100%] [&>.ticks]:gap-y-0 [&>.ticks]:gap-x-4 [&_.field.few]:flex-[0_0_112px] [&>.field.wide]:basis-55 [&>.field.wide]:max-w-95 [&>.field.long]:flex-[3_1_320px] [&>.field.long]:max-w-160 [&_.field.few.wider]:basis-47.5 [&>.field:has(.switch)]:flex-[0_0_auto] [&>.field:has(.switch)]:max-w-full',
+      'flex flex-[1_1_100%] flex-wrap items-start gap-y-1 gap-x-3.5 min-w-0 [&>.field]:flex-[1_1_128px] [&>.field]:max-w-60 [&>.ticks]:flex-[1_1_100%] [&>.ticks]:gap-y-0 [&>.ticks]:gap-x-4 [&_.field.few]:flex-[0_0_112px] [&>.field.wide]:basis-55 [&>.field.wide]:max-w-95 [&>.field.long]:flex-[3_1_320px] [&>.field.long]:max-w-160 [&_.field.few.wider]:basis-47.5 [&_.field.few.made]:basis-58 [&>.field:has(.switch)]:flex-[0_0_auto] [&>.field:has(.switch)]:max-w-full',
   },
 })
 export class TrayPart {}
