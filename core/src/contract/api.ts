@@ -1,9 +1,21 @@
 import * as z from 'zod';
+import type { ClosedLines } from '../form/form';
 import { JOB_STATES, jobSchema } from '../job/document';
 import { upgraded } from '../job/upgrades/upgrades';
 import { storedShopSchema } from './shop';
 
 /** What a list of jobs shows of each. */
+const edgeLineSchema = z.enum(['soft', 'seam', 'welt', 'ridge', 'roll']);
+/** The lines that a construction leaves on a closed cushion. */
+export const closedLinesSchema = z.strictObject({
+  top: edgeLineSchema,
+  bottom: edgeLineSchema,
+  corners: z.boolean(),
+  softFront: z.boolean(),
+  solid: z.enum(['faces', 'roll']).exactOptional(),
+  channels: z.int().positive().exactOptional(),
+}) satisfies z.ZodType<ClosedLines>;
+
 export const jobSummarySchema = z.strictObject({
   id: z.uuid(),
   revision: z.int().positive(),
@@ -14,9 +26,16 @@ export const jobSummarySchema = z.strictObject({
   archived: z.boolean(),
   cushions: z.int(),
   pieces: z.int(),
-  /** Each cushion from above, mm, front at y = 0, for the small drawings; at most eight. Without points it is drawn as its box. */
+  /** Each cushion from above, mm, front at y = 0, with its height and the lines of its cover, for the small pictures; at most eight. Without points it is drawn as its box, without lines flat. */
   outlines: z.array(
-    z.strictObject({ widthMm: z.number(), depthMm: z.number(), quantity: z.int(), outline: z.array(z.tuple([z.number(), z.number()])).nullable() }),
+    z.strictObject({
+      widthMm: z.number(),
+      depthMm: z.number(),
+      heightMm: z.number(),
+      quantity: z.int(),
+      outline: z.array(z.tuple([z.number(), z.number()])).nullable(),
+      lines: closedLinesSchema.nullable(),
+    }),
   ),
   updatedAt: z.iso.datetime(),
 });

@@ -207,7 +207,7 @@ export interface Construction<C extends Choices = Choices> {
   make(choices: C, request: CoverRequest): Cover;
   profile(choices: C, sizes: Sizes, assume: Constants): EdgeProfile;
   /** The lines it leaves on the closed cushion, for drawing it. */
-  lines(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): ClosedLines;
+  lines(choices: C, of: { readonly widthMm: number; readonly assume: Constants }): ClosedLines;
   /** For laying it beside others. */
   traits(choices: C): CoverTraits;
   /** A few words on the choices: `welted`. */

@@ -14,6 +14,8 @@ export interface ClosedLines {
   readonly corners: boolean;
   /** The plate runs over the front: no line along its edges there. */
   readonly softFront: boolean;
+  /** Two faces that meet, or a roll whose outline is its end; a band between two faces where it is not said. */
+  readonly solid?: 'faces' | 'roll';
   /** Channels sewn from front to back across both faces. */
   readonly channels?: number;
 }

@@ -1,3 +1,4 @@
 // What is used outside the core.
 export * from './draw';
 export * from './form';
+export * from './rough';

@@ -1,11 +1,13 @@
 import type { Construction } from '../cover/contract';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
+import { shipped } from '../shop/assumptions';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { cornersOf } from '../cover/parts/corners';
-import type { ClosedForm } from '../form/form';
+import type { ClosedForm, ClosedLines } from '../form/form';
 import { edgeSpans, flatten, perimeter, type Outline } from '../geometry/outline';
 import { distance, type Point } from '../geometry/point';
+import type { Cushion } from './document';
 import type { Planned } from './plan-cushion';
 
 /** Chords of the closed cushion's rim run this near to its curves, mm. */
@@ -47,7 +49,10 @@ export function closedForm(
   const { source, outlines, profile, sizes, fit, cover } = one;
   const rim = flatten(outlines.sewn, RIM_MM);
   const { front, corners } = sidesOf(outlines.sewn, rim);
-  const lines = constructionOf(source.construction, constructions).lines(source.construction, { sizes, assume: (key) => shop.assume(key, units) });
+  const lines = constructionOf(source.construction, constructions).lines(source.construction, {
+    widthMm: sizes.sewn.width.value,
+    assume: (key) => shop.assume(key, units),
+  });
   // A plate of three parts has its marks on all of them.
   const [plate] = cover.pieces.filter(({ role }) => role === 'plate');
   const buttons = cover.pieces
@@ -67,4 +72,9 @@ export function closedForm(
     overMm: crownMm,
     underMm: profile.crownedFaces === 1 ? 0 : crownMm,
   };
+}
+
+/** What a cushion's construction leaves on it when it is closed, as far as that is known without planning it. */
+export function closedLines({ construction }: Pick<Cushion, 'construction'>, widthMm: number): ClosedLines {
+  return constructionOf(construction).lines(construction, { widthMm, assume: shipped });
 }

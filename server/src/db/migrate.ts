@@ -7,6 +7,7 @@ import { fillingsAndPictures } from './migrations/0004-fillings-and-pictures.sql
 import { schoolsAndRemnants } from './migrations/0005-schools-and-remnants.sql';
 import { searchAndOutlines } from './migrations/0006-search-and-outlines.sql';
 import { salvagedZips } from './migrations/0007-salvaged-zips.sql';
+import { closedLines } from './migrations/0008-closed-lines.sql';
 
 export interface Migration {
   readonly name: string;
@@ -22,6 +23,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'schools-and-remnants', sql: schoolsAndRemnants },
   { name: 'search-and-outlines', sql: searchAndOutlines },
   { name: 'salvaged-zips', sql: salvagedZips },
+  { name: 'closed-lines', sql: closedLines },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

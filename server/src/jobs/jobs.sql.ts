@@ -63,7 +63,7 @@ function listing(db: Database, found: string) {
       SELECT j.id, j.revision, j.name, j.customer, j.state, j.due_date, j.archived, j.updated_at,
         (SELECT count(*) FROM cushion c WHERE c.job_id = j.id) AS cushions,
         (SELECT coalesce(sum(quantity), 0) FROM cushion c WHERE c.job_id = j.id) AS pieces,
-        (SELECT json_group_array(json_object('widthMm', width_mm, 'depthMm', depth_mm, 'quantity', quantity, 'outline', json(outline)))
+        (SELECT json_group_array(json_object('widthMm', width_mm, 'depthMm', depth_mm, 'heightMm', height_mm, 'quantity', quantity, 'outline', json(outline), 'lines', json(lines)))
            FROM (SELECT * FROM cushion c WHERE c.job_id = j.id ORDER BY position LIMIT 8)) AS outlines, found
       FROM (SELECT j.id AS page_id, ${counted} AS found FROM job j ${WHERE}${found}
             ${ORDER} LIMIT @limit OFFSET @from)
@@ -98,8 +98,8 @@ export function jobStatements(db: Database) {
     dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),
     dropCushions: db.prepare('DELETE FROM cushion WHERE job_id = ?'),
     insertCushion: db.prepare(`
-      INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school, outline)
-      VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school, @outline)`),
+      INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school, outline, lines)
+      VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school, @outline, @lines)`),
     // The index is touched only where the words have changed.
     putWords: db.prepare(`
       INSERT INTO job_words (job_id, words) VALUES (?, ?)

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { flatten, outlineOf, readStoredJob, shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
+import { closedLines, flatten, outlineOf, readStoredJob, shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
 import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
@@ -161,6 +161,7 @@ export class JobStore {
         heightMm,
         school,
         outline,
+        lines: cannotBe ? null : JSON.stringify(closedLines(cushion, acrossMm)),
       });
     });
     this.#sql.putWords.run(jobId, [job.name, job.customer ?? '', ...job.cushions.map(({ name }) => name)].join('\n'));

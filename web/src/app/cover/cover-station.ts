@@ -31,14 +31,16 @@ type Part = (typeof PARTS)[number]['value'];
       <yl-finished-view [turned]="turned()" />
     } @else {
       <yl-table [scene]="scene()" [picked]="picked()" (pick)="pick($event)">
-        <ul
-          class="gap-3.5 absolute top-5 right-41 flex text-label text-ink-soft pointer-events-none [&_i]:border-t-[2.4px] [&_i]:w-5 [&_i]:h-0 [&_li]:gap-1.5 [&_li]:flex [&_li]:items-center"
-          data-part="legend"
-          aria-hidden="true"
-        >
-          <li><i class="border-madder"></i>cut</li>
-          <li><i class="border-chalk border-dashed!"></i>sew</li>
-        </ul>
+        @if (part() !== 'stapling') {
+          <ul
+            class="gap-3.5 absolute top-5 right-41 flex text-label text-ink-soft pointer-events-none [&_i]:border-t-[2.4px] [&_i]:w-5 [&_i]:h-0 [&_li]:gap-1.5 [&_li]:flex [&_li]:items-center"
+            data-part="legend"
+            aria-hidden="true"
+          >
+            <li><i class="border-madder"></i>cut</li>
+            <li><i class="border-chalk border-dashed!"></i>sew</li>
+          </ul>
+        }
       </yl-table>
     }
     <div ylTray class="[grid-area:tray]" role="group" aria-label="Cover tray">

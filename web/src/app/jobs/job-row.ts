@@ -1,10 +1,11 @@
-import type { JobSummary } from '@yardland/core';
+import { drawClosed, roughForm, USUAL_VIEW, type ClosedDrawing, type ClosedLines, type JobSummary } from '@yardland/core';
+import { linesOf, type Line } from '../shared/closed-cushion';
 import { dayWords, daysUntil } from '../shared/days';
 import { jobStateWords } from './state-words';
 
 /** One cushion of a job as it is drawn in the list. */
 export interface Shape {
-  readonly path: string;
+  readonly lines: readonly Line[];
   readonly width: number;
   readonly height: number;
   readonly quantity: number;
@@ -25,8 +26,13 @@ export interface JobRow extends JobSummary {
 /** Cushions of a job that are drawn in the list; how many more there are is said. */
 const MOST_SHAPES = 5;
 /** Pixels a millimetre, and all shapes of a row together: the column has no more on a tablet. */
-const MOST_SCALE = 0.05;
-const MOST_ACROSS_PX = 180;
+const MOST_SCALE = 0.06;
+const MOST_ACROSS_PX = 190;
+/** One of them. */
+const MOST_WIDE_PX = 76;
+const MOST_HIGH_PX = 42;
+/** Room for the thickness of its lines. */
+const EDGE_PX = 1.5;
 
 /** A job in the list's words. */
 export function jobRow(job: JobSummary): JobRow {
@@ -49,21 +55,36 @@ function awayWords(days: number): string {
   return days < 0 ? `${many} late` : `in ${many}`;
 }
 
-/** The outlines of a job's first cushions, to one scale; a cushion that has none yet is drawn as its box. */
+/** A flat face, for a cushion whose construction is not known yet. */
+const PLAIN: ClosedLines = { top: 'seam', bottom: 'seam', corners: false, softFront: false };
+
+/** The first cushions of a job, closed, to one scale; a cushion that has no outline yet is drawn as its box. */
 function shapesOf(job: JobSummary): Shape[] {
-  const drawn = job.outlines.filter(({ widthMm, depthMm }) => widthMm > 0 && depthMm > 0);
-  const shown = drawn.slice(0, MOST_SHAPES);
-  const across = shown.reduce((sum, { widthMm }) => sum + widthMm, 0);
-  const scale = Math.min(MOST_SCALE, MOST_ACROSS_PX / across, ...shown.map(({ widthMm, depthMm }) => Math.min(72 / widthMm, 34 / depthMm)));
-  return shown.map(({ widthMm, depthMm, quantity, outline }) => {
-    const box: [number, number][] = [
-      [0, 0],
-      [widthMm, 0],
-      [widthMm, depthMm],
-      [0, depthMm],
-    ];
-    // The back is up: y grows towards it.
-    const points = (outline ?? box).map(([x, y]) => `${(1.5 + x * scale).toFixed(1)} ${(1.5 + (depthMm - y) * scale).toFixed(1)}`);
-    return { width: widthMm * scale + 3, height: depthMm * scale + 3, quantity, path: `M${points.join('L')}z` };
-  });
+  const drawn = job.outlines
+    .filter(({ widthMm, depthMm }) => widthMm > 0 && depthMm > 0)
+    .slice(0, MOST_SHAPES)
+    .map(({ widthMm, depthMm, heightMm, quantity, outline, lines }) => {
+      const box: [number, number][] = [
+        [0, 0],
+        [widthMm, 0],
+        [widthMm, depthMm],
+        [0, depthMm],
+      ];
+      const rim = (outline ?? box).map(([x, y]) => ({ x, y }));
+      return { quantity, drawing: drawClosed(roughForm({ rim, heightMm: lines ? heightMm : 0, lines: lines ?? PLAIN }), USUAL_VIEW, 0) };
+    });
+  const wide = ({ minX, maxX }: ClosedDrawing): number => maxX - minX;
+  const high = ({ minY, maxY }: ClosedDrawing): number => maxY - minY;
+  const across = drawn.reduce((sum, { drawing }) => sum + wide(drawing), 0);
+  const scale = Math.min(
+    MOST_SCALE,
+    MOST_ACROSS_PX / across,
+    ...drawn.map(({ drawing }) => Math.min(MOST_WIDE_PX / wide(drawing), MOST_HIGH_PX / high(drawing))),
+  );
+  return drawn.map(({ quantity, drawing }) => ({
+    quantity,
+    width: wide(drawing) * scale + 2 * EDGE_PX,
+    height: high(drawing) * scale + 2 * EDGE_PX,
+    lines: linesOf(drawing, scale, EDGE_PX - drawing.minX * scale, EDGE_PX + drawing.maxY * scale),
+  }));
 }

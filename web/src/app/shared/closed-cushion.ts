@@ -1,9 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { drawClosed, USUAL_VIEW, type ClosedForm, type StrokeKind } from '@yardland/core';
+import { drawClosed, USUAL_VIEW, type ClosedDrawing, type ClosedForm, type StrokeKind } from '@yardland/core';
 
-interface Line {
+/** One stroke of a drawing as a path. */
+export interface Line {
   readonly kind: StrokeKind;
   readonly path: string;
+}
+
+/** The strokes of a drawing as paths, moved by dx and dy and scaled, y downwards, to a decimal of a pixel or a millimetre. */
+export function linesOf({ strokes }: ClosedDrawing, scale = 1, dx = 0, dy = 0): Line[] {
+  return strokes.map(({ kind, points, closed }) => ({
+    kind,
+    path: `M${points.map(({ x, y }) => `${(dx + x * scale).toFixed(1)} ${(dy - y * scale).toFixed(1)}`).join('L')}${closed ? 'z' : ''}`,
+  }));
 }
 
 /** Room round the drawing, millimetres of the cushion for each of its largest measure. */
@@ -44,12 +53,9 @@ export class ClosedCushion {
   readonly small = input(false);
 
   protected readonly drawing = computed(() => {
-    const { strokes, minX, minY, maxX, maxY } = drawClosed(this.form(), { ...USUAL_VIEW, turnDeg: USUAL_VIEW.turnDeg + this.turned() }, this.small() ? 0.5 : 1);
+    const drawn = drawClosed(this.form(), { ...USUAL_VIEW, turnDeg: USUAL_VIEW.turnDeg + this.turned() }, this.small() ? 0.5 : 1);
+    const { minX, minY, maxX, maxY } = drawn;
     const room = MARGIN * Math.max(maxX - minX, maxY - minY);
-    const lines = strokes.map(({ kind, points, closed }): Line => ({
-      kind,
-      path: `M${points.map(({ x, y }) => `${x.toFixed(1)} ${(-y).toFixed(1)}`).join('L')}${closed ? 'z' : ''}`,
-    }));
-    return { lines, box: [minX - room, -maxY - room, maxX - minX + 2 * room, maxY - minY + 2 * room].map((mm) => mm.toFixed(1)).join(' ') };
+    return { lines: linesOf(drawn), box: [minX - room, -maxY - room, maxX - minX + 2 * room, maxY - minY + 2 * room].map((mm) => mm.toFixed(1)).join(' ') };
   });
 }

@@ -179,7 +179,7 @@ export const bolster: Construction<Bolster> = {
   }),
   lines: ({ edge }) => {
     const line = edge === 'welt' ? 'welt' : 'seam';
-    return { top: line, bottom: line, corners: false, softFront: false };
+    return { top: line, bottom: line, corners: false, softFront: false, solid: 'roll' };
   },
   traits: () => ({ zip: 'along the body', washable: true, edge: 'a roll, its ends round', hard: 'The body eased round the ends, quarter on quarter.' }),
   says: ({ edge }) => (edge === 'welt' ? 'welted ends' : 'plain ends'),

@@ -146,7 +146,7 @@ export const channelled: Construction<Channelled> = {
     welt: as === 'envelope' && edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
     modelled: as === 'envelope',
   }),
-  lines: ({ as, edge, channelMm }, { sizes, assume }) =>
+  lines: ({ as, edge, channelMm }, { widthMm, assume }) =>
     as === 'envelope'
       ? {
           top: edge === 'welt' || edge === 'ridge' ? edge : 'seam',
@@ -159,7 +159,8 @@ export const channelled: Construction<Channelled> = {
           bottom: 'soft',
           corners: false,
           softFront: false,
-          channels: channelsIn(sizes.sewn.width.value, channelMm ?? assume('channelMm')),
+          solid: 'faces',
+          channels: channelsIn(widthMm, channelMm ?? assume('channelMm')),
         },
   traits: ({ as }) => ({
     zip: as === 'envelope' ? 'along the back' : '',

@@ -195,7 +195,7 @@ export const knifeEdge: Construction<KnifeEdge> = {
     welt: edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'top' } : null,
     modelled: false,
   }),
-  lines: ({ edge }) => ({ top: edge === 'welt' ? 'welt' : 'seam', bottom: 'soft', corners: false, softFront: false }),
+  lines: ({ edge }) => ({ top: edge === 'welt' ? 'welt' : 'seam', bottom: 'soft', corners: false, softFront: false, solid: 'faces' }),
   traits: ({ edge, closing }) => ({
     zip: closing === 'zip' ? 'in the back seam' : '',
     washable: closing === 'zip' || closing === 'envelope',
