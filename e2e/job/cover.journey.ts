@@ -42,3 +42,38 @@ test('a cover is made in another way and of two cloths; cloth that is short is s
   await expect(page.getByText(/zip plaque was .* when this was ticked; it is .* now\./)).toBeVisible();
   await shop.expectAccessible();
 });
+
+test('covers of every kind: an order of staples, the cushion finished and turned, tufts on paper, fill by weight', async ({ shop, page }) => {
+  await shop.openJob('Dressing room one');
+  await shop.goTo('Cover');
+  await expect(shop.ticket()).toContainText('Rolled-edge mattress');
+  await expect(shop.ticket()).toContainText('Twine for the roll');
+  await shop.tray().getByText('Finished', { exact: true }).click();
+  const drawing = page.getByRole('img', { name: 'Day-bed mattress, finished' });
+  const seen = await drawing.locator('path').first().getAttribute('d');
+  await page.getByRole('button', { name: 'Turn right' }).click();
+  await expect(drawing.locator('path').first()).not.toHaveAttribute('d', seen ?? '');
+  // A drawing of a mattress: more tufts than on one of its ends, and its rolls.
+  expect(await drawing.locator('path.button').count()).toBeGreaterThan(10);
+  expect(await drawing.locator('path.roll').count()).toBeGreaterThan(3);
+  await shop.expectAccessible();
+
+  await page.goto(page.url().replace(/1\/cover$/, '3/cover'));
+  await expect(shop.ticket()).toContainText('Pull-over on a frame');
+  await shop.tray().getByText('Stapling', { exact: true }).click();
+  await expect(shop.tray()).toContainText('staple along it');
+  await expect(page.locator('yl-table')).toContainText('corners last');
+  await shop.expectAccessible();
+
+  await page.goto(page.url().replace(/3\/cover$/, '4/cover'));
+  await expect(shop.ticket()).toContainText('Channelled feather case');
+  await expect(shop.ticket()).toContainText('904 g');
+  await shop.choose('Filled with', 'down');
+  await expect(shop.ticket()).toContainText('581 g');
+
+  await page.keyboard.press('/');
+  await page.keyboard.type('2 x 500 x 450 x 60 pull-over');
+  await expect(page.locator('[data-part=quick-says]')).toContainText('pull-over');
+  await page.keyboard.press('Enter');
+  await expect(shop.ticket()).toContainText('top panel');
+});

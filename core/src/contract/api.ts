@@ -12,6 +12,7 @@ export const closedLinesSchema = z.strictObject({
   bottom: edgeLineSchema,
   corners: z.boolean(),
   softFront: z.boolean(),
+  zip: z.literal('band').exactOptional(),
   solid: z.enum(['faces', 'roll']).exactOptional(),
   channels: z.int().positive().exactOptional(),
 }) satisfies z.ZodType<ClosedLines>;

@@ -104,6 +104,8 @@ export interface EdgeProfile {
   readonly kind: 'band' | 'knife' | 'body';
   /** What the cover holds apart at the edge: height of the band as sewn, in the middle of a wedge. */
   readonly heightMm: number;
+  /** Radius of the front's upper and lower edge, where the plate runs over them. */
+  readonly roundedFront?: { readonly topMm: number; readonly bottomMm: number };
   /** How many faces stand proud, where the construction leaves no choice. */
   readonly crownedFaces: 1 | 2 | null;
   /** Whether the plates can be domed for a crown. */

@@ -1,5 +1,6 @@
 import { polygonArea } from '../geometry/polygon';
 import { drawClosed, projected, USUAL_VIEW } from './draw';
+import { frontProfile } from './soft-front';
 import { placeOn, riseOf, type ClosedForm } from './form';
 
 const BOX: ClosedForm = {
@@ -85,5 +86,31 @@ describe('a closed cushion', () => {
     const wedge: ClosedForm = { ...BOX, backMm: 40 };
     expect([placeOn(wedge, { x: 0, y: 0 }, 1).z, placeOn(wedge, { x: 0, y: 400 }, 1).z, placeOn(wedge, { x: 0, y: 200 }, 0.5).z]).toEqual([100, 40, 35]);
     expect(placeOn({ ...BOX, lie: 'along', heightMm: 700 }, { x: 10, y: 20 }, 1)).toEqual({ x: 700, y: 10, z: 20 });
+  });
+
+  it('rounds a front on quarter circles, and is as wide and deep on the picture as before', () => {
+    const rounded = { topMm: 30, bottomMm: 20 };
+    const profile = frontProfile({ heightMm: 100, rounded });
+    const points = profile?.points ?? [];
+    expect([points[0], points.at(-1)].map((p) => ({ backMm: Math.round(p?.backMm ?? NaN), upMm: Math.round(p?.upMm ?? NaN) }))).toEqual([
+      { backMm: 30, upMm: 100 },
+      { backMm: 20, upMm: 0 },
+    ]);
+    for (const { backMm, upMm } of points)
+      expect(upMm > 60 ? Math.hypot(backMm - 30, upMm - 70) : Math.hypot(backMm - 20, upMm - 20)).toBeCloseTo(upMm > 60 ? 30 : 20, 6);
+    // Looked at level from the front, the rounded cushion is the same rectangle.
+    const level = { turnDeg: 0, aboveDeg: 0 };
+    const [square, soft] = [BOX, { ...BOX, rounded }].map((form) => drawClosed(form, level));
+    for (const side of ['minX', 'maxX', 'minY', 'maxY'] as const) expect(soft?.[side]).toBeCloseTo(square?.[side] ?? NaN, 6);
+    // From above and in front its faces end behind the front: the top's nearest line lies 30 back.
+    const above = drawClosed({ ...BOX, rounded }, { turnDeg: 0, aboveDeg: 90 });
+    const face = above.strokes.filter(({ kind }) => kind === 'face').at(-1);
+    expect(Math.min(...(face?.points ?? []).map(({ y }) => y))).toBeCloseTo(above.minY + 30, 6);
+  });
+
+  it('shows a zip only from the side on which it runs', () => {
+    const zip = [false, false, true, false];
+    const zips = (turnDeg: number): number => drawClosed({ ...BOX, zip }, { turnDeg, aboveDeg: 30 }).strokes.filter(({ kind }) => kind === 'zip').length;
+    expect([zips(32), zips(212)]).toEqual([0, 1]);
   });
 });

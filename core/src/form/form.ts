@@ -14,6 +14,8 @@ export interface ClosedLines {
   readonly corners: boolean;
   /** The plate runs over the front: no line along its edges there. */
   readonly softFront: boolean;
+  /** A zip runs in the middle of the band. */
+  readonly zip?: 'band';
   /** Two faces that meet, or a roll whose outline is its end; a band between two faces where it is not said. */
   readonly solid?: 'faces' | 'roll';
   /** Channels sewn from front to back across both faces. */
@@ -31,6 +33,10 @@ export interface ClosedForm {
   readonly heightMm: number;
   /** At the back, where a wedge is higher or lower there; as at the front where it is not said. */
   readonly backMm?: number;
+  /** Radius of the front's upper and lower edge, mm, where the plate runs over a straight front; square where it is not said. */
+  readonly rounded?: { readonly topMm: number; readonly bottomMm: number };
+  /** For each side of the rim, whether the zip runs along it, in the middle of the band. */
+  readonly zip?: readonly boolean[];
   readonly lie: 'across' | 'along';
   /** How far the faces stand proud of the rim in their middle, mm. */
   readonly overMm: number;

@@ -5,13 +5,16 @@ import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { cornersOf } from '../cover/parts/corners';
 import type { ClosedForm, ClosedLines } from '../form/form';
-import { edgeSpans, flatten, perimeter, type Outline } from '../geometry/outline';
+import { edgeSpans, flatten, perimeter, stationAt, type Outline } from '../geometry/outline';
+import { alongOutline } from '../geometry/along';
 import { distance, type Point } from '../geometry/point';
 import type { Cushion } from './document';
 import type { Planned } from './plan-cushion';
 
 /** Chords of the closed cushion's rim run this near to its curves, mm. */
 const RIM_MM = 1.5;
+/** A domed plate's notches lie this near to the flat seam line, mm. */
+const NEAR_MM = 60;
 
 /** How far round the rim each of its points lies, mm. */
 function alongs(rim: readonly Point[]): number[] {
@@ -40,6 +43,28 @@ function sidesOf(outline: Outline, rim: readonly Point[]): { readonly front: rea
   return { front, corners };
 }
 
+/** A rim with a corner of its own at further places round it, mm. */
+function rimAt(outline: Outline, places: readonly number[]): Point[] {
+  const rim = flatten(outline, RIM_MM);
+  const length = perimeter(outline);
+  const steps = alongs(rim);
+  const scale = length / ((steps.at(-1) ?? 0) + distance(rim.at(-1) as Point, rim[0] as Point));
+  const more = places.filter((mm) => steps.every((at) => Math.abs(at * scale - mm) > 1)).map((mm) => ({ mm, at: stationAt(outline, mm).at }));
+  return [...rim.map((at, i) => ({ mm: (steps[i] ?? 0) * scale, at })), ...more].sort((a, b) => a.mm - b.mm).map(({ at }) => at);
+}
+
+/** For each side of a rim, whether it lies between two places round the outline, the way that goes by the back. */
+function between(outline: Outline, rim: readonly Point[], [a, b]: readonly [number, number]): boolean[] {
+  const length = perimeter(outline);
+  const places = alongs(rim);
+  const total = (places.at(-1) ?? 0) + distance(rim.at(-1) as Point, rim[0] as Point);
+  const middles = rim.map((_, i) => ((((places[i] ?? 0) + (places[i + 1] ?? total)) / 2) * length) / total);
+  const within = (from: number, to: number) => (mm: number) => (from <= to ? mm > from && mm < to : mm > from || mm < to);
+  const back = edgeSpans(outline).find(({ edge }) => edge === 'back');
+  const middle = back ? (back.start + back.end) / 2 : length / 2;
+  return middles.map(within(a, b)(middle) ? within(a, b) : within(b, a));
+}
+
 /** The finished cushion as a solid, from its outline, its edge and how it will fit: what a drawing from any side is made of. */
 export function closedForm(
   one: Planned,
@@ -47,8 +72,6 @@ export function closedForm(
   constructions: readonly Construction[] = CONSTRUCTIONS,
 ): ClosedForm {
   const { source, outlines, profile, sizes, fit, cover } = one;
-  const rim = flatten(outlines.sewn, RIM_MM);
-  const { front, corners } = sidesOf(outlines.sewn, rim);
   const lines = constructionOf(source.construction, constructions).lines(source.construction, {
     widthMm: sizes.sewn.width.value,
     assume: (key) => shop.assume(key, units),
@@ -58,9 +81,16 @@ export function closedForm(
   const buttons = cover.pieces
     .filter(({ id }) => plate && (id === plate.id || id.startsWith(plate.id.replace(/-(middle|right|left)$/, '-'))))
     .flatMap(({ marks }) => marks.filter(({ kind }) => kind === 'button' || kind === 'tuft').map(({ at }) => at));
+  const zipEnds = lines.zip
+    ? (plate?.marks ?? []).flatMap(({ kind, at }) => (kind === 'zip-end' ? [alongOutline(outlines.sewn, at, NEAR_MM)] : [])).filter((mm) => mm !== null)
+    : [];
+  const rim = rimAt(outlines.sewn, zipEnds);
+  const { front, corners } = sidesOf(outlines.sewn, rim);
   const shared = { rim, front, lines, cornersAt: corners, buttons };
   if (profile.kind === 'body') return { ...shared, heightMm: sizes.finished.height.value, lie: 'along', overMm: 0, underMm: 0 };
   if (profile.kind === 'knife') return { ...shared, heightMm: 0, lie: 'across', overMm: source.heightMm / 2, underMm: source.heightMm / 2 };
+  const zip = zipEnds.length === 2 ? between(outlines.sewn, rim, zipEnds as [number, number]) : null;
+  const rounded = profile.roundedFront;
   const crownMm = source.crown?.mm ?? fit?.crownMm ?? 0;
   const { slope, sewn } = sizes;
   const [thick, thin] = [sewn.height.value, slope?.sewn.value ?? sewn.height.value];
@@ -68,6 +98,8 @@ export function closedForm(
     ...shared,
     heightMm: slope?.end === 'front' ? thin : thick,
     ...(slope ? { backMm: slope.end === 'front' ? thick : thin } : {}),
+    ...(zip ? { zip } : {}),
+    ...(rounded ? { rounded } : {}),
     lie: 'across',
     overMm: crownMm,
     underMm: profile.crownedFaces === 1 ? 0 : crownMm,

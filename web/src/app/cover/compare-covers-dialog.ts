@@ -6,19 +6,23 @@ import { ClosedCushion } from '../shared/closed-cushion';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 
 interface Row {
-  readonly key: number;
+  readonly key: string;
   readonly offer: CoverOffer;
   readonly here: boolean;
   readonly refused: string;
   /** What is said of it under each heading, in their order. */
   readonly cells: readonly string[];
+  /** A few words more under the last of them. */
+  readonly hard: string;
 }
 
-const HEADINGS = ['Pieces', 'Cloth, flat', 'Machine', 'Top stitch', 'By hand', 'Work', 'Zip', 'Edge', 'What is hard'] as const;
+const HEADINGS = ['Pieces', 'Cloth, flat', 'Machine', 'Top stitch', 'By hand', 'Work', 'Zip', 'Edge, and what is hard'] as const;
 /** Headings whose figures stand at the right. */
 const FIGURES = 6;
+/** The key of each row, in their order. */
+const KEYS = '123456789abcdefgh';
 
-/** The cushion through every construction side by side; one is taken with its number key, or by its button. */
+/** The cushion through every construction side by side; one is taken with its key, or by its button. */
 @Component({
   selector: 'yl-compare-covers-dialog',
   imports: [ClosedCushion, DialogFrame, Button, DialogFoot],
@@ -27,10 +31,10 @@ const FIGURES = 6;
       <h2 id="covers-title">Compare covers</h2>
       <p>
         For one cushion: {{ name() }}. Cloth is the pieces’ own area, before it is laid; seams count every row. Others take this one’s edge and seam where they
-        have them. Press a number to take a cover.
+        have them. Press its number or letter to take a cover.
       </p>
       <div
-        class="max-h-[62dvh] overflow-auto [&_table]:w-full [&_table]:border-collapse [&_table]:text-small [&_td]:border-t [&_td]:border-t-line [&_td]:px-2 [&_td]:py-2 [&_td]:text-left [&_td]:align-top [&_th]:border-t [&_th]:border-t-line [&_th]:px-2 [&_th]:py-2 [&_th]:text-left [&_th]:align-top [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:z-1 [&_thead_th]:border-t-0 [&_thead_th]:bg-linen [&_thead_th]:text-label [&_thead_th]:text-ink-soft [&_small]:block [&_small]:text-fine [&_small]:font-normal [&_small]:text-ink-soft"
+        class="max-h-[62dvh] overflow-auto [&_table]:w-full [&_table]:border-collapse [&_table]:text-small [&_td]:border-t [&_td]:border-t-line [&_td]:px-1.5 [&_td]:py-2 [&_td]:text-left [&_td]:align-top [&_th]:border-t [&_th]:border-t-line [&_th]:px-1.5 [&_th]:py-2 [&_th]:text-left [&_th]:align-top [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:z-1 [&_thead_th]:border-t-0 [&_thead_th]:bg-linen [&_thead_th]:text-label [&_thead_th]:text-ink-soft [&_small]:block [&_small]:text-fine [&_small]:font-normal [&_small]:text-ink-soft"
       >
         <table>
           <thead>
@@ -57,7 +61,12 @@ const FIGURES = 6;
                   <td [attr.colspan]="headings.length" class="text-ink-soft">{{ row.refused }}</td>
                 } @else {
                   @for (cell of row.cells; track $index; let i = $index) {
-                    <td [class]="i < figures ? 'whitespace-nowrap tabular-nums text-right!' : 'min-w-24'">{{ cell }}</td>
+                    <td [class]="i < figures ? 'whitespace-nowrap tabular-nums text-right!' : 'min-w-22'">
+                      {{ cell }}
+                      @if ($last) {
+                        <small>{{ row.hard }}</small>
+                      }
+                    </td>
                   }
                 }
                 <td>
@@ -94,7 +103,7 @@ export class CompareCoversDialog {
       const { facts } = offer;
       const run = (mm: number): string => (mm > 0 ? formatRun(mm, units) : '—');
       return {
-        key: i + 1,
+        key: KEYS[i] ?? '',
         offer,
         here: offer.kind === cushion.construction.kind,
         refused: offer.problems.map((problem) => sayLine(problem, inWords)).join(' '),
@@ -108,15 +117,15 @@ export class CompareCoversDialog {
               `${formatNumber(facts.minutes / 60, 1)} h`,
               `${facts.traits.zip || 'none'}; ${facts.traits.washable ? 'washable' : 'does not come off'}`,
               facts.traits.edge,
-              facts.traits.hard,
             ]
           : [],
+        hard: facts?.traits.hard ?? '',
       };
     });
   });
 
   protected pressed(event: KeyboardEvent): void {
-    const row = this.rows()[Number(event.key) - 1];
+    const row = this.rows().find(({ key }) => key !== '' && key === event.key);
     if (row && !row.refused && !event.ctrlKey && !event.metaKey && !event.altKey) this.close(row.offer);
   }
 

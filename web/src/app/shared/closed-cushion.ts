@@ -24,7 +24,7 @@ const MARGIN = 0.03;
   template: `
     @let picture = drawing();
     <svg
-      class="block h-full w-full [&_.band]:fill-calico [&_.button]:fill-calico [&_.button]:stroke-ink [&_.edge]:stroke-ink [&_.face]:fill-linen [&_.hatch]:stroke-line-strong [&_.hatch]:opacity-55 [&_.hatch-side]:stroke-line-strong [&_.hatch-side]:opacity-80 [&_.ridge]:stroke-ink [&_.roll]:stroke-ink [&_.roll]:stroke-[5.5] [&_.roll-core]:stroke-linen [&_.roll-core]:stroke-[3.4] [&_.seam]:stroke-ink-soft [&_.welt]:stroke-ink [&_.welt]:stroke-[3.4] [&_.welt-core]:stroke-linen [&_.welt-core]:stroke-[1.5] [&_path]:fill-none [&_path]:stroke-[1.1] [&_path]:[stroke-linejoin:round] [&_path]:[stroke-linecap:round] [&_path]:[vector-effect:non-scaling-stroke]"
+      class="block h-full w-full [&_.band]:fill-calico [&_.button]:fill-calico [&_.button]:stroke-ink [&_.edge]:stroke-ink [&_.face]:fill-linen [&_.hatch]:stroke-line-strong [&_.hatch]:opacity-55 [&_.hatch-side]:stroke-line-strong [&_.hatch-side]:opacity-80 [&_.ridge]:stroke-ink [&_.roll]:stroke-ink [&_.roll]:stroke-[5.5] [&_.roll-core]:stroke-linen [&_.roll-core]:stroke-[3.4] [&_.seam]:stroke-ink-soft [&_.zip]:stroke-ink [&_.zip]:stroke-[2.2] [&_.zip]:[stroke-dasharray:2_2.4] [&_.welt]:stroke-ink [&_.welt]:stroke-[3.4] [&_.welt-core]:stroke-linen [&_.welt-core]:stroke-[1.5] [&_path]:fill-none [&_path]:stroke-[1.1] [&_path]:[stroke-linejoin:round] [&_path]:[stroke-linecap:round] [&_.welt]:[stroke-linecap:butt] [&_.welt-core]:[stroke-linecap:butt] [&_path]:[vector-effect:non-scaling-stroke]"
       role="img"
       [attr.aria-label]="name()"
       [attr.viewBox]="picture.box"

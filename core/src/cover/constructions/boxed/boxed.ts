@@ -47,7 +47,13 @@ export const boxed: Construction<Boxed> = {
   }),
   lines: (choices) => {
     const top = choices.edge === 'plain' ? 'seam' : choices.edge;
-    return { top, bottom: choices.edge === 'welt' && choices.weltOn === 'top' ? 'seam' : top, corners: boxingOf(choices) === 'panels', softFront: false };
+    return {
+      top,
+      bottom: choices.edge === 'welt' && choices.weltOn === 'top' ? 'seam' : top,
+      corners: boxingOf(choices) === 'panels',
+      softFront: false,
+      ...(closingOf(choices) === 'hand' ? {} : { zip: 'band' }),
+    };
   },
   traits: (choices) => ({
     zip: { zip: 'along the back', hand: '', 'hook-and-loop': '' }[closingOf(choices)],

@@ -191,6 +191,7 @@ export const pullOver: Construction<PullOver> = {
   profile: (choices, { sewn }, assume) => ({
     kind: 'band',
     heightMm: sewn.height.value - frameEdge(choices, assume).value,
+    roundedFront: { topMm: choices.frontRadiusMm ?? assume('frontRadiusMm'), bottomMm: 0 },
     crownedFaces: 1,
     domes: false,
     onBoard: true,

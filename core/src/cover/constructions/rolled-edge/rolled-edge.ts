@@ -169,7 +169,13 @@ export const rolledEdge: Construction<RolledEdge> = {
     welt: null,
     modelled: true,
   }),
-  lines: ({ boxing }) => ({ top: 'roll', bottom: 'roll', corners: boxing === 'panels', softFront: false }),
+  lines: ({ boxing, closing }) => ({
+    top: 'roll',
+    bottom: 'roll',
+    corners: boxing === 'panels',
+    softFront: false,
+    ...(closing === 'zip' ? { zip: 'band' } : {}),
+  }),
   traits: ({ closing }) => ({
     zip: closing === 'zip' ? 'along the back' : '',
     washable: false,

@@ -113,7 +113,7 @@ export const sprung: Construction<Sprung> = {
   }),
   lines: ({ edge, weltOn, boxing }) => {
     const top = edge === 'welt' || edge === 'ridge' ? edge : 'seam';
-    return { top, bottom: edge === 'welt' && weltOn === 'top' ? 'seam' : top, corners: boxing === 'panels', softFront: false };
+    return { top, bottom: edge === 'welt' && weltOn === 'top' ? 'seam' : top, corners: boxing === 'panels', softFront: false, zip: 'band' };
   },
   traits: () => ({
     zip: 'along the back, round both corners',

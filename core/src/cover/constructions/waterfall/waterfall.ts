@@ -249,6 +249,9 @@ function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[
   ];
 }
 
+/** Both edges of the front rounded alike. */
+const both = (mm: number) => ({ topMm: mm, bottomMm: mm });
+
 /** One plate over top, front and bottom, two side boxings rounded at the front, a zip round the back. */
 export const waterfall: Construction<Waterfall> = {
   kind: 'waterfall',
@@ -295,9 +298,10 @@ export const waterfall: Construction<Waterfall> = {
       ],
     };
   },
-  profile: ({ edge, cordMm }, { sewn }, assume) => ({
+  profile: ({ edge, cordMm, frontRadiusMm }, { sewn }, assume) => ({
     kind: 'band',
     heightMm: sewn.height.value,
+    roundedFront: both(Math.min(frontRadiusMm ?? assume('frontRadiusMm'), sewn.height.value / 2)),
     crownedFaces: null,
     domes: false,
     onBoard: false,
