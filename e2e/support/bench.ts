@@ -16,6 +16,8 @@ export class Shop {
 
   async openJob(name: string): Promise<void> {
     await this.openJobs();
+    // Only the rows near the screen are in the page: it is looked for.
+    await this.page.getByRole('searchbox').fill(name);
     await this.page.getByRole('link', { name, exact: true }).click();
     await expect(this.ticket()).toBeVisible();
   }

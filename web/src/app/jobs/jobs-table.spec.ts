@@ -45,6 +45,13 @@ describe('the table of jobs', () => {
     const host = fixture.nativeElement as HTMLElement;
     host.style.cssText = 'display: flex; height: 500px';
     const viewport = host.querySelector('cdk-virtual-scroll-viewport') as HTMLElement;
+    // As soon as rows come or go, each stands for one job and says so.
+    const twice: string[] = [];
+    const look = new MutationObserver(() => {
+      const names = [...host.querySelectorAll('[data-part=name]')].map((link) => link.textContent ?? '');
+      twice.push(...names.filter((name, i) => names.indexOf(name) !== i));
+    });
+    look.observe(host, { childList: true, subtree: true });
     const shown = async (): Promise<string[]> => {
       await wait(LATE_FRAME_MS * 6);
       return [...host.querySelectorAll('tbody tr')].map((row) => row.querySelector('[data-part=name]')?.textContent ?? '');
@@ -66,11 +73,13 @@ describe('the table of jobs', () => {
     // A list shorter than the screen: a row comes and goes at its end.
     const few = rows.slice(0, 5);
     const without = few.filter((_, at) => at !== 1);
-    for (const all of [few, without, few, without, few]) {
+    for (const all of [few, without, few, [few[3] as JobRow], few, [few[4] as JobRow], without]) {
       fixture.componentRef.setInput('pages', pagesOf(all));
       const names = await shown();
       expect(names).toEqual(all.map(({ name }) => name));
     }
+    expect(twice).toEqual([]);
+    look.disconnect();
     fixture.destroy();
   });
 });

@@ -1,7 +1,7 @@
 import { BreakpointObserver } from '@angular/cdk/layout';
 import { ScrollingModule } from '@angular/cdk/scrolling';
 import { CdkTableModule } from '@angular/cdk/table';
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, ChangeDetectorRef, Component, computed, inject, input, output, type AfterViewChecked, type DoCheck } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { LucideArchive, LucideArchiveRestore, LucideCopyPlus } from '@lucide/angular';
@@ -22,14 +22,32 @@ const PHONE_ROW_PX = 160;
   host: { class: 'flex min-h-0 flex-1' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class JobsTable {
+export class JobsTable implements DoCheck, AfterViewChecked {
   readonly pages = input.required<Pages<JobRow>>();
   readonly duplicate = output<JobRow>();
   readonly putAway = output<JobRow>();
   readonly bringBack = output<JobRow>();
 
+  readonly #changes = inject(ChangeDetectorRef);
+  #checking = false;
   readonly #screen = toSignal(inject(BreakpointObserver).observe(PHONE));
   protected readonly rowPx = computed(() => (this.#screen()?.matches ? PHONE_ROW_PX : ROW_PX));
   protected readonly columns = ['job', 'cushions', 'state', 'due', 'actions'];
   protected readonly same = (_: number, { at, row }: Place<JobRow>): string | number => row?.id ?? at;
+
+  ngDoCheck(): void {
+    this.#checking = true;
+  }
+
+  ngAfterViewChecked(): void {
+    this.#checking = false;
+  }
+
+  /**
+   * The table puts other jobs into rows that it has used before, on an animation frame of its own, and leaves their words and labels as they were. Until they are
+   * written anew a press would go to another job than the one that is read.
+   */
+  protected redraw(): void {
+    if (!this.#checking) this.#changes.detectChanges();
+  }
 }
