@@ -221,6 +221,11 @@ const SENTENCES: Record<string, Speak> = {
     `The board is too small for a flange of ${mm('flangeMm')}.`,
     'Staple the band itself under the board, or take a narrower flange in the constants.',
   ],
+  'frame-too-small-to-staple': (_, mm) => [
+    `The frame is too small for a line of staples ${mm('lineMm')} in from its edge.`,
+    'Take a smaller distance in the constants.',
+  ],
+  'no-inner-case': () => ['An inner case cannot be drawn outside this outline.', 'Even the outline out under Template, or take a boxed cover.'],
   'envelope-not-for-outline': () => [
     'An envelope back needs an outline that a straight cut parts in two.',
     'It is planned closed by hand; take a zip otherwise.',

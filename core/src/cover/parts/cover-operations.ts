@@ -1,4 +1,5 @@
 import { perimeter } from '../../geometry/outline';
+import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { isNotch, type Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
@@ -46,6 +47,22 @@ export function openZip(pieces: readonly string[], after: string, what = 'the zi
     pieces,
     minutes: 0.2,
     needs: 'hand',
+    after: [after],
+  });
+}
+
+/** The ridge of a band whose seam is turned to it. */
+export function ridgeStep({ assume }: CoverRequest, pieces: readonly string[], minutes: number, after: string): Operation {
+  return operation({
+    id: 'sew/ridge',
+    phase: 'sew',
+    text: 'Turn the seam to the band and top-stitch it {0} from the edge with the longer stitch: the ridge.',
+    figures: [given('from the seam', assume('ridgeMm'), 'shop')],
+    cautions: ['Try the stitch on a scrap of the same cloth first.'],
+    pieces,
+    seams: ['ridge'],
+    minutes,
+    needs: 'machine',
     after: [after],
   });
 }

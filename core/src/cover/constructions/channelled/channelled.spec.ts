@@ -1,32 +1,22 @@
 import { buyList } from '../../../job/buy';
 import type { Cushion } from '../../../job/document';
-import { plan } from '../../../job/plan';
 import type { Planned } from '../../../job/plan-cushion';
 import { unequalSeams } from '../../../piece/seam';
+import { IN, madeAlone, plannedAlone } from '../../../testing/covers';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
 import type { Channelled } from './choices';
 
-const IN = 25.4;
 const shop = demoShop();
-const job = (choices: Partial<Channelled>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric') =>
-  sampleJob(
-    [
-      sampleCushion({
-        given: 'core',
-        construction: { kind: 'channelled', ...choices },
-        template: { shape: 'rectangle', widthMm: 560, depthMm: 500 },
-        heightMm: 120,
-        core: { layers: [] },
-        ...over,
-      }),
-    ],
-    { units },
-  );
-const made = (...ask: Parameters<typeof job>): Planned => {
-  const [one] = plan(job(...ask), shop).cushions;
-  if (one?.state !== 'planned') throw new Error(one?.problems.map(({ code }) => code).join());
-  return one;
-};
+const cushionOf = (choices: Partial<Channelled>, over: Partial<Cushion>): Cushion =>
+  sampleCushion({
+    given: 'core',
+    construction: { kind: 'channelled', ...choices },
+    template: { shape: 'rectangle', widthMm: 560, depthMm: 500 },
+    heightMm: 120,
+    core: { layers: [] },
+    ...over,
+  });
+const made = (choices: Partial<Channelled>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric'): Planned => madeAlone(cushionOf(choices, over), units);
 const sizes = (one: Planned, role: string, unit = 1): number[][] =>
   one.pieces
     .filter((each) => each.role === role)
@@ -51,9 +41,9 @@ describe('a channelled feather case', () => {
     // 0.56 × 0.5 × 0.12 m³ = 0.0336 m³, of 35 kg/m³ feather and 18 of down.
     expect(fill({})).toBeCloseTo(1176, 3);
     expect(fill({ mix: 'down' })).toBeCloseTo(604.8, 3);
-    const ask = job({ channelMm: 140 }, {});
+    const feather = cushionOf({ channelMm: 140 }, {});
     expect(made({ channelMm: 140 }, {}).operations.find(({ id }) => id === 'fill/channels')?.text).toContain('294 g');
-    expect(buyList(ask, plan(ask, shop).cushions, [], [], [], shop).find(({ sold }) => sold === 'weight')?.amount?.value).toBeCloseTo(1176, 3);
+    expect(buyList(sampleJob([feather]), [madeAlone(feather)], [], [], [], shop).find(({ sold }) => sold === 'weight')?.amount?.value).toBeCloseTo(1176, 3);
   });
 
   it('cuts its walls to the channel where the case is round, and refuses what turns in', () => {
@@ -62,8 +52,8 @@ describe('a channelled feather case', () => {
     expect(sizes(round, 'wall').map(([, , count]) => count)).toEqual([2]);
     expect(sizes(round, 'wall')[0]?.[0]).toBeCloseTo(374.1, 1);
     expect(unequalSeams(round.cover.seams)).toEqual([]);
-    const [l] = plan(job({}, { template: { shape: 'l', widthMm: 600, depthMm: 560, backWidthMm: 480, earDepthMm: 150, arm: 'left' } }), shop).cushions;
-    expect([l?.state, l?.problems[0]?.code]).toEqual(['blocked', 'construction-not-for-outline']);
+    const l = plannedAlone(cushionOf({}, { template: { shape: 'l', widthMm: 600, depthMm: 560, backWidthMm: 480, earDepthMm: 150, arm: 'left' } }));
+    expect([l.state, l.problems[0]?.code]).toEqual(['blocked', 'construction-not-for-outline']);
   });
 
   it('goes round a core as an envelope: a boxed cover, and a case for each feather layer, which the fit counts', () => {

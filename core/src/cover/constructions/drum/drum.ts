@@ -8,7 +8,7 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Closing, Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../parts/cloth-piece';
 import { turnsIn } from '../../parts/corners';
-import { cutCover, dress } from '../../parts/cover-operations';
+import { cutCover, dress, ridgeStep } from '../../parts/cover-operations';
 import { notionsFor } from '../../parts/notions';
 import { stapleClosing, staplePlan } from '../../parts/staple-plan';
 import { offsetOrNull, quarterMarks, quarterPlaces } from '../../parts/ring';
@@ -135,18 +135,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       minutes: sew('band-to-plate') + sew('band-join'),
       needs: 'machine',
     }),
-    operation({
-      id: 'sew/ridge',
-      phase: 'sew',
-      text: 'Turn the seam to the band and top-stitch it {0} from the edge with the longer stitch: the ridge.',
-      figures: [given('from the seam', assume('ridgeMm'), 'shop')],
-      cautions: ['Try the stitch on a scrap of the same cloth first.'],
-      pieces: [plate.id, band.id],
-      seams: ['ridge'],
-      minutes: sew('ridge'),
-      needs: 'machine',
-      after: ['sew/band-to-plate'],
-    }),
+    ridgeStep(request, [plate.id, band.id], sew('ridge'), 'sew/band-to-plate'),
     ...(flange
       ? [
           operation({

@@ -1,12 +1,10 @@
 import type { Cushion } from '../../../job/document';
-import { plan } from '../../../job/plan';
 import type { Planned } from '../../../job/plan-cushion';
 import { unequalSeams } from '../../../piece/seam';
-import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
+import { IN, madeAlone, plannedAlone, sizeOf } from '../../../testing/covers';
+import { sampleCushion } from '../../../testing/samples';
 import type { PullOver } from './choices';
 
-const IN = 25.4;
-const shop = demoShop();
 const cushionOf = (choices: Partial<PullOver>, over: Partial<Cushion>): Cushion =>
   sampleCushion({
     given: 'seat',
@@ -16,22 +14,8 @@ const cushionOf = (choices: Partial<PullOver>, over: Partial<Cushion>): Cushion 
     core: { layers: [{ grade: 'wren-28', thicknessMm: 60 }] },
     ...over,
   });
-const planned = (cushion: Cushion, units: 'metric' | 'inch' = 'metric', clothMm = 1500): ReturnType<typeof plan>['cushions'][number] => {
-  const job = sampleJob([cushion], { units });
-  const [one] = plan({ ...job, cloth: { ...job.cloth, widthMm: clothMm } }, shop).cushions;
-  if (!one) throw new Error('no cushion');
-  return one;
-};
-const made = (choices: Partial<PullOver>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric', clothMm = 1500): Planned => {
-  const one = planned(cushionOf(choices, over), units, clothMm);
-  if (one.state !== 'planned') throw new Error(one.problems.map(({ code }) => code).join());
-  return one;
-};
-const size = (one: Planned, id: string, unit = 1): number[] => {
-  const piece = one.pieces.find((each) => each.id === id);
-  if (!piece) throw new Error(one.pieces.map((each) => each.id).join());
-  return [piece.width.value, piece.height.value].map((mm) => Math.round((mm / unit) * 1000) / 1000);
-};
+const made = (choices: Partial<PullOver>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric', widthMm = 1500): Planned =>
+  madeAlone(cushionOf(choices, over), units, { cloth: { widthMm } });
 const seam = (one: Planned, id: string): readonly [number, number] => {
   const [a, b] = one.cover.seams.find((each) => each.id === id)?.edges ?? [];
   return [a?.lengthMm ?? NaN, b?.lengthMm ?? NaN];
@@ -41,7 +25,7 @@ describe('a cover pulled over a frame', () => {
   it('has a top panel that runs over the front, the frame’s edge, 25 to the staples and 50 to hold, and a band as high', () => {
     const one = made({}, {});
     // 500 + 26 by 450 + 13 + 60 + 50 + 25 + 50; the band 450 + 500 + 450 + 26 by 60 + 50 + 25 + 50 + 13.
-    expect([size(one, 'plate'), size(one, 'band'), size(one, 'dust-cover')]).toEqual([
+    expect([sizeOf(one, 'plate'), sizeOf(one, 'band'), sizeOf(one, 'dust-cover')]).toEqual([
       [526, 648],
       [1426, 198],
       [500, 450],
@@ -53,7 +37,7 @@ describe('a cover pulled over a frame', () => {
       'inch',
       60 * IN,
     );
-    expect([size(inches, 'plate', IN), size(inches, 'band', IN)]).toEqual([
+    expect([sizeOf(inches, 'plate', IN), sizeOf(inches, 'band', IN)]).toEqual([
       [21, 26.5],
       [57, 8.5],
     ]);
@@ -102,7 +86,7 @@ describe('a cover pulled over a frame', () => {
       { shape: 'round', diameterMm: 400 },
       { shape: 'l', widthMm: 600, depthMm: 560, backWidthMm: 480, earDepthMm: 150, arm: 'left' },
     ] as const) {
-      const one = planned(cushionOf({}, { template }));
+      const one = plannedAlone(cushionOf({}, { template }));
       expect(one.state).toBe('blocked');
       const [problem] = one.problems;
       expect([problem?.code, String(problem?.data['instead']).startsWith('Take a')]).toEqual(['construction-not-for-outline', true]);

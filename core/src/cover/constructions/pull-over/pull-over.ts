@@ -8,7 +8,7 @@ import type { StaplePlan } from '../../../piece/staples';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
 import { turnsIn } from '../../parts/corners';
-import { cutCover, dress } from '../../parts/cover-operations';
+import { cutCover, dress, ridgeStep } from '../../parts/cover-operations';
 import { frontOf } from '../../parts/front';
 import { notionsFor } from '../../parts/notions';
 import { widerThanCloth } from '../../parts/plate';
@@ -90,18 +90,7 @@ function operationsOf(
       needs: 'machine',
       after: ['sew/band-joins', 'cut/notch'],
     }),
-    operation({
-      id: 'sew/ridge',
-      phase: 'sew',
-      text: 'Turn the seam to the band and top-stitch it {0} from the edge with the longer stitch: the ridge.',
-      figures: [given('from the seam', assume('ridgeMm'), 'shop')],
-      cautions: ['Try the stitch on a scrap of the same cloth first.'],
-      pieces: [made.plate.id, ...band],
-      seams: ['ridge'],
-      minutes: minutesFor('sew', run('ridge'), 0, assume),
-      needs: 'machine',
-      after: ['sew/band-to-top'],
-    }),
+    ridgeStep(request, [made.plate.id, ...band], minutesFor('sew', run('ridge'), 0, assume), 'sew/band-to-top'),
     dress(request, 'Lay the core on the frame, draw the cover over both, centres on centres, and work the ridge to the edge all round.', 2, 'sew/ridge'),
     operation({
       id: 'fix/staple',
@@ -165,7 +154,7 @@ export const pullOver: Construction<PullOver> = {
     const staples = staplePlan(request.sewn, underneath(assume).line.value, assume);
     const none = { pieces: [], seams: [], closings: [], notions: [], operations: [], eased: null };
     if (!front) return { ...none, problems: refused(STRAIGHT) };
-    if (!staples) return { ...none, problems: [issue('error', 'board-too-small-for-flange', 'template', { flangeMm: underneath(assume).line.value })] };
+    if (!staples) return { ...none, problems: [issue('error', 'frame-too-small-to-staple', 'template', { lineMm: underneath(assume).line.value })] };
     const made = pullOverPieces(choices, request, front);
     const pieces = [made.plate, ...made.band, ...(made.dustCover ? [made.dustCover] : [])];
     const seams = seamsOf(made, pieces);

@@ -1,34 +1,24 @@
 import { buyList } from '../../../job/buy';
 import { closedForm } from '../../../job/closed-form';
 import type { Cushion } from '../../../job/document';
-import { plan } from '../../../job/plan';
 import type { Planned } from '../../../job/plan-cushion';
 import { unequalSeams } from '../../../piece/seam';
+import { IN, madeAlone } from '../../../testing/covers';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
 import { rollHeight } from '../../parts/stitched-edge';
 import type { RolledEdge } from './choices';
 
-const IN = 25.4;
 const shop = demoShop();
-const job = (choices: Partial<RolledEdge>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric') =>
-  sampleJob(
-    [
-      sampleCushion({
-        given: 'finished',
-        construction: { kind: 'rolled-edge', ...choices },
-        template: { shape: 'rectangle', widthMm: 600, depthMm: 500 },
-        heightMm: 100,
-        core: { layers: [{ grade: 'wren-28', thicknessMm: 100 }] },
-        ...over,
-      }),
-    ],
-    { units },
-  );
-const made = (...ask: Parameters<typeof job>): Planned => {
-  const [one] = plan(job(...ask), shop).cushions;
-  if (one?.state !== 'planned') throw new Error(one?.problems.map(({ code }) => code).join());
-  return one;
-};
+const cushionOf = (choices: Partial<RolledEdge>, over: Partial<Cushion>): Cushion =>
+  sampleCushion({
+    given: 'finished',
+    construction: { kind: 'rolled-edge', ...choices },
+    template: { shape: 'rectangle', widthMm: 600, depthMm: 500 },
+    heightMm: 100,
+    core: { layers: [{ grade: 'wren-28', thicknessMm: 100 }] },
+    ...over,
+  });
+const made = (choices: Partial<RolledEdge>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric'): Planned => madeAlone(cushionOf(choices, over), units);
 const marksOf = (one: Planned, kind: 'tuft' | 'roll', role: string): { readonly x: number; readonly y: number }[] =>
   one.pieces.filter((piece) => piece.role === role).flatMap(({ marks }) => marks.filter((mark) => mark.kind === kind).map(({ at }) => at));
 const notion = (one: Planned, name: string): number => one.cover.notions.find((each) => each.name === name)?.amount.value ?? NaN;
@@ -98,7 +88,7 @@ describe('a rolled-edge mattress', () => {
       false,
       false,
     ]);
-    const bought = buyList(job({}, old), plan(job({}, old), shop).cushions, [], [], [], shop).map(({ name }) => name);
+    const bought = buyList(sampleJob([cushionOf({}, old)]), [one], [], [], [], shop).map(({ name }) => name);
     expect([bought.includes('Twine for tufts'), bought.includes('Twine for the roll'), bought.includes('Thread')]).toEqual([true, true, false]);
   });
 

@@ -1,43 +1,35 @@
 import type { Cushion } from '../../../job/document';
-import { plan } from '../../../job/plan';
 import type { Planned } from '../../../job/plan-cushion';
 import { unequalSeams } from '../../../piece/seam';
-import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
+import { IN, madeAlone, sizeOf } from '../../../testing/covers';
+import { demoShop, sampleCushion } from '../../../testing/samples';
 import type { Sprung } from './choices';
 
-const IN = 25.4;
-const shop = demoShop();
-const spring = shop.document.fillings.find(({ kind }) => kind === 'spring');
+const spring = demoShop().document.fillings.find(({ kind }) => kind === 'spring');
 const layers = [
   { grade: 'wren-28', thicknessMm: 25 },
   { grade: spring?.id ?? '', thicknessMm: spring?.thicknessesMm[0] ?? 0 },
 ];
-const made = (choices: Partial<Sprung>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric'): Planned => {
-  const cushion = sampleCushion({
-    given: 'finished',
-    construction: { kind: 'sprung', ...choices },
-    template: { shape: 'rectangle', widthMm: 500, depthMm: 450 },
-    heightMm: 150,
-    core: { layers },
-    ...over,
-  });
-  const [one] = plan(sampleJob([cushion], { units }), shop).cushions;
-  if (one?.state !== 'planned') throw new Error(one?.problems.map(({ code }) => code).join());
-  return one;
-};
-const size = (one: Planned, id: string, unit = 1): number[] => {
-  const piece = one.pieces.find((each) => each.id === id);
-  if (!piece) throw new Error(one.pieces.map((each) => each.id).join());
-  return [piece.width.value, piece.height.value].map((mm) => Math.round((mm / unit) * 1000) / 1000);
-};
+const made = (choices: Partial<Sprung>, over: Partial<Cushion>, units: 'metric' | 'inch' = 'metric'): Planned =>
+  madeAlone(
+    sampleCushion({
+      given: 'finished',
+      construction: { kind: 'sprung', ...choices },
+      template: { shape: 'rectangle', widthMm: 500, depthMm: 450 },
+      heightMm: 150,
+      core: { layers },
+      ...over,
+    }),
+    units,
+  );
 const at = (one: Planned, id: string): number => one.operations.findIndex((step) => step.id === id);
 
 describe('a sprung inner and its cover', () => {
   it('has an inner case 6 larger on every side than the cover, of lining, in one band closed by hand', () => {
     const one = made({}, {});
-    expect(size(one, 'plate')).toEqual([526, 476]);
+    expect(sizeOf(one, 'plate')).toEqual([526, 476]);
     // 500 + 12 + 26 by 450 + 12 + 26; the band 2 × (512 + 462) + 26 by 150 + 26.
-    expect(size(one, 'inner-plate')).toEqual([538, 488]);
+    expect(sizeOf(one, 'inner-plate')).toEqual([538, 488]);
     const band = one.pieces.filter(({ role }) => role === 'inner-band');
     const cut = band.reduce((mm, { width }) => mm + width.value, 0);
     expect([cut, band[0]?.height.value]).toEqual([1948 + 26 * band.length, 176]);
@@ -47,19 +39,19 @@ describe('a sprung inner and its cover', () => {
     expect(one.cover.closings.map(({ kind }) => kind)).toEqual(['zip', 'hand']);
     expect(unequalSeams(one.cover.seams)).toEqual([]);
     const inches = made({ edge: 'welt' }, { template: { shape: 'rectangle', widthMm: 20 * IN, depthMm: 18 * IN }, heightMm: 6 * IN }, 'inch');
-    expect(size(inches, 'inner-plate', IN)).toEqual([21.5, 19.5]);
+    expect(sizeOf(inches, 'inner-plate', IN)).toEqual([21.5, 19.5]);
     expect(unequalSeams(inches.cover.seams)).toEqual([]);
   });
 
   it('wraps felt round the unit both ways: 2 (W + H) + 25 by D, then 2 (D + H) + 4 felts + 25 by W', () => {
     // A core given as 500 × 450 × 150, all of it taken as the unit.
     const whole = made({ feltMm: 10 }, { given: 'core', core: { layers: [{ grade: 'wren-28', thicknessMm: 150 }] } });
-    expect(size(whole, 'felt-1-first')).toEqual([1325, 450]);
-    expect(size(whole, 'felt-1-second')).toEqual([1265, 500]);
+    expect(sizeOf(whole, 'felt-1-first')).toEqual([1325, 450]);
+    expect(sizeOf(whole, 'felt-1-second')).toEqual([1265, 500]);
     expect(whole.problems.map(({ code }) => code)).toContain('no-springs-in-filling');
     const unit = made({}, { given: 'core' });
     const high = layers[1]?.thicknessMm ?? NaN;
-    expect(size(unit, 'felt-2-first')).toEqual([2 * (500 + high) + 25, 450]);
+    expect(sizeOf(unit, 'felt-2-first')).toEqual([2 * (500 + high) + 25, 450]);
     const inches = made(
       { feltMm: IN / 4 },
       {
@@ -70,7 +62,7 @@ describe('a sprung inner and its cover', () => {
       },
       'inch',
     );
-    expect([size(inches, 'felt-1-first', IN), size(inches, 'felt-1-second', IN)]).toEqual([
+    expect([sizeOf(inches, 'felt-1-first', IN), sizeOf(inches, 'felt-1-second', IN)]).toEqual([
       [53, 18],
       [50, 20],
     ]);

@@ -96,7 +96,7 @@ export const sprung: Construction<Sprung> = {
       operations: [...(inner?.operations ?? []), ...(muslin ? [muslinOperation(muslin, request)] : []), ...outer.operations.map(inserted)],
       problems: [
         ...outer.problems,
-        ...(inner?.problems ?? [issue('error', 'no-room-for-patch', 'construction', { what: 'inner case' })]),
+        ...(inner?.problems ?? [issue('error', 'no-inner-case', 'template')]),
         ...(request.contents.sprung ? [] : [issue('warning', 'no-springs-in-filling', 'core.layers')]),
         ...(request.cloth('lining') === request.cloth('main') ? [issue('warning', 'slot-not-named', 'slots.lining', { what: 'inner case' })] : []),
       ],
