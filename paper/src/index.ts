@@ -1,2 +1,2 @@
-export { templatePdf, type TemplatePaper, type TemplatePrint, type TemplateSubject } from './template';
+export { MOST_PAGES, pagesFor, templatePdf, type TemplatePaper, type TemplatePrint, type TemplateSubject } from './template';
 export { ticketMark, ticketPdf, type Stamp } from './ticket';

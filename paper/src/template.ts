@@ -176,6 +176,17 @@ function cover(sheet: Sheet, outline: Outline, tiling: Tiling, print: TemplatePr
 /** Room for the proof square beside the outline on a roll, mm. */
 const ROLL_PROOF_MM = 120;
 
+const PAPER_MM = { a4: [210, 297], letter: [215.9, 279.4], a3: [297, 420], legal: [215.9, 355.6] } as const;
+
+/** Pages of one print; more are not taped together but drawn on a roll. */
+export const MOST_PAGES = 150;
+
+/** How many pages an outline takes full size on sheets of paper, the map with them. */
+export function pagesFor(outline: Outline, paper: Exclude<TemplatePaper, object>): number {
+  const [wide, deep] = PAPER_MM[paper];
+  return 1 + tiled(outline, wide, deep).frames.length;
+}
+
 /** The outline full size: over tiles with overlap, crop and joining marks and a tile map; or on one sheet as wide as a roll. With a proof square. */
 export function templatePdf(subject: TemplateSubject, print: TemplatePrint): Promise<Uint8Array> {
   const { outline } = subject;

@@ -43,6 +43,20 @@ describe('a ticket', () => {
     await app.stop();
   }, 60_000);
 
+  it('refuses a print of more pages than anybody tapes together, at once and in words', async () => {
+    const app = await running();
+    const [listed] = (await app.get('/api/jobs?search=Gallery')).body.jobs;
+    const { job } = (await app.get(`/api/jobs/${listed.id}`)).body;
+    const round = { ...job, cushions: [{ ...job.cushions[0], template: { shape: 'round', diameterMm: 20_000 }, marks: [] }] };
+    const { body: made } = await app.send('POST', '/api/jobs', { job: round });
+    const before = performance.now();
+    const { status, body } = await app.get(`/api/jobs/${made.id}/templates/1.pdf?paper=a4`);
+    expect([status, body.code, body.path]).toEqual([422, 'print-too-many-pages', 'paper']);
+    expect(body.message).toContain('at most 150 are printed');
+    expect(performance.now() - before).toBeLessThan(20_000);
+    await app.stop();
+  }, 60_000);
+
   it('prints any piece by its id, from the solved plan: a plate domed for its crown is as large as the ticket says', async () => {
     const app = await running();
     const job = (await app.get('/api/jobs?search=Crowned')).body.jobs[0];

@@ -4,7 +4,7 @@ import { grow, isClosed, issue, measured, shipped, withoutEars, type Issue, type
 import { formatOf, readOutlineFile } from '@yardland/core/format/formats';
 import { readOutlineValue } from '@yardland/core/format/json';
 import type { FileUnits, ReadOutline } from '@yardland/core/format/outline-file';
-import { templatePdf } from '@yardland/paper';
+import { MOST_PAGES, pagesFor, templatePdf } from '@yardland/paper';
 import { inWords, readText } from '../read';
 import { refusal, type Outcome, type Verb } from '../verb';
 
@@ -44,6 +44,8 @@ async function write(outline: Outline, file: string): Promise<Issue | null> {
   const name = path.basename(file).replace(/\.[^.]+$/, '');
   const format = formatOf(file);
   try {
+    const pages = /\.pdf$/i.test(file) ? pagesFor(outline, 'a4') : 1;
+    if (pages > MOST_PAGES) return issue('error', 'print-too-many-pages', '--out', { pages, most: MOST_PAGES });
     if (/\.pdf$/i.test(file)) fs.writeFileSync(file, await templatePdf({ outline }, { name, units: 'metric', paper: 'a4' }));
     else if (format?.write) fs.writeFileSync(file, format.write(outline, name));
     else return issue('error', 'file-kind-unknown', '--out', { file, kinds: '.dxf, .svg, .pdf, .plt, .csv, .json' });

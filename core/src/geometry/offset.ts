@@ -166,7 +166,14 @@ function byKernel(outline: Outline, mm: number, join: Join): Outline | null {
     const count = Math.max(2, Math.ceil(length / 20));
     return Array.from({ length: count }, (_, i) => ({ edge: segment.edge, at: pointOn(segment, (length * (i + 0.5)) / count) }));
   });
-  const edgeNear = (p: Point): EdgeName => samples.reduce((best, one) => (distance(one.at, p) < distance(best.at, p) ? one : best)).edge;
+  const edgeNear = (p: Point): EdgeName => {
+    let [edge, nearest] = [samples[0]?.edge ?? 'front', Infinity];
+    for (const { at, edge: name } of samples) {
+      const away = (at.x - p.x) ** 2 + (at.y - p.y) ** 2;
+      if (away < nearest) [edge, nearest] = [name, away];
+    }
+    return edge;
+  };
   const sides = largest.map((from, i) => {
     const to = largest[(i + 1) % largest.length] as Point;
     return line(edgeNear({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }), from, to);

@@ -33,6 +33,15 @@ const SENTENCES: Record<string, Speak> = {
   'crown-wants-one-outline': () => ['A crown is asked for over a template or an outline.', 'Give one of them.'],
   'outline-empty': () => ['There is no outline yet.', 'Draw at least three sides.'],
   'outline-open': (_, mm) => [`The outline is open: its ends are ${mm('gapMm')} apart.`, 'Close it, or draw it again.'],
+  'outline-too-large': (_, mm) => [
+    `The outline is ${mm('acrossMm')} across; a cushion is at most ${mm('mostMm')}.`,
+    'Look whether it was drawn in other units.',
+  ],
+  'outline-too-many-curves': (n) => [
+    `The outline has ${n('curves')} curves of about ${n('points')} points, more than any template.`,
+    'Draw it with fewer points, or even it out in the program that made it.',
+  ],
+  'print-too-many-pages': (n) => [`Full size this takes ${n('pages')} pages, and at most ${n('most')} are printed.`, 'Take larger paper, or a roll.'],
   'outline-crosses-itself': (_, mm) => [
     `The outline crosses itself, ${mm('xMm')} from the left and ${mm('yMm')} from the front.`,
     'Pull the points there apart.',

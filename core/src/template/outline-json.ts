@@ -1,10 +1,10 @@
 import * as z from 'zod';
-import { closed, isClosed, type Outline } from '../geometry/outline';
+import { bounds, closed, isClosed, type Outline } from '../geometry/outline';
 import { distance, type Point } from '../geometry/point';
 import { EDGE_NAMES, line, segmentLength, type Arc, type Segment } from '../geometry/segment';
 import { selfCrossing } from '../geometry/simple';
 import { counterClockwise } from '../geometry/transform';
-import { SAME_POINT_MM } from '../geometry/tolerance';
+import { FLATTEN_MM, SAME_POINT_MM } from '../geometry/tolerance';
 import { issue, type Issue } from '../kernel/issue';
 
 const coordinate = z.number().min(-100_000).max(100_000);
@@ -82,11 +82,42 @@ export function mended(outline: Outline): Outline {
   return isClosed(outline, GAP_MM) && !isClosed(outline) ? counterClockwise({ segments: closed(outline.segments) }) : counterClockwise(outline);
 }
 
-/** Why an outline cannot be a cushion's: open, or crossing itself. */
+/** No seat is larger across or deep than this, mm; the measured shapes end at it too. */
+export const MOST_ACROSS_MM = 20_000;
+/** Curves of one outline, and points that they come to when they are drawn: a traced edge has tens, and thousands. */
+export const MOST_CURVES = 600;
+export const MOST_POINTS = 30_000;
+
+/** Points of a curve when it is drawn as chords, estimated from above without drawing it. */
+function pointsOf(segment: Segment): number {
+  if (segment.kind === 'line') return 1;
+  if (segment.kind === 'arc') return 1 + Math.abs(segment.sweep) / (2 * Math.acos(1 - Math.min(1, FLATTEN_MM / segment.radius)));
+  const legs = [segment.from, segment.c1, segment.c2, segment.to];
+  // A cubic's chords are no more than those of a circle as long as its control points are apart.
+  const length = legs.slice(1).reduce((mm, p, i) => mm + distance(legs[i] as Point, p), 0);
+  return 1 + Math.sqrt(length / FLATTEN_MM);
+}
+
+/** Why an outline is beyond what a cushion can be, found without any geometry on it; null where it is not. */
+function beyond({ segments }: Outline): Issue | null {
+  const points = segments.flatMap((segment) => (segment.kind === 'cubic' ? [segment.from, segment.c1, segment.c2] : [segment.from]));
+  // An arc may bulge beyond its ends by its radius and more: twice it at most.
+  const bulge = Math.max(0, ...segments.map((segment) => (segment.kind === 'arc' && Math.abs(segment.sweep) > Math.PI ? 2 * segment.radius : 0)));
+  const { minX, minY, maxX, maxY } = bounds(points);
+  const acrossMm = Math.max(maxX - minX, maxY - minY) + bulge;
+  if (acrossMm > MOST_ACROSS_MM) return issue('error', 'outline-too-large', 'outline', { acrossMm, mostMm: MOST_ACROSS_MM });
+  const curves = segments.filter(({ kind }) => kind !== 'line').length;
+  const drawn = segments.reduce((count, segment) => count + pointsOf(segment), 0);
+  return curves > MOST_CURVES || drawn > MOST_POINTS ? issue('error', 'outline-too-many-curves', 'outline', { curves, points: Math.round(drawn) }) : null;
+}
+
+/** Why an outline cannot be a cushion's: too large or too fine, open, or crossing itself. */
 export function outlineProblems(outline: Outline): Issue[] {
   const { segments } = outline;
   const [first, last] = [segments[0], segments.at(-1)];
   if (!first || !last || segments.length < 2) return [issue('error', 'outline-empty', 'outline')];
+  const tooMuch = beyond(outline);
+  if (tooMuch) return [tooMuch];
   if (!isClosed(outline, GAP_MM)) return [issue('error', 'outline-open', 'outline', { gapMm: distance(last.to, first.from) })];
   const crossing = selfCrossing(outline);
   return crossing ? [issue('error', 'outline-crosses-itself', 'outline', { xMm: crossing.x, yMm: crossing.y })] : [];

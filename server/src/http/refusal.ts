@@ -29,6 +29,11 @@ export function invalid(problems: readonly Issue[]): Refusal {
   });
 }
 
+/** A refusal of one thing, in the core's own sentence. */
+export function refused(status: number, problem: Issue): Refusal {
+  return new Refusal(status, { code: problem.code, path: problem.path, message: sayLine(problem, IN_WORDS) });
+}
+
 /** Checks a value that came in against its contract; throws the refusal. */
 export function check<T>(
   schema: z.ZodType<T>,

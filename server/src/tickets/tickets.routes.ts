@@ -1,7 +1,7 @@
-import { fullSize, planJson, readWith, templatePrintQuerySchema } from '@yardland/core';
-import { templatePdf, ticketPdf } from '@yardland/paper';
+import { fullSize, issue, planJson, readWith, templatePrintQuerySchema } from '@yardland/core';
+import { MOST_PAGES, pagesFor, templatePdf, ticketPdf } from '@yardland/paper';
 import { Router } from 'express';
-import { check, notFound, Refusal } from '../http/refusal';
+import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
@@ -36,6 +36,8 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, solver: Solver): 
         message: 'This cushion cannot be cut yet: mend what its ticket says first.',
       });
     const { outline, words, piece: printed } = found;
+    const pages = rollWidthMm === undefined ? pagesFor(outline, paper) : 1;
+    if (pages > MOST_PAGES) throw refused(422, issue('error', 'print-too-many-pages', 'paper', { pages, most: MOST_PAGES }));
     const name = `${job.name}: ${one.source.name}, ${words}`;
     const subject = { outline, ...(printed && { sewn: printed.sewn, holes: printed.holes ?? [], marks: printed.marks }) };
     const pdf = await templatePdf(subject, { name, units: job.units, paper: rollWidthMm === undefined ? paper : { rollWidthMm } });
