@@ -1,5 +1,6 @@
 import { polygonArea } from '../geometry/polygon';
-import { drawClosed, projected, USUAL_VIEW } from './draw';
+import { drawClosed, USUAL_VIEW } from './draw';
+import { projected } from './stage';
 import { frontProfile } from './soft-front';
 import { placeOn, riseOf, type ClosedForm } from './form';
 

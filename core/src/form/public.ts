@@ -2,3 +2,4 @@
 export * from './draw';
 export * from './form';
 export * from './rough';
+export { projected, type View3 } from './stage';

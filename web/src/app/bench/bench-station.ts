@@ -1,5 +1,5 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, linkedSignal } from '@angular/core';
-import { LucideMinus, LucidePlus, LucideTriangleAlert } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { bounds, changedSince, filled, flatten, formatLength, PHASES, sizesAt, type Operation, type Phase, type Piece } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { boxArea, notchItems } from '../shared/table/cushion-scene';
@@ -12,7 +12,7 @@ const PHASE_WORDS: Record<Phase, string> = { cut: 'Cut', prepare: 'Prepare the c
 /** The work order: what is done on how many, the pieces of the step in hand lit up. */
 @Component({
   selector: 'yl-bench-station',
-  imports: [Words, Tool, Table, LucideTriangleAlert, LucidePlus, LucideMinus],
+  imports: [Words, Tool, Table, Icon],
   templateUrl: './bench-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

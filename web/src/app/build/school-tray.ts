@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatLengthUnit, pairMm, sayLine, schoolNumber, SCHOOL_NUMBERS, type SchoolNumberKey } from '@yardland/core';
-import { LucideColumns3 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
@@ -11,7 +11,7 @@ import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
 /** Which school the cushion follows, the one number that it takes otherwise, and all schools side by side. */
 @Component({
   selector: 'yl-school-tray',
-  imports: [Label, Button, Words, Choice, QuantityField, LucideColumns3],
+  imports: [Label, Button, Words, Choice, QuantityField, Icon],
   template: `
     <yl-choice class="field wide" label="Allowance school" [options]="schools()" [value]="store.cushion()?.school ?? ''" (picked)="setSchool($event)" />
     <yl-choice
@@ -35,7 +35,7 @@ import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
     }
     <div class="field block min-w-0">
       <span ylLabel>Side by side</span>
-      <button type="button" ylButton (click)="compare()"><svg lucideColumns3 size="20"></svg> Compare schools</button>
+      <button type="button" ylButton (click)="compare()"><svg ylIcon="columns-3" size="20"></svg> Compare schools</button>
     </div>
     <p ylWords>{{ idea() }}</p>
     @if (newer(); as words) {

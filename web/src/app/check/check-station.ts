@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { compare, formatLengthUnit, type Check, type CheckPlace } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { dayWords, today } from '../shared/days';
@@ -13,7 +13,7 @@ const PLACE_WORDS: Record<CheckPlace, string> = { widthMm: 'Wide', depthMm: 'Dee
 /** Dressed cushions measured against what was promised; each check is kept with its day and remark. */
 @Component({
   selector: 'yl-check-station',
-  imports: [Panel, PanelHead, Tool, NoteField, Empty, Button, Length, QuantityField, LucidePlus, LucideTrash2],
+  imports: [Panel, PanelHead, Tool, NoteField, Empty, Button, Length, QuantityField, Icon],
   templateUrl: './check-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

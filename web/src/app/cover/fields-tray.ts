@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { LucideColumns3 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { CONSTRUCTIONS, constructionOf, cushionSchema, type Choices, type CoverOffer, type Field } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
@@ -20,7 +20,7 @@ type Shown = { readonly key: string; readonly label: string } & (
 /** The construction of a cover and its choices: what is offered, and in which order, is the construction's own. */
 @Component({
   selector: 'yl-fields-tray',
-  imports: [Button, LucideColumns3, Words, Choice, Switch, NumberField, QuantityField],
+  imports: [Button, Icon, Words, Choice, Switch, NumberField, QuantityField],
   template: `
     @if (group() === 'made') {
       <yl-choice class="field few made" label="Made as" [options]="constructions" [value]="choices().kind" (picked)="choose($event)" />
@@ -55,7 +55,7 @@ type Shown = { readonly key: string; readonly label: string } & (
       }
     }
     @if (group() === 'made') {
-      <button type="button" ylButton class="self-end" (click)="compare()"><svg lucideColumns3 size="20"></svg> Compare covers</button>
+      <button type="button" ylButton class="self-end" (click)="compare()"><svg ylIcon="columns-3" size="20"></svg> Compare covers</button>
       <p ylWords>{{ construction().idea }}</p>
     }
   `,

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
-import { LucideRotateCcw, LucideRotateCw } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { closedForm, constructionOf } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { ClosedCushion } from '../shared/closed-cushion';
@@ -34,11 +34,11 @@ export class FinishedView {
 /** What there is to say of the finished cover, and turning it. */
 @Component({
   selector: 'yl-finished-facts',
-  imports: [Button, Words, LucideRotateCcw, LucideRotateCw],
+  imports: [Button, Words, Icon],
   template: `
     <div class="flex gap-2" role="group" aria-label="Turn the drawing">
-      <button type="button" ylButton (click)="turn(-1)"><svg lucideRotateCw size="20"></svg> Turn left</button>
-      <button type="button" ylButton (click)="turn(1)"><svg lucideRotateCcw size="20"></svg> Turn right</button>
+      <button type="button" ylButton (click)="turn(-1)"><svg ylIcon="rotate-cw" size="20"></svg> Turn left</button>
+      <button type="button" ylButton (click)="turn(1)"><svg ylIcon="rotate-ccw" size="20"></svg> Turn right</button>
     </div>
     <p ylWords>{{ words() }}</p>
   `,

@@ -1,7 +1,7 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { LucideArrowDown, LucideArrowUp, LucideGripVertical, LucidePlus, LucideTrash2, LucideUsers, LucideWandSparkles } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import {
   BUILDS,
   cushionFeel,
@@ -44,30 +44,7 @@ const VERDICTS: Record<FeelVerdict, string> = {
 /** The stack of layers in section, to scale; soft above, firm below. */
 @Component({
   selector: 'yl-filling-station',
-  imports: [
-    Split,
-    SidePanel,
-    Words,
-    Label,
-    Tray,
-    LayerRow,
-    Tool,
-    Button,
-    Table,
-    Choice,
-    QuantityField,
-    LineChart,
-    LucideWandSparkles,
-    LucideUsers,
-    LucidePlus,
-    LucideTrash2,
-    LucideArrowUp,
-    LucideArrowDown,
-    LucideGripVertical,
-    CdkDropList,
-    CdkDrag,
-    CdkDragHandle,
-  ],
+  imports: [Split, SidePanel, Words, Label, Tray, LayerRow, Tool, Button, Table, Choice, QuantityField, LineChart, Icon, CdkDropList, CdkDrag, CdkDragHandle],
   templateUrl: './filling-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

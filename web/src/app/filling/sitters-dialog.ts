@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { BUILDS, FEELS, PARTS, POSTURES } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
@@ -14,7 +14,7 @@ const PART_WORDS: Record<(typeof PARTS)[number], string> = { seat: 'a seat', bac
 /** Who sits and how it should feel: asked by build, never by weight, and printed on no ticket. */
 @Component({
   selector: 'yl-sitters-dialog',
-  imports: [DialogFrame, LayerRow, Tickbox, Tool, Button, DialogFields, DialogFoot, Choice, Switch, LucidePlus, LucideTrash2],
+  imports: [DialogFrame, LayerRow, Tickbox, Tool, Button, DialogFields, DialogFoot, Choice, Switch, Icon],
   template: `
     <div ylDialog>
       <h2 id="sitters-title">Who sits, and how should it feel?</h2>
@@ -31,12 +31,12 @@ const PART_WORDS: Record<(typeof PARTS)[number], string> = { seat: 'a seat', bac
           />
           <yl-tickbox [checked]="sitter.frail ?? false" (checkedChange)="toggleFrail(i)">finds it hard to get up</yl-tickbox>
           <button type="button" ylTool="quiet" [attr.aria-label]="'Remove sitter ' + (i + 1)" (click)="remove(i)">
-            <svg lucideTrash2 size="20"></svg>
+            <svg ylIcon="trash-2" size="20"></svg>
           </button>
         </div>
       }
       <div>
-        <button type="button" ylButton [disabled]="sitters().length >= 12" (click)="add()"><svg lucidePlus size="20"></svg> Another sitter</button>
+        <button type="button" ylButton [disabled]="sitters().length >= 12" (click)="add()"><svg ylIcon="plus" size="20"></svg> Another sitter</button>
       </div>
       <div ylDialogFields>
         <yl-switch label="It is" [options]="parts" [value]="seat().part ?? 'seat'" (picked)="set('part', $event)" />

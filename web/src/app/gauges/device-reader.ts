@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
-import { LucideSquare, LucideUnplug, LucideWaves } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { formatNumber, type DeviceId, type Reading } from '@yardland/core';
 import type { Subscription } from 'rxjs';
 import { Button, Chip, Tool, Words } from '../shared/ui/ui';
@@ -10,13 +10,13 @@ const TRACE = { width: 260, height: 64 };
 /** Reads a device live: its trace, the value now, stop, and at the end the value to take over. */
 @Component({
   selector: 'yl-device-reader',
-  imports: [Button, Tool, Chip, Words, LucideWaves, LucideSquare, LucideUnplug],
+  imports: [Button, Tool, Chip, Words, Icon],
   template: `
     <div class="flex flex-wrap items-center gap-y-2 gap-x-2.5 [&_small]:text-label [&_small]:font-normal [&_output]:text-sheet [&_output]:font-[650]">
       @if (running()) {
-        <button type="button" ylButton (click)="stop()"><svg lucideSquare size="18"></svg> Stop</button>
+        <button type="button" ylButton (click)="stop()"><svg ylIcon="square" size="18"></svg> Stop</button>
       } @else {
-        <button type="button" ylButton [disabled]="!query()" (click)="start(false)"><svg lucideWaves size="20"></svg> Read from the {{ name() }}</button>
+        <button type="button" ylButton [disabled]="!query()" (click)="start(false)"><svg ylIcon="waves" size="20"></svg> Read from the {{ name() }}</button>
         <button
           type="button"
           ylTool="quiet"
@@ -25,7 +25,7 @@ const TRACE = { width: 260, height: 64 };
           title="Read, and be unplugged half-way"
           (click)="start(true)"
         >
-          <svg lucideUnplug size="18"></svg>
+          <svg ylIcon="unplug" size="18"></svg>
         </button>
       }
       @if (simulated()) {

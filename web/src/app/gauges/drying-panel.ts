@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { form, FormField, max, min, required, submit, validate } from '@angular/forms/signals';
-import { LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { dryingCurves, formatNumber, type Constants, type Drying, type DryingCurve, type Sample } from '@yardland/core';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { NumberField } from '../shared/number-field';
@@ -12,7 +12,7 @@ const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ?
 /** How a wetted core dries, weighed at intervals, bare and in its cover. */
 @Component({
   selector: 'yl-drying-panel',
-  imports: [FieldRow, PanelHead, FormField, Tickbox, Button, Tool, LineChart, NumberField, LucideTrash2],
+  imports: [FieldRow, PanelHead, FormField, Tickbox, Button, Tool, LineChart, NumberField, Icon],
   template: `
     <div ylPanelHead>
       <h3 id="drying-title">Drying</h3>
@@ -40,7 +40,7 @@ const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ?
       @for (row of rows(); track $index; let i = $index) {
         <li>
           {{ row }}
-          <button type="button" ylTool="quiet" [attr.aria-label]="'Take weighing out: ' + row" (click)="drop(i)"><svg lucideTrash2 size="18"></svg></button>
+          <button type="button" ylTool="quiet" [attr.aria-label]="'Take weighing out: ' + row" (click)="drop(i)"><svg ylIcon="trash-2" size="18"></svg></button>
         </li>
       }
     </ul>

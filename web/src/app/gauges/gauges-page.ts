@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import {
   formatNumber,
   litresOf,
@@ -59,8 +59,7 @@ const ABOUT = 'samples';
     NumberField,
     PickList,
     TextField,
-    LucidePlus,
-    LucideTrash2,
+    Icon,
   ],
   templateUrl: './gauges-page.html',
   hostDirectives: [Room],

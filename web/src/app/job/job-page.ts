@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
-import { LucideCopyPlus, LucideDownload, LucideKeyboard, LucideRedo2, LucideTrash2, LucideUndo2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { STATIONS } from '@yardland/core';
 import { filter, map, startWith } from 'rxjs';
 import { Banner, Button, Empty, Tool } from '../shared/ui/ui';
@@ -37,25 +37,7 @@ const KEPT_WORDS: Record<Kept, string> = {
 /** One job: tape, strip, quick line, the station in hand, ticket; and the keys that work all over it. */
 @Component({
   selector: 'yl-job-page',
-  imports: [
-    Empty,
-    Button,
-    Tool,
-    Banner,
-    RouterOutlet,
-    RouterLink,
-    Tape,
-    ThemeButton,
-    Strip,
-    QuickLine,
-    Ticket,
-    LucideUndo2,
-    LucideRedo2,
-    LucideKeyboard,
-    LucideDownload,
-    LucideCopyPlus,
-    LucideTrash2,
-  ],
+  imports: [Empty, Button, Tool, Banner, RouterOutlet, RouterLink, Tape, ThemeButton, Strip, QuickLine, Ticket, Icon],
   providers: [JobStore, PlanSolver, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
   templateUrl: './job-page.html',
   styleUrl: './job-page.css',

@@ -1,7 +1,7 @@
 import { Clipboard } from '@angular/cdk/clipboard';
 import { CdkMenu, CdkMenuItem, CdkMenuTrigger } from '@angular/cdk/menu';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { LucideClipboardList, LucideDownload, LucideEllipsis, LucideShapes } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { Messages } from '../shared/messages';
 import { Tool } from '../shared/ui/ui';
 import { JobStore } from './job-store';
@@ -9,19 +9,19 @@ import { JobStore } from './job-store';
 /** What else of a job can be taken away besides the printed ticket: what to buy as text, the template full size, the job as a file. */
 @Component({
   selector: 'yl-take-away',
-  imports: [CdkMenu, CdkMenuItem, CdkMenuTrigger, Tool, LucideClipboardList, LucideDownload, LucideEllipsis, LucideShapes],
+  imports: [CdkMenu, CdkMenuItem, CdkMenuTrigger, Tool, Icon],
   template: `
     <button type="button" ylTool aria-label="More to take away" title="More to take away" [cdkMenuTriggerFor]="menu">
-      <svg lucideEllipsis size="20"></svg>
+      <svg ylIcon="ellipsis" size="20"></svg>
     </button>
     <ng-template #menu>
       <div
         class="grid min-w-64 rounded-xl border border-line-strong bg-linen p-1.5 text-ink shadow-card [&>*]:flex [&>*]:min-h-11 [&>*]:cursor-pointer [&>*]:items-center [&>*]:gap-2.5 [&>*]:rounded-lg [&>*]:bg-transparent [&>*]:px-3 [&>*]:text-left [&>*]:font-semibold [&>*]:text-ink [&>*]:no-underline [&>*:focus]:bg-calico-deep [&>*:hover]:bg-calico-deep"
         cdkMenu
       >
-        <button type="button" cdkMenuItem (cdkMenuItemTriggered)="copy()"><svg lucideClipboardList size="20"></svg> Copy what to buy</button>
-        <a cdkMenuItem [href]="templateLink()" target="_blank" rel="noopener"><svg lucideShapes size="20"></svg> Print the template, full size</a>
-        <a cdkMenuItem [href]="exportLink()" download><svg lucideDownload size="20"></svg> Save the job as a file</a>
+        <button type="button" cdkMenuItem (cdkMenuItemTriggered)="copy()"><svg ylIcon="clipboard-list" size="20"></svg> Copy what to buy</button>
+        <a cdkMenuItem [href]="templateLink()" target="_blank" rel="noopener"><svg ylIcon="shapes" size="20"></svg> Print the template, full size</a>
+        <a cdkMenuItem [href]="exportLink()" download><svg ylIcon="download" size="20"></svg> Save the job as a file</a>
       </div>
     </ng-template>
   `,

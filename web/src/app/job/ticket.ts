@@ -2,7 +2,7 @@ import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { LucideCircleHelp, LucideOctagonX, LucidePrinter, LucideTriangleAlert } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import {
   clothFacts,
   decidingWords,
@@ -51,7 +51,7 @@ interface SizeRow {
 /** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */
 @Component({
   selector: 'yl-ticket',
-  imports: [ClosedPicture, FigureButton, Button, Length, TakeAway, Why, RouterLink, LucidePrinter, LucideTriangleAlert, LucideOctagonX, LucideCircleHelp],
+  imports: [ClosedPicture, FigureButton, Button, Length, TakeAway, Why, RouterLink, Icon],
   templateUrl: './ticket.html',
   host: {
     class:

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild, type ElementRef } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
-import { LucideArchive, LucidePlus, LucideUpload } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type JobSummary } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
 import { newJob } from '../job/new-job';
@@ -26,7 +26,7 @@ const ABOUT = 'jobs';
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
   selector: 'yl-jobs-page',
-  imports: [RoomMain, RoomHead, Label, InputBox, Button, Empty, Tape, ThemeButton, Choice, JobsTable, LucidePlus, LucideUpload, LucideArchive],
+  imports: [RoomMain, RoomHead, Label, InputBox, Button, Empty, Tape, ThemeButton, Choice, JobsTable, Icon],
   templateUrl: './jobs-page.html',
   hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -4,7 +4,7 @@ import { CdkTableModule } from '@angular/cdk/table';
 import { ChangeDetectionStrategy, ChangeDetectorRef, Component, computed, inject, input, output, type AfterViewChecked, type DoCheck } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
-import { LucideArchive, LucideArchiveRestore, LucideCopyPlus } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { PHONE } from '../shared/screens';
 import type { Pages, Place } from '../shared/pages';
 import { Chip, Tool } from '../shared/ui/ui';
@@ -17,7 +17,7 @@ const PHONE_ROW_PX = 160;
 /** The jobs found, however many: only the rows on the screen are in the page. */
 @Component({
   selector: 'yl-jobs-table',
-  imports: [CdkTableModule, ScrollingModule, RouterLink, Chip, Tool, LucideArchive, LucideArchiveRestore, LucideCopyPlus],
+  imports: [CdkTableModule, ScrollingModule, RouterLink, Chip, Tool, Icon],
   templateUrl: './jobs-table.html',
   host: { class: 'flex min-h-0 flex-1' },
   changeDetection: ChangeDetectionStrategy.OnPush,

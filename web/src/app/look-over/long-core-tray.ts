@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
@@ -19,7 +19,7 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
 /** Old cores and offcuts that are to become one long core. */
 @Component({
   selector: 'yl-long-core-tray',
-  imports: [LayerRow, Tool, Button, Words, NumberField, QuantityField, TextField, LucidePlus, LucideTrash2],
+  imports: [LayerRow, Tool, Button, Words, NumberField, QuantityField, TextField, Icon],
   template: `
     @for (row of rows(); track $index; let i = $index) {
       <div ylLayerRow data-part="layer-row" role="group" [attr.aria-label]="'Old core ' + (i + 1)">
@@ -34,12 +34,12 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
           />
           <span class="-ml-1.5 text-small text-ink-soft">{{ size.name }}</span>
         }
-        <button type="button" ylTool="quiet" [attr.aria-label]="'Take ' + row.name + ' out'" (click)="remove(i)"><svg lucideTrash2 size="20"></svg></button>
+        <button type="button" ylTool="quiet" [attr.aria-label]="'Take ' + row.name + ' out'" (click)="remove(i)"><svg ylIcon="trash-2" size="20"></svg></button>
       </div>
     }
     <div ylLayerRow data-part="layer-row">
       <button type="button" ylButton class="first:ml-18.5" [disabled]="rows().length >= 12" (click)="add()">
-        <svg lucidePlus size="20"></svg> Old core or offcut
+        <svg ylIcon="plus" size="20"></svg> Old core or offcut
       </button>
       <yl-number
         label="People side by side"

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { LucideCamera, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { FINDINGS, KG_M3_PER_LB_FT3, N_PER_LBF, RATINGS, sampleResults, shipped, type Constants, type Finding, type Sample } from '@yardland/core';
 import { catchError, of } from 'rxjs';
 import { SamplesApi } from '../gauges/samples-api';
@@ -20,7 +20,7 @@ const MOST_PICTURES = 12;
 /** The old core measured, looked at and photographed. */
 @Component({
   selector: 'yl-old-core-tray',
-  imports: [Tool, Button, Tickbox, Words, Choice, NumberField, QuantityField, TextField, LucideCamera, LucideTrash2],
+  imports: [Tool, Button, Tickbox, Words, Choice, NumberField, QuantityField, TextField, Icon],
   templateUrl: './old-core-tray.html',
   hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,

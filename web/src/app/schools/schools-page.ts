@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { LucideCopy, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import {
   pairMm,
   pairWith,
@@ -63,8 +63,7 @@ const SYSTEMS = [
     QuantityField,
     Choice,
     WorkedExample,
-    LucideCopy,
-    LucideTrash2,
+    Icon,
   ],
   templateUrl: './schools-page.html',
   hostDirectives: [Room],

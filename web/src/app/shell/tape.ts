@@ -1,6 +1,6 @@
 import { afterRenderEffect, ChangeDetectionStrategy, Component, ElementRef, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { LucideCheck, LucideLoaderCircle, LucideOctagonX, LucideTriangleAlert } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { STATIONS, type StationId, type StationState } from '@yardland/core';
 
 const STATE_WORDS: Record<StationState, string> = { open: '', done: 'done', doubtful: 'doubtful', blocked: 'blocked', working: 'being worked out' };
@@ -16,7 +16,7 @@ const ROOMS = [
 /** The measuring tape down the left edge: its marks are the stations. */
 @Component({
   selector: 'yl-tape',
-  imports: [RouterLink, LucideCheck, LucideTriangleAlert, LucideOctagonX, LucideLoaderCircle],
+  imports: [RouterLink, Icon],
   template: `
     <a
       class="pt-5 pl-4.5 font-head text-[20px]/7 font-extrabold text-ink no-underline max-tablet:pl-3 max-phone:px-3 max-phone:py-1 max-phone:text-panel"
@@ -38,16 +38,16 @@ const ROOMS = [
               <span>{{ station.name }}</span>
               @switch (states()?.[station.id]) {
                 @case ('done') {
-                  <svg lucideCheck size="18" class="text-ok"></svg>
+                  <svg ylIcon="check" size="18" class="text-ok"></svg>
                 }
                 @case ('doubtful') {
-                  <svg lucideTriangleAlert size="18" class="text-warn"></svg>
+                  <svg ylIcon="triangle-alert" size="18" class="text-warn"></svg>
                 }
                 @case ('blocked') {
-                  <svg lucideOctagonX size="18" class="text-error"></svg>
+                  <svg ylIcon="octagon-x" size="18" class="text-error"></svg>
                 }
                 @case ('working') {
-                  <svg lucideLoaderCircle size="18" class="work"></svg>
+                  <svg ylIcon="loader-circle" size="18" class="work"></svg>
                 }
               }
               <span class="sr-only">{{ words(station.id) }}</span>

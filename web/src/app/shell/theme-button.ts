@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { LucideSunMoon } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { Tool } from '../shared/ui/ui';
 import { Settings } from './settings';
 
 /** Goes through the themes: as the system has it, light, dark. */
 @Component({
   selector: 'yl-theme-button',
-  imports: [Tool, LucideSunMoon],
+  imports: [Tool, Icon],
   template: `<button
     type="button"
     ylTool="quiet"
@@ -14,7 +14,7 @@ import { Settings } from './settings';
     [title]="'Theme: ' + settings.theme()"
     (click)="settings.nextTheme()"
   >
-    <svg lucideSunMoon size="20"></svg>
+    <svg ylIcon="sun-moon" size="20"></svg>
   </button>`,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

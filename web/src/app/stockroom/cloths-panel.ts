@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { LucidePlus } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { clothSchema, formatLengthUnit, formatNumber, readWith, sayLine, type Cloth } from '@yardland/core';
 import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
@@ -16,7 +16,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
 /** The shop's cloths: how wide they are, which way they lie, and how they give and shrink. Covers, linings and tickings are all cut of these. */
 @Component({
   selector: 'yl-cloths-panel',
-  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, LucidePlus],
+  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
   template: `
     <h2 id="cloths-title">Cloths</h2>
     <div
@@ -50,7 +50,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
         <section ylPanel class="sticky top-0 mb-0!" aria-labelledby="cloth-title">
           <div ylPanelHead>
             <h3 id="cloth-title">{{ cloth.name }}</h3>
-            <button type="button" ylButton (click)="add(cloth)"><svg lucidePlus size="20"></svg> One like it</button>
+            <button type="button" ylButton (click)="add(cloth)"><svg ylIcon="plus" size="20"></svg> One like it</button>
           </div>
           <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
             <yl-text label="Called" [maxLength]="80" [value]="cloth.name" (valueChange)="set({ name: $event })" />

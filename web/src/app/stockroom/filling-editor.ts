@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { FILLING_KINDS, type Filling } from '@yardland/core';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
@@ -10,12 +10,12 @@ import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
 /** One filling besides foam: springs, feather and down, felt. */
 @Component({
   selector: 'yl-filling-editor',
-  imports: [PanelHead, Tool, DialogFields, Words, Choice, NumberField, TextField, LucideTrash2],
+  imports: [PanelHead, Tool, DialogFields, Words, Choice, NumberField, TextField, Icon],
   template: `
     <div ylPanelHead>
       <h3 id="stock-title">{{ filling().name }}</h3>
       <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + filling().name" (click)="removed.emit()">
-        <svg lucideTrash2 size="20"></svg>
+        <svg ylIcon="trash-2" size="20"></svg>
       </button>
     </div>
     <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { FAMILIES, formatNumber, hardness25From, type Grade, type Lot, type Quoted } from '@yardland/core';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
@@ -13,7 +13,7 @@ const USUAL_QUOTE: Omit<Quoted, 'hardnessN'> = { percent: 40, thicknessMm: 50 };
 /** One foam of the catalogue, with the lots on the shelf. */
 @Component({
   selector: 'yl-grade-editor',
-  imports: [PanelHead, Tool, DialogFields, Words, Button, Choice, NumberField, TextField, LucidePlus, LucideTrash2],
+  imports: [PanelHead, Tool, DialogFields, Words, Button, Choice, NumberField, TextField, Icon],
   templateUrl: './grade-editor.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

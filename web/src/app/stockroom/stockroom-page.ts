@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { LucidePlus } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import {
   ASSUMPTIONS,
   fillingSchema,
@@ -66,7 +66,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     FillingEditor,
     ClothsPanel,
     ZipsPanel,
-    LucidePlus,
+    Icon,
   ],
   templateUrl: './stockroom-page.html',
   hostDirectives: [Room],

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { readWith, salvagedZipSchema, sayLine, type SalvagedZip } from '@yardland/core';
 import { Choice } from '../shared/choice';
 import { newId } from '../shared/new-id';
@@ -15,7 +15,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
 /** Zips taken off old covers: how long each really is, its colour, its kind, where it came from. A job sets them aside under Cover, Closing. */
 @Component({
   selector: 'yl-zips-panel',
-  imports: [Button, Rows, Tool, Words, Choice, QuantityField, TextField, LucidePlus, LucideTrash2],
+  imports: [Button, Rows, Tool, Words, Choice, QuantityField, TextField, Icon],
   template: `
     <h2 id="zips-title">Salvaged zips</h2>
     @if (zips().length) {
@@ -61,7 +61,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
               </td>
               <td>
                 <button type="button" ylTool="quiet" [attr.aria-label]="'Remove zip ' + (i + 1)" (click)="remove(zip)">
-                  <svg lucideTrash2 size="18"></svg>
+                  <svg ylIcon="trash-2" size="18"></svg>
                 </button>
               </td>
             </tr>
@@ -71,7 +71,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
     } @else {
       <p ylWords>None kept. A good zip off an old cover saves one: measure it, the label may lie.</p>
     }
-    <button type="button" ylButton class="mt-2" (click)="add()"><svg lucidePlus size="20"></svg> Salvaged zip</button>
+    <button type="button" ylButton class="mt-2" (click)="add()"><svg ylIcon="plus" size="20"></svg> Salvaged zip</button>
   `,
   providers: [ShopEditor],
   host: { class: 'mb-6.5 block [&>h2]:mb-2 [&>h2]:text-figure' },

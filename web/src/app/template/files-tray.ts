@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { fullSize, outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type FullSize, type Issue } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
@@ -28,14 +28,14 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
 /** Outlines in from files, and out: full size on paper, or as a file for a saw, a plotter or another program. */
 @Component({
   selector: 'yl-files-tray',
-  imports: [TrayRow, Button, Words, Choice, QuantityField, LucideCamera, LucideDownload, LucideFolderOpen, LucidePrinter],
+  imports: [TrayRow, Button, Words, Choice, QuantityField, Icon],
   template: `
     <div ylTrayRow>
       <label ylButton="file">
-        <svg lucideFolderOpen size="20"></svg> Outline from a file
+        <svg ylIcon="folder-open" size="20"></svg> Outline from a file
         <input #file type="file" class="sr-only" accept=".dxf,.svg,.csv,.json" (change)="open(file.files); file.value = ''" />
       </label>
-      <button type="button" ylButton (click)="photo()"><svg lucideCamera size="20"></svg> From a picture</button>
+      <button type="button" ylButton (click)="photo()"><svg ylIcon="camera" size="20"></svg> From a picture</button>
       <yl-choice class="few" label="Where it does not say" [options]="units" [value]="fileUnits()" (picked)="fileUnits.set($event)" />
       <p ylWords role="status">{{ message() }}</p>
     </div>
@@ -45,10 +45,10 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
       @if (paper() === 'roll') {
         <yl-quantity label="Roll, wide" [value]="roll()" [min]="200" [max]="3000" (valueChange)="roll.set($event ?? roll())" />
       }
-      <a ylButton="strong" target="_blank" rel="noopener" [href]="print()"><svg lucidePrinter size="20"></svg> Print full size</a>
+      <a ylButton="strong" target="_blank" rel="noopener" [href]="print()"><svg ylIcon="printer" size="20"></svg> Print full size</a>
       @for (ending of endings; track ending) {
         <button type="button" ylButton [attr.aria-label]="'Save as ' + ending.toUpperCase()" (click)="save(ending)">
-          <svg lucideDownload size="20"></svg> {{ ending.toUpperCase() }}
+          <svg ylIcon="download" size="20"></svg> {{ ending.toUpperCase() }}
         </button>
       }
     </div>

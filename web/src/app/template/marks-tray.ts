@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { evenTies, MARK_EDGES, tieDistance, type OutlineMark, type TieMark } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
@@ -10,14 +10,14 @@ import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 /** Ties on the edges and buttons on the face: each keeps its share of the outline, so that it follows every size. */
 @Component({
   selector: 'yl-marks-tray',
-  imports: [TrayRow, Button, Words, Tool, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
+  imports: [TrayRow, Button, Words, Tool, Choice, NumberField, QuantityField, Icon],
   template: `
     <div ylTrayRow>
       <yl-number label="Ties" class="few" [whole]="true" [min]="1" [max]="20" [value]="many()" (entered)="many.set($event)" />
       <yl-choice class="few" label="evenly along the" [options]="edges" [value]="edge()" (picked)="edge.set($event)" />
       <button type="button" ylButton (click)="even()">Set them</button>
-      <button type="button" ylButton (click)="addTie()"><svg lucidePlus size="20"></svg> One tie</button>
-      <button type="button" ylButton (click)="addButton()"><svg lucidePlus size="20"></svg> A button</button>
+      <button type="button" ylButton (click)="addTie()"><svg ylIcon="plus" size="20"></svg> One tie</button>
+      <button type="button" ylButton (click)="addButton()"><svg ylIcon="plus" size="20"></svg> A button</button>
     </div>
     <div class="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] flex-[1_1_100%] gap-y-1 gap-x-4.5" role="group" aria-label="Marks">
       @for (row of rows(); track $index; let i = $index) {
@@ -35,7 +35,7 @@ import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
             <span>button</span><span ylWords>dragged on the drawing</span>
           }
           <button type="button" ylTool="quiet" [attr.aria-label]="'Take mark ' + (i + 1) + ' out'" (click)="drop(i)">
-            <svg lucideTrash2 size="18"></svg>
+            <svg ylIcon="trash-2" size="18"></svg>
           </button>
         </div>
       } @empty {

@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, type ElementRef, inject, signal, viewChild } from '@angular/core';
-import { LucideCamera, LucideImage } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { flatten, formatNumber, homography, mapPoint, outlineToJson, say, type Corners, type PenEdge, type Point, type Traced } from '@yardland/core';
 import type { Subscription } from 'rxjs';
 import type { JobStore } from '../job/job-store';
@@ -36,7 +36,7 @@ const TOLERANCE_MM = 0.6;
 /** A picture of traced paper made a template: four corners of a sheet of known size, the pen's line found, lines and curves fitted. */
 @Component({
   selector: 'yl-photo-dialog',
-  imports: [DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, NumberField, LucideCamera, LucideImage],
+  imports: [DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, NumberField, Icon],
   templateUrl: './photo-dialog.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

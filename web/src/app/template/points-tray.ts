@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { EDGE_NAMES, insertPoint, outlineOf, removePoint, segmentLength, setEdge, setKind, type EdgeName, type Outline, type Segment } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
@@ -16,7 +16,7 @@ const KINDS = [
 /** The side in hand: straight, arc or curve, which edge of the seat it is, a point more or less; mirroring and snapping while points are dragged. */
 @Component({
   selector: 'yl-points-tray',
-  imports: [Words, TrayRow, Button, Tickbox, Choice, Switch, Length, LucidePlus, LucideTrash2],
+  imports: [Words, TrayRow, Button, Tickbox, Choice, Switch, Length, Icon],
   template: `
     @if (segment(); as segment) {
       <p ylWords>
@@ -26,8 +26,8 @@ const KINDS = [
       <yl-switch label="It is" [options]="kinds" [value]="segment.kind" (picked)="kind($event)" />
       <yl-choice label="Side of the seat" [options]="edges" [value]="segment.edge" (picked)="edge($event)" />
       <div ylTrayRow>
-        <button type="button" ylButton (click)="insert()"><svg lucidePlus size="20"></svg> Point in its middle</button>
-        <button type="button" ylButton [disabled]="count() <= 3" (click)="remove()"><svg lucideTrash2 size="20"></svg> Take its point out</button>
+        <button type="button" ylButton (click)="insert()"><svg ylIcon="plus" size="20"></svg> Point in its middle</button>
+        <button type="button" ylButton [disabled]="count() <= 3" (click)="remove()"><svg ylIcon="trash-2" size="20"></svg> Take its point out</button>
         <yl-tickbox [checked]="mirror()" (checkedChange)="mirrorChanged.emit($event)">mirror what I drag</yl-tickbox>
         <yl-tickbox [checked]="snap()" (checkedChange)="snapChanged.emit($event)">snap to the shop’s step</yl-tickbox>
       </div>

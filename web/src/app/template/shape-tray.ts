@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LucidePlus, LucideTrash2 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { outlineOf, shapeOf, SHAPES, type SeatStation, type Template } from '@yardland/core';
 import { capital } from '../shared/capital';
 import { JobStore } from '../job/job-store';
@@ -14,7 +14,7 @@ import { measureWord, withMeasure } from './measures';
 /** The shape and its measures; depths from the front as a small table. */
 @Component({
   selector: 'yl-shape-tray',
-  imports: [Tickbox, Tool, Button, Choice, NumberField, QuantityField, LucidePlus, LucideTrash2],
+  imports: [Tickbox, Tool, Button, Choice, NumberField, QuantityField, Icon],
   template: `
     <yl-choice class="named" label="Shape" [options]="shapes" [value]="shape().shape" (picked)="setShape($event)" />
     @for (option of shape().options ?? []; track option.key) {
@@ -59,11 +59,11 @@ import { measureWord, withMeasure } from './measures';
             <yl-quantity label="deep" [value]="row.depthMm" (valueChange)="setStation(i, { depthMm: $event ?? 0 })" />
             <yl-tickbox [checked]="row.corner ?? false" (checkedChange)="setStation(i, { corner: !row.corner })">corner</yl-tickbox>
             <button type="button" ylTool="quiet" [disabled]="rows.length <= 2" [attr.aria-label]="'Take depth ' + (i + 1) + ' out'" (click)="dropStation(i)">
-              <svg lucideTrash2 size="18"></svg>
+              <svg ylIcon="trash-2" size="18"></svg>
             </button>
           </div>
         }
-        <button type="button" ylButton (click)="addStation()"><svg lucidePlus size="20"></svg> A depth</button>
+        <button type="button" ylButton (click)="addStation()"><svg ylIcon="plus" size="20"></svg> A depth</button>
       </div>
     }
   `,

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { Router } from '@angular/router';
-import { LucideColumns3 } from '@lucide/angular';
+import { Icon } from '../shared/icon';
 import { formatLengthUnit, MOST_SPLIT, outlineOf, sayLine, shapeOf, splitCushion } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Switch } from '../shared/choice';
@@ -16,13 +16,13 @@ const WAYS = [
 /** One seat across, made of several cushions: how many, the gap between them, and how wide each is. */
 @Component({
   selector: 'yl-split-tray',
-  imports: [TrayRow, Words, Button, Switch, NumberField, QuantityField, LucideColumns3],
+  imports: [TrayRow, Words, Button, Switch, NumberField, QuantityField, Icon],
   template: `
     <div ylTrayRow>
       <yl-number label="Cushions" class="few" [whole]="true" [min]="2" [max]="most" [value]="count()" (entered)="count.set($event)" />
       <yl-quantity class="few" label="Gap between two" [min]="0" [max]="200" [value]="gap()" (entered)="gap.set($event)" />
       <yl-switch label="They are" [options]="ways" [value]="way()" (picked)="way.set($event)" />
-      <button type="button" ylButton="strong" [disabled]="!ready()" (click)="split()"><svg lucideColumns3 size="20"></svg> Split it</button>
+      <button type="button" ylButton="strong" [disabled]="!ready()" (click)="split()"><svg ylIcon="columns-3" size="20"></svg> Split it</button>
     </div>
     @if (way() === 'given') {
       <div ylTrayRow>

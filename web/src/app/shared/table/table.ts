@@ -16,7 +16,7 @@ import {
   viewChildren,
 } from '@angular/core';
 import { FocusKeyManager } from '@angular/cdk/a11y';
-import { LucideMaximize, LucideZoomIn, LucideZoomOut } from '@lucide/angular';
+import { Icon } from '../icon';
 import { formatLengthUnit, pairMm, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
 import { Length } from '../length';
 import { QuantityField } from '../quantity-field';
@@ -49,7 +49,7 @@ const WHEEL_ZOOM = 1.0015;
  */
 @Component({
   selector: 'yl-table',
-  imports: [Pickable, Tool, Length, QuantityField, LucideZoomIn, LucideZoomOut, LucideMaximize],
+  imports: [Pickable, Tool, Length, QuantityField, Icon],
   templateUrl: './table.html',
   styleUrl: './table.css',
   // Sizes typed and told on the drawing are in its own measures.

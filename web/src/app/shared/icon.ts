@@ -1,0 +1,124 @@
+import { Component, ElementRef, effect, inject, input, ChangeDetectionStrategy } from '@angular/core';
+import {
+  Archive,
+  ArchiveRestore,
+  ArrowDown,
+  ArrowUp,
+  Camera,
+  Check,
+  CircleHelp,
+  ClipboardList,
+  Columns3,
+  Copy,
+  CopyPlus,
+  Download,
+  Ellipsis,
+  FolderOpen,
+  GripVertical,
+  Image,
+  Keyboard,
+  LoaderCircle,
+  Maximize,
+  Minus,
+  OctagonX,
+  Plus,
+  Printer,
+  Redo2,
+  RotateCcw,
+  RotateCw,
+  Shapes,
+  Square,
+  SunMoon,
+  Trash2,
+  TriangleAlert,
+  Undo2,
+  Unplug,
+  Upload,
+  Users,
+  WandSparkles,
+  Waves,
+  ZoomIn,
+  ZoomOut,
+} from 'lucide';
+
+/** The icons there are, by the name they have in templates. */
+const ICONS = {
+  archive: Archive,
+  'archive-restore': ArchiveRestore,
+  'arrow-down': ArrowDown,
+  'arrow-up': ArrowUp,
+  camera: Camera,
+  check: Check,
+  'circle-help': CircleHelp,
+  'clipboard-list': ClipboardList,
+  'columns-3': Columns3,
+  copy: Copy,
+  'copy-plus': CopyPlus,
+  download: Download,
+  ellipsis: Ellipsis,
+  'folder-open': FolderOpen,
+  'grip-vertical': GripVertical,
+  image: Image,
+  keyboard: Keyboard,
+  'loader-circle': LoaderCircle,
+  maximize: Maximize,
+  minus: Minus,
+  'octagon-x': OctagonX,
+  plus: Plus,
+  printer: Printer,
+  'redo-2': Redo2,
+  'rotate-ccw': RotateCcw,
+  'rotate-cw': RotateCw,
+  shapes: Shapes,
+  square: Square,
+  'sun-moon': SunMoon,
+  'trash-2': Trash2,
+  'triangle-alert': TriangleAlert,
+  'undo-2': Undo2,
+  unplug: Unplug,
+  upload: Upload,
+  users: Users,
+  'wand-sparkles': WandSparkles,
+  waves: Waves,
+  'zoom-in': ZoomIn,
+  'zoom-out': ZoomOut,
+} as const;
+export type IconName = keyof typeof ICONS;
+
+const SVG = 'http://www.w3.org/2000/svg';
+
+/** An icon in the colour of the words beside it. It says nothing by itself: what is pressed has words or a label of its own. */
+@Component({
+  // eslint-disable-next-line @angular-eslint/component-selector -- the svg itself is the icon
+  selector: 'svg[ylIcon]',
+  template: '',
+  host: {
+    viewBox: '0 0 24 24',
+    fill: 'none',
+    stroke: 'currentColor',
+    'stroke-width': '2',
+    'stroke-linecap': 'round',
+    'stroke-linejoin': 'round',
+    'aria-hidden': 'true',
+    '[attr.width]': 'size()',
+    '[attr.height]': 'size()',
+  },
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Icon {
+  readonly name = input.required<IconName>({ alias: 'ylIcon' });
+  /** Pixels. */
+  readonly size = input<number | string>(20);
+
+  constructor() {
+    const host = inject<ElementRef<SVGElement>>(ElementRef).nativeElement;
+    effect(() => {
+      const parts = ICONS[this.name()].map(([tag, attributes]) => {
+        const part = document.createElementNS(SVG, tag);
+        for (const [name, value] of Object.entries(attributes)) part.setAttribute(name, String(value));
+        return part;
+      });
+      host.replaceChildren(...parts);
+    });
+  }
+}
