@@ -35,12 +35,12 @@ function dimension(sheet: Sheet, from: Point, to: Point, text: string): void {
 /** The piece that shows a cushion from above: the largest of its visible cloth. */
 export function planPiece(one: Planned): Piece | null {
   const size = ({ width, height }: Piece): number => width.value * height.value;
-  const plates = one.cover.pieces.filter(({ role, sewn }) => sewn && (role === 'plate' || role === 'end'));
+  const plates = one.cover.pieces.filter(({ role, sewn }) => sewn && (role === 'plate' || role === 'end' || role === 'channel'));
   return [...plates].sort((a, b) => size(b) - size(a))[0] ?? null;
 }
 
-/** A piece from above: cut line solid, sewing line dashed, notches as ticks, the grain as an arrow; front at the bottom. */
-export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, wide: string, deep: string): void {
+/** A piece from above: cut line solid, sewing line dashed and measured, notches as ticks, the grain as an arrow; front at the bottom. */
+export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, { units, step }: SayIn): void {
   const cut = outlineBounds(piece.outline);
   const sewn = outlineBounds(piece.sewn ?? piece.outline);
   const seam = Math.max(0, sewn.minX - cut.minX);
@@ -68,9 +68,9 @@ export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, wide: string,
   sheet.stroke(arrow[1], { x: arrow[1].x + 3, y: arrow[1].y + 6 }, 0.8);
   sheet.line('grain', arrow[1].x + 6, (arrow[0].y + arrow[1].y) / 2 - 4, { size: 8, grey: 60 });
   const foot = paper({ x: 0, y: cut.minY }).y + 8;
-  dimension(sheet, { x: at(0, 0).x, y: foot }, { x: at(1, 0).x, y: foot }, wide);
+  dimension(sheet, { x: at(0, 0).x, y: foot }, { x: at(1, 0).x, y: foot }, formatLength(sewn.maxX - sewn.minX, units, step));
   const side = paper({ x: cut.maxX, y: 0 }).x + 8;
-  dimension(sheet, { x: side, y: at(0, 1).y }, { x: side, y: at(0, 0).y }, deep);
+  dimension(sheet, { x: side, y: at(0, 1).y }, { x: side, y: at(0, 0).y }, formatLength(sewn.maxY - sewn.minY, units, step));
   sheet.line('front', (at(0, 0).x + at(1, 0).x) / 2, at(0, 0).y - 12, { size: 8, grey: 60, align: 'center' });
 }
 

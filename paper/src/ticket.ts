@@ -282,7 +282,7 @@ function facts(writer: Writer): void {
     [
       ...(one.cover && !one.keptCover ? one.cover.closings.map((closing) => closingWords(closing, run, size)) : []),
       ...notionsOf(one)
-        .filter(({ ware }) => ware !== 'zip' && ware !== 'slider' && ware !== 'hook-and-loop')
+        .filter(({ ware }) => ware !== 'zip' && ware !== 'slider' && ware !== 'hook-and-loop' && ware !== 'staples')
         .map(({ name, sold, amount }) => `${name} ${amountWords(sold, amount.value, inWords.units)}.`),
     ].join(' '),
     ...salvagedWords(plan.salvaged, plan.cushions.indexOf(one), inWords).map((line) => `${line}.`),
@@ -337,8 +337,7 @@ export async function ticketPdf(plan: Plan, index: number, stamp: Stamp): Promis
   const plate = one.state === 'planned' ? planPiece(one) : null;
   let drawn = top;
   if (one.state === 'planned' && plate) {
-    const { sewn } = one.sizes;
-    drawPlan(sheet, plate, { x: MARGIN, y: top, width: 310, height: 168 }, writer.length(sewn.width), writer.length(sewn.depth));
+    drawPlan(sheet, plate, { x: MARGIN, y: top, width: 310, height: 168 }, writer.inWords);
     drawn = drawSection(sheet, one, { x: MARGIN, y: top + 176, width: 320, height: 84 }, plan.shop, writer.inWords);
   }
   const tableX = MARGIN + 336;

@@ -126,6 +126,18 @@ describe('the printed ticket', () => {
     );
   }, 120_000);
 
+  it('draws a stapled cover’s order, and measures the panel that is drawn: its drop, not the seat', async () => {
+    const whole = plan(job('dressing-room'), shop);
+    const text = (await pagesOf(await ticketPdf(whole, 2, stamp))).join(' ');
+    expect(text).toContain('Stapling, seen from below, the front at the foot');
+    expect(text).toContain('line 25 in, 90 staples, corners last');
+    expect(text).toContain('4 small pleats');
+    // 440 of the frame, 70 core, 45 edge, 25 to the staples and 50 to hold.
+    expect(text).toMatch(/\b630\b/);
+    const feather = (await pagesOf(await ticketPdf(whole, 3, stamp))).join(' ');
+    expect(feather).toContain('Feather and down, loose 904 g');
+  });
+
   it('prints names in any Latin script, Greek and Cyrillic as they are, and others as they can be', async () => {
     const one = job('storage-chest');
     const [first] = one.cushions;

@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { plan } from '../job/plan';
+import { readQuickLine } from '../job/quick-line';
 import { unequalSeams } from '../piece/seam';
 import { SHIPPED_SCHOOLS } from '../shop/schools';
 import { SHAPES, type Template } from '../template/shapes/shapes';
@@ -56,5 +57,26 @@ describe('every construction on every shape by every school', () => {
       { seed: 14, numRuns: 800 },
     );
     expect(made).toBeGreaterThan(400);
+  });
+});
+
+describe('the quick line', () => {
+  it('knows every construction by each of its words and its own name, and every choice by its word', () => {
+    for (const { kind, name, words, choiceWords } of CONSTRUCTIONS) {
+      for (const word of [...words, name.toLowerCase().split(/ (?:mattress|stool|front|inner|on|feather)/)[0] ?? '']) {
+        // A word may say the shape too: a drum is round unless told otherwise, and has one measure across.
+        const reads = [`2 x 500 x 450 x 60 ${word}`, `2 x 500 x 60 ${word}`].map((line) => readQuickLine(line, 'metric'));
+        const read = reads.find(({ ok }) => ok);
+        expect(String(read?.ok && read.construction.kind))
+          .withContext(word)
+          .toBe(kind);
+      }
+      for (const [word, choice] of Object.entries(choiceWords)) {
+        const read = readQuickLine(`500 x 450 x 60 ${words[0]} ${word}`, 'metric');
+        expect(read.ok && read.construction)
+          .withContext(`${words[0]} ${word}`)
+          .toEqual(jasmine.objectContaining(choice));
+      }
+    }
   });
 });

@@ -25,14 +25,28 @@ const MOST_PIECES = 500;
 
 const no = (code: QuickProblem, about: string): QuickReading => ({ ok: false, code, about });
 
+/** Every word that a construction, a choice of one or a shape goes by. */
+const KNOWN = new Set([...CONSTRUCTIONS.flatMap(({ words, choiceWords }) => [...words, ...Object.keys(choiceWords)]), ...SHAPES.flatMap(({ words }) => words)]);
+
+/** The words of a line: one with hyphens whole where it is known so, and two that are known with a hyphen between them as one. */
+function wordsOf(text: string): string[] {
+  const single = text
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .flatMap((word) => (KNOWN.has(word) ? [word] : word.split('-')))
+    .filter(Boolean);
+  return single.flatMap((word, i) => {
+    const before = single[i - 1];
+    if (before !== undefined && KNOWN.has(`${before}-${word}`)) return [];
+    const joined = `${word}-${single[i + 1] ?? ''}`;
+    return [KNOWN.has(joined) ? joined : word];
+  });
+}
+
 /** Splits the line at its last measure: unit words stay with the number before them. */
 function splitMeasures(text: string): { readonly measures: string; readonly words: string[] } {
   const match = /^([\s\S]*[\d"'½¼¾⅛⅜⅝⅞](?:\s*(?:mm|cm|m|in|inch|inches|ft|yd)\b)?)\s*([a-z,\s-]*)$/i.exec(text.trim());
-  const words = (match?.[2] ?? '')
-    .toLowerCase()
-    .split(/[\s,-]+/)
-    .filter(Boolean);
-  return { measures: match?.[1] ?? '', words };
+  return { measures: match?.[1] ?? '', words: wordsOf(match?.[2] ?? '') };
 }
 
 /**

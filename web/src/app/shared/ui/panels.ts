@@ -51,11 +51,11 @@ export class DialogFoot {}
 })
 export class DialogFields {}
 
-/** Small fields and their button in a line of a panel. */
+/** Small fields and their button in a line of a panel. Room for what is said under a field is kept, so that the button stays where it is when a field that is left is found wrong: a press would miss it. */
 @Directive({
   selector: '[ylFieldRow]',
   host: {
-    class: 'my-1.5 flex flex-wrap items-end gap-y-1 gap-x-3 [&>.field]:flex-[1_1_96px] [&_.field-says:empty]:hidden',
+    class: 'my-1.5 flex flex-wrap items-end gap-y-1 gap-x-3 [&>.field]:flex-[1_1_96px] [&_.field-says]:min-h-4.25! [&>button]:mb-4.75',
   },
 })
 export class FieldRow {}
