@@ -114,4 +114,14 @@ describe('a closed cushion', () => {
     const zips = (turnDeg: number): number => drawClosed({ ...BOX, zip }, { turnDeg, aboveDeg: 30 }).strokes.filter(({ kind }) => kind === 'zip').length;
     expect([zips(32), zips(212)]).toEqual([0, 1]);
   });
+
+  it('rises as its solved surface does, straight between the places of the grid', () => {
+    // A grid of 200: all of the rise at one of its places, half of it at the next.
+    const surface = { x0: 0, y0: 0, step: 200, columns: 4, rows: 3, values: [0, 0, 0, 0, 0, 1, 0.5, 0, 0, 0, 0, 0] };
+    const rise = riseOf({ ...BOX, surface });
+    expect([rise({ x: 200, y: 200 }), rise({ x: 400, y: 200 })]).toEqual([1, 0.5]);
+    expect(rise({ x: 300, y: 200 })).toBeCloseTo(0.75, 6);
+    expect(rise({ x: 200, y: 100 })).toBeCloseTo(0.5, 6);
+    expect(rise({ x: -5, y: 200 })).toBe(0);
+  });
 });

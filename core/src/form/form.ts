@@ -6,6 +6,16 @@ import { contains } from '../geometry/polygon';
 /** What runs along an edge of a closed cushion: nothing, a plain seam, a corded welt, a top-stitched ridge, a stitched roll. */
 export type EdgeLine = 'soft' | 'seam' | 'welt' | 'ridge' | 'roll';
 
+/** The surface of a face on a square grid, row after row from the front: shares of its rise. */
+export interface RiseGrid {
+  readonly x0: number;
+  readonly y0: number;
+  readonly step: number;
+  readonly columns: number;
+  readonly rows: number;
+  readonly values: ArrayLike<number>;
+}
+
 /** The lines that a construction leaves on the closed cushion. */
 export interface ClosedLines {
   readonly top: EdgeLine;
@@ -41,6 +51,8 @@ export interface ClosedForm {
   /** How far the faces stand proud of the rim in their middle, mm. */
   readonly overMm: number;
   readonly underMm: number;
+  /** The faces' surface where it has been solved; without it one is made from the distance to the edge. */
+  readonly surface?: RiseGrid;
   readonly lines: ClosedLines;
   /** Corners of the rim where the band has a seam, as places in `rim`. */
   readonly cornersAt: readonly number[];
@@ -61,11 +73,21 @@ const CHANNEL_SHARE = 0.45;
 const DENT_MM = 45;
 const DENT_SHARE = 0.85;
 
+/** A surface between the places of its grid, straight from each to the next; nothing beyond it and below the rim. */
+function onGrid({ x0, y0, step, columns, rows, values }: RiseGrid, p: Point): number {
+  const [u, v] = [(p.x - x0) / step, (p.y - y0) / step];
+  const [column, row] = [Math.floor(u), Math.floor(v)];
+  if (column < 0 || row < 0 || column >= columns - 1 || row >= rows - 1) return 0;
+  const at = (right: 0 | 1, up: 0 | 1): number => values[(row + up) * columns + column + right] ?? 0;
+  const [s, t] = [u - column, v - row];
+  return Math.max(0, (at(0, 0) * (1 - s) + at(1, 0) * s) * (1 - t) + (at(0, 1) * (1 - s) + at(1, 1) * s) * t);
+}
+
 /**
- * A face's rise over its rim: nothing at the edge, all of it where the face is furthest from its edge, falling off as a cloth under even pressure does; drawn in round
- * each button and tuft and along the seams of channels.
+ * A face's rise over its rim, as a share of its crown: the solved surface where there is one; otherwise nothing at the edge, all of it where the face is furthest from
+ * its edge, falling off as a cloth under even pressure does. Drawn in round each button and tuft and along the seams of channels.
  */
-export function riseOf({ rim, buttons, lines: { channels } }: Pick<ClosedForm, 'rim' | 'buttons' | 'lines'>): (p: Point) => number {
+export function riseOf({ rim, buttons, lines: { channels }, surface }: Pick<ClosedForm, 'rim' | 'buttons' | 'lines' | 'surface'>): (p: Point) => number {
   const { minX, minY, maxX, maxY } = bounds(rim);
   let deepest = 0;
   const steps = 12;
@@ -76,12 +98,10 @@ export function riseOf({ rim, buttons, lines: { channels } }: Pick<ClosedForm, '
     }
   return (p) => {
     if (deepest <= 0 || !contains(rim, p)) return 0;
-    const share = Math.min(1, distanceTo(rim, p) / deepest);
+    const near = Math.min(1, distanceTo(rim, p) / deepest);
+    const share = surface ? onGrid(surface, p) : near * (2 - near);
     const across = channels ? 1 - CHANNEL_SHARE * (1 - Math.abs(Math.sin((Math.PI * channels * (p.x - minX)) / (maxX - minX)))) : 1;
-    return buttons.reduce(
-      (rise, { x, y }) => rise * (1 - DENT_SHARE * Math.exp(-((Math.hypot(p.x - x, p.y - y) / DENT_MM) ** 2))),
-      across * share * (2 - share),
-    );
+    return buttons.reduce((rise, { x, y }) => rise * (1 - DENT_SHARE * Math.exp(-((Math.hypot(p.x - x, p.y - y) / DENT_MM) ** 2))), across * share);
   };
 }
 

@@ -71,7 +71,7 @@ export function closedForm(
   { shop, units }: { readonly shop: Shop; readonly units: UnitSystem },
   constructions: readonly Construction[] = CONSTRUCTIONS,
 ): ClosedForm {
-  const { source, outlines, profile, sizes, fit, cover } = one;
+  const { source, outlines, profile, sizes, fit, cover, crown } = one;
   const lines = constructionOf(source.construction, constructions).lines(source.construction, {
     widthMm: sizes.sewn.width.value,
     assume: (key) => shop.assume(key, units),
@@ -100,6 +100,8 @@ export function closedForm(
     ...(slope ? { backMm: slope.end === 'front' ? thick : thin } : {}),
     ...(zip ? { zip } : {}),
     ...(rounded ? { rounded } : {}),
+    // A crown that is asked for is drawn as it was solved; of a wedge it was solved on the slope.
+    ...(crown?.answer && !slope && source.crown?.mm ? { surface: crown.answer.surface } : {}),
     lie: 'across',
     overMm: crownMm,
     underMm: profile.crownedFaces === 1 ? 0 : crownMm,
