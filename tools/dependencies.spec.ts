@@ -4,7 +4,10 @@ import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 const WORKSPACES = ['.', 'core', 'web', 'server', 'cli', 'paper', 'e2e'];
-interface Manifest { readonly dependencies?: Record<string, string>; readonly devDependencies?: Record<string, string> }
+interface Manifest {
+  readonly dependencies?: Record<string, string>;
+  readonly devDependencies?: Record<string, string>;
+}
 
 /** `where package version used` of every direct dependency, by the package files. */
 function asked(): string[] {
