@@ -128,67 +128,89 @@ export function featherCase({ choices, request, plan, width, depth, loft, count,
       second: [{ piece: panel.id, from, to, placement: i }],
     })),
   );
-  const round2: SeamDraft = { id: id('case-round'), words: 'panel to panel, all round', count, first: [allRound(panel)], second: [allRound(panel)] };
+  const caseRound: SeamDraft = { id: id('case-round'), words: 'panel to panel, all round', count, first: [allRound(panel)], second: [allRound(panel)] };
   const backMm = (back ?? []).reduce((mm, { start, end }) => mm + end - start, 0) || (front ?? []).reduce((mm, { start, end }) => mm + end - start, 0);
   const opening = law('opening', 'the back of the case', [], () => backMm);
-  const mix = DENSITY[choices.mix ?? 'feather'];
-  const density = assume(mix.key);
-  const planMm2 = area(plan);
-  const each = law(
-    'fill of a channel',
-    `{0} ÷ {1} of the case × {2} high × ${density} kg/m³`,
-    [given('plan', planMm2, 'counted', 'mm²'), many, loft],
-    (mm2 = 0, n = 1, high = 0) => (mm2 / n) * high * density * 1e-6,
-    'g',
-  );
-  const all = law('fill', `${count} × {0} × {1}`, [many, each], (n = 0, g = 0) => count * n * g, 'g');
-  const wallIds = wallPieces.map((piece) => piece.id);
-  const wallSeams = seams.map((one) => one.id);
-  const wallRun = walls.reduce((mm, { lengthMm }) => mm + 2 * lengthMm, 0) * count;
+  const fill = fillOf(choices, request, plan, loft, many, count);
   return {
     channels,
     pieces: [panel, ...wallPieces],
-    seams: [...seams, round2],
+    seams: [...seams, caseRound],
     opening,
-    notions: [{ ware: 'fill', name: `${mix.words}, loose`, sold: 'weight', amount: all }],
-    operations: [
-      ...(walls.length
-        ? [
-            operation({
-              id: `sew/${id('walls')}`,
-              phase: 'sew',
-              text: `Sew the ${walls.length === 1 ? 'wall' : `${walls.length} walls`} to the one panel along the marked lines, then to the other, one after the other from a side.`,
-              cautions: ['Downproof ticking: small stitches, and wax or soap on the seams from inside.'],
-              pieces: [panel.id, ...wallIds],
-              seams: wallSeams,
-              minutes: minutesFor('sew', wallRun, 2 * walls.length, assume),
-              needs: 'machine',
-              after: ['cut/notch'],
-            }),
-          ]
-        : []),
-      operation({
-        id: `sew/${id('case')}`,
-        phase: 'sew',
-        text: 'Close the panels together at the front and both sides, twice; the back stays open.',
-        pieces: [panel.id],
-        seams: [round2.id],
-        minutes: minutesFor('sew', 2 * perimeter(sewn) * count, 4, assume),
-        needs: 'machine',
-        after: [`sew/${id('walls')}`],
-      }),
-      operation({
-        id: `fill/${id('channels')}`,
-        phase: 'fill',
-        text: `Fill each of the ${channels} channels with ${Math.ceil(each.value)} g, weighed; pin it shut as it is full, then close the whole back with two rows.`,
-        cautions: ['Work in still air, with a mask. Weigh every channel: an uneven case is felt.'],
-        pieces: [panel.id],
-        minutes: minutesFor('fill', 0, 3 * channels * count, assume),
-        needs: 'bench',
-        after: [`sew/${id('case')}`],
-      }),
-    ],
+    notions: [{ ware: 'fill', name: fill.words, sold: 'weight', amount: fill.all }],
+    operations: caseOperations({ id, request, panel, walls: wallPieces, wallSeams: seams, caseRound, channels, count, eachG: fill.each.value }),
   };
+}
+
+/** What goes into each channel, and into all cases of a cushion: volume by the density of the mix, grams. */
+function fillOf(choices: Channelled, { assume }: CoverRequest, plan: Outline, loft: Figure, channels: Figure, cases: number) {
+  const mix = DENSITY[choices.mix ?? 'feather'];
+  const density = assume(mix.key);
+  const each = law(
+    'fill of a channel',
+    `{0} ÷ {1} of the case × {2} high × ${density} kg/m³`,
+    [given('plan', area(plan), 'counted', 'mm²'), channels, loft],
+    (mm2 = 0, n = 1, high = 0) => (mm2 / n) * high * density * 1e-6,
+    'g',
+  );
+  const all = law('fill', `${cases} × {0} × {1}`, [channels, each], (n = 0, g = 0) => cases * n * g, 'g');
+  return { words: `${mix.words}, loose`, each, all };
+}
+
+interface CaseWork {
+  readonly id: (name: string) => string;
+  readonly request: CoverRequest;
+  readonly panel: Piece;
+  readonly walls: readonly Piece[];
+  readonly wallSeams: readonly SeamDraft[];
+  readonly caseRound: SeamDraft;
+  readonly channels: number;
+  readonly count: number;
+  readonly eachG: number;
+}
+
+/** Walls into the panels, the panels together, the channels filled and closed. */
+function caseOperations({ id, request: { assume }, panel, walls, wallSeams, caseRound, channels, count, eachG }: CaseWork): Operation[] {
+  const many = channels - 1;
+  const wallRun = walls.reduce((mm, wall) => mm + 2 * wall.countPerCushion * wall.width.value, 0);
+  const round = panel.sewn ? perimeter(panel.sewn) : 0;
+  return [
+    ...(many
+      ? [
+          operation({
+            id: `sew/${id('walls')}`,
+            phase: 'sew',
+            text: `Sew the ${many === 1 ? 'wall' : `${many} walls`} to the one panel along the marked lines, then to the other, one after the other from a side.`,
+            cautions: ['Downproof ticking: small stitches, and wax or soap on the seams from inside.'],
+            pieces: [panel.id, ...walls.map((wall) => wall.id)],
+            seams: wallSeams.map((one) => one.id),
+            minutes: minutesFor('sew', wallRun, 2 * many, assume),
+            needs: 'machine',
+            after: ['cut/notch'],
+          }),
+        ]
+      : []),
+    operation({
+      id: `sew/${id('case')}`,
+      phase: 'sew',
+      text: 'Close the panels together at the front and both sides, twice; the back stays open.',
+      pieces: [panel.id],
+      seams: [caseRound.id],
+      minutes: minutesFor('sew', 2 * round * count, 4, assume),
+      needs: 'machine',
+      after: [`sew/${id('walls')}`],
+    }),
+    operation({
+      id: `fill/${id('channels')}`,
+      phase: 'fill',
+      text: `Fill each of the ${channels} channels with ${Math.ceil(eachG)} g, weighed; pin it shut as it is full, then close the whole back with two rows.`,
+      cautions: ['Work in still air, with a mask. Weigh every channel: an uneven case is felt.'],
+      pieces: [panel.id],
+      minutes: minutesFor('fill', 0, 3 * channels * count, assume),
+      needs: 'bench',
+      after: [`sew/${id('case')}`],
+    }),
+  ];
 }
 
 /** The outline and the seam line of a wall: an allowance above and below, none at its ends. */
