@@ -7,6 +7,7 @@ import type { AssumptionKey } from '../../shop/assumptions';
 import type { Closing, Cover, CoverRequest } from '../contract';
 import type { Band } from '../parts/band';
 import { makeBand, type RollMarks } from '../parts/boxing';
+import { enteredOr } from '../parts/entered-or';
 import { extrasOf, type Added } from '../parts/extras';
 import { notionsFor, zipClosing } from '../parts/notions';
 import { makePanels } from '../parts/panels';
@@ -38,7 +39,7 @@ type Chosen = (name: string, entered: number | undefined, key: AssumptionKey) =>
 const chooser =
   ({ assume }: CoverRequest): Chosen =>
   (name, entered, key) =>
-    entered === undefined ? given(name, assume(key), 'shop') : given(name, entered, 'entered');
+    enteredOr(name, entered, key, assume);
 
 /** The allowances of the band's two seams: a welted one takes the welt's flange. */
 function allowances(choices: Box, { sizes: { seam, flange } }: CoverRequest): { readonly lower: Figure; readonly upper: Figure } {

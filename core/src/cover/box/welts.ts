@@ -8,6 +8,7 @@ import { stripEdge } from '../parts/cloth-piece';
 import { biasDepth, straightWelt, weltPiece } from '../parts/welt';
 import type { Box } from './choices';
 import { roundOnSlope } from './plates';
+import { enteredOr } from '../parts/entered-or';
 
 /** The welt of one plate: its strips, and their edge all round. */
 export interface Welt {
@@ -31,7 +32,7 @@ export function weltsFor(choices: Box, request: CoverRequest): Welts | null {
   if (choices.edge !== 'welt') return null;
   const { sizes, assume } = request;
   const cloth = request.cloth('welt');
-  const cord = choices.cordMm === undefined ? given('cord', assume('cordMm'), 'shop') : given('cord', choices.cordMm, 'entered');
+  const cord = enteredOr('cord', choices.cordMm, 'cordMm', assume);
   const make = (round: Figure, id: string, label: string, part: Piece['part'], rings: number): Welt => {
     const shared = {
       id,

@@ -12,6 +12,7 @@ import { minutesFor } from '../../shop/minutes';
 import type { CoverRequest, Field, Notion } from '../contract';
 import { allRound, clothPiece, clothStrip, stripEdge } from './cloth-piece';
 import { choiceField, countField, lengthField } from './fields';
+import { enteredOr } from './entered-or';
 
 /** What may be added to a cover: how ties and buttons on the template are made, handles, vents, a drain panel, a base that does not slip. */
 export const extrasShape = {
@@ -111,8 +112,7 @@ function patch(
 /** Everything that was asked for besides plates, band, closing and welt. */
 export function extrasOf({ choices, request, bottom, bandIds }: ExtrasAsk): Added {
   const { assume, marks, sizes, cloth } = request;
-  const chosen = (name: string, entered: number | undefined, key: 'tieLengthMm' | 'tieWidthMm' | 'buttonMm'): Figure =>
-    entered === undefined ? given(name, assume(key), 'shop') : given(name, entered, 'entered');
+  const chosen = (name: string, entered: number | undefined, key: 'tieLengthMm' | 'tieWidthMm' | 'buttonMm'): Figure => enteredOr(name, entered, key, assume);
   const turnIn = given('turned in', assume('tieTurnMm'), 'shop');
   const ties = marks.filter(({ kind }) => kind === 'tie').length;
   const buttons = marks.filter(({ kind }) => kind === 'button').length;

@@ -3,6 +3,7 @@ import { given, law, plus, sum, type Figure } from '../../kernel/figure';
 import type { Piece } from '../../piece/piece';
 import type { CoverRequest } from '../contract';
 import { clothPiece, stripLine } from './cloth-piece';
+import { enteredOr } from './entered-or';
 
 export interface WeltRequest {
   readonly id: string;
@@ -73,7 +74,7 @@ export function chosenWelt(
     label: 'welt strip',
     part: { index: 1, of: 1 },
     countPerCushion: rings,
-    cord: cordMm === undefined ? given('cord', assume('cordMm'), 'shop') : given('cord', cordMm, 'entered'),
+    cord: enteredOr('cord', cordMm, 'cordMm', assume),
     cloth: given('cloth', cloth.thicknessMm, 'material'),
     flange: { ...sizes.seam, name: 'flange' },
     round,

@@ -16,6 +16,7 @@ import { notionsFor } from '../../parts/notions';
 import { plateMarks, widerThanCloth } from '../../parts/plate';
 import { chosenWelt } from '../../parts/welt';
 import { blockFields, blockSchema, type Block } from './choices';
+import { enteredOr } from '../../parts/entered-or';
 
 const CUTTING = {
   cut: 'Cut the panels first along the selvedge, then the top plate, and the base of lining',
@@ -52,8 +53,8 @@ interface BaseZip {
 
 /** The zip in the base: on three sides, so far inside the seam line; both its corners rounded. Null where the base leaves no room. */
 function baseZip({ zipInsetMm, zipRadiusMm }: Block, { sewn, assume }: CoverRequest): BaseZip | null {
-  const inset = zipInsetMm === undefined ? given('inside the base', assume('blockZipInsetMm'), 'shop') : given('inside the base', zipInsetMm, 'entered');
-  const radius = zipRadiusMm === undefined ? given('corners', assume('blockZipRadiusMm'), 'shop') : given('corners', zipRadiusMm, 'entered');
+  const inset = enteredOr('inside the base', zipInsetMm, 'blockZipInsetMm', assume);
+  const radius = enteredOr('corners', zipRadiusMm, 'blockZipRadiusMm', assume);
   const inner = grow(sewn, -inset.value);
   if (!inner.ok) return null;
   const front = edgeSpans(inner.outline).reduce((mm, { edge, start, end }) => mm + (edge === 'front' ? end - start : 0), 0);

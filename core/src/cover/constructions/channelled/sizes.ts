@@ -2,12 +2,13 @@ import { given, plus, renamed, sum } from '../../../kernel/figure';
 import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
 import type { Channelled } from './choices';
+import { enteredOr } from '../../parts/entered-or';
 
 /** Sizes of a case by itself: it is sewn as large as it is given, whichever size that is, and its height is its loft. In an envelope the school leads. */
 export function channelledSizes(choices: Channelled, ask: SizeAsk): Sizes | null {
   if (choices.as === 'envelope') return null;
   const { acrossMm, deepMm, heightMm, assume } = ask;
-  const seam = choices.seamMm === undefined ? given('seam', assume('knifeSeamMm'), 'shop') : given('seam', choices.seamMm, 'entered');
+  const seam = enteredOr('seam', choices.seamMm, 'knifeSeamMm', assume);
   const [across, deep, loft] = [given('case', acrossMm, 'entered'), given('case', deepMm, 'entered'), given('loft', heightMm, 'entered')];
   const plane = (name: string): Plane => ({ width: renamed(name, across), depth: renamed(name, deep) });
   return {

@@ -14,6 +14,7 @@ import { stapleClosing, staplePlan } from '../../parts/staple-plan';
 import { offsetOrNull, quarterMarks, quarterPlaces } from '../../parts/ring';
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
+import { enteredOr } from '../../parts/entered-or';
 
 const CUTTING = { cut: 'Cut the band first along the selvedge, then the plate and the flange', notch: 'Notch the quarters of the plate and of the band.' };
 
@@ -183,7 +184,7 @@ export const drum: Construction<Drum> = {
   sizes: drumSizes,
   make({ boardMm }, request) {
     const { assume, core } = request;
-    const board = boardMm === undefined ? given('board', assume('boardMm'), 'shop') : given('board', boardMm, 'entered');
+    const board = enteredOr('board', boardMm, 'boardMm', assume);
     const made = piecesOf(request, board);
     const { plate, band, flange, strip } = made;
     const pieces = [plate, band, ...(flange ? [flange] : []), strip];

@@ -2,6 +2,7 @@ import { given, minus, plus, renamed, sum, type Figure } from '../../../kernel/f
 import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
 import type { Drum } from './choices';
+import { enteredOr } from '../../parts/entered-or';
 
 interface Line {
   readonly board: Figure;
@@ -26,10 +27,10 @@ function lineOf(ask: SizeAsk, mm: number, over: Figure, seam: Figure): Line {
 export function drumSizes({ boardMm, seamMm }: Drum, ask: SizeAsk): Sizes {
   const { assume } = ask;
   const over = given('over the board', assume('boardOverhangMm'), 'shop');
-  const seam = seamMm === undefined ? given('seam', assume('drumSeamMm'), 'shop') : given('seam', seamMm, 'entered');
+  const seam = enteredOr('seam', seamMm, 'drumSeamMm', assume);
   const across = lineOf(ask, ask.acrossMm, over, seam);
   const deep = lineOf(ask, ask.deepMm, over, seam);
-  const board = boardMm === undefined ? given('board', assume('boardMm'), 'shop') : given('board', boardMm, 'entered');
+  const board = enteredOr('board', boardMm, 'boardMm', assume);
   const foam = ask.given === 'sewn' ? sum('foam', given('old cover, high', ask.heightMm, 'entered'), minus(board)) : given('foam', ask.heightMm, 'entered');
   // The band covers the foam uncompressed and the board's edge: nothing is taken off.
   const sewnHeight = sum('sewn height', foam, plus(board));

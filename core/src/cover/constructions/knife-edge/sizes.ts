@@ -2,10 +2,11 @@ import { given, minus, plus, renamed, sum, type Figure } from '../../../kernel/f
 import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
 import type { KnifeEdge } from './choices';
+import { enteredOr } from '../../parts/entered-or';
 
 /** Sizes of a knife edge: the cloth is cut to the insert with nothing added, so that it is sewn two allowances smaller. No school has a say. */
 export function knifeEdgeSizes({ seamMm }: KnifeEdge, { given: from, acrossMm, deepMm, heightMm, assume }: SizeAsk): Sizes {
-  const seam = seamMm === undefined ? given('seam', assume('knifeSeamMm'), 'shop') : given('seam', seamMm, 'entered');
+  const seam = enteredOr('seam', seamMm, 'knifeSeamMm', assume);
   const line = (mm: number): { readonly insert: Figure; readonly sewn: Figure } => {
     const entered = given(from === 'core' ? 'insert' : from === 'sewn' ? 'old cover' : from, mm, 'entered');
     return from === 'core' ? { insert: entered, sewn: sum('sewn', entered, minus(seam, 2)) } : { insert: sum('insert', entered, plus(seam, 2)), sewn: entered };

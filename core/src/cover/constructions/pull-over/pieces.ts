@@ -12,6 +12,7 @@ import type { FrontAndRest } from '../../parts/front';
 import { placeJoins, stripLengths } from '../../parts/joins';
 import { dropOf, frameEdge, underneath } from './sizes';
 import type { PullOver } from './choices';
+import { enteredOr } from '../../parts/entered-or';
 
 /** A quarter turn saves this much of its radius on a square corner: 2 − π/2. */
 const QUARTER_SAVED = 2 - Math.PI / 2;
@@ -30,7 +31,7 @@ export interface PullOverPieces {
 
 /** The core's upper edge at the front: as chosen, at most the core's own height. */
 function radiusFor({ frontRadiusMm }: PullOver, { sizes: { core }, assume }: CoverRequest): Figure {
-  const chosen = frontRadiusMm === undefined ? given('front radius', assume('frontRadiusMm'), 'shop') : given('front radius', frontRadiusMm, 'entered');
+  const chosen = enteredOr('front radius', frontRadiusMm, 'frontRadiusMm', assume);
   return chosen.value <= core.height.value ? chosen : law('front radius', '{0}, the whole core', [core.height], (h = 0) => h);
 }
 

@@ -3,10 +3,10 @@ import type { Plane, Sizes } from '../../../piece/sizes';
 import type { Constants } from '../../../shop/assumptions';
 import type { SizeAsk } from '../../contract';
 import type { PullOver } from './choices';
+import { enteredOr } from '../../parts/entered-or';
 
 /** Height of the frame's edge. */
-export const frameEdge = ({ frameEdgeMm }: PullOver, assume: Constants): Figure =>
-  frameEdgeMm === undefined ? given('frame edge', assume('frameEdgeMm'), 'shop') : given('frame edge', frameEdgeMm, 'entered');
+export const frameEdge = ({ frameEdgeMm }: PullOver, assume: Constants): Figure => enteredOr('frame edge', frameEdgeMm, 'frameEdgeMm', assume);
 
 /** From the edge of the frame to the staples underneath, and what is left over them to hold. */
 export const underneath = (assume: Constants): { readonly line: Figure; readonly hold: Figure } => ({
@@ -24,7 +24,7 @@ export function dropOf(core: Figure, frame: Figure, assume: Constants): Figure {
 export function pullOverSizes(choices: PullOver, ask: SizeAsk): Sizes {
   const { assume } = ask;
   const frame = frameEdge(choices, assume);
-  const seam = choices.seamMm === undefined ? given('seam', assume('drumSeamMm'), 'shop') : given('seam', choices.seamMm, 'entered');
+  const seam = enteredOr('seam', choices.seamMm, 'drumSeamMm', assume);
   const core = ask.given === 'sewn' ? sum('core', given('old cover, high', ask.heightMm, 'entered'), minus(frame)) : given('core', ask.heightMm, 'entered');
   const [across, deep] = [given('frame', ask.acrossMm, 'entered'), given('frame', ask.deepMm, 'entered')];
   const sewnHeight = sum('sewn height', core, plus(frame));

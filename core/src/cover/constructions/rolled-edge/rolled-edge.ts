@@ -8,6 +8,7 @@ import { makeBox } from '../../box/make';
 import type { Construction, Cover, CoverRequest, Notion } from '../../contract';
 import { rollHeight, rollStitches, stitchMarks, tuftsOn, type Tufts } from '../../parts/stitched-edge';
 import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
+import { enteredOr } from '../../parts/entered-or';
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', { construction: 'rolled edge', why, instead: 'Take a boxed cover.' }),
@@ -34,8 +35,8 @@ interface Stitching {
 }
 
 function stitchingOf({ rollPitchMm, rollInsetMm, tufts, tuftMm }: RolledEdge, { sewn, assume }: CoverRequest): Stitching {
-  const pitch = rollPitchMm === undefined ? given('stitch to stitch', assume('rollPitchMm'), 'shop') : given('stitch to stitch', rollPitchMm, 'entered');
-  const inset = rollInsetMm === undefined ? given('in from the seam', assume('rollInsetMm'), 'shop') : given('in from the seam', rollInsetMm, 'entered');
+  const pitch = enteredOr('stitch to stitch', rollPitchMm, 'rollPitchMm', assume);
+  const inset = enteredOr('in from the seam', rollInsetMm, 'rollInsetMm', assume);
   return {
     tufts: tuftsOn(sewn, tufts ?? 'square', tuftMm ?? assume('tuftEveryMm'), assume('tuftClearMm')),
     stitchesMm: rollStitches(sewn, pitch.value),

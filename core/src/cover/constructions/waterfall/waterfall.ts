@@ -18,6 +18,7 @@ import { makePlaque, type Plaque } from '../../parts/plaque';
 import { chosenWelt } from '../../parts/welt';
 import { waterfallFields, waterfallSchema, type Waterfall } from './choices';
 import { alike, sideLine, waterfallPlate, type WaterfallPlate } from './plate';
+import { enteredOr } from '../../parts/entered-or';
 
 const CUTTING = {
   cut: 'Cut the plate in one, along the nap, then the side boxings and the plaque',
@@ -30,7 +31,7 @@ const refused = (why: string): Issue[] => [
 
 /** The front's radius: as chosen, at most half the height. A plate cut to the core has its corners drawn on the cut boxing: the seam's allowance less. */
 function radiusFor({ frontRadiusMm }: Waterfall, { sizes, assume }: Pick<CoverRequest, 'sizes' | 'assume'>): Figure {
-  const chosen = frontRadiusMm === undefined ? given('front radius', assume('frontRadiusMm'), 'shop') : given('front radius', frontRadiusMm, 'entered');
+  const chosen = enteredOr('front radius', frontRadiusMm, 'frontRadiusMm', assume);
   const most = sizes.sewn.height.value / 2;
   if (sizes.cutToCore) return law('front radius', '{0} on the cut, − {1}', [chosen, sizes.seam], (r = 0, s = 0) => Math.max(1, Math.min(most, r - s)));
   return chosen.value > most ? law('front radius', 'half of {0}', [sizes.sewn.height], (h = 0) => h / 2) : chosen;
