@@ -24,6 +24,8 @@ export interface ClothFacts {
   readonly oneWay: boolean;
   /** Gives like stretch vinyl. */
   readonly stretches: boolean;
+  /** How deep across the cloth its bias strips run from edge to edge, mm. */
+  readonly biasDepthMm: number;
 }
 
 /** What the cover goes round, as far as filling it asks for other steps. */

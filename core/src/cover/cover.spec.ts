@@ -1,7 +1,10 @@
 import fc from 'fast-check';
 import { given } from '../kernel/figure';
 import { placeJoins, stripLengths, type BandToJoin } from './parts/joins';
-import { biasBlocks, weltPiece } from './parts/welt';
+import { bounds } from '../geometry/outline';
+import { polygonArea } from '../geometry/polygon';
+import { biasBlocks, BIAS_WAYS } from './parts/bias';
+import { weltPiece } from './parts/welt';
 
 const band = (over: Partial<BandToJoin> = {}): BandToJoin => ({
   lengthMm: 1470,
@@ -75,15 +78,18 @@ describe('bias welt', () => {
         const reach = strips * depth * Math.SQRT2 - piece.joins * w;
         expect(reach).toBeGreaterThanOrEqual(round + 50 - 1e-6);
         if (strips > 1) expect(reach - (depth * Math.SQRT2 - w)).toBeLessThan(round + 50);
-        const blocks = biasBlocks(strips * 2, w, depth, 1380);
-        // Every strip right across a block at 45° takes w·√2 of its width, and the slant takes the depth once.
-        const held = blocks.widthsMm.reduce((total, width) => total + Math.floor((width - depth) / (w * Math.SQRT2) + 1e-6), 0);
-        expect(held).toBe(strips * 2);
-        expect(blocks.widthsMm.every((width) => width <= 1380 + 1e-6)).toBeTrue();
+        // Strips are as long as the depth's diagonal and cover the blocks without loss, so their areas agree.
+        for (const way of BIAS_WAYS) {
+          const blocks = biasBlocks(way, strips * 2, w, depth, 1380);
+          const cloth = blocks.reduce((total, { polygon }) => total + Math.abs(polygonArea(polygon)), 0);
+          expect(cloth).toBeCloseTo(strips * 2 * w * depth * Math.SQRT2, 3);
+        }
+        const turnable = biasBlocks('block', strips * 2, w, depth, 1380).map(({ polygon }) => bounds(polygon));
+        expect(turnable.every(({ maxY }) => maxY <= 1380 + 1e-6)).toBeTrue();
       }),
       { seed: 82 },
     );
     // Too narrow for a strip across: a block for each, for the lay to turn or to name.
-    expect(biasBlocks(4, 42, 700, 700).widthsMm.length).toBe(4);
+    expect(biasBlocks('block', 4, 42, 700, 700).length).toBe(4);
   });
 });

@@ -1,4 +1,5 @@
 import type { ClothFacts } from '../cover/contract';
+import { biasDepth } from '../cover/parts/bias';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
@@ -17,13 +18,15 @@ export function clothName({ material, widthMm, railroaded }: ClothUse): string {
 /** The cloth's facts where a material is chosen, else the shop's assumptions. */
 export function clothFacts(use: ClothUse, units: UnitSystem, shop: Shop): ClothFacts {
   const material = use.material === undefined ? undefined : shop.cloth(use.material);
+  const usableMm = Math.max(0, use.widthMm - 2 * (material?.selvedgeMm ?? shop.assume('selvedgeMm', units)));
   return {
     name: material?.name ?? null,
-    usableMm: Math.max(0, use.widthMm - 2 * (material?.selvedgeMm ?? shop.assume('selvedgeMm', units))),
+    usableMm,
     thicknessMm: material?.thicknessMm ?? shop.assume('clothThicknessMm', units),
     railroaded: use.railroaded ?? false,
     oneWay: material?.oneWay ?? true,
     stretches: material?.stretches ?? false,
+    biasDepthMm: biasDepth(use.bias ?? 'block', usableMm, shop.assume('biasDepthMm', units)),
   };
 }
 

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { constructionSchema } from '../cover/list';
+import { BIAS_WAYS } from '../cover/parts/bias';
 import { CLOTH_SLOTS } from '../piece/material-ref';
 import { CROWN_WAYS } from '../crown/domed';
 import { CUTTING_TOOLS } from '../allowance/foam';
@@ -99,6 +100,8 @@ export const clothUseSchema = z.strictObject({
   ownLengthMm: z.number().positive().max(200_000).optional(),
   /** Washed before it is cut: it is not cut larger although it shrinks. */
   washed: z.boolean().optional(),
+  /** How its bias strips are cut; absent: from blocks as deep as the shop has it. */
+  bias: z.enum(BIAS_WAYS).optional(),
 });
 export type ClothUse = z.infer<typeof clothUseSchema>;
 

@@ -1,10 +1,11 @@
 import { kerfOf } from '../allowance/foam';
-import { biasBlocks, biasDepth } from '../cover/parts/welt';
+import type { ClothFacts } from '../cover/contract';
+import { biasBlocks, type BiasWay } from '../cover/parts/bias';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
-import { flatten, rectangleOutline } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 import { hashText } from '../kernel/hash';
 import type { Issue } from '../kernel/issue';
-import type { LayAnswer, LayItem, LayMaterial, LayRequest, Turn } from '../lay/contract';
+import { turnedBy, type LayAnswer, type LayItem, type LayMaterial, type LayRequest } from '../lay/contract';
 import { nominalThickness } from '../material/material';
 import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
@@ -34,9 +35,13 @@ export interface PlannedLay extends WantedLay {
   readonly problems: readonly Issue[];
 }
 
-/** Orders tried for one lay. */
-const TRIES = 240;
-const ALL_TURNS: readonly Turn[] = [0, 90, 180, 270];
+/** Places looked for in one lay: so many for each piece, within limits. */
+const MOVES_A_PIECE = 60;
+const MOVES_LEAST = 200;
+const MOVES_MOST = 2400;
+
+/** On foam and wadding every quarter turn is as good as another. */
+const ALL_TURNS: readonly number[] = [0, 90, 180, 270];
 
 /** An item of a lay with the name of its content, so that a lay is named without looking at every point. */
 interface NamedItem {
@@ -44,27 +49,38 @@ interface NamedItem {
   readonly hash: string;
 }
 
-function itemOf(index: number, cut: Cut, turns: readonly Turn[]): NamedItem {
-  return { item: { id: `${index}/${cut.piece.id}`, polygon: cut.polygon, count: cut.count, turns }, hash: cut.hash };
+/** Pieces are drawn with the roll running up; a lay runs along x. */
+const alongX = (polygon: readonly Point[]): Point[] => turnedBy(polygon, -90);
+
+function itemOf(index: number, cut: Cut, turns: readonly number[]): NamedItem {
+  return { item: { id: `${index}/${cut.piece.id}`, polygon: alongX(cut.polygon), count: cut.count, turns }, hash: cut.hash };
 }
 
-function wanted(key: string, subject: LaySubject, material: LayMaterial, named: readonly NamedItem[]): WantedLay {
-  const request: LayRequest = { format: 'yardland/lay-request@1', material, items: named.map(({ item }) => item), seed: 1, tries: TRIES };
+function wanted(key: string, subject: LaySubject, material: LayMaterial, gapMm: number, named: readonly NamedItem[]): WantedLay {
+  const pieces = named.reduce((sum, { item }) => sum + item.count, 0);
+  const request: LayRequest = {
+    format: 'yardland/lay-request@2',
+    material,
+    gapMm,
+    items: named.map(({ item }) => item),
+    pins: [],
+    seed: 1,
+    moves: Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces)),
+  };
   const content = named.map(({ item, hash }) => [item.id, item.turns, hash]);
-  return { hash: hashText(JSON.stringify([request.format, material, request.seed, TRIES, content])), key, subject, request };
+  return { hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.moves, content])), key, subject, request };
 }
 
-/** Bias blocks for all welts on one cloth, strips of like width together. */
-function biasItems(bias: readonly Cut[], usableMm: number, shopDepthMm: number): NamedItem[] {
+/** Cloth for all bias strips of one cloth, strips of like width together. */
+function biasItems(bias: readonly Cut[], way: BiasWay, { usableMm, biasDepthMm }: ClothFacts): NamedItem[] {
   const strips = new Map<number, number>();
   for (const { piece, count } of bias) strips.set(piece.height.value, (strips.get(piece.height.value) ?? 0) + (piece.joins + 1) * count);
-  return [...strips].flatMap(([stripMm, count], group) => {
-    const { depthMm, widthsMm } = biasBlocks(count, stripMm, biasDepth(shopDepthMm, usableMm), usableMm);
-    return widthsMm.map((widthMm, i): NamedItem => ({
-      item: { id: `bias/${group + 1}.${i + 1}`, polygon: flatten(rectangleOutline(widthMm, depthMm)), count: 1, turns: [0, 90] },
-      hash: `${widthMm} ${depthMm}`,
-    }));
-  });
+  return [...strips].flatMap(([stripMm, count], group) =>
+    biasBlocks(way, count, stripMm, biasDepthMm, usableMm).map(({ polygon, strips: held, turns }, i): NamedItem => ({
+      item: { id: `bias/${group + 1}.${i + 1}`, polygon: alongX(polygon), count: 1, turns },
+      hash: `${way} ${held} ${stripMm} ${biasDepthMm}`,
+    })),
+  );
 }
 
 interface OnCloth {
@@ -90,10 +106,10 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
         cloth.bias.push(cut);
         continue;
       }
-      const base: Turn = use.railroaded ? 90 : 0;
-      const turn: Turn = alongRoll && base === 0 ? 90 : base;
+      const base = use.railroaded ? 90 : 0;
+      const turn = alongRoll && base === 0 ? 90 : base;
       const oneWay = clothFacts(use, job.units, shop).oneWay;
-      const turns: readonly Turn[] = grain === 'any' ? ALL_TURNS : oneWay ? [turn] : [turn, ((turn + 180) % 360) as Turn];
+      const turns = grain === 'any' ? ALL_TURNS : oneWay ? [turn] : [turn, (turn + 180) % 360];
       cloth.items.push(itemOf(index, cut, turns));
     }
   });
@@ -112,7 +128,7 @@ function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedL
   const cloths = [...byCloth(job, plans, shop)].sort(([a], [b]) => Number(b === main) - Number(a === main));
   return cloths.map(([, { use, slots, items, bias }]) => {
     const facts = clothFacts(use, job.units, shop);
-    const all = [...items, ...biasItems(bias, facts.usableMm, shop.assume('biasDepthMm', job.units))];
+    const all = [...items, ...biasItems(bias, use.bias ?? 'block', facts)];
     const subject: LaySubject = {
       kind: 'cloth',
       name: facts.name ?? 'Cover cloth',
@@ -120,7 +136,7 @@ function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedL
       use,
       ownLengthMm: use.ownLengthMm ?? null,
     };
-    return wanted(clothLayKey(use, job.cloth), subject, { kind: 'roll', widthMm: facts.usableMm, gapMm: shop.assume('clothGapMm', job.units) }, all);
+    return wanted(clothLayKey(use, job.cloth), subject, { kind: 'roll', widthMm: facts.usableMm }, shop.assume('clothGapMm', job.units), all);
   });
 }
 
@@ -154,13 +170,13 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
       kind: 'sheet',
       widthMm: grade.sheet.widthMm - trim,
       lengthMm: grade.sheet.lengthMm - trim,
-      gapMm: Math.max(
-        ...plans
-          .filter((plan) => plan.pieces.some(({ material }) => material.kind === 'foam' && material.grade === gradeId))
-          .map((plan) => kerfOf(grade.family === 'slab' ? 'knife' : plan.source.core.tool, (key) => shop.assume(key, job.units))),
-      ),
     };
-    return [wanted(`foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, items)];
+    const kerfMm = Math.max(
+      ...plans
+        .filter((plan) => plan.pieces.some(({ material }) => material.kind === 'foam' && material.grade === gradeId))
+        .map((plan) => kerfOf(grade.family === 'slab' ? 'knife' : plan.source.core.tool, (key) => shop.assume(key, job.units))),
+    );
+    return [wanted(`foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, kerfMm, items)];
   });
 }
 
@@ -172,8 +188,8 @@ function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wante
   return [...groups].flatMap(([id, items]) => {
     const wadding = shop.document.waddings.find((one) => one.id === id);
     if (!wadding) return [];
-    const material: LayMaterial = { kind: 'roll', widthMm: wadding.rollWidthMm, gapMm: shop.assume('clothGapMm', job.units) };
-    return [wanted(`wadding-${id}`, { kind: 'wadding', loftMm: wadding.loftMm, material: id }, material, items)];
+    const material: LayMaterial = { kind: 'roll', widthMm: wadding.rollWidthMm };
+    return [wanted(`wadding-${id}`, { kind: 'wadding', loftMm: wadding.loftMm, material: id }, material, shop.assume('clothGapMm', job.units), items)];
   });
 }
 

@@ -16,7 +16,7 @@ const PATHS: Record<MaterialKind, string> = {
 /** A piece that its material cannot give: never bought short in silence, but named with its size, under its cushion. */
 export function missingPieces(lays: readonly PlannedLay[], cushions: readonly CushionPlan[]): Issue[] {
   return lays.flatMap(({ answer, key }) =>
-    (answer?.unplaced ?? []).flatMap((item) => {
+    [...new Set(answer?.unplaced ?? [])].flatMap((item) => {
       const [index = '', id] = item.split('/');
       const piece = cushions[Number(index)]?.pieces.find((one) => one.id === id);
       if (!piece) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];

@@ -41,7 +41,7 @@ function planLay(one: WantedLay, solved: Solved, previous: Plan | undefined): Pl
   // The answer is taken over; what the lay is of may have changed around it, such as how much of the cloth there is.
   if (before) return { ...one, answer: before.answer, problems: before.problems };
   const solvedLay = solved[one.hash];
-  if (solvedLay?.format !== 'yardland/checked-lay@1') return { ...one, answer: null, problems: [] };
+  if (solvedLay?.format !== 'yardland/checked-lay@2') return { ...one, answer: null, problems: [] };
   const { answer, problems } = solvedLay;
   // An answer that breaks the rules is shown as a problem and never cut from.
   return problems.length ? { ...one, answer: null, problems } : { ...one, answer, problems };

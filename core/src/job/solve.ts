@@ -1,6 +1,6 @@
 import { solveCrown } from '../crown/solve-crown';
 import { joinLongCore } from '../filling/long-core';
-import { solveLay } from '../lay/engine';
+import { solveLay } from '../lay/engine/engine';
 import type { CheckedLay, LayAnswer, LayRequest } from '../lay/contract';
 import { validateLay } from '../lay/validate';
 import type { Shop } from '../shop/shop';
@@ -10,7 +10,7 @@ import { plan, type Plan } from './plan';
 
 /** A lay with what the independent check says of it. */
 export function checkedLay(request: LayRequest, answer: LayAnswer): CheckedLay {
-  return { format: 'yardland/checked-lay@1', answer, problems: validateLay(request, answer) };
+  return { format: 'yardland/checked-lay@2', answer, problems: validateLay(request, answer) };
 }
 
 /** Answers one heavy question, here and now. */
@@ -20,7 +20,7 @@ export function solve(request: HeavyRequest): HeavyAnswer {
       return solveCrown(request);
     case 'yardland/long-core-ask@1':
       return joinLongCore(request);
-    case 'yardland/lay-request@1':
+    case 'yardland/lay-request@2':
       return checkedLay(request, solveLay(request));
   }
 }

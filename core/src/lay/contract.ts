@@ -1,75 +1,98 @@
+import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import type { Issue } from '../kernel/issue';
 
-export type Turn = 0 | 90 | 180 | 270;
-
-/** What pieces lie on. Coordinates: x across from one usable edge, y along from the squared end; millimetres. */
+/**
+ * What pieces lie on, millimetres: x along from the squared end, y across from one usable edge, face up.
+ * A hide lies where its outline says, its box's lower left at any place; flaws are outlines inside it.
+ */
 export type LayMaterial =
-  | { readonly kind: 'roll'; readonly widthMm: number; readonly gapMm: number }
-  | { readonly kind: 'sheet'; readonly widthMm: number; readonly lengthMm: number; readonly gapMm: number };
+  | { readonly kind: 'roll'; readonly widthMm: number }
+  | { readonly kind: 'sheet'; readonly widthMm: number; readonly lengthMm: number }
+  | { readonly kind: 'hide'; readonly outline: readonly Point[]; readonly flaws: readonly (readonly Point[])[] };
 
 export interface LayItem {
   readonly id: string;
-  /** The cut line as a simple polygon, first point not repeated; any origin. */
+  /** The cut line as a simple polygon, first point not repeated; any origin, either direction. */
   readonly polygon: readonly Point[];
   readonly count: number;
-  readonly turns: readonly Turn[];
+  /** Allowed turns, degrees counter-clockwise. */
+  readonly turns: readonly number[];
 }
 
-/** A question to a lay engine. The same request always gives the same answer. */
-export interface LayRequest {
-  readonly format: 'yardland/lay-request@1';
-  readonly material: LayMaterial;
-  readonly items: readonly LayItem[];
-  readonly seed: number;
-  /** Orders tried at most. */
-  readonly tries: number;
-}
-
-/** One copy of an item: turned counter-clockwise, then moved so that the lower left of its box is at x, y on its sheet. */
+/** One copy of an item: its polygon turned counter-clockwise about its own origin, then moved by x along and y across on its sheet. */
 export interface Placement {
   readonly item: string;
   readonly copy: number;
+  /** Which sheet, from 0; 0 on a roll and on a hide. */
   readonly sheet: number;
   readonly x: number;
   readonly y: number;
-  readonly turn: Turn;
+  readonly turn: number;
+}
+
+/** A question to the lay engine. The same request always gets the same answer. */
+export interface LayRequest {
+  readonly format: 'yardland/lay-request@2';
+  readonly material: LayMaterial;
+  /** Least clear distance between two pieces: the kerf, or room for the knife. Pieces may touch the material's edges. */
+  readonly gapMm: number;
+  readonly items: readonly LayItem[];
+  /** Where a person has put pieces: they stay there, the rest is laid round them. */
+  readonly pins: readonly Placement[];
+  readonly seed: number;
+  /** Places looked for at most. A count and not a time, so that the answer does not hang on the machine. */
+  readonly moves: number;
 }
 
 /** What an engine answers. It is believed only after `validateLay`. */
 export interface LayAnswer {
-  readonly format: 'yardland/lay-answer@1';
+  readonly format: 'yardland/lay-answer@2';
   readonly placements: readonly Placement[];
   readonly sheets: number;
-  /** Length used on a roll; on sheets, the furthest reach on the last one. */
+  /** Length used on a roll or a hide; on sheets, the furthest reach on the last one. */
   readonly lengthMm: number;
-  /** Items that fit in no allowed turn. */
+  /** Items that found no place, once for each copy. */
   readonly unplaced: readonly string[];
-  /** No lay of these pieces can be shorter (roll, mm) or use fewer sheets (count). */
+  /** No lay of what was placed can be shorter (roll, hide: mm) or use fewer sheets (count). */
   readonly bound: number;
-  /** Piece area over material area used, 0 to 1. */
+  /** Area of the placed pieces over the material they take, 0 to 1: the length used, whole sheets, or a hide without its flaws. */
   readonly use: number;
-  readonly tried: number;
+  readonly moves: number;
   readonly stopped: boolean;
 }
 
 /** A lay with what an independent check found wrong with it; an empty list means that it can be cut. */
 export interface CheckedLay {
-  readonly format: 'yardland/checked-lay@1';
+  readonly format: 'yardland/checked-lay@2';
   readonly answer: LayAnswer;
   readonly problems: readonly Issue[];
 }
 
 export interface LayProgress {
-  readonly tried: number;
-  readonly tries: number;
+  readonly done: number;
+  readonly of: number;
   readonly best: LayAnswer;
 }
 
-/** A polygon turned by quarter turns and put with the lower left of its box at x, y. */
-export function placed(polygon: readonly Point[], turn: Turn, x: number, y: number): Point[] {
-  const turned = polygon.map((p) => (turn === 0 ? p : turn === 90 ? { x: -p.y, y: p.x } : turn === 180 ? { x: -p.x, y: -p.y } : { x: p.y, y: -p.x }));
-  const minX = Math.min(...turned.map((p) => p.x));
-  const minY = Math.min(...turned.map((p) => p.y));
-  return turned.map((p) => ({ x: p.x - minX + x, y: p.y - minY + y }));
+/** A ring turned counter-clockwise about the origin, degrees. Quarter turns are exact. */
+export function turnedBy(ring: readonly Point[], degrees: number): Point[] {
+  const quarter = (((degrees % 360) + 360) % 360) / 90;
+  if (quarter === 0) return [...ring];
+  if (quarter === 1) return ring.map(({ x, y }) => ({ x: -y, y: x }));
+  if (quarter === 2) return ring.map(({ x, y }) => ({ x: -x, y: -y }));
+  if (quarter === 3) return ring.map(({ x, y }) => ({ x: y, y: -x }));
+  const [cos, sin] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  return ring.map(({ x, y }) => ({ x: x * cos - y * sin, y: x * sin + y * cos }));
+}
+
+/** A piece's polygon as it lies. */
+export function placed(polygon: readonly Point[], { turn, x, y }: Pick<Placement, 'turn' | 'x' | 'y'>): Point[] {
+  return turnedBy(polygon, turn).map((p) => ({ x: p.x + x, y: p.y + y }));
+}
+
+/** The material's box: a roll has no end. */
+export function boxOf(material: LayMaterial): { minX: number; minY: number; maxX: number; maxY: number } {
+  if (material.kind === 'hide') return bounds(material.outline);
+  return { minX: 0, minY: 0, maxX: material.kind === 'sheet' ? material.lengthMm : Infinity, maxY: material.widthMm };
 }

@@ -1,4 +1,5 @@
 // What is used outside the core.
+export * from './bound';
 export * from './contract';
-export * from './engine';
+export * from './engine/engine';
 export * from './validate';

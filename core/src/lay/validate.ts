@@ -1,11 +1,14 @@
 import { bounds } from '../geometry/outline';
+import { overlapArea } from '../geometry/overlap';
 import type { Point } from '../geometry/point';
-import { polygonGap } from '../geometry/polygon';
+import { polygonArea, polygonGap } from '../geometry/polygon';
 import { issue, type Issue } from '../kernel/issue';
-import { placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest } from './contract';
+import { boxOf, placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest } from './contract';
 
 /** Pieces may come nearer than the gap by this, mm: double-precision noise, not a rule. */
 const NOISE_MM = 1e-3;
+/** Where there is no gap, pieces touch; they may share so much, mm². */
+const NOISE_MM2 = 0.01;
 
 interface Laid {
   readonly label: string;
@@ -14,8 +17,8 @@ interface Laid {
 }
 
 /**
- * Checks a lay against its request, knowing nothing of how it was made: every piece there once, in an allowed turn, inside the material,
- * clear of every other. An empty list means the lay can be cut.
+ * Checks a lay against its request, knowing nothing of how it was made: every piece there once, in an allowed turn, inside the material, clear of every
+ * other and of the flaws, and the pinned ones where they were put. An empty list means the lay can be cut.
  */
 export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
   const problems: Issue[] = [];
@@ -23,6 +26,8 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
   const items = new Map(request.items.map((item) => [item.id, item]));
   const seen = new Set<string>();
   const laid: Laid[] = [];
+  const box = boxOf(material);
+  if (material.kind === 'roll') box.maxX = answer.lengthMm;
 
   for (const placement of answer.placements) {
     const label = `${placement.item} ${placement.copy + 1}`;
@@ -34,35 +39,46 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
     if (seen.has(label) || placement.copy < 0 || placement.copy >= item.count) problems.push(issue('error', 'lay-piece-twice', '', { piece: label }));
     seen.add(label);
     if (!item.turns.includes(placement.turn)) problems.push(issue('error', 'lay-turn-not-allowed', '', { piece: label, turn: placement.turn }));
-    const polygon = placed(item.polygon, placement.turn, placement.x, placement.y);
-    const box = bounds(polygon);
-    const length = material.kind === 'sheet' ? material.lengthMm : answer.lengthMm;
-    const outside = Math.max(-box.minX, -box.minY, box.maxX - material.widthMm, box.maxY - length);
+    const polygon = placed(item.polygon, placement);
+    const outside = outsideBy(polygon, material, box);
     if (outside > NOISE_MM || placement.sheet < 0 || placement.sheet >= answer.sheets)
       problems.push(issue('error', 'lay-outside', '', { piece: label, byMm: outside }));
     laid.push({ label, sheet: placement.sheet, polygon });
   }
 
   for (const item of request.items) {
-    if (answer.unplaced.includes(item.id)) {
-      // Left out is only what fits on nothing: an item that would go in by itself was dropped.
-      if (fitsAlone(item, material)) problems.push(issue('error', 'lay-left-out', '', { piece: item.id }));
-      continue;
-    }
-    for (let copy = 0; copy < item.count; copy++)
-      if (!seen.has(`${item.id} ${copy + 1}`)) problems.push(issue('error', 'lay-piece-missing', '', { piece: `${item.id} ${copy + 1}` }));
+    const without = answer.unplaced.filter((id) => id === item.id).length;
+    const there = Array.from({ length: item.count }, (_, copy) => `${item.id} ${copy + 1}`).filter((label) => seen.has(label)).length;
+    if (there + without < item.count) problems.push(issue('error', 'lay-piece-missing', '', { piece: item.id }));
+    // Left out is only what fits on nothing: an item that would go in by itself was dropped. A hide may be full.
+    if (without && material.kind !== 'hide' && fitsAlone(item, material)) problems.push(issue('error', 'lay-left-out', '', { piece: item.id }));
   }
-
-  problems.push(...tooNear(laid, material.gapMm));
+  for (const pin of request.pins) {
+    const found = answer.placements.find(({ item, copy }) => item === pin.item && copy === pin.copy);
+    if (found && (found.x !== pin.x || found.y !== pin.y || found.turn !== pin.turn || found.sheet !== pin.sheet))
+      problems.push(issue('error', 'lay-pin-moved', '', { piece: `${pin.item} ${pin.copy + 1}` }));
+  }
+  problems.push(...tooNear(laid, request.gapMm));
   return problems;
 }
 
-/** Whether one copy of an item lies inside the material in any allowed turn. */
+/** How far a piece reaches beyond the material's box, mm; on a hide also the side of what lies off it or on a flaw, as a square. */
+function outsideBy(polygon: readonly Point[], material: LayMaterial, box: ReturnType<typeof boxOf>): number {
+  const own = bounds(polygon);
+  const beyond = Math.max(box.minX - own.minX, box.minY - own.minY, own.maxX - box.maxX, own.maxY - box.maxY);
+  if (material.kind !== 'hide') return beyond;
+  const off = Math.abs(polygonArea(polygon)) - overlapArea(polygon, material.outline);
+  const flawed = material.flaws.reduce((sum, flaw) => sum + overlapArea(polygon, flaw), 0);
+  const lost = Math.max(0, off) + flawed;
+  return Math.max(beyond, lost > NOISE_MM2 ? Math.sqrt(lost) : 0);
+}
+
+/** Whether one copy of an item lies inside a roll or sheet in any allowed turn. */
 function fitsAlone({ polygon, turns }: LayItem, material: LayMaterial): boolean {
-  const length = material.kind === 'sheet' ? material.lengthMm : Infinity;
+  const whole = boxOf(material);
   return turns.some((turn) => {
-    const { maxX, maxY } = bounds(placed(polygon, turn, 0, 0));
-    return maxX <= material.widthMm && maxY <= length;
+    const own = bounds(placed(polygon, { turn, x: 0, y: 0 }));
+    return own.maxY - own.minY <= whole.maxY - whole.minY && own.maxX - own.minX <= whole.maxX - whole.minX;
   });
 }
 
@@ -70,14 +86,19 @@ function fitsAlone({ polygon, turns }: LayItem, material: LayMaterial): boolean 
 function tooNear(laid: readonly Laid[], gapMm: number): Issue[] {
   const problems: Issue[] = [];
   const least = gapMm - NOISE_MM;
-  const sorted = laid.map((one) => ({ ...one, box: bounds(one.polygon) })).sort((a, b) => a.sheet - b.sheet || a.box.minY - b.box.minY);
+  const sorted = laid.map((one) => ({ ...one, box: bounds(one.polygon) })).sort((a, b) => a.sheet - b.sheet || a.box.minX - b.box.minX);
   let open: typeof sorted = [];
   for (const b of sorted) {
-    open = open.filter((a) => a.sheet === b.sheet && a.box.maxY + least > b.box.minY);
+    open = open.filter((a) => a.sheet === b.sheet && a.box.maxX + gapMm > b.box.minX);
     for (const a of open) {
-      if (a.box.minX - b.box.maxX >= least || b.box.minX - a.box.maxX >= least) continue;
-      const gap = polygonGap(a.polygon, b.polygon);
-      if (gap < least) problems.push(issue('error', 'lay-too-near', '', { piece: a.label, other: b.label, gapMm: gap }));
+      if (a.box.minY - b.box.maxY >= gapMm || b.box.minY - a.box.maxY >= gapMm) continue;
+      if (gapMm > NOISE_MM) {
+        const gap = polygonGap(a.polygon, b.polygon);
+        if (gap < least) problems.push(issue('error', 'lay-too-near', '', { piece: a.label, other: b.label, gapMm: gap }));
+      } else {
+        const sharedMm2 = overlapArea(a.polygon, b.polygon);
+        if (sharedMm2 > NOISE_MM2) problems.push(issue('error', 'lay-overlap', '', { piece: a.label, other: b.label, sharedMm2 }));
+      }
     }
     open.push(b);
   }

@@ -5,7 +5,7 @@ import type { Piece } from '../../piece/piece';
 import type { Stretch } from '../../piece/seam';
 import type { CoverRequest } from '../contract';
 import { stripEdge } from '../parts/cloth-piece';
-import { biasDepth, straightWelt, weltPiece } from '../parts/welt';
+import { straightWelt, weltPiece } from '../parts/welt';
 import type { Box } from './choices';
 import { roundOnSlope } from './plates';
 import { enteredOr } from '../parts/entered-or';
@@ -48,7 +48,7 @@ export function weltsFor(choices: Box, request: CoverRequest): Welts | null {
     return welt(
       choices.weltCut === 'straight'
         ? straightWelt({ ...shared, usableMm: cloth.usableMm })
-        : weltPiece({ ...shared, countPerCushion: rings, biasDepthMm: biasDepth(assume('biasDepthMm'), cloth.usableMm) }),
+        : weltPiece({ ...shared, countPerCushion: rings, biasDepthMm: cloth.biasDepthMm }),
     );
   };
   const both = choices.weltOn !== 'top';

@@ -2,6 +2,7 @@ import { rectangleOutline } from '../../geometry/outline';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
 import type { Piece } from '../../piece/piece';
 import type { CoverRequest } from '../contract';
+import { biasStripMm } from './bias';
 import { clothPiece, stripLine } from './cloth-piece';
 import { enteredOr } from './entered-or';
 
@@ -17,13 +18,8 @@ export interface WeltRequest {
   /** Seam line of one plate. */
   readonly round: Figure;
   readonly overlap: Figure;
-  /** Depth of cloth set aside for bias strips, mm. */
+  /** How deep across the cloth the strips run, mm. */
   readonly biasDepthMm: number;
-}
-
-/** Length of one bias strip along its middle when cut right across a block of this depth at 45°. */
-export function biasStripMm(biasDepthMm: number): number {
-  return biasDepthMm * Math.SQRT2;
 }
 
 const joinWords = (joins: number): string => (joins === 0 ? 'no join' : joins === 1 ? '1 join' : `${joins} joins`);
@@ -79,7 +75,7 @@ export function chosenWelt(
     flange: { ...sizes.seam, name: 'flange' },
     round,
     overlap: given(overlapName, assume('ringOverlapMm'), 'shop'),
-    biasDepthMm: biasDepth(assume('biasDepthMm'), cloth.usableMm),
+    biasDepthMm: cloth.biasDepthMm,
   });
 }
 
@@ -112,32 +108,6 @@ export function straightWelt(request: StraightWeltRequest): Piece {
     sewn: stripLine(round.value / strips, height.value, { left: 0, right: 0, lower: flange.value, upper: flange.value }),
     joins,
   });
-}
-
-/** Cloth set aside for a number of whole bias strips: equal blocks across the roll, the last one as wide as it needs to be. */
-export interface BiasBlocks {
-  readonly depthMm: number;
-  readonly widthsMm: readonly number[];
-  readonly strips: number;
-}
-
-/**
- * A block a × b (b ≤ a) gives ⌊(a − b)/(w·√2)⌋ whole strips of width w from edge to edge at 45°; the two corner triangles are offcut.
- */
-export function biasBlocks(strips: number, stripWidthMm: number, depthMm: number, usableMm: number): BiasBlocks {
-  const pitch = stripWidthMm * Math.SQRT2;
-  const most = Math.floor((usableMm - depthMm) / pitch + 1e-9);
-  // Too narrow for a strip across: a block for each, which the lay turns along the roll or names as missing.
-  if (most < 1) return { depthMm, widthsMm: Array.from({ length: strips }, () => pitch + depthMm), strips };
-  const full = Math.floor(strips / most);
-  const rest = strips - full * most;
-  const widths = Array.from({ length: full }, () => most * pitch + depthMm);
-  return { depthMm, widthsMm: rest ? [...widths, rest * pitch + depthMm] : widths, strips };
-}
-
-/** The shop's usual depth for bias strips, but never so deep that the roll gives no strip. */
-export function biasDepth(shopDepthMm: number, usableMm: number): number {
-  return Math.min(shopDepthMm, usableMm / 2);
 }
 
 /** Cord for the welts of a cover; null without any. */

@@ -1,0 +1,361 @@
+import type { Point } from '../../geometry/point';
+import { forbiddenBy, TOUCH_MM, type Forbidden, type Region } from './forbidden';
+import type { Turned } from './shape';
+
+/** A stretch of material that pieces lie on: its own x along, y across, both from 0. */
+export interface Panel {
+  readonly widthMm: number;
+  /** How much of it may be used; an open end is drawn in as the lay gets better. */
+  lengthMm: number;
+  /** What is not there or may not be used, as convex parts; null when all of the box is there. */
+  readonly blocked: readonly (readonly Point[])[] | null;
+}
+
+/** Where a piece lies: on which panel, in which of its turns (an index), and its origin. */
+export interface Place {
+  readonly panel: number;
+  readonly turn: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Which shape each piece has. Pieces of one item share a shape. */
+export interface Body {
+  readonly shape: number;
+  readonly areaMm2: number;
+}
+
+/** A place found for a piece, with what overlap there costs. */
+export interface Found extends Place {
+  readonly cost: number;
+  /** The far end of the piece along the material, over all panels before: ties are settled by it. */
+  readonly reach: number;
+}
+
+/** Lines on which a place is looked for, each way, for one turn on one panel. */
+export interface Effort {
+  readonly lines: number;
+  /** Turns that are tried, of those allowed; the one it has always is. */
+  readonly turns: number;
+}
+
+/** How often a line along an edge of the panel is tried, among the lines through neighbours' corners. */
+const EDGE_SHARE = 0.15;
+
+/** A neighbour of the piece that is being placed: where that may not lie, about the neighbour's origin. */
+interface Near {
+  readonly forbidden: Forbidden;
+  readonly x: number;
+  readonly y: number;
+  readonly weight: number;
+}
+
+/** Where the origin of a piece may lie for it to be inside its panel's box. */
+interface Box {
+  readonly lowX: number;
+  readonly highX: number;
+  readonly lowY: number;
+  readonly highY: number;
+}
+
+/** A direction that pieces are drawn against: of places that cost nothing the one that reaches least far in it is best. */
+export interface Pull {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Towards the squared end. */
+export const ALONG: Pull = { x: 1, y: 0 };
+
+/** Panels further on count as this much further along, so that earlier ones are filled first, mm. */
+const PANEL_REACH_MM = 1e6;
+
+/**
+ * Pieces on panels, some of which may overlap, with a weight for each pair. Places are looked for along lines: on a line each region
+ * where a piece may not lie is a stretch, and the ends of the stretches are where pieces touch, exactly. Lines go through the regions' corners.
+ */
+export class Arrangement {
+  readonly places: (Place | null)[];
+  readonly #weights: Float64Array;
+  readonly #stride: number;
+  readonly #forbidden: (Forbidden | undefined)[][] = [];
+  readonly #blocked: (Forbidden | undefined)[][] = [];
+  readonly #firstTurn: readonly number[];
+  readonly #turnCount: number;
+  // The neighbours of the piece that is being placed, and the stretches on one line: kept between calls so that no memory is asked for.
+  readonly #near: Near[] = [];
+  readonly #line = { low: [] as number[], high: [] as number[], who: [] as number[], region: [] as Region[] };
+  readonly #deep: number[] = [];
+  readonly #touched: number[] = [];
+
+  constructor(
+    readonly bodies: readonly Body[],
+    readonly shapes: readonly (readonly Turned[])[],
+    readonly panels: readonly Panel[],
+    private readonly random: () => number,
+    /** Pieces that stay where they are. */
+    readonly fixed: readonly boolean[],
+  ) {
+    this.places = bodies.map(() => null);
+    this.#stride = bodies.length + panels.length;
+    this.#weights = new Float64Array(bodies.length * this.#stride).fill(1);
+    let next = 0;
+    this.#firstTurn = shapes.map((turns) => {
+      const first = next;
+      next += turns.length;
+      return first;
+    });
+    this.#turnCount = next;
+  }
+
+  turned(piece: number, turn: number): Turned {
+    return (this.shapes[(this.bodies[piece] as Body).shape] as readonly Turned[])[turn] as Turned;
+  }
+
+  turnsOf(piece: number): readonly Turned[] {
+    return this.shapes[(this.bodies[piece] as Body).shape] as readonly Turned[];
+  }
+
+  weight(piece: number, other: number): number {
+    return this.#weights[piece * this.#stride + other] as number;
+  }
+
+  setWeight(piece: number, other: number, weight: number): void {
+    this.#weights[piece * this.#stride + other] = weight;
+    if (other < this.bodies.length) this.#weights[other * this.#stride + piece] = weight;
+  }
+
+  resetWeights(): void {
+    this.#weights.fill(1);
+  }
+
+  /** Where a piece in a turn may not lie relative to another in its turn. Made when it is first asked for. */
+  #between(lying: number, lyingTurn: number, moving: number, movingTurn: number): Forbidden {
+    const a = (this.#firstTurn[(this.bodies[lying] as Body).shape] as number) + lyingTurn;
+    const b = (this.#firstTurn[(this.bodies[moving] as Body).shape] as number) + movingTurn;
+    const row = (this.#forbidden[a] ??= new Array<Forbidden | undefined>(this.#turnCount));
+    return (row[b] ??= forbiddenBy(this.turned(lying, lyingTurn).parts, this.turned(moving, movingTurn).against));
+  }
+
+  #blockedFor(panel: number, piece: number, turn: number): Forbidden | null {
+    const { blocked } = this.panels[panel] as Panel;
+    if (!blocked) return null;
+    const b = (this.#firstTurn[(this.bodies[piece] as Body).shape] as number) + turn;
+    const row = (this.#blocked[panel] ??= new Array<Forbidden | undefined>(this.#turnCount));
+    return (row[b] ??= forbiddenBy(blocked, this.turned(piece, turn).opposite));
+  }
+
+  /** What the overlap of two placed pieces costs, unweighted; 0 when they are clear. */
+  overlap(i: number, j: number): number {
+    const [a, b] = [this.places[i], this.places[j]];
+    if (!a || !b || a.panel !== b.panel) return 0;
+    return this.#between(j, b.turn, i, a.turn).cost(a.x - b.x, a.y - b.y);
+  }
+
+  /** The same of a placed piece with what is blocked of its panel. */
+  overlapBlocked(i: number): number {
+    const place = this.places[i];
+    return place ? (this.#blockedFor(place.panel, i, place.turn)?.cost(place.x, place.y) ?? 0) : 0;
+  }
+
+  /** The weighted overlap of a placed piece with everything else. */
+  costOf(i: number): number {
+    const place = this.places[i];
+    if (!place) return Infinity;
+    let cost = this.overlapBlocked(i) * this.weight(i, this.bodies.length + place.panel);
+    for (let j = 0; j < this.bodies.length; j++) if (j !== i) cost += this.overlap(i, j) * this.weight(i, j);
+    return cost;
+  }
+
+  reachOf(i: number, pull: Pull = ALONG): number {
+    const place = this.places[i];
+    if (!place) return 0;
+    const shape = this.turned(i, place.turn);
+    return (
+      place.panel * PANEL_REACH_MM +
+      pull.x * (place.x + (pull.x > 0 ? shape.maxX : shape.minX)) +
+      pull.y * (place.y + (pull.y > 0 ? shape.maxY : shape.minY))
+    );
+  }
+
+  /** Whether a piece lies inside its panel's box as it is now. */
+  inside(i: number): boolean {
+    const place = this.places[i];
+    if (!place) return false;
+    const panel = this.panels[place.panel] as Panel;
+    const shape = this.turned(i, place.turn);
+    return place.x + shape.maxX <= panel.lengthMm + TOUCH_MM && place.x + shape.minX >= -TOUCH_MM;
+  }
+
+  /**
+   * The place that costs least among those looked at, and of places that cost nothing the one that reaches least far.
+   * `most`: only a place that costs less is of use. Null when there is none.
+   */
+  bestPlace(i: number, effort: Effort, most: number, panels: readonly number[], { reachBelow = Infinity, pull = ALONG }: { reachBelow?: number; pull?: Pull } = {}): Found | null {
+    let best: Found | null = null;
+    let limit = most;
+    let reach = reachBelow;
+    const has = this.places[i];
+    const take = (found: Found): void => {
+      best = found;
+      limit = found.cost;
+      if (found.cost === 0) reach = found.reach;
+    };
+    for (const panel of panels) {
+      for (const turn of this.#someTurns(i, has?.turn ?? 0, effort.turns)) {
+        const box = this.#boxOf(i, panel, turn);
+        if (!box) continue;
+        this.#gather(i, panel, turn);
+        const along = (level: number, upright: boolean): boolean => {
+          const found = this.#alongLine(i, panel, turn, box, level, upright, limit, reach, pull);
+          if (found) take(found);
+          return found !== null;
+        };
+        if (has && has.panel === panel && has.turn === turn) {
+          along(has.y, false);
+          along(has.x, true);
+        }
+        for (let k = 0; k < effort.lines; k++) {
+          const level = this.#someLevel(box);
+          along(level.y, false);
+          along(level.x, true);
+        }
+        // From the best so far on this panel in this turn: along the lines through it, as long as that helps.
+        for (let k = 0; k < 6; k++) {
+          const from = best as Found | null;
+          if (from?.panel !== panel || from.turn !== turn) break;
+          const better = along(from.x, true);
+          const now = best as Found | null;
+          if (!along(now?.y ?? from.y, false) && !better) break;
+        }
+      }
+    }
+    return best;
+  }
+
+  /** The turns to try: the one it has, and as many others as there is effort for. */
+  #someTurns(i: number, has: number, most: number): number[] {
+    const count = this.turnsOf(i).length;
+    if (count <= most) return Array.from({ length: count }, (_, turn) => turn);
+    const chosen = new Set([has]);
+    while (chosen.size < most) chosen.add(Math.floor(this.random() * count));
+    return [...chosen];
+  }
+
+  #boxOf(i: number, panel: number, turn: number): Box | null {
+    const shape = this.turned(i, turn);
+    const { widthMm, lengthMm } = this.panels[panel] as Panel;
+    const box = { lowX: -shape.minX, highX: lengthMm - shape.maxX, lowY: -shape.minY, highY: widthMm - shape.maxY };
+    if (box.highX < box.lowX - TOUCH_MM || box.highY < box.lowY - TOUCH_MM) return null;
+    return { ...box, highX: Math.max(box.lowX, box.highX), highY: Math.max(box.lowY, box.highY) };
+  }
+
+  #gather(i: number, panel: number, turn: number): void {
+    this.#near.length = 0;
+    for (let j = 0; j < this.bodies.length; j++) {
+      const other = this.places[j];
+      if (j === i || other?.panel !== panel) continue;
+      this.#near.push({ forbidden: this.#between(j, other.turn, i, turn), x: other.x, y: other.y, weight: this.weight(i, j) });
+    }
+    const blocked = this.#blockedFor(panel, i, turn);
+    if (blocked) this.#near.push({ forbidden: blocked, x: 0, y: 0, weight: this.weight(i, this.bodies.length + panel) });
+    // The heaviest first: a place that costs too much is then known to early.
+    this.#near.sort((a, b) => b.weight - a.weight);
+  }
+
+  /** A corner of a region of some neighbour, or now and then of the panel. */
+  #someLevel(box: Box): { x: number; y: number } {
+    const near = this.random() < EDGE_SHARE ? undefined : this.#near[Math.floor(this.random() * this.#near.length)];
+    if (!near) return { x: this.random() < 0.7 ? box.lowX : box.highX, y: this.random() < 0.5 ? box.lowY : box.highY };
+    const region = near.forbidden.regions[Math.floor(this.random() * near.forbidden.regions.length)] as Region;
+    const k = Math.floor(this.random() * region.xs.length);
+    return { x: near.x + (region.xs[k] as number), y: near.y + (region.ys[k] as number) };
+  }
+
+  /** The stretches of one line on which the piece would lie in a neighbour, by where they begin. Returns how many there are. */
+  #stretches(at: number, upright: boolean, from: number, to: number): number {
+    const { low, high, who, region } = this.#line;
+    let count = 0;
+    for (let k = 0; k < this.#near.length; k++) {
+      const near = this.#near[k] as Near;
+      const here = at - (upright ? near.x : near.y);
+      const { forbidden } = near;
+      if (upright ? here <= forbidden.minX + TOUCH_MM || here >= forbidden.maxX - TOUCH_MM : here <= forbidden.minY + TOUCH_MM || here >= forbidden.maxY - TOUCH_MM)
+        continue;
+      const move = upright ? near.y : near.x;
+      for (const one of forbidden.regions) {
+        if (upright ? here <= one.minX + TOUCH_MM || here >= one.maxX - TOUCH_MM : here <= one.minY + TOUCH_MM || here >= one.maxY - TOUCH_MM) continue;
+        if (move + (upright ? one.maxY : one.maxX) <= from + TOUCH_MM || move + (upright ? one.minY : one.minX) >= to - TOUCH_MM) continue;
+        const a = move + (upright ? one.lowerAt(here) : one.leftAt(here));
+        const b = move + (upright ? one.upperAt(here) : one.rightAt(here));
+        if (b <= from + TOUCH_MM || a >= to - TOUCH_MM || b - a <= TOUCH_MM) continue;
+        let s = count++;
+        for (; s > 0 && (low[s - 1] as number) > a; s--) {
+          low[s] = low[s - 1] as number;
+          high[s] = high[s - 1] as number;
+          who[s] = who[s - 1] as number;
+          region[s] = region[s - 1] as Region;
+        }
+        low[s] = a;
+        high[s] = b;
+        who[s] = k;
+        region[s] = one;
+      }
+    }
+    return count;
+  }
+
+  /** What overlap costs at a place on the line of the last stretches; no more than is known to be too much is added up. */
+  #costAt(t: number, x: number, y: number, count: number, limit: number): number {
+    const { low, high, who, region } = this.#line;
+    const deep = this.#deep;
+    let cost = 0;
+    let touched = 0;
+    for (let s = 0; s < count; s++) {
+      if ((low[s] as number) >= t - TOUCH_MM) break;
+      if ((high[s] as number) <= t + TOUCH_MM) continue;
+      const k = who[s] as number;
+      const near = this.#near[k] as Near;
+      const here = (region[s] as Region).cost(x - near.x, y - near.y);
+      const before = deep[k] ?? 0;
+      if (here <= before) continue;
+      if (before === 0) this.#touched[touched++] = k;
+      deep[k] = here;
+      cost += (here - before) * near.weight;
+      if (cost >= limit && limit > 0) break;
+      if (limit <= 0) break;
+    }
+    for (let i = 0; i < touched; i++) deep[this.#touched[i] as number] = 0;
+    return cost;
+  }
+
+  /** The best place on one line: `upright`, at x = level with y free, else at y = level with x free. */
+  #alongLine(i: number, panel: number, turn: number, box: Box, level: number, upright: boolean, most: number, reachBelow: number, pull: Pull): Found | null {
+    const [first, last, from, to] = upright ? [box.lowX, box.highX, box.lowY, box.highY] : [box.lowY, box.highY, box.lowX, box.highX];
+    if (level < first - TOUCH_MM || level > last + TOUCH_MM) return null;
+    const at = Math.min(last, Math.max(first, level));
+    const count = this.#stretches(at, upright, from, to);
+    const { low, high } = this.#line;
+    const shape = this.turned(i, turn);
+    const before = panel * PANEL_REACH_MM + pull.x * (pull.x > 0 ? shape.maxX : shape.minX) + pull.y * (pull.y > 0 ? shape.maxY : shape.minY);
+    let best: Found | null = null;
+    let limit = most;
+    let reach = reachBelow;
+    for (let c = -2; c < 2 * count; c++) {
+      const t = c === -2 ? from : c === -1 ? to : c < count ? (low[c] as number) : (high[c - count] as number);
+      if (t < from || t > to) continue;
+      const far = before + pull.x * (upright ? at : t) + pull.y * (upright ? t : at);
+      // Of places that cost nothing only one that reaches less far is better.
+      const nearer = far < reach - TOUCH_MM;
+      if (limit <= 0 && !nearer) continue;
+      const [x, y] = upright ? [at, t] : [t, at];
+      const cost = this.#costAt(t, x, y, count, limit);
+      if (cost > 0 ? cost < limit : nearer) {
+        best = { panel, turn, x, y, cost, reach: far };
+        limit = cost;
+        if (cost === 0) reach = far;
+      }
+    }
+    return best;
+  }
+}

@@ -1,0 +1,250 @@
+import { bounds } from '../../geometry/outline';
+import { polygonArea } from '../../geometry/polygon';
+import { seededRandom } from '../../kernel/random';
+import { lowerBound } from '../bound';
+import type { LayAnswer, LayItem, LayProgress, LayRequest, Placement } from '../contract';
+import { Arrangement, type Body, type Panel, type Place } from './arrangement';
+import { boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
+import { hidePanel } from './hide';
+import { separate, type Budget } from './separate';
+import { shapesOf, type Turned } from './shape';
+import { compact, copyOf, drawIn, endOf, fill, layInOrder, put, QUICK } from './strip';
+
+/** Orders in which boxes are laid before pieces are looked at as they are: more where all pieces are boxes. */
+const BOX_TRIES = 60;
+const BOX_TRIES_RECTANGLES = 240;
+/** Share of what is left of the work that goes into doing without a sheet. */
+const SHEET_SHARE = 0.4;
+
+/** Everything of a request that the search needs, worked out once. */
+interface Question {
+  readonly request: LayRequest;
+  readonly copies: readonly BoxedCopy[];
+  readonly bodies: readonly Body[];
+  readonly shapes: readonly (readonly Turned[])[];
+  readonly unplaced: readonly string[];
+  readonly bound: number;
+  readonly random: () => number;
+  readonly budget: Budget;
+}
+
+/** A lay as the search holds it: where each copy is. */
+interface Held {
+  readonly places: readonly (Place | null)[];
+  readonly sheets: number;
+  readonly lengthMm: number;
+}
+
+function isRectangle({ polygon }: LayItem): boolean {
+  const box = bounds(polygon);
+  return polygon.length === 4 && Math.abs(Math.abs(polygonArea(polygon)) - (box.maxX - box.minX) * (box.maxY - box.minY)) < 1e-6;
+}
+
+function groundOf({ material, gapMm }: LayRequest): BoxGround {
+  if (material.kind === 'hide') {
+    const box = bounds(material.outline);
+    return { widthMm: box.maxY - box.minY, lengthMm: box.maxX - box.minX, gapMm };
+  }
+  return { widthMm: material.widthMm, lengthMm: material.kind === 'sheet' ? material.lengthMm : Infinity, gapMm };
+}
+
+function questionOf(request: LayRequest): Question {
+  const ground = groundOf(request);
+  const all = boxedCopies(request.items);
+  const copies = all.filter((copy) => fitsGround(copy, ground));
+  const unplaced = all.filter((copy) => !fitsGround(copy, ground)).map(({ item }) => item);
+  const items = new Map(request.items.map((item, shape) => [item.id, { shape, areaMm2: Math.abs(polygonArea(item.polygon)) }]));
+  const bodies = copies.map(({ item }) => items.get(item) as Body);
+  const fitting = request.items.filter(({ id }) => copies.some(({ item }) => item === id));
+  return {
+    request,
+    copies,
+    bodies,
+    shapes: request.items.map(({ polygon, turns }) => shapesOf(polygon, turns, request.gapMm)),
+    unplaced,
+    bound: request.material.kind === 'hide' ? 0 : lowerBound(fitting, request.material, request.gapMm),
+    random: seededRandom(request.seed),
+    budget: { left: request.moves },
+  };
+}
+
+function answerOf(question: Question, held: Held): LayAnswer {
+  const { request, copies, bodies, shapes } = question;
+  const { material } = request;
+  const corner = material.kind === 'hide' ? bounds(material.outline) : { minX: 0, minY: 0 };
+  const placements = held.places.flatMap((place, i): Placement[] => {
+    const copy = copies[i];
+    if (!place || !copy) return [];
+    const turned = (shapes[(bodies[i] as Body).shape] as readonly Turned[])[place.turn] as Turned;
+    return [{ item: copy.item, copy: copy.copy, sheet: place.panel, x: place.x + corner.minX, y: place.y + corner.minY, turn: turned.turn }];
+  });
+  const areaMm2 = held.places.reduce((sum, place, i) => sum + (place ? (bodies[i] as Body).areaMm2 : 0), 0);
+  const takenMm2 =
+    material.kind === 'roll'
+      ? material.widthMm * held.lengthMm
+      : material.kind === 'sheet'
+        ? material.widthMm * material.lengthMm * held.sheets
+        : Math.abs(polygonArea(material.outline)) - material.flaws.reduce((sum, flaw) => sum + Math.abs(polygonArea(flaw)), 0);
+  return {
+    format: 'yardland/lay-answer@2',
+    placements,
+    sheets: held.sheets,
+    lengthMm: held.lengthMm,
+    unplaced: [...question.unplaced, ...copies.filter((_, i) => !held.places[i]).map(({ item }) => item)],
+    bound: question.bound,
+    use: takenMm2 > 0 ? areaMm2 / takenMm2 : 0,
+    moves: Math.round(request.moves - Math.max(0, question.budget.left)),
+    stopped: false,
+  };
+}
+
+/** Where a person put the pieces, as places; null for the others. */
+function pinsOf({ request, copies, bodies, shapes }: Question): (Place | null)[] {
+  return copies.map(({ item, copy }, i) => {
+    const pin = request.pins.find((one) => one.item === item && one.copy === copy);
+    const turn = (shapes[(bodies[i] as Body).shape] as readonly Turned[]).findIndex((turned) => turned.turn === pin?.turn);
+    return pin && turn >= 0 ? { panel: pin.sheet, turn, x: pin.x, y: pin.y } : null;
+  });
+}
+
+const panelsOf = ({ widthMm, lengthMm }: BoxGround, sheets: number): Panel[] => Array.from({ length: sheets }, () => ({ widthMm, lengthMm, blocked: null }));
+
+/** The places of a lay of boxes. */
+function placesOf({ copies, bodies, shapes }: Question, placements: readonly Placement[]): (Place | null)[] {
+  const found = new Map(placements.map((one) => [`${one.item} ${one.copy}`, one]));
+  return copies.map(({ item, copy }, i) => {
+    const one = found.get(`${item} ${copy}`);
+    if (!one) return null;
+    const turn = (shapes[(bodies[i] as Body).shape] as readonly Turned[]).findIndex((turned) => turned.turn === one.turn);
+    return { panel: one.sheet, turn, x: one.x, y: one.y };
+  });
+}
+
+const largestFirst = ({ bodies }: Question, pieces: readonly number[]): number[] =>
+  [...pieces].sort((a, b) => (bodies[b]?.areaMm2 ?? 0) - (bodies[a]?.areaMm2 ?? 0));
+
+function heldBy(all: Arrangement): Held {
+  const sheets = all.places.reduce((most, place) => Math.max(most, (place?.panel ?? -1) + 1), 0);
+  return { places: copyOf(all), sheets, lengthMm: sheets ? endOf(all, sheets - 1) : 0 };
+}
+
+const better = (a: Held, b: Held): boolean => a.sheets < b.sheets || (a.sheets === b.sheets && a.lengthMm < b.lengthMm - 1e-6);
+
+/** The pieces laid one by one round the pinned ones, on as many sheets as that takes. */
+function laidInOrder(question: Question, ground: BoxGround, pins: readonly (Place | null)[]): Held {
+  const sheets = Math.max(1, ...pins.map((pin) => (pin?.panel ?? 0) + 1));
+  let open = largestFirst(question, question.bodies.map((_, i) => i)).filter((i) => !pins[i]);
+  let places: readonly (Place | null)[] = pins;
+  for (let count = sheets; ; count++) {
+    const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, count), question.random, pins.map(Boolean));
+    put(all, places);
+    open = layInOrder(all, open, all.panels.map((_, i) => i), question.budget);
+    places = copyOf(all);
+    if (open.length === 0 || (count > sheets && open.length === question.bodies.length)) return heldBy(all);
+  }
+}
+
+/** Tries to do with a sheet less, as long as that is possible and there is work left for it. */
+function* withoutSheets(question: Question, ground: BoxGround, from: Held, fixed: readonly boolean[]): Generator<Held, Held> {
+  let best = from;
+  while (best.sheets > question.bound && question.budget.left > 0) {
+    const last = best.sheets - 1;
+    if (best.places.some((place, i) => fixed[i] && place?.panel === last)) break;
+    const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, last), question.random, fixed);
+    put(all, best.places.map((place) => (place?.panel === last ? null : place)));
+    const part: Budget = { left: question.budget.left * SHEET_SHARE };
+    question.budget.left -= part.left;
+    for (const i of largestFirst(question, best.places.flatMap((place, i) => (place?.panel === last ? [i] : []))))
+      all.places[i] = all.bestPlace(i, QUICK, Infinity, all.panels.map((_, k) => k));
+    if (all.places.includes(null)) break;
+    const work = separate(all, QUICK, part, question.random);
+    let round = work.next();
+    for (; !round.done; round = work.next()) yield best;
+    question.budget.left += Math.max(0, part.left);
+    if (!round.value) break;
+    best = heldBy(all);
+    yield best;
+  }
+  return best;
+}
+
+/** Rolls and sheets: boxes first, because that is quick; then the pieces as they are, their open end drawn in. */
+function* onRollOrSheets(question: Question): Generator<Held, Held> {
+  const { request, copies, budget, random } = question;
+  const ground = groundOf(request);
+  const pins = pinsOf(question);
+  const fixed = pins.map(Boolean);
+  let best: Held = { places: copies.map(() => null), sheets: Infinity, lengthMm: Infinity };
+  if (!fixed.includes(true)) {
+    const tries = request.items.every(isRectangle) ? BOX_TRIES_RECTANGLES : BOX_TRIES;
+    for (const lay of searchBoxes(copies, ground, Math.min(tries, request.moves), random)) {
+      const held = { places: placesOf(question, lay.placements), sheets: lay.sheets, lengthMm: lay.lengthMm };
+      if (better(held, best)) best = held;
+      yield best;
+      if (request.material.kind === 'roll' && best.lengthMm <= question.bound + 1e-6) return best;
+    }
+  }
+  if (fixed.includes(true) || budget.left > copies.length) {
+    const held = laidInOrder(question, ground, pins);
+    if (better(held, best)) best = held;
+    yield best;
+  }
+  if (request.material.kind === 'sheet') best = yield* withoutSheets(question, ground, best, fixed);
+  const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, best.sheets), random, fixed);
+  put(all, best.places);
+  compact(all, all.panels.map((_, i) => i), budget);
+  const compacted = heldBy(all);
+  if (better(compacted, best)) best = compacted;
+  yield best;
+  const { sheets } = best;
+  const leastMm = request.material.kind === 'roll' ? question.bound : 0;
+  put(all, best.places);
+  const work = drawIn(all, sheets - 1, leastMm, budget, random);
+  for (let step = work.next(); ; step = work.next()) {
+    best = { ...step.value, sheets };
+    if (step.done) return best;
+    yield best;
+  }
+}
+
+/** A hide: as many pieces as find a place, the largest first. */
+function* onHide(question: Question): Generator<Held, Held> {
+  const { request, bodies, shapes, budget, random } = question;
+  if (request.material.kind !== 'hide') throw new Error('not a hide');
+  const pins = pinsOf(question);
+  const corner = bounds(request.material.outline);
+  const all = new Arrangement(bodies, shapes, [hidePanel(request.material)], random, pins.map(Boolean));
+  put(all, pins.map((pin) => pin && { ...pin, x: pin.x - corner.minX, y: pin.y - corner.minY }));
+  const held = (): Held => ({ places: copyOf(all), sheets: 1, lengthMm: endOf(all, 0) });
+  const open = layInOrder(all, largestFirst(question, bodies.map((_, i) => i)).filter((i) => !pins[i]), [0], budget);
+  let best = held();
+  yield best;
+  const work = fill(all, open, budget, random);
+  for (let step = work.next(); !step.done; step = work.next()) {
+    if (step.value) best = held();
+    yield best;
+  }
+  return best;
+}
+
+/**
+ * Lays pieces close to the optimum. Yields the best so far after each round, so that a caller can show progress and stop;
+ * stopping is taking the last yielded best as the answer.
+ */
+export function* layEngine(request: LayRequest): Generator<LayProgress, LayAnswer> {
+  const question = questionOf(request);
+  const none: Held = { places: question.copies.map(() => null), sheets: question.copies.length ? 1 : 0, lengthMm: 0 };
+  if (question.copies.length === 0) return answerOf(question, none);
+  const work = request.material.kind === 'hide' ? onHide(question) : onRollOrSheets(question);
+  for (let step = work.next(); ; step = work.next()) {
+    const best = answerOf(question, step.value);
+    if (step.done) return best;
+    yield { done: Math.min(request.moves, best.moves), of: request.moves, best };
+  }
+}
+
+/** Runs the engine to its end: for the command line, the server and tests. */
+export function solveLay(request: LayRequest): LayAnswer {
+  const run = layEngine(request);
+  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
+}

@@ -1,0 +1,103 @@
+import { ALONG, type Arrangement, type Effort, type Pull } from './arrangement';
+
+/** Pairs that still overlap weigh more after each round, the worst by the larger factor; the others go back towards 1. */
+const HEAVIER_LEAST = 1.2;
+const HEAVIER_MOST = 2;
+const LIGHTER = 0.9;
+
+/** Rounds without less overlap after which it is given up. */
+const PATIENCE = 100;
+/** Less overlap is less by at least this share. */
+const BETTER = 0.98;
+
+/** Ways in which pieces are drawn together, one after another, so that what is free comes together too. */
+const PULLS: readonly Pull[] = [ALONG, { x: -1, y: 0.1 }, { x: 0.1, y: 1 }, { x: 0.1, y: -1 }];
+const CHANGE_PULL = 0.2;
+
+/** Counts the places that may still be looked for. Not a clock, so that the same question gets the same answer. */
+export interface Budget {
+  left: number;
+}
+
+/** Fisher and Yates. */
+function shuffle(list: number[], random: () => number): void {
+  for (let i = list.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [list[i], list[j]] = [list[j] as number, list[i] as number];
+  }
+}
+
+interface Overlap {
+  readonly i: number;
+  /** Another piece, or beyond the pieces what is blocked of a panel. */
+  readonly other: number;
+  readonly cost: number;
+}
+
+function overlaps(all: Arrangement): Overlap[] {
+  const found: Overlap[] = [];
+  const n = all.bodies.length;
+  for (let i = 0; i < n; i++) {
+    for (let j = i + 1; j < n; j++) {
+      const cost = all.overlap(i, j);
+      if (cost > 0) found.push({ i, other: j, cost });
+    }
+    const cost = all.overlapBlocked(i);
+    if (cost > 0) found.push({ i, other: n + (all.places[i]?.panel ?? 0), cost });
+  }
+  return found;
+}
+
+/** After a round: what overlaps weighs more, the rest less. */
+function weigh(all: Arrangement, found: readonly Overlap[]): void {
+  const n = all.bodies.length;
+  const columns = n + all.panels.length;
+  const worst = found.reduce((most, { cost }) => Math.max(most, cost), 0);
+  const heavy = new Set<number>();
+  for (const { i, other, cost } of found) {
+    heavy.add(i * columns + other);
+    all.setWeight(i, other, all.weight(i, other) * (HEAVIER_LEAST + ((HEAVIER_MOST - HEAVIER_LEAST) * cost) / worst));
+  }
+  for (let i = 0; i < n; i++) {
+    for (let other = i + 1; other < columns; other++) {
+      const weight = all.weight(i, other);
+      if (weight > 1 && !heavy.has(i * columns + other)) all.setWeight(i, other, Math.max(1, weight * LIGHTER));
+    }
+  }
+}
+
+/**
+ * Moves pieces apart until none overlaps (guided local search, Voudouris and Tsang 1999; on overlap, Umetani and others 2009): each that does goes
+ * where its weighted overlap is least; pairs that stay together weigh more and more, so that they are parted at the cost of others.
+ * Yields after each round; returns whether they are apart.
+ */
+export function* separate(all: Arrangement, effort: Effort, budget: Budget, random: () => number): Generator<void, boolean> {
+  const panels = all.panels.map((_, i) => i);
+  let least = Infinity;
+  let patience = PATIENCE;
+  let pull = ALONG;
+  all.resetWeights();
+  for (;;) {
+    const found = overlaps(all);
+    if (found.length === 0) return true;
+    const total = found.reduce((sum, { cost }) => sum + cost, 0);
+    if (total < least * BETTER) {
+      least = total;
+      patience = PATIENCE;
+    } else if (--patience <= 0) return false;
+    if (budget.left <= 0) return false;
+    weigh(all, found);
+    if (random() < CHANGE_PULL) pull = PULLS[Math.floor(random() * PULLS.length)] as Pull;
+    const order = [...new Set(found.flatMap(({ i, other }) => [i, other]))].filter((i) => i < all.bodies.length && !all.fixed[i]);
+    if (order.length === 0) return false;
+    shuffle(order, random);
+    for (const i of order) {
+      const cost = all.costOf(i);
+      if (cost <= 0) continue;
+      const better = all.bestPlace(i, effort, cost, panels, { pull });
+      budget.left--;
+      if (better) all.places[i] = better;
+    }
+    yield;
+  }
+}
