@@ -1,11 +1,12 @@
 import { refusal, type Outcome, type Verb } from './verb';
 import { crownVerb, fitVerb } from './verbs/crown';
 import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
+import { layVerb } from './verbs/lay';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
 import { splitVerb } from './verbs/split';
 
-const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb];
+const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb, layVerb];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 

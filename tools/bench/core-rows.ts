@@ -23,7 +23,7 @@ import { arithmeticLoop, referenceOf, rowOf, timed, type Row } from './measure';
 /** A lay of so many pieces, as a job of many cushions asks for it. */
 function manyPieces({ items, ...rest }: LayRequest, pieces: number): LayRequest {
   const count = items.reduce((sum, item) => sum + item.count, 0);
-  return { ...rest, tries: 1, items: items.map((item) => ({ ...item, count: item.count * Math.ceil(pieces / count) })) };
+  return { ...rest, moves: 1, items: items.map((item) => ({ ...item, count: item.count * Math.ceil(pieces / count) })) };
 }
 
 /** The rows of pure computing: planning, fit, load curve, lay. */
@@ -64,7 +64,10 @@ export function coreRows(root: string): Row[] {
     clothStiffnessNPerM: 15_000,
   };
   const lay = before.lays[0]?.request;
-  const many = manyPieces(lay ?? { format: 'yardland/lay-request@1', material: { kind: 'roll', widthMm: 1400, gapMm: 0 }, items: [], seed: 1, tries: 1 }, 1664);
+  const many = manyPieces(
+    lay ?? { format: 'yardland/lay-request@2', material: { kind: 'roll', widthMm: 1400 }, gapMm: 0, items: [], pins: [], seed: 1, moves: 1 },
+    1664,
+  );
   const laid = solveLay(many);
   const { units, cloth } = boxes;
   // Loose, and crowned: everything is tried, each change with its own crown.
@@ -121,7 +124,7 @@ export function coreRows(root: string): Row[] {
     ...(lay
       ? [
           rowOf(
-            `cloth lay of ${lay.items.reduce((sum, item) => sum + item.count, 0)} pieces, ${lay.tries} orders`,
+            `cloth lay of ${lay.items.reduce((sum, item) => sum + item.count, 0)} pieces, ${lay.moves} moves`,
             '—',
             timed(5, () => void solveLay(lay)),
             loop,

@@ -3,7 +3,7 @@ import type * as z from 'zod';
 import { inWords, readText } from '../read';
 import { refusal, type Outcome, type Verb } from '../verb';
 
-/** A verb that reads one JSON document, checks it, and answers with JSON. */
+/** A verb that reads one JSON document, checks it, and answers with JSON, at once or after working on it. */
 export function documentVerb<T>(
   verb: Pick<Verb, 'name' | 'does'>,
   schema: z.ZodType<T>,
@@ -14,7 +14,7 @@ export function documentVerb<T>(
     ...verb,
     usage: `${verb.name} FILE.json`,
     options: [],
-    run([file]): Outcome {
+    async run([file]): Promise<Outcome> {
       if (file === undefined) return refusal([{ code: 'file-missing', path: '', message: 'Name a file, or - for standard input.' }]);
       const text = readText(file);
       if (!text.ok) return refusal(inWords(text.problems));
@@ -28,7 +28,7 @@ export function documentVerb<T>(
       if (!read.ok) return refusal(inWords(read.problems));
       const problems = check(read.value);
       if (problems.length) return refusal(inWords(problems));
-      return { code: 0, out: `${JSON.stringify(answer(read.value), null, 2)}\n` };
+      return { code: 0, out: `${JSON.stringify(await answer(read.value), null, 2)}\n` };
     },
   };
 }

@@ -9,8 +9,8 @@ import { openShop, type ShopDocument } from '../shop/shop';
 
 const shop = demoShop();
 const answered = (over: Partial<LayAnswer>): LayAnswer =>
-  ({ format: 'yardland/lay-answer@1', placements: [], unplaced: [], lengthMm: 0, sheets: 0, use: 1, bound: 0, tried: 1, stopped: false, ...over }) as LayAnswer;
-const request = { format: 'yardland/lay-request@1', material: { kind: 'roll', widthMm: 1400, gapMm: 0 }, items: [], seed: 1, tries: 1 } as const;
+  ({ format: 'yardland/lay-answer@2', placements: [], unplaced: [], lengthMm: 0, sheets: 0, use: 1, bound: 0, moves: 1, stopped: false, ...over }) as LayAnswer;
+const request = { format: 'yardland/lay-request@2', material: { kind: 'roll', widthMm: 1400 }, gapMm: 0, items: [], pins: [], seed: 1, moves: 1 } as const;
 const cloth = (lengthMm: number, unplaced: string[] = []): PlannedLay => ({
   hash: 'c',
   key: 'cloth',

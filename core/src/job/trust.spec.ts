@@ -1,5 +1,5 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
-import { solveLay } from '../lay/engine';
+import { solveLay } from '../lay/engine/engine';
 import { validateLay } from '../lay/validate';
 import { openShop } from '../shop/shop';
 import type { Cushion, Job } from './document';
@@ -172,7 +172,12 @@ describe('the check of a lay', () => {
   it('is not satisfied by an answer that leaves out what fits', () => {
     const [lay] = planSolved(sampleJob(), shop).lays;
     const answer = solveLay(lay!.request);
-    const nothing = { ...answer, placements: [], unplaced: lay!.request.items.map(({ id }) => id), lengthMm: 0 };
+    const nothing = {
+      ...answer,
+      placements: [],
+      unplaced: lay!.request.items.flatMap(({ id, count }) => Array.from({ length: count }, () => id)),
+      lengthMm: 0,
+    };
     expect(validateLay(lay!.request, answer)).toEqual([]);
     expect(validateLay(lay!.request, nothing).map(({ code }) => code)).toEqual(lay!.request.items.map(() => 'lay-left-out'));
   });

@@ -13,7 +13,11 @@ type Counting = (height: number) => number;
 function countings(width: number, heights: readonly number[]): Counting[] {
   const eps = [...new Set(heights.flatMap((h) => [h, width - h]).filter((h) => h > 0 && h <= width / 2))];
   const noise = width * 1e-9;
-  const wide = eps.map((least): Counting => (h) => (h > width - least + noise ? width : h < least - noise ? 0 : h));
+  const wide = eps.map(
+    (least): Counting =>
+      (h) =>
+        h > width - least + noise ? width : h < least - noise ? 0 : h,
+  );
   const steps = eps.map((least): Counting => {
     const most = Math.floor(width / least + 1e-9);
     return (h) => {
@@ -76,7 +80,11 @@ export function lowerBound(items: readonly LayItem[], material: Exclude<LayMater
     ways: turns.map((turn) => {
       const ring = turnedBy(polygon, turn);
       const box = bounds(ring);
-      return { slabs: slabsOf(ring).map(({ alongMm, heightMm }) => ({ alongMm, heightMm: heightMm + gapMm })), along: box.maxX - box.minX, across: box.maxY - box.minY };
+      return {
+        slabs: slabsOf(ring).map(({ alongMm, heightMm }) => ({ alongMm, heightMm: heightMm + gapMm })),
+        along: box.maxX - box.minX,
+        across: box.maxY - box.minY,
+      };
     }),
   }));
   const fitting = turned.map((one) => ({ ...one, ways: one.ways.filter(({ across }) => across <= material.widthMm + 1e-6) })).filter(({ ways }) => ways.length);
@@ -84,10 +92,15 @@ export function lowerBound(items: readonly LayItem[], material: Exclude<LayMater
   // Many different heights, as curves have: the widest tell most.
   const telling = [...new Set(heights.map((h) => Math.round(h * 1e6) / 1e6))].sort((a, b) => b - a).slice(0, 120);
   const takes = (counting: Counting): number =>
-    fitting.reduce((sum, { ways, count }) => sum + count * Math.min(...ways.map(({ slabs }) => slabs.reduce((all, { alongMm, heightMm }) => all + alongMm * counting(heightMm), 0))), 0);
+    fitting.reduce(
+      (sum, { ways, count }) =>
+        sum + count * Math.min(...ways.map(({ slabs }) => slabs.reduce((all, { alongMm, heightMm }) => all + alongMm * counting(heightMm), 0))),
+      0,
+    );
   const counted = Math.max(...countings(width, telling).map(takes)) / width;
   const areaMm2 = fitting.reduce((sum, { area, count }) => sum + area * count, 0);
   const alongMm = Math.max(counted, areaMm2 / material.widthMm);
-  if (material.kind === 'sheet') return Math.max(1, Math.ceil(alongMm / (material.lengthMm + gapMm) - 1e-6), Math.ceil(areaMm2 / (material.widthMm * material.lengthMm) - 1e-9));
+  if (material.kind === 'sheet')
+    return Math.max(1, Math.ceil(alongMm / (material.lengthMm + gapMm) - 1e-6), Math.ceil(areaMm2 / (material.widthMm * material.lengthMm) - 1e-9));
   return Math.max(alongMm, ...fitting.map(({ ways }) => Math.min(...ways.map(({ along }) => along))));
 }

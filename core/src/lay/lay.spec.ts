@@ -60,18 +60,38 @@ describe('the lay', () => {
     };
     const materials: readonly LayMaterial[] = [ROLL, { kind: 'sheet', widthMm: 1350, lengthMm: 2000 }, hide];
     fc.assert(
-      fc.property(fc.array(shape, { minLength: 1, maxLength: 6 }), fc.integer({ min: 0, max: 1e6 }), fc.nat(2), fc.constantFrom(0, 5), (rows, seed, on, gapMm) => {
-        const items = rows.map(({ w, h, count, any, cut }, i): LayItem => {
-          // A corner cut off, or one cut in: convex and not.
-          const inward = i % 2 === 1;
-          const corner: readonly (readonly [number, number])[] = inward ? [[h, w * (1 - cut)], [h * (1 - cut), w * (1 - cut)], [h * (1 - cut), w]] : [[h, w * (1 - cut)], [h * (1 - cut), w]];
-          return { id: `p${i}`, polygon: ring([0, 0], [h, 0], ...(cut > 0.01 ? corner : [[h, w] as const]), [0, w]), count, turns: any ? [0, 90, 180, 270] : [0] };
-        });
-        const asked = request(items, { seed, moves: 60, gapMm, material: materials[on] as LayMaterial });
-        const answer = solveLay(asked);
-        expect(validateLay(asked, answer)).toEqual([]);
-        if (on < 2) expect(on === 0 ? answer.lengthMm : answer.sheets).toBeGreaterThanOrEqual(answer.bound - 1e-6);
-      }),
+      fc.property(
+        fc.array(shape, { minLength: 1, maxLength: 6 }),
+        fc.integer({ min: 0, max: 1e6 }),
+        fc.nat(2),
+        fc.constantFrom(0, 5),
+        (rows, seed, on, gapMm) => {
+          const items = rows.map(({ w, h, count, any, cut }, i): LayItem => {
+            // A corner cut off, or one cut in: convex and not.
+            const inward = i % 2 === 1;
+            const corner: readonly (readonly [number, number])[] = inward
+              ? [
+                  [h, w * (1 - cut)],
+                  [h * (1 - cut), w * (1 - cut)],
+                  [h * (1 - cut), w],
+                ]
+              : [
+                  [h, w * (1 - cut)],
+                  [h * (1 - cut), w],
+                ];
+            return {
+              id: `p${i}`,
+              polygon: ring([0, 0], [h, 0], ...(cut > 0.01 ? corner : [[h, w] as const]), [0, w]),
+              count,
+              turns: any ? [0, 90, 180, 270] : [0],
+            };
+          });
+          const asked = request(items, { seed, moves: 60, gapMm, material: materials[on] as LayMaterial });
+          const answer = solveLay(asked);
+          expect(validateLay(asked, answer)).toEqual([]);
+          if (on < 2) expect(on === 0 ? answer.lengthMm : answer.sheets).toBeGreaterThanOrEqual(answer.bound - 1e-6);
+        },
+      ),
       { seed: 41, numRuns: 90 },
     );
   });
@@ -143,7 +163,11 @@ describe('the lay', () => {
   });
 
   it('keeps to a hide and off its flaws, and says what found no place', () => {
-    const hide: LayMaterial = { kind: 'hide', outline: ring([0, 0], [1000, 0], [1000, 1000], [0, 1000]), flaws: [ring([450, 450], [550, 450], [550, 550], [450, 550])] };
+    const hide: LayMaterial = {
+      kind: 'hide',
+      outline: ring([0, 0], [1000, 0], [1000, 1000], [0, 1000]),
+      flaws: [ring([450, 450], [550, 450], [550, 550], [450, 550])],
+    };
     // Four of 450 fit round the flaw in the middle; a fifth has no place.
     const asked = request([piece('seat', 450, 450, 5)], { material: hide, gapMm: 0, moves: 400 });
     const answer = solveLay(asked);
@@ -170,7 +194,12 @@ describe('the least length there can be', () => {
   it('is never above a lay that is known to be possible', () => {
     for (let seed = 1; seed <= 30; seed++) {
       const polygons = perfectCut(9, 1370, 800, seededRandom(seed));
-      expect(least(polygons.map((polygon, i) => ({ id: `p${i}`, polygon, count: 1, turns: [0, 180] })), 1370)).toBeLessThan(800 + 1e-6);
+      expect(
+        least(
+          polygons.map((polygon, i) => ({ id: `p${i}`, polygon, count: 1, turns: [0, 180] })),
+          1370,
+        ),
+      ).toBeLessThan(800 + 1e-6);
     }
   });
 });
@@ -202,7 +231,13 @@ describe('validateLay', () => {
 
   it('lets pieces touch where there is no gap, and sees a hair of overlap', () => {
     const tight = request([piece('a', 400, 300, 2, [0])], { gapMm: 0 });
-    const lie = (x: number): LayAnswer => ({ ...good, unplaced: [], sheets: 1, lengthMm: 700, placements: [0, x].map((from, copy) => ({ item: 'a', copy, sheet: 0, x: from, y: 0, turn: 0 })) });
+    const lie = (x: number): LayAnswer => ({
+      ...good,
+      unplaced: [],
+      sheets: 1,
+      lengthMm: 700,
+      placements: [0, x].map((from, copy) => ({ item: 'a', copy, sheet: 0, x: from, y: 0, turn: 0 })),
+    });
     expect(validateLay(tight, lie(300))).toEqual([]);
     expect(validateLay(tight, lie(299.9999)).map(({ code }) => code)).toEqual(['lay-overlap']);
   });

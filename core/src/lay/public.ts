@@ -2,4 +2,5 @@
 export * from './bound';
 export * from './contract';
 export * from './engine/engine';
+export * from './lay-file';
 export * from './validate';

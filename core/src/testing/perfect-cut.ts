@@ -73,7 +73,8 @@ export function perfectCut(count: number, width: number, along: number, random: 
       [...walk(ring, a, b), ...[...kink].reverse()],
       [...walk(ring, b, a), ...kink],
     ];
-    const fair = halves.every((half) => size(half) > 0.3 * size(ring)) && Math.abs(halves.reduce((sum, half) => sum + size(half), 0) - size(ring)) < 1e-6 * size(ring);
+    const fair =
+      halves.every((half) => size(half) > 0.3 * size(ring)) && Math.abs(halves.reduce((sum, half) => sum + size(half), 0) - size(ring)) < 1e-6 * size(ring);
     if (fair) parts = [...parts.slice(1), ...halves];
   }
   return parts.map((ring) => {

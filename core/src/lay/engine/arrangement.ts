@@ -1,5 +1,6 @@
 import type { Point } from '../../geometry/point';
 import { forbiddenBy, TOUCH_MM, type Forbidden, type Region } from './forbidden';
+import { Line } from './line';
 import type { Turned } from './shape';
 
 /** A stretch of material that pieces lie on: its own x along, y across, both from 0. */
@@ -84,7 +85,7 @@ export class Arrangement {
   readonly #turnCount: number;
   // The neighbours of the piece that is being placed, and the stretches on one line: kept between calls so that no memory is asked for.
   readonly #near: Near[] = [];
-  readonly #line = { low: [] as number[], high: [] as number[], who: [] as number[], region: [] as Region[] };
+  readonly #line = new Line();
   readonly #deep: number[] = [];
   readonly #touched: number[] = [];
 
@@ -172,9 +173,7 @@ export class Arrangement {
     if (!place) return 0;
     const shape = this.turned(i, place.turn);
     return (
-      place.panel * PANEL_REACH_MM +
-      pull.x * (place.x + (pull.x > 0 ? shape.maxX : shape.minX)) +
-      pull.y * (place.y + (pull.y > 0 ? shape.maxY : shape.minY))
+      place.panel * PANEL_REACH_MM + pull.x * (place.x + (pull.x > 0 ? shape.maxX : shape.minX)) + pull.y * (place.y + (pull.y > 0 ? shape.maxY : shape.minY))
     );
   }
 
@@ -191,7 +190,13 @@ export class Arrangement {
    * The place that costs least among those looked at, and of places that cost nothing the one that reaches least far.
    * `most`: only a place that costs less is of use. Null when there is none.
    */
-  bestPlace(i: number, effort: Effort, most: number, panels: readonly number[], { reachBelow = Infinity, pull = ALONG }: { reachBelow?: number; pull?: Pull } = {}): Found | null {
+  bestPlace(
+    i: number,
+    effort: Effort,
+    most: number,
+    panels: readonly number[],
+    { reachBelow = Infinity, pull = ALONG }: { reachBelow?: number; pull?: Pull } = {},
+  ): Found | null {
     let best: Found | null = null;
     let limit = most;
     let reach = reachBelow;
@@ -272,42 +277,38 @@ export class Arrangement {
     return { x: near.x + (region.xs[k] as number), y: near.y + (region.ys[k] as number) };
   }
 
-  /** The stretches of one line on which the piece would lie in a neighbour, by where they begin. Returns how many there are. */
-  #stretches(at: number, upright: boolean, from: number, to: number): number {
-    const { low, high, who, region } = this.#line;
-    let count = 0;
+  /** The stretches of one line on which the piece would lie in a neighbour, and the places between them where it would touch one. */
+  #stretches(at: number, upright: boolean, from: number, to: number): void {
+    const line = this.#line;
+    line.count = 0;
+    line.touching.length = 0;
     for (let k = 0; k < this.#near.length; k++) {
       const near = this.#near[k] as Near;
       const here = at - (upright ? near.x : near.y);
       const { forbidden } = near;
-      if (upright ? here <= forbidden.minX + TOUCH_MM || here >= forbidden.maxX - TOUCH_MM : here <= forbidden.minY + TOUCH_MM || here >= forbidden.maxY - TOUCH_MM)
+      if (
+        upright
+          ? here <= forbidden.minX + TOUCH_MM || here >= forbidden.maxX - TOUCH_MM
+          : here <= forbidden.minY + TOUCH_MM || here >= forbidden.maxY - TOUCH_MM
+      )
         continue;
       const move = upright ? near.y : near.x;
+      const first = line.count;
       for (const one of forbidden.regions) {
         if (upright ? here <= one.minX + TOUCH_MM || here >= one.maxX - TOUCH_MM : here <= one.minY + TOUCH_MM || here >= one.maxY - TOUCH_MM) continue;
         if (move + (upright ? one.maxY : one.maxX) <= from + TOUCH_MM || move + (upright ? one.minY : one.minX) >= to - TOUCH_MM) continue;
         const a = move + (upright ? one.lowerAt(here) : one.leftAt(here));
         const b = move + (upright ? one.upperAt(here) : one.rightAt(here));
-        if (b <= from + TOUCH_MM || a >= to - TOUCH_MM || b - a <= TOUCH_MM) continue;
-        let s = count++;
-        for (; s > 0 && (low[s - 1] as number) > a; s--) {
-          low[s] = low[s - 1] as number;
-          high[s] = high[s - 1] as number;
-          who[s] = who[s - 1] as number;
-          region[s] = region[s - 1] as Region;
-        }
-        low[s] = a;
-        high[s] = b;
-        who[s] = k;
-        region[s] = one;
+        if (b > from + TOUCH_MM && a < to - TOUCH_MM && b - a > TOUCH_MM) line.add(a, b, k, one, first);
       }
+      line.touch(first);
     }
-    return count;
+    line.sort();
   }
 
   /** What overlap costs at a place on the line of the last stretches; no more than is known to be too much is added up. */
-  #costAt(t: number, x: number, y: number, count: number, limit: number): number {
-    const { low, high, who, region } = this.#line;
+  #costAt(t: number, x: number, y: number, limit: number): number {
+    const { low, high, who, region, count } = this.#line;
     const deep = this.#deep;
     let cost = 0;
     let touched = 0;
@@ -322,8 +323,7 @@ export class Arrangement {
       if (before === 0) this.#touched[touched++] = k;
       deep[k] = here;
       cost += (here - before) * near.weight;
-      if (cost >= limit && limit > 0) break;
-      if (limit <= 0) break;
+      if (cost >= limit) break;
     }
     for (let i = 0; i < touched; i++) deep[this.#touched[i] as number] = 0;
     return cost;
@@ -334,22 +334,22 @@ export class Arrangement {
     const [first, last, from, to] = upright ? [box.lowX, box.highX, box.lowY, box.highY] : [box.lowY, box.highY, box.lowX, box.highX];
     if (level < first - TOUCH_MM || level > last + TOUCH_MM) return null;
     const at = Math.min(last, Math.max(first, level));
-    const count = this.#stretches(at, upright, from, to);
-    const { low, high } = this.#line;
+    this.#stretches(at, upright, from, to);
+    const { touching } = this.#line;
     const shape = this.turned(i, turn);
     const before = panel * PANEL_REACH_MM + pull.x * (pull.x > 0 ? shape.maxX : shape.minX) + pull.y * (pull.y > 0 ? shape.maxY : shape.minY);
     let best: Found | null = null;
     let limit = most;
     let reach = reachBelow;
-    for (let c = -2; c < 2 * count; c++) {
-      const t = c === -2 ? from : c === -1 ? to : c < count ? (low[c] as number) : (high[c - count] as number);
+    for (let c = -2; c < touching.length; c++) {
+      const t = c === -2 ? from : c === -1 ? to : (touching[c] as number);
       if (t < from || t > to) continue;
       const far = before + pull.x * (upright ? at : t) + pull.y * (upright ? t : at);
       // Of places that cost nothing only one that reaches less far is better.
       const nearer = far < reach - TOUCH_MM;
       if (limit <= 0 && !nearer) continue;
       const [x, y] = upright ? [at, t] : [t, at];
-      const cost = this.#costAt(t, x, y, count, limit);
+      const cost = this.#costAt(t, x, y, limit);
       if (cost > 0 ? cost < limit : nearer) {
         best = { panel, turn, x, y, cost, reach: far };
         limit = cost;

@@ -55,27 +55,21 @@ export function convexParts(outer: readonly Point[], holes: readonly (readonly P
     const area = cross(at(triangle[0] as number), at(triangle[1] as number), at(triangle[2] as number));
     if (area !== 0) parts.push(area > 0 ? triangle : triangle.reverse());
   }
-  for (let merged = true; merged;) {
-    merged = false;
-    const owner = new Map<string, number>();
-    parts.forEach((part, k) => part.forEach((a, i) => owner.set(`${a} ${part[(i + 1) % part.length]}`, k)));
-    search: for (const [edge, k] of owner) {
-      const [a, b] = edge.split(' ').map(Number) as [number, number];
-      const other = owner.get(`${b} ${a}`);
-      if (other === undefined || other === k) continue;
-      const whole = joined(parts[k] as number[], parts[other] as number[], a, b);
-      if (new Set(whole).size !== whole.length || !convex(whole)) continue;
-      parts = [...parts.filter((_, i) => i !== k && i !== other), whole];
-      merged = true;
-      break search;
-    }
+  // Each inner edge is looked at once; whether it can go does not become truer when others have gone.
+  const shared = parts.flatMap((part) => part.map((a, i) => [a, part[(i + 1) % part.length] as number] as const)).filter(([a, b]) => a < b);
+  for (const [a, b] of shared) {
+    const along = (part: readonly number[], from: number, to: number): boolean => part.some((p, i) => p === from && part[(i + 1) % part.length] === to);
+    const one = parts.find((part) => along(part, a, b));
+    const other = parts.find((part) => along(part, b, a));
+    if (!one || !other || one === other) continue;
+    const whole = joined(one, other, a, b);
+    if (new Set(whole).size === whole.length && convex(whole)) parts = [...parts.filter((part) => part !== one && part !== other), whole];
   }
   return parts.map((part) => part.map(at));
 }
 
 /** The convex ring of least area round points (Andrew's monotone chain), counter-clockwise. */
 export function hull(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
   const half = (row: readonly Point[]): Point[] => {
     const chain: Point[] = [];
     for (const p of row) {
@@ -84,7 +78,8 @@ export function hull(points: readonly Point[]): Point[] {
     }
     return chain.slice(0, -1);
   };
-  return [...half(sorted), ...half(sorted.reverse())];
+  const sorted = [...points].sort((a, b) => a.x - b.x || a.y - b.y);
+  return [...half(sorted), ...half([...sorted].reverse())];
 }
 
 /** The corner of a convex ring from which its edges turn counter-clockwise from the direction of the x axis: the lowest, of those the leftmost. */

@@ -2,17 +2,16 @@ import { bounds } from '../../geometry/outline';
 import { polygonArea } from '../../geometry/polygon';
 import { seededRandom } from '../../kernel/random';
 import { lowerBound } from '../bound';
-import type { LayAnswer, LayItem, LayProgress, LayRequest, Placement } from '../contract';
+import type { LayAnswer, LayProgress, LayRequest, Placement } from '../contract';
 import { Arrangement, type Body, type Panel, type Place } from './arrangement';
 import { boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
 import { hidePanel } from './hide';
-import { separate, type Budget } from './separate';
+import { COOL, separate, type Budget } from './separate';
 import { shapesOf, type Turned } from './shape';
 import { compact, copyOf, drawIn, endOf, fill, layInOrder, put, QUICK } from './strip';
 
-/** Orders in which boxes are laid before pieces are looked at as they are: more where all pieces are boxes. */
-const BOX_TRIES = 60;
-const BOX_TRIES_RECTANGLES = 240;
+/** Orders in which boxes are laid before pieces are looked at as they are. */
+const BOX_TRIES = 240;
 /** Share of what is left of the work that goes into doing without a sheet. */
 const SHEET_SHARE = 0.4;
 
@@ -33,11 +32,6 @@ interface Held {
   readonly places: readonly (Place | null)[];
   readonly sheets: number;
   readonly lengthMm: number;
-}
-
-function isRectangle({ polygon }: LayItem): boolean {
-  const box = bounds(polygon);
-  return polygon.length === 4 && Math.abs(Math.abs(polygonArea(polygon)) - (box.maxX - box.minX) * (box.maxY - box.minY)) < 1e-6;
 }
 
 function groundOf({ material, gapMm }: LayRequest): BoxGround {
@@ -133,12 +127,20 @@ const better = (a: Held, b: Held): boolean => a.sheets < b.sheets || (a.sheets =
 /** The pieces laid one by one round the pinned ones, on as many sheets as that takes. */
 function laidInOrder(question: Question, ground: BoxGround, pins: readonly (Place | null)[]): Held {
   const sheets = Math.max(1, ...pins.map((pin) => (pin?.panel ?? 0) + 1));
-  let open = largestFirst(question, question.bodies.map((_, i) => i)).filter((i) => !pins[i]);
+  let open = largestFirst(
+    question,
+    question.bodies.map((_, i) => i),
+  ).filter((i) => !pins[i]);
   let places: readonly (Place | null)[] = pins;
   for (let count = sheets; ; count++) {
     const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, count), question.random, pins.map(Boolean));
     put(all, places);
-    open = layInOrder(all, open, all.panels.map((_, i) => i), question.budget);
+    open = layInOrder(
+      all,
+      open,
+      all.panels.map((_, i) => i),
+      question.budget,
+    );
     places = copyOf(all);
     if (open.length === 0 || (count > sheets && open.length === question.bodies.length)) return heldBy(all);
   }
@@ -151,13 +153,24 @@ function* withoutSheets(question: Question, ground: BoxGround, from: Held, fixed
     const last = best.sheets - 1;
     if (best.places.some((place, i) => fixed[i] && place?.panel === last)) break;
     const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, last), question.random, fixed);
-    put(all, best.places.map((place) => (place?.panel === last ? null : place)));
+    put(
+      all,
+      best.places.map((place) => (place?.panel === last ? null : place)),
+    );
     const part: Budget = { left: question.budget.left * SHEET_SHARE };
     question.budget.left -= part.left;
-    for (const i of largestFirst(question, best.places.flatMap((place, i) => (place?.panel === last ? [i] : []))))
-      all.places[i] = all.bestPlace(i, QUICK, Infinity, all.panels.map((_, k) => k));
+    for (const i of largestFirst(
+      question,
+      best.places.flatMap((place, i) => (place?.panel === last ? [i] : [])),
+    ))
+      all.places[i] = all.bestPlace(
+        i,
+        QUICK,
+        Infinity,
+        all.panels.map((_, k) => k),
+      );
     if (all.places.includes(null)) break;
-    const work = separate(all, QUICK, part, question.random);
+    const work = separate(all, QUICK, COOL, part, question.random);
     let round = work.next();
     for (; !round.done; round = work.next()) yield best;
     question.budget.left += Math.max(0, part.left);
@@ -176,8 +189,7 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
   const fixed = pins.map(Boolean);
   let best: Held = { places: copies.map(() => null), sheets: Infinity, lengthMm: Infinity };
   if (!fixed.includes(true)) {
-    const tries = request.items.every(isRectangle) ? BOX_TRIES_RECTANGLES : BOX_TRIES;
-    for (const lay of searchBoxes(copies, ground, Math.min(tries, request.moves), random)) {
+    for (const lay of searchBoxes(copies, ground, Math.min(BOX_TRIES, request.moves), random)) {
       const held = { places: placesOf(question, lay.placements), sheets: lay.sheets, lengthMm: lay.lengthMm };
       if (better(held, best)) best = held;
       yield best;
@@ -192,7 +204,11 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
   if (request.material.kind === 'sheet') best = yield* withoutSheets(question, ground, best, fixed);
   const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, best.sheets), random, fixed);
   put(all, best.places);
-  compact(all, all.panels.map((_, i) => i), budget);
+  compact(
+    all,
+    all.panels.map((_, i) => i),
+    budget,
+  );
   const compacted = heldBy(all);
   if (better(compacted, best)) best = compacted;
   yield best;
@@ -214,9 +230,20 @@ function* onHide(question: Question): Generator<Held, Held> {
   const pins = pinsOf(question);
   const corner = bounds(request.material.outline);
   const all = new Arrangement(bodies, shapes, [hidePanel(request.material)], random, pins.map(Boolean));
-  put(all, pins.map((pin) => pin && { ...pin, x: pin.x - corner.minX, y: pin.y - corner.minY }));
+  put(
+    all,
+    pins.map((pin) => pin && { ...pin, x: pin.x - corner.minX, y: pin.y - corner.minY }),
+  );
   const held = (): Held => ({ places: copyOf(all), sheets: 1, lengthMm: endOf(all, 0) });
-  const open = layInOrder(all, largestFirst(question, bodies.map((_, i) => i)).filter((i) => !pins[i]), [0], budget);
+  const open = layInOrder(
+    all,
+    largestFirst(
+      question,
+      bodies.map((_, i) => i),
+    ).filter((i) => !pins[i]),
+    [0],
+    budget,
+  );
   let best = held();
   yield best;
   const work = fill(all, open, budget, random);

@@ -1,9 +1,16 @@
 import { ALONG, type Arrangement, type Effort, type Pull } from './arrangement';
 
-/** Pairs that still overlap weigh more after each round, the worst by the larger factor; the others go back towards 1. */
-const HEAVIER_LEAST = 1.2;
-const HEAVIER_MOST = 2;
-const LIGHTER = 0.9;
+/** How the weights go on: pairs that still overlap weigh more after each round, the worst by the larger factor; the others go back towards 1. */
+export interface Heat {
+  readonly least: number;
+  readonly most: number;
+  readonly back: number;
+}
+
+/** Throws pieces about: finds much the same lay for boxes and strips in a fraction of the moves. */
+export const HOT: Heat = { least: 1.2, most: 2, back: 0.9 };
+/** Parts what is nearly apart: crooked pieces at a use at which the hot one never ends. */
+export const COOL: Heat = { least: 1.1, most: 1.1, back: 0.98 };
 
 /** Rounds without less overlap after which it is given up. */
 const PATIENCE = 100;
@@ -12,7 +19,7 @@ const BETTER = 0.98;
 
 /** Ways in which pieces are drawn together, one after another, so that what is free comes together too. */
 const PULLS: readonly Pull[] = [ALONG, { x: -1, y: 0.1 }, { x: 0.1, y: 1 }, { x: 0.1, y: -1 }];
-const CHANGE_PULL = 0.2;
+const CHANGE_PULL = 0.5;
 
 /** Counts the places that may still be looked for. Not a clock, so that the same question gets the same answer. */
 export interface Budget {
@@ -49,19 +56,19 @@ function overlaps(all: Arrangement): Overlap[] {
 }
 
 /** After a round: what overlaps weighs more, the rest less. */
-function weigh(all: Arrangement, found: readonly Overlap[]): void {
+function weigh(all: Arrangement, found: readonly Overlap[], heat: Heat): void {
   const n = all.bodies.length;
   const columns = n + all.panels.length;
-  const worst = found.reduce((most, { cost }) => Math.max(most, cost), 0);
   const heavy = new Set<number>();
+  const worst = found.reduce((most, { cost }) => Math.max(most, cost), 0);
   for (const { i, other, cost } of found) {
     heavy.add(i * columns + other);
-    all.setWeight(i, other, all.weight(i, other) * (HEAVIER_LEAST + ((HEAVIER_MOST - HEAVIER_LEAST) * cost) / worst));
+    all.setWeight(i, other, all.weight(i, other) * (heat.least + ((heat.most - heat.least) * cost) / worst));
   }
   for (let i = 0; i < n; i++) {
     for (let other = i + 1; other < columns; other++) {
       const weight = all.weight(i, other);
-      if (weight > 1 && !heavy.has(i * columns + other)) all.setWeight(i, other, Math.max(1, weight * LIGHTER));
+      if (weight > 1 && !heavy.has(i * columns + other)) all.setWeight(i, other, Math.max(1, weight * heat.back));
     }
   }
 }
@@ -71,7 +78,7 @@ function weigh(all: Arrangement, found: readonly Overlap[]): void {
  * where its weighted overlap is least; pairs that stay together weigh more and more, so that they are parted at the cost of others.
  * Yields after each round; returns whether they are apart.
  */
-export function* separate(all: Arrangement, effort: Effort, budget: Budget, random: () => number): Generator<void, boolean> {
+export function* separate(all: Arrangement, effort: Effort, heat: Heat, budget: Budget, random: () => number): Generator<void, boolean> {
   const panels = all.panels.map((_, i) => i);
   let least = Infinity;
   let patience = PATIENCE;
@@ -86,7 +93,7 @@ export function* separate(all: Arrangement, effort: Effort, budget: Budget, rand
       patience = PATIENCE;
     } else if (--patience <= 0) return false;
     if (budget.left <= 0) return false;
-    weigh(all, found);
+    weigh(all, found, heat);
     if (random() < CHANGE_PULL) pull = PULLS[Math.floor(random() * PULLS.length)] as Pull;
     const order = [...new Set(found.flatMap(({ i, other }) => [i, other]))].filter((i) => i < all.bodies.length && !all.fixed[i]);
     if (order.length === 0) return false;

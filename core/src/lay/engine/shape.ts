@@ -1,7 +1,7 @@
 import { bounds } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import { turnedBy } from '../contract';
-import { cleaned, convexParts, minkowskiSum, mirroredThroughOrigin } from './convex';
+import { cleaned, convexParts, hull, minkowskiSum, mirroredThroughOrigin } from './convex';
 import { wider } from './wider';
 
 /** A piece in one of its turns, about its own origin. All coordinates millimetres. */
@@ -38,9 +38,13 @@ export function octagon(radius: number): Point[] {
   return corner.map(([x, y]) => ({ x, y }));
 }
 
+/** A piece of more convex parts is laid as its hull: a star of a hundred points has no neighbour that goes between them. */
+const MOST_PARTS = 24;
+
 /** A piece in each of its turns, its outline made simpler by cloth added outside it, so that a lay of the shapes is a lay of the pieces. */
 export function shapesOf(outline: readonly Point[], turns: readonly number[], gapMm: number): Turned[] {
-  const parts = convexParts(wider(cleaned(outline)));
+  const exact = convexParts(wider(cleaned(outline)));
+  const parts = exact.length > MOST_PARTS ? [hull(outline)] : exact;
   return turns.map((turn) => {
     const turned = parts.map((part) => turnedBy(part, turn));
     const opposite = turned.map(mirroredThroughOrigin);
@@ -53,4 +57,3 @@ export function shapesOf(outline: readonly Point[], turns: readonly number[], ga
     };
   });
 }
-

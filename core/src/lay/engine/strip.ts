@@ -1,6 +1,6 @@
 import type { Arrangement, Effort, Panel, Place } from './arrangement';
 import { TOUCH_MM } from './forbidden';
-import { separate, type Budget } from './separate';
+import { COOL, HOT, separate, type Budget } from './separate';
 
 /** Lines looked along for one piece: when it is laid first, and when it is moved. */
 const FIRST: Effort = { lines: 24, turns: 4 };
@@ -10,6 +10,8 @@ const CLEAR = TOUCH_MM / 2;
 /** The open end is drawn in by this share of the length at first, and by no less than the other at last. */
 const FIRST_STEP = 0.04;
 const LAST_STEP = 0.0004;
+/** Pieces find places without overlap quickly as long as they use no more of the material than this. */
+const EASILY_USED = 0.76;
 /** Rounds of pushing pieces together at most. */
 const COMPACT_ROUNDS = 8;
 
@@ -96,8 +98,11 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
   const panels = all.panels.map((_, i) => i);
   const end = (): StripStep => ({ places: copyOf(all), lengthMm: endOf(all, open) });
   let best = end();
-  let step = FIRST_STEP;
+  // What is laid loosely is drawn in by a lot at once.
+  const areaMm2 = all.bodies.reduce((sum, body, i) => sum + (all.places[i]?.panel === open ? body.areaMm2 : 0), 0);
+  let step = Math.max(FIRST_STEP, 1 - areaMm2 / (EASILY_USED * panel.widthMm * best.lengthMm));
   let failed = 0;
+  let heat = HOT;
   while (budget.left > 0 && best.lengthMm > leastMm + 1e-3) {
     panel.lengthMm = Math.max(leastMm, best.lengthMm * (1 - step));
     if (movable(all).length === 0 || all.bodies.some((_, i) => all.fixed[i] && !all.inside(i))) break;
@@ -108,7 +113,7 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
     }
     // Too short for a piece in every turn: there is no better.
     if (all.places.includes(null)) break;
-    const work = separate(all, QUICK, budget, random);
+    const work = separate(all, QUICK, heat, budget, random);
     let round = work.next();
     for (; !round.done; round = work.next()) yield best;
     if (round.value) {
@@ -120,6 +125,7 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
     }
     put(all, best.places);
     failed++;
+    heat = heat === HOT ? COOL : HOT;
     if (failed % 2 === 0 || step > 0.01) step = Math.max(LAST_STEP, step / 2);
     if (failed >= 2) exchange(all, random);
     if (failed >= 4 && random() < 0.5) exchange(all, random);
@@ -146,7 +152,7 @@ export function* fill(all: Arrangement, open: readonly number[], budget: Budget,
       budget.left--;
       let apart = false;
       if (all.places[i]) {
-        const work = separate(all, QUICK, budget, random);
+        const work = separate(all, QUICK, COOL, budget, random);
         let round = work.next();
         for (; !round.done; round = work.next()) yield false;
         apart = round.value;

@@ -11,6 +11,8 @@ const BOLDEST_MM = 12;
 
 /** A corner that can go: the corner itself (inward), or it and the next with the meeting of their outer sides in their place. */
 interface Removal {
+  /** The corners it stands on: the one that goes is the second, and of an edge the third as well. */
+  readonly around: readonly Point[];
   readonly tip: Point | null;
   readonly addedMm: number;
 }
@@ -34,40 +36,48 @@ function meeting(a: Point, b: Point, c: Point, d: Point): Point | null {
 export function wider(ring: readonly Point[]): Point[] {
   const box = bounds(ring);
   const inBox = (p: Point): boolean => p.x >= box.minX - 1e-9 && p.x <= box.maxX + 1e-9 && p.y >= box.minY - 1e-9 && p.y <= box.maxY + 1e-9;
-  const now = [...ring];
+  let now: readonly Point[] = ring;
   const at = (i: number): Point => now[i % now.length] as Point;
 
   function removal(i: number): Removal | null {
     const [a, b, c, d] = [at(i), at(i + 1), at(i + 2), at(i + 3)];
     const turn = cross(a, b, c);
-    if (turn <= 0) return { tip: null, addedMm: Math.abs(turn) / Math.max(1e-9, Math.hypot(c.x - a.x, c.y - a.y)) };
+    if (turn <= 0) return { around: [a, b, c], tip: null, addedMm: Math.abs(turn) / Math.max(1e-9, Math.hypot(c.x - a.x, c.y - a.y)) };
     if (cross(b, c, d) <= 0) return null;
     const tip = meeting(a, b, c, d);
-    return tip && inBox(tip) ? { tip, addedMm: Math.abs(cross(b, c, tip)) / Math.hypot(c.x - b.x, c.y - b.y) } : null;
+    return tip && inBox(tip) ? { around: [a, b, c, d], tip, addedMm: Math.abs(cross(b, c, tip)) / Math.hypot(c.x - b.x, c.y - b.y) } : null;
   }
   /** Whether another corner lies in what would be added: then it is not free. */
-  function taken(i: number, { tip }: Removal): boolean {
-    const [a, b, c] = [at(i), at(i + 1), at(i + 2)];
-    const triangle: readonly Point[] = tip ? [b, tip, c] : [a, c, b];
+  function taken({ around: [a, b, c], tip }: Removal): boolean {
+    const triangle = (tip ? [b, tip, c] : [a, c, b]) as [Point, Point, Point];
     return now.some((p) => !triangle.includes(p) && triangle.every((from, k) => cross(from, triangle[(k + 1) % 3] as Point, p) > 0));
   }
-
-  let boldness = ADDED_MM;
-  while (now.length > 4) {
+  /** Takes out what adds least, each corner touched once at most. Returns whether any was. */
+  function pass(boldness: number): boolean {
+    const touched = new Set<Point>();
+    const tips = new Map<Point, Point | null>();
     const found = now
-      .map((_, i) => ({ i, removal: removal(i) }))
-      .filter((one): one is { i: number; removal: Removal } => one.removal !== null && one.removal.addedMm <= boldness)
-      .sort((one, other) => one.removal.addedMm - other.removal.addedMm)
-      .find((one) => !taken(one.i, one.removal));
-    if (found) {
-      const drop = (found.i + 1) % now.length;
-      if (found.removal.tip) {
-        now[drop] = found.removal.tip;
-        now.splice((drop + 1) % now.length, 1);
-      } else now.splice(drop, 1);
-    } else if (boldness < BOLDEST_MM && (now.length > ENOUGH || now.filter((_, i) => cross(at(i), at(i + 1), at(i + 2)) < -1e-7).length > ENOUGH_INWARD))
-      boldness *= 2;
-    else break;
+      .map((_, i) => removal(i))
+      .filter((one): one is Removal => one !== null && one.addedMm <= boldness)
+      .sort((one, other) => one.addedMm - other.addedMm);
+    for (const one of found) {
+      if (now.length - tips.size <= 4) break;
+      if (one.around.some((p) => touched.has(p)) || taken(one)) continue;
+      one.around.forEach((p) => touched.add(p));
+      if (one.tip) tips.set(one.around[2] as Point, null);
+      tips.set(one.around[1] as Point, one.tip);
+    }
+    now = now.flatMap((p) => {
+      const tip = tips.get(p);
+      return tip === undefined ? [p] : tip ? [tip] : [];
+    });
+    return tips.size > 0;
   }
-  return now;
+
+  const inward = (): number => now.filter((_, i) => cross(at(i), at(i + 1), at(i + 2)) < -1e-7).length;
+  for (let boldness = ADDED_MM; ;) {
+    if (pass(boldness)) continue;
+    if (boldness >= BOLDEST_MM || (now.length <= ENOUGH && inward() <= ENOUGH_INWARD)) return [...now];
+    boldness *= 2;
+  }
 }

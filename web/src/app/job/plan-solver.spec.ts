@@ -49,10 +49,10 @@ describe('PlanSolver', () => {
     if (!wanted) throw new Error('nothing wanted');
     const { request, answers } = pool.asked.get(wanted.hash) ?? {};
     if (!request || !answers) throw new Error('not asked');
-    if (request.format !== 'yardland/lay-request@1') throw new Error('no lay');
+    if (request.format !== 'yardland/lay-request@2') throw new Error('no lay');
     const answer = solveLay(request);
-    answers.next({ kind: 'progress', progress: { tried: 3, tries: 240, best: answer } });
-    expect(solver.progress()[wanted.hash]?.tried).toBe(3);
+    answers.next({ kind: 'progress', progress: { done: 3, of: 240, best: answer } });
+    expect(solver.progress()[wanted.hash]?.done).toBe(3);
     answers.next({ kind: 'done', answer: checkedLay(request, answer) });
     await settle();
     expect(solver.progress()[wanted.hash]).toBeUndefined();

@@ -28,12 +28,14 @@ class HereWorker extends EventTarget {
   }
 }
 
-const lay = (tries: number): LayRequest => ({
-  format: 'yardland/lay-request@1',
-  material: { kind: 'roll', widthMm: 1350, gapMm: 3 },
+const lay = (moves: number): LayRequest => ({
+  format: 'yardland/lay-request@2',
+  material: { kind: 'roll', widthMm: 1350 },
+  gapMm: 3,
   items: [410, 260, 330, 190].map((mm, i) => ({ id: `p${i}`, polygon: flatten(rectangleOutline(mm, 300 + 70 * i)), count: 6, turns: [0, 90] })),
+  pins: [],
   seed: 1,
-  tries,
+  moves,
 });
 
 describe('the solve pool', () => {
@@ -75,11 +77,11 @@ describe('the solve pool', () => {
     await firstValueFrom(pool.solve('other', lay(4)));
     pool.stop('h');
     const says = await answer;
-    if (says.kind !== 'done' || says.answer.format !== 'yardland/checked-lay@1') throw new Error(says.kind);
+    if (says.kind !== 'done' || says.answer.format !== 'yardland/checked-lay@2') throw new Error(says.kind);
     expect([says.answer.answer.stopped, says.answer.problems]).toEqual([true, []]);
     pool.stop('h');
     const again = await lastValueFrom(pool.solve('h', lay(30)));
-    expect(again.kind === 'done' && again.answer.format === 'yardland/checked-lay@1' && again.answer.answer.stopped).toBeFalse();
+    expect(again.kind === 'done' && again.answer.format === 'yardland/checked-lay@2' && again.answer.answer.stopped).toBeFalse();
   });
 
   it('fails those who wait when a worker dies, and makes a new one for the next', async () => {
@@ -109,7 +111,7 @@ describe('the real solve worker', () => {
   it('answers from its own thread', async () => {
     const pool = TestBed.inject(SolvePool);
     const [wanted] = plan(boxesJob, demoShop).wanted;
-    if (wanted?.request.format !== 'yardland/lay-request@1') throw new Error('no lay');
+    if (wanted?.request.format !== 'yardland/lay-request@2') throw new Error('no lay');
     const says = await lastValueFrom(pool.solve(wanted.hash, wanted.request));
     expect(says.kind === 'done' && says.answer).toEqual(checkedLay(wanted.request, solveLay(wanted.request)));
     const { outline } = outlineOf({ shape: 'rectangle', widthMm: 600, depthMm: 500 });

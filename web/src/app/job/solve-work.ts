@@ -51,7 +51,7 @@ export class SolveWork {
 
   async #solve(id: string, request: HeavyRequest): Promise<void> {
     if (this.#wish(id) === 'cancel') return;
-    if (request.format === 'yardland/lay-request@1') await this.#lay(id, request);
+    if (request.format === 'yardland/lay-request@2') await this.#lay(id, request);
     else this.#say(id, { kind: 'done', answer: solve(request) });
   }
 

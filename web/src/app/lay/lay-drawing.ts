@@ -1,4 +1,4 @@
-import { bounds, type LayAnswer, type PlannedLay, type Point } from '@yardland/core';
+import { bounds, type LayAnswer, type LayMaterial, type Point } from '@yardland/core';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { SceneItem } from '../shared/table/scene';
 
@@ -19,12 +19,8 @@ const GAP = 0.2;
 /** A roll is folded into rows so that the whole is about this much wider than high. */
 const ASPECT = 1.5;
 
-/** The material runs to the right: across it is down on the table, along it is to the right. */
-export const turned = (p: Point): Point => ({ x: p.y, y: -p.x });
-
 /** How the material is laid out on the table: a long roll goes on in the next row, sheets lie side by side. */
-export function bandsOf(lay: PlannedLay, answer: LayAnswer): Band[] {
-  const { material } = lay.request;
+export function bandsOf(material: Exclude<LayMaterial, { readonly kind: 'hide' }>, answer: LayAnswer): Band[] {
   const width = material.widthMm;
   if (material.kind === 'sheet') {
     const perRow = Math.max(1, Math.round(Math.sqrt((ASPECT * answer.sheets * width) / material.lengthMm)));
@@ -81,10 +77,13 @@ function clipped(points: readonly Point[], at: number, keepRight: boolean): Poin
   });
 }
 
-/** What of a laid piece (turned, in roll coordinates) lies in a band, moved to the band's place; empty when none. */
+/** What of a laid piece, as it lies on its material, lies in a band, moved to the band's place; empty when none. */
 export function partIn(band: Band, points: readonly Point[], sheet: number): Point[] {
   if (band.sheet !== null && band.sheet !== sheet) return [];
-  const kept = clipped(clipped(points, band.from, true), band.from + band.length, false).map((p) => ({ x: p.x - band.from + band.x, y: p.y + band.y }));
+  const kept = clipped(clipped(points, band.from, true), band.from + band.length, false).map((p) => ({
+    x: p.x - band.from + band.x,
+    y: p.y - band.width + band.y,
+  }));
   return kept.length >= 3 && widthOf(kept) > 0.5 ? kept : [];
 }
 

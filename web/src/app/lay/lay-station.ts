@@ -19,7 +19,7 @@ import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { Tickbox } from '../shared/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
-import { bandItems, bandsOf, partIn, turned, widthOf } from './lay-drawing';
+import { bandItems, bandsOf, partIn, widthOf } from './lay-drawing';
 import { PlanSolver } from '../job/plan-solver';
 
 type Slots = NonNullable<Cushion['slots']>;
@@ -76,7 +76,7 @@ export class LayStation {
     const fit = `lay ${lay?.key ?? ''} ${answer ? 'laid' : ''}`;
     if (!lay || !answer) return { title: 'Lay', fit, items: [] };
     const { units, step } = this.store.inWords();
-    const bands = bandsOf(lay, answer);
+    const bands = lay.request.material.kind === 'hide' ? [] : bandsOf(lay.request.material, answer);
     const polygons = new Map(lay.request.items.map((item) => [item.id, item.polygon]));
     const look = (id: string): Look => (id.startsWith('bias') ? 'bias' : ({ cloth: 'piece', foam: 'foam', wadding: 'wrap' } as const)[lay.subject.kind]);
     const drawn: SceneItem[] = bands.flatMap((band, i) =>
@@ -85,7 +85,7 @@ export class LayStation {
     for (const placement of answer.placements) {
       const polygon = polygons.get(placement.item);
       if (!polygon) continue;
-      const points = placed(polygon, placement.turn, placement.x, placement.y).map(turned);
+      const points = placed(polygon, placement);
       const parts = bands.map((band) => partIn(band, points, placement.sheet));
       const widest = Math.max(...parts.map(widthOf));
       parts.forEach((part, i) => {

@@ -37,8 +37,14 @@ describe('boxed covers', () => {
         ]);
         expect(seen).toEqual(then.cushions[i]!.pieces as typeof seen);
       });
-      expect(now.buy.filter(({ ware }) => ware !== 'thread').map(({ ware, name, amount }) => [ware, name, amount])).toEqual(
-        then.buy as [string, string, number][],
-      );
+      const bought = now.buy.filter(({ ware }) => ware !== 'thread');
+      const wasBought = then.buy as [string, string, number][];
+      expect(bought.map(({ ware, name }) => [ware, name])).toEqual(wasBought.map(([ware, name]) => [ware, name]));
+      bought.forEach(({ ware, name, amount }, i) => {
+        const was = wasBought[i]![2];
+        // What is laid takes no more than when boxes were laid; what is counted or measured is the same.
+        if (['cloth', 'foam', 'wadding'].includes(ware)) expect(amount).withContext(`${ware} ${name}`).toBeLessThanOrEqual(was);
+        else expect(amount).withContext(`${ware} ${name}`).toBe(was);
+      });
     });
 });

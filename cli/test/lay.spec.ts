@@ -1,0 +1,108 @@
+import { spawnSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
+
+const root = fileURLToPath(new URL('../..', import.meta.url));
+
+function lay(document: unknown): { code: number | null; out: string; error: string } {
+  const done = spawnSync(process.execPath, ['--import', 'tsx', 'cli/src/main.ts', 'lay', '-'], {
+    cwd: root,
+    input: JSON.stringify(document),
+    encoding: 'utf8',
+  });
+  return { code: done.status, out: done.stdout, error: done.stderr };
+}
+
+interface Answer {
+  readonly placements: readonly {
+    readonly id: string;
+    readonly copy: number;
+    readonly sheet: number;
+    readonly xMm: number;
+    readonly yMm: number;
+    readonly turn: number;
+  }[];
+  readonly lengthMm: number;
+  readonly use: number;
+  readonly boundMm: number;
+  readonly unplaced: readonly string[];
+}
+
+/** Four slanted pieces, beside each other 4 × 400 and one slant of 600 long, on cloth as wide as they are. */
+const slants = {
+  format: 'yardland/lay@2',
+  material: { kind: 'roll', widthMm: 600 },
+  gapMm: 0,
+  pieces: [
+    {
+      id: 's',
+      outline: [
+        [0, 0],
+        [400, 0],
+        [1000, 600],
+        [600, 600],
+      ],
+      count: 4,
+      turns: [0, 180],
+    },
+  ],
+  seconds: 1,
+  seed: 1,
+  threads: 1,
+};
+
+describe('yardland lay', () => {
+  it('lays pieces on a roll in the time it is given: x along from 0, y across, turned about their own origin', () => {
+    const { code, out } = lay(slants);
+    expect(code).toBe(0);
+    const answer = JSON.parse(out) as Answer;
+    expect(answer.lengthMm).toBeCloseTo(2200, 3);
+    expect(answer.boundMm).toBeLessThanOrEqual(2200);
+    expect(answer.unplaced).toEqual([]);
+    const outline = slants.pieces[0]!.outline as [number, number][];
+    const corners = answer.placements.flatMap(({ xMm, yMm, turn }) =>
+      outline.map(([x, y]) => (turn === 180 ? [xMm - x, yMm - y] : [xMm + x, yMm + y]) as [number, number]),
+    );
+    expect(Math.min(...corners.map(([x]) => x))).toBeCloseTo(0, 6);
+    expect(Math.max(...corners.map(([x]) => x))).toBeCloseTo(answer.lengthMm, 6);
+    expect(corners.every(([, y]) => y > -1e-6 && y < 600 + 1e-6)).toBeTrue();
+  });
+
+  it('tries a seed to each thread and gives the best of them', () => {
+    const { code, out } = lay({ ...slants, threads: 2, seconds: 0.5 });
+    expect(code).toBe(0);
+    expect((JSON.parse(out) as Answer).lengthMm).toBeCloseTo(2200, 3);
+  });
+
+  it('refuses an earlier format, an outline that crosses itself, a name used twice and too much, each at its place', () => {
+    const [slant] = slants.pieces;
+    const refused = (over: object): unknown[] => {
+      const { code, error } = lay({ ...slants, ...over });
+      expect(code).toBe(2);
+      return (JSON.parse(error) as { problems: { code: string; path: string; message: string }[] }).problems.map(({ code: problem, path, message }) => [
+        problem,
+        path,
+        message,
+      ]);
+    };
+    expect(refused({ format: 'yardland/lay@1' })).toEqual([['document-invalid-value', 'format', jasmine.stringContaining('lay@1 is no longer answered')]]);
+    const crossed = {
+      ...slant,
+      outline: [
+        [0, 0],
+        [100, 100],
+        [100, 0],
+        [0, 100],
+      ],
+    };
+    expect(refused({ pieces: [crossed] })).toEqual([['outline-crosses-itself', 'pieces.0.outline', jasmine.stringContaining('50 mm')]]);
+    expect(refused({ pieces: [slant, slant] })).toEqual([['lay-piece-named-twice', 'pieces.1.id', jasmine.any(String)]]);
+    expect(
+      refused({
+        pieces: [
+          { ...slant, count: 1500 },
+          { ...slant, id: 't', count: 1500 },
+        ],
+      }),
+    ).toEqual([['lay-too-many-pieces', 'pieces', jasmine.stringContaining('3')]]);
+  });
+});

@@ -1,0 +1,103 @@
+import * as z from 'zod';
+import { polygonCrossing } from '../geometry/simple';
+import { issue, type Issue } from '../kernel/issue';
+import type { LayAnswer, LayRequest } from './contract';
+
+/** Bounds that a cushion shop never meets, so that no question keeps a machine for hours. */
+const MOST_ITEMS = 500;
+const MOST_COPIES = 2000;
+const MOST_POINTS = 2000;
+const MOST_ALL_POINTS = 60_000;
+const MOST_MM = 1e6;
+
+const LAY_1_REFUSED =
+  'lay@1 is no longer answered: in lay@2 x runs along the material and y across it, a piece is turned about its own origin, and the gap stands beside the material';
+
+const point = z.tuple([z.number().min(-MOST_MM).max(MOST_MM), z.number().min(-MOST_MM).max(MOST_MM)]);
+const ring = z.array(point).min(3).max(MOST_POINTS);
+const length = z.number().positive().max(MOST_MM);
+
+/** A lay asked for by file: `yardland lay FILE.json`. x runs along the material from 0, y across it from 0; millimetres, degrees counter-clockwise. */
+export const layFileSchema = z.strictObject({
+  format: z.literal('yardland/lay@2', { error: ({ input }) => (input === 'yardland/lay@1' ? LAY_1_REFUSED : undefined) }),
+  material: z.discriminatedUnion('kind', [
+    z.strictObject({ kind: z.literal('roll'), widthMm: length }),
+    z.strictObject({ kind: z.literal('sheet'), widthMm: length, lengthMm: length }),
+    z.strictObject({ kind: z.literal('hide'), outline: ring, flaws: z.array(ring).max(200).default([]) }),
+  ]),
+  gapMm: z.number().min(0).max(500).default(0),
+  pieces: z
+    .array(
+      z.strictObject({
+        id: z.string().min(1).max(120),
+        outline: ring,
+        count: z.int().min(1).max(MOST_COPIES).default(1),
+        turns: z.array(z.number().min(-360).max(360)).min(1).max(72).default([0, 180]),
+      }),
+    )
+    .min(1)
+    .max(MOST_ITEMS),
+  seconds: z.number().min(0.05).max(3600).default(10),
+  seed: z.int().min(0).max(4_294_967_295).default(1),
+  threads: z.int().min(1).max(16).default(1),
+});
+export type LayFile = z.infer<typeof layFileSchema>;
+
+const polygon = (points: readonly (readonly [number, number])[]) => points.map(([x, y]) => ({ x, y }));
+
+/** What is wrong with a lay file beyond its form: outlines that cross themselves, names used twice, too much of it. */
+export function checkLayFile({ material, pieces }: LayFile): Issue[] {
+  const named = new Set<string>();
+  const crossing = (points: LayFile['pieces'][number]['outline'], path: string): Issue[] => {
+    const at = polygonCrossing(polygon(points));
+    return at ? [issue('error', 'outline-crosses-itself', path, { xMm: at.x, yMm: at.y })] : [];
+  };
+  const rings = [...pieces.map(({ outline }) => outline), ...(material.kind === 'hide' ? [material.outline, ...material.flaws] : [])];
+  const copies = pieces.reduce((sum, { count }) => sum + count, 0);
+  if (copies > MOST_COPIES) return [issue('error', 'lay-too-many-pieces', 'pieces', { pieces: copies, most: MOST_COPIES })];
+  const points = rings.reduce((sum, one) => sum + one.length, 0);
+  if (points > MOST_ALL_POINTS) return [issue('error', 'lay-too-many-points', 'pieces', { points, most: MOST_ALL_POINTS })];
+  return [
+    ...pieces.flatMap(({ id, outline }, i) => {
+      const twice = named.has(id) ? [issue('error', 'lay-piece-named-twice', `pieces.${i}.id`, { piece: id })] : [];
+      named.add(id);
+      return [...twice, ...crossing(outline, `pieces.${i}.outline`)];
+    }),
+    ...(material.kind === 'hide'
+      ? [...crossing(material.outline, 'material.outline'), ...material.flaws.flatMap((flaw, i) => crossing(flaw, `material.flaws.${i}`))]
+      : []),
+  ];
+}
+
+/** The question to the engine that a file asks, with a seed of its own; it runs until a clock outside stops it. */
+export function layFileRequest({ material, gapMm, pieces }: LayFile, seed: number): LayRequest {
+  return {
+    format: 'yardland/lay-request@2',
+    material: material.kind === 'hide' ? { kind: 'hide', outline: polygon(material.outline), flaws: material.flaws.map(polygon) } : material,
+    gapMm,
+    items: pieces.map(({ id, outline, count, turns }) => ({ id, polygon: polygon(outline), count, turns })),
+    pins: [],
+    seed,
+    moves: Number.MAX_SAFE_INTEGER,
+  };
+}
+
+/** The answer as a file: the outline of each copy turned counter-clockwise about its own origin, then moved. */
+export function layFileAnswer({ placements, lengthMm, sheets, use, bound, unplaced }: LayAnswer) {
+  return {
+    placements: placements.map(({ item, copy, sheet, x, y, turn }) => ({ id: item, copy, sheet, xMm: x, yMm: y, turn })),
+    lengthMm,
+    sheets,
+    use,
+    boundMm: bound,
+    unplaced,
+  };
+}
+
+/** Which of two answers to one question is better: first by what has a place, then by sheets, then by length. */
+export function betterAnswer(a: LayAnswer, b: LayAnswer): boolean {
+  return (
+    a.unplaced.length < b.unplaced.length ||
+    (a.unplaced.length === b.unplaced.length && (a.sheets < b.sheets || (a.sheets === b.sheets && (a.use > b.use + 1e-12 || a.lengthMm < b.lengthMm - 1e-9))))
+  );
+}
