@@ -189,6 +189,8 @@ export const jobSchema = z.strictObject({
   cushions: z.array(cushionSchema).min(1).max(100),
   /** The rolls of wadding that its wraps and pads come off, by id; absent: whichever of the shop's is nearest in loft, out of doors an open one. */
   waddings: z.array(z.string().min(1).max(60)).min(1).max(20).optional(),
+  /** Lays are looked for ten times as long. */
+  lays: z.enum(['thorough']).optional(),
   /** Salvaged zips of the shop that are set aside for it, by id. */
   zips: z.array(z.string().min(1).max(60)).max(200).optional(),
   /** The main cloth. */

@@ -39,6 +39,8 @@ export interface PlannedLay extends WantedLay {
 const MOVES_A_PIECE = 60;
 const MOVES_LEAST = 200;
 const MOVES_MOST = 2400;
+/** So many times as many where the job asks for it: the last few parts in a hundred take their time. */
+const THOROUGH = 10;
 
 /** On foam and wadding every quarter turn is as good as another. */
 const ALL_TURNS: readonly number[] = [0, 90, 180, 270];
@@ -56,7 +58,8 @@ function itemOf(index: number, cut: Cut, turns: readonly number[]): NamedItem {
   return { item: { id: `${index}/${cut.piece.id}`, polygon: alongX(cut.polygon), count: cut.count, turns }, hash: cut.hash };
 }
 
-function wanted(key: string, subject: LaySubject, material: LayMaterial, gapMm: number, named: readonly NamedItem[]): WantedLay {
+function wanted(job: Job, key: string, subject: LaySubject, material: LayMaterial, gapMm: number, named: readonly NamedItem[]): WantedLay {
+  const longer = job.lays === 'thorough' ? THOROUGH : 1;
   const pieces = named.reduce((sum, { item }) => sum + item.count, 0);
   const request: LayRequest = {
     format: 'yardland/lay-request@2',
@@ -65,7 +68,7 @@ function wanted(key: string, subject: LaySubject, material: LayMaterial, gapMm: 
     items: named.map(({ item }) => item),
     pins: [],
     seed: 1,
-    moves: Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces)),
+    moves: longer * Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces)),
   };
   const content = named.map(({ item, hash }) => [item.id, item.turns, hash]);
   return { hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.moves, content])), key, subject, request };
@@ -136,7 +139,7 @@ function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedL
       use,
       ownLengthMm: use.ownLengthMm ?? null,
     };
-    return wanted(clothLayKey(use, job.cloth), subject, { kind: 'roll', widthMm: facts.usableMm }, shop.assume('clothGapMm', job.units), all);
+    return wanted(job, clothLayKey(use, job.cloth), subject, { kind: 'roll', widthMm: facts.usableMm }, shop.assume('clothGapMm', job.units), all);
   });
 }
 
@@ -176,7 +179,7 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
         .filter((plan) => plan.pieces.some(({ material }) => material.kind === 'foam' && material.grade === gradeId))
         .map((plan) => kerfOf(grade.family === 'slab' ? 'knife' : plan.source.core.tool, (key) => shop.assume(key, job.units))),
     );
-    return [wanted(`foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, kerfMm, items)];
+    return [wanted(job, `foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, kerfMm, items)];
   });
 }
 
@@ -189,7 +192,7 @@ function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wante
     const wadding = shop.document.waddings.find((one) => one.id === id);
     if (!wadding) return [];
     const material: LayMaterial = { kind: 'roll', widthMm: wadding.rollWidthMm };
-    return [wanted(`wadding-${id}`, { kind: 'wadding', loftMm: wadding.loftMm, material: id }, material, shop.assume('clothGapMm', job.units), items)];
+    return [wanted(job, `wadding-${id}`, { kind: 'wadding', loftMm: wadding.loftMm, material: id }, material, shop.assume('clothGapMm', job.units), items)];
   });
 }
 

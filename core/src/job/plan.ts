@@ -79,7 +79,12 @@ function ownClothProblems(lays: readonly PlannedLay[], squareEndMm: number): Iss
  */
 export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan, constructions: readonly Construction[] = CONSTRUCTIONS): Plan {
   const same =
-    previous && previous.shop === shop && previous.job.units === job.units && previous.job.cloth === job.cloth && previous.job.waddings === job.waddings;
+    previous &&
+    previous.shop === shop &&
+    previous.job.units === job.units &&
+    previous.job.cloth === job.cloth &&
+    previous.job.waddings === job.waddings &&
+    previous.job.lays === job.lays;
   const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const answers = answersIn(solved);
   const cushions = job.cushions.map((cushion) => {

@@ -6,6 +6,7 @@ export * from './choose-request-of';
 export * from './cloths';
 export * from './closed-form';
 export * from './compare-covers';
+export * from './compare-lays';
 export * from './compare-schools';
 export * from './cushion-feel';
 export * from './document';

@@ -3,13 +3,22 @@ import type { CrownAnswer, CrownAsk } from '../crown/domed';
 import { openShop, type ShopDocument } from '../shop/shop';
 import { fitAdvice, type Advice, type TrialProgress } from './advice';
 import { answersIn } from './answers';
+import { compareLays, type LayCompared } from './compare-lays';
 import { compareSchools, type Compared } from './compare-schools';
-import type { Cushion, Job } from './document';
+import type { ClothUse, Cushion, Job } from './document';
 import type { CushionContext } from './plan-cushion';
 import { planCushionSolved } from './plan-cushion-solved';
 
+/** A question about the lay of one cloth of a job, whole in itself. */
+export interface LayTrialAsk {
+  readonly format: 'yardland/lay-compare-ask@1';
+  readonly job: Job;
+  readonly use: ClothUse;
+  readonly shop: ShopDocument;
+}
+
 /** A question about a cushion beside its plan, whole in itself so that a worker can answer it. */
-export interface TrialAsk {
+export interface CushionTrialAsk {
   readonly format: 'yardland/advice-ask@1' | 'yardland/compare-ask@1';
   readonly cushion: Cushion;
   readonly units: Job['units'];
@@ -18,12 +27,21 @@ export interface TrialAsk {
   readonly shop: ShopDocument;
 }
 
+export type TrialAsk = CushionTrialAsk | LayTrialAsk;
+
 export type TrialAnswer =
+  | { readonly format: 'yardland/lay-compare-answer@1'; readonly compared: readonly LayCompared[] }
   | { readonly format: 'yardland/advice-answer@1'; readonly advice: readonly Advice[] }
   | { readonly format: 'yardland/compare-answer@1'; readonly compared: readonly Compared[] };
 
-/** Answers a question about a cushion, yielding how far it is. */
-export function* runTrial({ format, cushion, units, cloth, waddings, shop }: TrialAsk): Generator<TrialProgress, TrialAnswer> {
+/** Answers a question beside the plan, yielding how far it is. */
+export function* runTrial(ask: TrialAsk): Generator<TrialProgress, TrialAnswer> {
+  if (ask.format === 'yardland/lay-compare-ask@1')
+    return { format: 'yardland/lay-compare-answer@1', compared: yield* compareLays(ask.job, ask.use, openShop(ask.shop)) };
+  return yield* runCushionTrial(ask);
+}
+
+function* runCushionTrial({ format, cushion, units, cloth, waddings, shop }: CushionTrialAsk): Generator<TrialProgress, TrialAnswer> {
   const context: CushionContext = { units, cloth, waddings, shop: openShop(shop), answers: answersIn({}) };
   const known = new Map<string, CrownAnswer>();
   const crown = (request: CrownAsk): CrownAnswer => {

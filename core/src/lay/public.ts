@@ -1,6 +1,7 @@
 // What is used outside the core.
 export * from './bound';
 export * from './contract';
+export * from './cut-order';
 export * from './engine/engine';
 export * from './lay-file';
 export * from './validate';

@@ -1,6 +1,6 @@
-import type { Cushion, Job, Shop, TrialAsk } from '@yardland/core';
+import type { Cushion, CushionTrialAsk, Job, Shop } from '@yardland/core';
 
 /** A question about a cushion, whole in itself, for a worker. */
-export function trialAsk(format: TrialAsk['format'], cushion: Cushion, { units, cloth, waddings }: Job, shop: Shop): TrialAsk {
+export function trialAsk(format: CushionTrialAsk['format'], cushion: Cushion, { units, cloth, waddings }: Job, shop: Shop): CushionTrialAsk {
   return { format, cushion, units, cloth, waddings, shop: shop.document };
 }

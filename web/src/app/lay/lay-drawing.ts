@@ -1,4 +1,5 @@
-import { bounds, type LayAnswer, type LayMaterial, type Point } from '@yardland/core';
+import { bounds, cutOrder, type LayAnswer, type LayMaterial, type Placement, type PlannedLay, type Point } from '@yardland/core';
+import type { LayDrawing } from '@yardland/core/format/whole-lay';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { SceneItem } from '../shared/table/scene';
 
@@ -91,4 +92,31 @@ export function widthOf(points: readonly Point[]): number {
   if (points.length === 0) return 0;
   const box = bounds(points);
   return box.maxX - box.minX;
+}
+
+/** Room between sheets in a file, mm. */
+const APART_MM = 100;
+
+/** A whole lay as it is saved: the material's edge, and the pieces in the order in which they are cut, sheets one after another. */
+export function wholeLay({ request, subject }: PlannedLay, answer: LayAnswer, words: (placement: Placement) => string): LayDrawing {
+  const { material } = request;
+  const moved = (ring: readonly Point[], sheet: number): Point[] =>
+    material.kind === 'sheet' ? ring.map((p) => ({ x: p.x + sheet * (material.lengthMm + APART_MM), y: p.y })) : [...ring];
+  const box = (long: number, wide: number): Point[] => [
+    { x: 0, y: 0 },
+    { x: long, y: 0 },
+    { x: long, y: wide },
+    { x: 0, y: wide },
+  ];
+  const edges =
+    material.kind === 'hide'
+      ? [material.outline, ...material.flaws]
+      : material.kind === 'roll'
+        ? [box(answer.lengthMm, material.widthMm)]
+        : Array.from({ length: answer.sheets }, (_, sheet) => moved(box(material.lengthMm, material.widthMm), sheet));
+  return {
+    title: subject.kind === 'cloth' ? subject.name : `${subject.kind} lay`,
+    material: edges,
+    pieces: cutOrder(request, answer).map(({ placement, polygon }, i) => ({ words: `${i + 1} ${words(placement)}`, polygon: moved(polygon, placement.sheet) })),
+  };
 }

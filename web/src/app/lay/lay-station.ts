@@ -7,8 +7,9 @@ import {
   formatNumber,
   formatRun,
   placed,
+  withClothUse,
   type ClothUse,
-  type Cushion,
+  type Job,
   type LaySubject,
   type PlannedLay,
 } from '@yardland/core';
@@ -19,19 +20,27 @@ import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { Tickbox } from '../shared/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
-import { bandItems, bandsOf, partIn, widthOf } from './lay-drawing';
+import { bandItems, bandsOf, partIn, wholeLay, widthOf } from './lay-drawing';
 import { PlanSolver } from '../job/plan-solver';
-
-type Slots = NonNullable<Cushion['slots']>;
+import { Dialogs } from '../shared/dialogs';
+import { Icon } from '../shared/icon';
+import { saveFile } from '../shared/save-file';
+import type { CompareLaysData } from './compare-lays-dialog';
 
 const LYING = [
   { value: 'up', name: 'up the roll' },
   { value: 'railroad', name: 'railroaded' },
 ];
+const BIAS_WAYS_WORDS = [
+  { value: 'block', name: 'from blocks' },
+  { value: 'across', name: 'selvedge to selvedge' },
+  { value: 'tube', name: 'a tube, cut round' },
+];
+
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [Tray, Words, Button, Tickbox, Table, Choice, Switch, QuantityField],
+  imports: [Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -42,6 +51,9 @@ export class LayStation {
   protected readonly lying = LYING;
   protected readonly picked = signal<string | null>(null);
   readonly #chosen = signal('cloth');
+  readonly #dialogs = inject(Dialogs);
+  protected readonly endings = ['dxf', 'svg', 'plt'];
+  protected readonly biasWays = BIAS_WAYS_WORDS;
 
   protected readonly lays = computed(() => this.store.plan()?.lays ?? []);
   protected readonly current = computed<PlannedLay | null>(() => this.lays().find((lay) => lay.key === this.#chosen()) ?? this.lays()[0] ?? null);
@@ -198,6 +210,41 @@ export class LayStation {
     this.#useOtherwise('Washed first', ({ washed: _before, ...use }) => (washed ? { ...use, washed } : use));
   }
 
+  /** Whether welts on the bias are cut from the cloth of this lay, so that it can be asked how. */
+  protected readonly biased = computed(() => this.current()?.request.items.some(({ id }) => id.startsWith('bias')) ?? false);
+
+  protected setBias(way: string): void {
+    this.#useOtherwise('Bias strips', ({ bias: _before, ...use }) => (way === 'block' ? use : { ...use, bias: way as NonNullable<ClothUse['bias']> }));
+  }
+
+  protected setThorough(thorough: boolean): void {
+    this.store.edit('How long lays are looked for', ({ lays: _before, ...job }) => (thorough ? { ...job, lays: 'thorough' as const } : job));
+  }
+
+  /** The lay in other ways; what is taken is one step of undo. */
+  protected async compare(): Promise<void> {
+    const use = this.use();
+    if (!use) return;
+    const data: CompareLaysData = { store: this.store, use };
+    const taken = await this.#dialogs.open<Job | null, CompareLaysData>(async () => (await import('./compare-lays-dialog')).CompareLaysDialog, {
+      data,
+      labelledBy: 'lays-title',
+    });
+    if (!taken) return;
+    this.store.edit('The lay otherwise', () => taken);
+    this.picked.set(null);
+  }
+
+  /** The whole lay as a file, full size, pieces in the order in which they are cut. */
+  protected async save(ending: string): Promise<void> {
+    const [lay, answer] = [this.current(), this.#shown()];
+    if (!lay || !answer) return;
+    const { LAY_FORMATS } = await import('@yardland/core/format/whole-lay');
+    const drawing = wholeLay(lay, answer, (placement) => `${this.#pieceWords(placement.item)}, copy ${placement.copy + 1}`);
+    const text = LAY_FORMATS.find((format) => format.ending === ending)?.write(drawing);
+    if (text) saveFile(text, `${this.store.job()?.name ?? 'lay'} ${drawing.title}`, ending);
+  }
+
   protected setLying(value: string): void {
     this.#useOtherwise('How the cloth lies', (use) => ({ ...use, railroaded: value === 'railroad' }));
   }
@@ -207,16 +254,9 @@ export class LayStation {
     const [here, before] = [this.use(), this.store.job()];
     if (!here || !before) return;
     const name = clothName(here);
-    const changed = (use: ClothUse): ClothUse => (clothName(use) === name ? change(use) : use);
-    this.store.edit(label, (job) => ({
-      ...job,
-      cloth: changed(job.cloth),
-      cushions: job.cushions.map((cushion) =>
-        cushion.slots ? { ...cushion, slots: Object.fromEntries(Object.entries(cushion.slots).map(([slot, use]) => [slot, changed(use)])) as Slots } : cushion,
-      ),
-    }));
+    this.store.edit(label, (job) => withClothUse(job, name, change));
     // The lay on show stays the one on this cloth, under its new name.
-    this.#chosen.set(clothLayKey(change(here), changed(before.cloth)));
+    this.#chosen.set(clothLayKey(change(here), withClothUse(before, name, change).cloth));
   }
 
   #subjectWords(subject: LaySubject): string {

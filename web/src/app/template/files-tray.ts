@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { saveFile } from '../shared/save-file';
 import { Icon } from '../shared/icon';
 import { fullSize, outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type FullSize, type Issue } from '@yardland/core';
 import { JobStore } from '../job/job-store';
@@ -125,12 +126,7 @@ export class FilesTray {
     const name = [this.store.cushion()?.name ?? 'outline', ...(found?.piece ? [found.words] : [])].join(' ');
     const text = found && formatOf(`x.${ending}`)?.write?.(found.outline, name);
     if (!text) return;
-    const address = URL.createObjectURL(new Blob([text], { type: 'application/octet-stream' }));
-    const link = document.createElement('a');
-    link.href = address;
-    link.download = `${name.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'outline'}.${ending}`;
-    link.click();
-    URL.revokeObjectURL(address);
+    saveFile(text, name, ending);
   }
 
   #found(): FullSize | null {

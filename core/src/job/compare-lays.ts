@@ -1,0 +1,177 @@
+import { BIAS_WAYS, type BiasWay } from '../cover/parts/bias';
+import { constructionOf } from '../cover/list';
+import type { LayAnswer } from '../lay/contract';
+import type { Shop } from '../shop/shop';
+import type { UnitSystem } from '../units/length';
+import type { TrialProgress } from './advice';
+import type { Solved } from './answers';
+import { clothName, clothUse } from './cloths';
+import type { ClothUse, Cushion, Job } from './document';
+import { clothLayKey } from './lays';
+import { plan, type Plan } from './plan';
+import { solve } from './solve';
+
+/** One other way to lay the same set on a cloth. */
+export type LayWay =
+  | { readonly kind: 'as-it-is' }
+  | { readonly kind: 'turned' }
+  | { readonly kind: 'width'; readonly widthMm: number }
+  | { readonly kind: 'bias'; readonly way: BiasWay }
+  | { readonly kind: 'straight-welt' }
+  | { readonly kind: 'boxing'; readonly strips: 'across' | 'along' }
+  | { readonly kind: 'one-by-one' };
+
+/** A way with what it takes, each a real lay. */
+export interface LayCompared {
+  readonly way: LayWay;
+  /** The job as it would be; null where it is only about the order of cutting. */
+  readonly job: Job | null;
+  /** Length laid, mm, and bought, mm; of one by one all lengths together. */
+  readonly laidMm: number;
+  readonly buyMm: number | null;
+  readonly use: number;
+  /** Joins in the welts. */
+  readonly joins: number;
+  /** Pieces that found no place. */
+  readonly unplaced: number;
+}
+
+/** Widths that cloth is commonly sold in, over the selvedges, mm. */
+const USUAL_WIDTHS: Readonly<Record<UnitSystem, readonly number[]>> = { metric: [1200, 1370, 1400, 1500], inch: [48, 54, 60].map((inch) => inch * 25.4) };
+/** Widths nearer than this are one, mm. */
+const SAME_WIDTH_MM = 6;
+
+/** The cloth changed wherever the job uses it. */
+export function withClothUse(job: Job, name: string, change: (use: ClothUse) => ClothUse): Job {
+  const changed = (use: ClothUse): ClothUse => (clothName(use) === name ? change(use) : use);
+  return {
+    ...job,
+    cloth: changed(job.cloth),
+    cushions: job.cushions.map((cushion) =>
+      cushion.slots
+        ? { ...cushion, slots: Object.fromEntries(Object.entries(cushion.slots).map(([slot, use]) => [slot, changed(use)])) as NonNullable<Cushion['slots']> }
+        : cushion,
+    ),
+  };
+}
+
+/** A choice made otherwise in every cushion whose construction has it. */
+function withChoice(job: Job, key: string, value: string, wanted: (cushion: Cushion) => boolean): Job {
+  return {
+    ...job,
+    cushions: job.cushions.map((cushion) =>
+      wanted(cushion) && constructionOf(cushion.construction).fields.some((field) => field.key === key)
+        ? { ...cushion, construction: { ...cushion.construction, [key]: value } as Cushion['construction'] }
+        : cushion,
+    ),
+  };
+}
+
+const choiceOf = ({ construction }: Cushion, key: string): unknown => (construction as Readonly<Record<string, unknown>>)[key];
+
+interface Tried {
+  readonly way: LayWay;
+  readonly job: Job;
+  /** The cloth as it is used then. */
+  readonly use: ClothUse;
+}
+
+/** Every way worth trying for one cloth of a job, the one that stands first. */
+export function layWays(before: Plan, use: ClothUse): readonly Tried[] {
+  const { job } = before;
+  const name = clothName(use);
+  const of = (slot: 'welt' | 'boxing', cushion: Cushion): boolean => clothName(clothUse(slot, job, cushion)) === name;
+  const biased = before.cushions.some(
+    ({ pieces, source }) => of('welt', source) && pieces.some(({ grain, material }) => grain === 'bias' && material.kind === 'cloth'),
+  );
+  const strips = job.cushions.some((cushion) => of('boxing', cushion) && choiceOf(cushion, 'strips') === 'along') ? 'across' : 'along';
+  const used = (way: LayWay, as: ClothUse): Tried => ({ way, job: withClothUse(job, name, () => as), use: as });
+  const { bias: now = 'block', ...plain } = use;
+  const ways: Tried[] = [
+    { way: { kind: 'as-it-is' }, job, use },
+    used({ kind: 'turned' }, { ...use, railroaded: !use.railroaded }),
+    ...USUAL_WIDTHS[job.units]
+      .filter((widthMm) => Math.abs(widthMm - use.widthMm) > SAME_WIDTH_MM)
+      .map((widthMm) => used({ kind: 'width', widthMm }, { ...use, widthMm })),
+    ...(biased ? BIAS_WAYS.filter((way) => way !== now).map((way) => used({ kind: 'bias', way }, way === 'block' ? plain : { ...use, bias: way })) : []),
+    {
+      way: { kind: 'straight-welt' },
+      job: withChoice(job, 'weltCut', 'straight', (cushion) => biased && of('welt', cushion) && choiceOf(cushion, 'edge') === 'welt'),
+      use,
+    },
+    { way: { kind: 'boxing', strips }, job: withChoice(job, 'strips', strips, (cushion) => of('boxing', cushion)), use },
+  ];
+  // A way that changes nothing of this job is none.
+  const seen = new Set<string>();
+  return ways.filter((one) => {
+    const content = JSON.stringify(one.job);
+    return !seen.has(content) && seen.add(content);
+  });
+}
+
+/** The plan of a job with one of its lays answered, and that answer; null when the job has no such lay. */
+function laidOn(job: Job, shop: Shop, key: string): { made: Plan; answer: LayAnswer } | null {
+  let known: Solved = {};
+  let made = plan(job, shop);
+  for (;;) {
+    const wanted = made.wanted.filter((one) => !('key' in one) || one.key === key);
+    if (wanted.length === 0) break;
+    known = { ...known, ...Object.fromEntries(wanted.map(({ hash, request }) => [hash, solve(request)])) };
+    made = plan(job, shop, known, made);
+  }
+  const answer = made.lays.find((lay) => lay.key === key)?.answer;
+  return answer ? { made, answer } : null;
+}
+
+function joinsIn({ cushions }: Plan): number {
+  return cushions.reduce((sum, { pieces, source }) => {
+    const joins = pieces
+      .filter(({ role }) => role === 'welt')
+      .reduce((all, piece) => all + piece.joins * (piece.grain === 'bias' ? piece.countPerCushion : 1), 0);
+    return sum + source.quantity * joins;
+  }, 0);
+}
+
+function compared({ way, job, use }: Tried, shop: Shop): LayCompared | null {
+  const key = clothLayKey(use, job.cloth);
+  const laid = laidOn(job, shop, key);
+  if (!laid) return null;
+  const { made, answer } = laid;
+  const line = made.buy.find(({ layKey }) => layKey === key);
+  return { way, job, laidMm: answer.lengthMm, buyMm: line?.amount?.value ?? null, use: answer.use, joins: joinsIn(made), unplaced: answer.unplaced.length };
+}
+
+/** Each cushion laid by itself, as it is cut when one is made after another: all lengths together. */
+function oneByOne(job: Job, use: ClothUse, shop: Shop): LayCompared | null {
+  const rows = job.cushions.flatMap((cushion) => {
+    const alone = { ...job, cushions: [cushion] };
+    const row = compared({ way: { kind: 'one-by-one' }, job: alone, use }, shop);
+    return row ? [row] : [];
+  });
+  if (rows.length < 2) return null;
+  const laidMm = rows.reduce((sum, row) => sum + row.laidMm, 0);
+  return {
+    way: { kind: 'one-by-one' },
+    job: null,
+    laidMm,
+    buyMm: rows.reduce<number | null>((sum, row) => (sum === null || row.buyMm === null ? null : sum + row.buyMm), 0),
+    use: rows.reduce((sum, row) => sum + row.use * row.laidMm, 0) / laidMm,
+    joins: rows.reduce((sum, row) => sum + row.joins, 0),
+    unplaced: rows.reduce((sum, row) => sum + row.unplaced, 0),
+  };
+}
+
+/** The set on one cloth in every way that might take less, each really laid. Yields after each. */
+export function* compareLays(job: Job, use: ClothUse, shop: Shop): Generator<TrialProgress, LayCompared[]> {
+  const ways = layWays(plan(job, shop), use);
+  const of = ways.length + 1;
+  const rows: LayCompared[] = [];
+  yield { done: 0, of };
+  for (const [done, way] of ways.entries()) {
+    const row = compared(way, shop);
+    if (row) rows.push(row);
+    yield { done: done + 1, of };
+  }
+  const alone = oneByOne(job, use, shop);
+  return alone ? [...rows, alone] : rows;
+}
