@@ -4,7 +4,7 @@ import { expect, test } from '../support/bench';
 test('a boxed cover is made in panels with a ridge, closed by hand, welted with a flange, and its ticket follows', async ({ shop, page }) => {
   await shop.openJob('Reading corner');
   await shop.goTo('Cover');
-  const [wide] = await shop.size('Finished');
+  await shop.expectSize('Finished', '1 900 millimetres', '800 millimetres', '120 millimetres');
   await shop.turn('Boxing', 'panels');
   await expect(shop.piece('front panel')).toBeVisible();
   await expect(shop.piece('left panel')).toBeVisible();
@@ -18,7 +18,7 @@ test('a boxed cover is made in panels with a ridge, closed by hand, welted with 
   await expect(shop.ticket().getByRole('rowheader', { name: 'Sewn', exact: true })).toBeVisible();
   await shop.turn('Welt on', 'top only');
   await expect(shop.ticket()).toContainText('welted on top, panels');
-  expect((await shop.size('Finished'))[0]).toBe(wide);
+  await shop.expectSize('Finished', '1 900 millimetres', '800 millimetres', '120 millimetres');
 
   await shop.tray().getByText('Closing', { exact: true }).click();
   await shop.turn('Closed with', 'by hand');

@@ -74,9 +74,10 @@ export class Shop {
     await (await this.control(ChoiceHarness.called(label))).choose(name);
   }
 
-  /** Chooses in the tray, between a few side by side. */
+  /** Chooses in the tray, between a few side by side, and sees that it was taken. */
   async turn(label: string, name: string): Promise<void> {
     await (await this.control(SwitchHarness.called(label))).choose(name);
+    await expect.poll(async () => (await this.control(SwitchHarness.called(label))).chosen(), { message: `${label}: ${name}` }).toBe(name);
   }
 
   /** Ticks a box of the tray, or takes its tick off. */

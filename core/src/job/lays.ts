@@ -36,9 +36,9 @@ export interface PlannedLay extends WantedLay {
 }
 
 /** Places looked for in one lay: so many for each piece, within limits. */
-const MOVES_A_PIECE = 60;
+const MOVES_A_PIECE = 90;
 const MOVES_LEAST = 200;
-const MOVES_MOST = 2400;
+const MOVES_MOST = 3600;
 /** So many times as many where the job asks for it: the last few parts in a hundred take their time. */
 const THOROUGH = 10;
 

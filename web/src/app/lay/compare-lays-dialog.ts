@@ -32,6 +32,9 @@ const BIAS_WORDS = {
   tube: 'Bias from a tube, cut round and round',
 } as const;
 
+/** Lengths nearer than this are the same, mm. */
+const SAME_MM = 5;
+
 /** One cloth's lay in other ways, each really laid; one is taken with its number key, or by its button. */
 @Component({
   selector: 'yl-compare-lays-dialog',
@@ -64,7 +67,7 @@ const BIAS_WORDS = {
                 <th scope="row">
                   <b>{{ row.key }}</b> {{ row.words }}
                   @if (row.missing) {
-                    <small class="text-bad">{{ row.missing }} pieces find no place</small>
+                    <small class="text-error font-semibold">{{ row.missing }} pieces find no place</small>
                   }
                 </th>
                 <td [class.font-bold]="row.shortest">{{ row.laid }}</td>
@@ -110,7 +113,7 @@ export class CompareLaysDialog {
         words: this.#wayWords(row.way),
         laid: formatRun(row.laidMm, units),
         buy: row.buyMm === null ? '—' : formatRun(row.buyMm, units),
-        against: i === 0 ? '' : `${more < 0 ? '−' : '+'} ${formatRun(Math.abs(more), units)}`,
+        against: i === 0 ? '' : row.unplaced ? '—' : Math.abs(more) < SAME_MM ? 'the same' : `${more < 0 ? '−' : '+'} ${formatRun(Math.abs(more), units)}`,
         use: `${formatNumber(row.use * 100)} %`,
         joins: String(row.joins),
         missing: row.unplaced,

@@ -7,6 +7,7 @@ import {
   formatNumber,
   formatRun,
   placed,
+  polygonArea,
   withClothUse,
   type ClothUse,
   type Job,
@@ -120,7 +121,8 @@ export class LayStation {
             dy: 4,
             text: words,
             short: words.split(' ')[0] ?? '',
-            within: widest,
+            // Of a slanted strip as much as it is wide on average: words have no more room on it.
+            within: Math.abs(polygonArea(part)) / Math.max(1, box.maxY - box.minY),
             tall: box.maxY - box.minY,
             anchor: 'middle',
             look: 'onpiece',

@@ -1,0 +1,36 @@
+import fs from 'node:fs';
+import { expect, test } from '../support/bench';
+
+test('a lay is compared with others, a way is taken, looked at longer, and saved full size in cutting order', async ({ shop, page }) => {
+  await shop.openJob('Conductor’s chair');
+  await shop.goTo('Lay');
+  await page.getByRole('button', { name: 'Compare lays' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Compare lays' });
+  await expect(dialog.getByRole('row', { name: /As it is now/ })).toContainText('in hand', { timeout: 60_000 });
+  const across = dialog.getByRole('row', { name: /selvedge to selvedge/ });
+  const laid = await across.getByRole('cell').first().innerText();
+  await shop.expectAccessible();
+  await across.getByRole('button', { name: /^Take/ }).click();
+  await expect(dialog).toBeHidden();
+  // What the table said is what the lay now takes.
+  await expect(shop.tray()).toContainText(`${laid} laid`, { timeout: 60_000 });
+  await page.keyboard.press('Control+z');
+  await expect(shop.tray()).not.toContainText(`${laid} laid`, { timeout: 60_000 });
+
+  await shop.choose('Bias strips', 'a tube, cut round');
+  await shop.tick('look ten times as long');
+  await expect(page.getByRole('button', { name: 'Stop, keep the best' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop, keep the best' }).click();
+  await expect(shop.tray()).toContainText('Stopped by hand');
+  await shop.expectAccessible();
+
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the lay as DXF' }).click()]);
+  expect(download.suggestedFilename()).toMatch(/^conductor-s-chair-.*\.dxf$/);
+  const text = fs.readFileSync(await download.path(), 'utf8');
+  // The material’s edge, then the pieces: strips come first.
+  expect(text).toContain('\nMATERIAL\n');
+  const names = [...text.matchAll(/\nTEXT\n8\nTEXT\n(?:.*\n){6}1\n(.*)\n/g)].map(([, name]) => name ?? '');
+  expect(names.length).toBeGreaterThan(10);
+  expect(names[0]).toMatch(/^1 .*(boxing|band|plaque|strip|welt)/);
+  await shop.saved();
+});
