@@ -49,8 +49,8 @@ const SUITES = [
   ['browser journeys', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], playwright],
 ];
 
-/** Checks that only read: two of them share the machine. The others want it, or its browser, for themselves. */
-const READING = SUITES.filter(([name]) => /^(lint|format|types|directions)/.test(name));
+/** Suites that share the machine, two at a time. The others want it, and its browser, for themselves. */
+const SHARING = SUITES.filter(([name]) => /^(lint|format|types|directions|core specs|server)/.test(name));
 
 let [passed, failed] = [0, 0];
 const lines = new Map();
@@ -64,13 +64,14 @@ async function run([name, args, read]) {
   lines.set(name, `${bad ? 'FAILED' : 'ok    '} ${name}: ${good} passed, ${bad} failed (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
 }
 
-const waiting = [...READING];
+// The longest first, so that the short ones fill up the time beside them.
+const waiting = [...SHARING].reverse();
 await Promise.all(
   [1, 2].map(async () => {
     for (let next = waiting.shift(); next; next = waiting.shift()) await run(next);
   }),
 );
-for (const suite of SUITES.filter((one) => !READING.includes(one))) {
+for (const suite of SUITES.filter((one) => !SHARING.includes(one))) {
   if (suite[0] === 'browser journeys') ensureBuilt();
   await run(suite);
 }

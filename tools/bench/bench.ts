@@ -5,6 +5,7 @@ import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { coreRows } from './core-rows';
 import { dragRows } from './drag-rows';
+import { layRows } from './lay-rows';
 import { rowOf, table, type Row } from './measure';
 import { serverRows } from './server-rows';
 
@@ -35,7 +36,7 @@ function firstLoad(): Row[] {
   ];
 }
 
-const rows = [...coreRows(root), ...(await serverRows(root)), ...firstLoad(), ...(await dragRows())];
+const rows = [...coreRows(root), ...layRows(root), ...(await serverRows(root)), ...firstLoad(), ...(await dragRows())];
 const text = `# Measured
 
 Made by \`npm run bench\` on ${os.availableParallelism()} cores (${os.cpus()[0]?.model.trim() ?? 'unknown'}), Node ${process.versions.node}, ${new Date().toISOString().slice(0, 10)}.

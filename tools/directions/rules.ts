@@ -37,7 +37,7 @@ const WORKSPACES: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Packages, or parts of them, that the core may use; everything that touches a screen, a disk or a clock stays outside. */
-const CORE_PACKAGES = new Set(['zod', 'clipper2-ts/dist/Offset.js', 'papaparse', 'saxes', 'svgpath']);
+const CORE_PACKAGES = new Set(['zod', 'clipper2-ts/dist/Offset.js', 'earcut', 'papaparse', 'saxes', 'svgpath']);
 const CORE_SPEC_PACKAGES = new Set([...CORE_PACKAGES, 'fast-check']);
 
 export interface Import {

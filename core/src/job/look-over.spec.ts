@@ -78,7 +78,7 @@ describe('lots', () => {
   const withLots = (lots: readonly { lot: string; thicknessMm: number; sheets: number }[]) => {
     const { document } = demoShop();
     const shop = openShop({ ...document, grades: document.grades.map((grade) => (grade.id === 'wren-28' ? { ...grade, lots: [...lots] } : grade)) });
-    const job = sampleJob([sampleCushion({ quantity: 24 })]);
+    const job = sampleJob([sampleCushion({ quantity: 18 })]);
     return planSolved(job, shop);
   };
   const sheets = withLots([]).lays.find((lay) => lay.subject.kind === 'foam')?.answer?.sheets ?? 0;
