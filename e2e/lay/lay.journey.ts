@@ -34,3 +34,40 @@ test('a lay is compared with others, a way is taken, looked at longer, and saved
   expect(names[0]).toMatch(/^1 .*(boxing|band|plaque|strip|welt)/);
   await shop.saved();
 });
+
+test('a piece is moved by keys and by hand, stays where it is put over a reload, and is unpinned, all undone', async ({ shop, page }) => {
+  await shop.openJob('Conductor’s chair');
+  await shop.goTo('Lay');
+  await expect(shop.tray()).toContainText('laid', { timeout: 60_000 });
+  await page
+    .getByRole('button', { name: /plate.*copy 1/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Pin it here' }).click();
+  await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeVisible();
+  const knob = page.getByRole('button', { name: /^Move .*plate/ });
+  await knob.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(shop.tray()).toContainText('laid', { timeout: 60_000 });
+  await expect(knob).toBeFocused();
+  await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeVisible();
+  // By hand, a good way along the roll.
+  const box = (await knob.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 120, box.y + 10, { steps: 6 });
+  await page.mouse.up();
+  await expect(shop.tray()).toContainText('laid', { timeout: 60_000 });
+  await shop.expectAccessible();
+  await shop.saved();
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeVisible();
+  await page.getByRole('button', { name: 'Unpin all (1)' }).click();
+  await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeVisible();
+  await page.keyboard.press('Control+Shift+z');
+  await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeHidden();
+  await shop.saved();
+});

@@ -105,6 +105,17 @@ export const clothUseSchema = z.strictObject({
 });
 export type ClothUse = z.infer<typeof clothUseSchema>;
 
+/** A piece put by hand: which copy of which piece, on which lay and sheet, turned and moved so. */
+export const pinSchema = z.strictObject({
+  lay: z.string().min(1).max(60),
+  item: z.string().min(1).max(120),
+  copy: z.int().min(0).max(9999),
+  sheet: z.int().min(0).max(999),
+  x: z.number().min(-1e6).max(1e6),
+  y: z.number().min(-1e6).max(1e6),
+  turn: z.number().min(0).max(360),
+});
+
 export const cushionSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   quantity: z.int().min(1).max(500),
@@ -189,6 +200,8 @@ export const jobSchema = z.strictObject({
   cushions: z.array(cushionSchema).min(1).max(100),
   /** The rolls of wadding that its wraps and pads come off, by id; absent: whichever of the shop's is nearest in loft, out of doors an open one. */
   waddings: z.array(z.string().min(1).max(60)).min(1).max(20).optional(),
+  /** Pieces that a person has put somewhere on a lay, by the lay's key; the rest is laid round them. */
+  pins: z.array(pinSchema).max(500).optional(),
   /** Lays are looked for ten times as long. */
   lays: z.enum(['thorough']).optional(),
   /** Salvaged zips of the shop that are set aside for it, by id. */

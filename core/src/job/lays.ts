@@ -59,19 +59,20 @@ function itemOf(index: number, cut: Cut, turns: readonly number[]): NamedItem {
 }
 
 function wanted(job: Job, key: string, subject: LaySubject, material: LayMaterial, gapMm: number, named: readonly NamedItem[]): WantedLay {
+  const items = named.map(({ item }) => item);
   const longer = job.lays === 'thorough' ? THOROUGH : 1;
   const pieces = named.reduce((sum, { item }) => sum + item.count, 0);
   const request: LayRequest = {
     format: 'yardland/lay-request@2',
     material,
     gapMm,
-    items: named.map(({ item }) => item),
-    pins: [],
+    items,
+    pins: (job.pins ?? []).filter(({ lay, item }) => lay === key && items.some(({ id }) => id === item)).map(({ lay: _lay, ...pin }) => pin),
     seed: 1,
     moves: longer * Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces)),
   };
   const content = named.map(({ item, hash }) => [item.id, item.turns, hash]);
-  return { hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.moves, content])), key, subject, request };
+  return { hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.moves, request.pins, content])), key, subject, request };
 }
 
 /** Cloth for all bias strips of one cloth, strips of like width together. */

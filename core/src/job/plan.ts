@@ -84,6 +84,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
     previous.job.units === job.units &&
     previous.job.cloth === job.cloth &&
     previous.job.waddings === job.waddings &&
+    previous.job.pins === job.pins &&
     previous.job.lays === job.lays;
   const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const answers = answersIn(solved);

@@ -25,16 +25,22 @@ export function solve(request: HeavyRequest): HeavyAnswer {
   }
 }
 
-/** The plan of a job with everything heavy answered: what shapes the pieces first, then their lays. `answer` may work elsewhere. */
-export async function planWith(job: Job, shop: Shop, answer: (hash: string, request: HeavyRequest) => Promise<HeavyAnswer>): Promise<Plan> {
+/** The plan of a job with everything heavy answered: what shapes the pieces first, then, where they are wanted, their lays. `answer` may work elsewhere. */
+export async function planWith(
+  job: Job,
+  shop: Shop,
+  answer: (hash: string, request: HeavyRequest) => Promise<HeavyAnswer>,
+  upTo: 'shapes' | 'lays' = 'lays',
+): Promise<Plan> {
   let known: Solved = {};
   let made = plan(job, shop);
-  while (made.wanted.length) {
-    const answers = await Promise.all(made.wanted.map(async ({ hash, request }) => [hash, await answer(hash, request)] as const));
+  for (;;) {
+    const wanted = made.wanted.filter(({ request }) => upTo === 'lays' || request.format !== 'yardland/lay-request@2');
+    if (wanted.length === 0) return made;
+    const answers = await Promise.all(wanted.map(async ({ hash, request }) => [hash, await answer(hash, request)] as const));
     known = { ...known, ...Object.fromEntries(answers) };
     made = plan(job, shop, known, made);
   }
-  return made;
 }
 
 /** The same, here and now. */

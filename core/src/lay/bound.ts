@@ -38,6 +38,18 @@ interface Slab {
   readonly heightMm: number;
 }
 
+/** A piece is known in so many slabs at most: of finer ones neighbours are taken together, at the least height of them. */
+const MOST_SLABS = 240;
+
+function fewer(slabs: readonly Slab[]): Slab[] {
+  const together = Math.ceil(slabs.length / MOST_SLABS);
+  if (together <= 1) return [...slabs];
+  return Array.from({ length: Math.ceil(slabs.length / together) }, (_, i) => {
+    const some = slabs.slice(i * together, (i + 1) * together);
+    return { alongMm: some.reduce((sum, { alongMm }) => sum + alongMm, 0), heightMm: Math.min(...some.map(({ heightMm }) => heightMm)) };
+  });
+}
+
 /** A stretch between two corners is looked at in so many parts, each with its lower end's height. */
 const PARTS = 6;
 
@@ -81,7 +93,7 @@ export function lowerBound(items: readonly LayItem[], material: Exclude<LayMater
       const ring = turnedBy(polygon, turn);
       const box = bounds(ring);
       return {
-        slabs: slabsOf(ring).map(({ alongMm, heightMm }) => ({ alongMm, heightMm: heightMm + gapMm })),
+        slabs: fewer(slabsOf(ring)).map(({ alongMm, heightMm }) => ({ alongMm, heightMm: heightMm + gapMm })),
         along: box.maxX - box.minX,
         across: box.maxY - box.minY,
       };

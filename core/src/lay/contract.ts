@@ -38,7 +38,7 @@ export interface LayRequest {
   /** Least clear distance between two pieces: the kerf, or room for the knife. Pieces may touch the material's edges. */
   readonly gapMm: number;
   readonly items: readonly LayItem[];
-  /** Where a person has put pieces: they stay there, the rest is laid round them. */
+  /** Where a person has put pieces: they stay there, the rest is laid round them. One that is no longer legal, because it or the material has changed, does not count. */
   readonly pins: readonly Placement[];
   readonly seed: number;
   /** Places looked for at most. A count and not a time, so that the answer does not hang on the machine. */

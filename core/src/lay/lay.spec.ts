@@ -8,6 +8,7 @@ import { perfectCut } from '../testing/perfect-cut';
 import { placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest, type Placement } from './contract';
 import { layEngine, solveLay } from './engine/engine';
 import { lowerBound } from './bound';
+import { nearestPlace, pinsThatHold } from './pins';
 import { validateLay } from './validate';
 
 /** A box `w` across and `h` along the material. */
@@ -160,6 +161,26 @@ describe('the lay', () => {
     const answer = solveLay(asked);
     expect(validateLay(asked, answer)).toEqual([]);
     expect(answer.placements.find(({ item, copy }) => item === 'a' && copy === 2)).toEqual(pins[0]);
+  });
+
+  it('takes a piece where a person puts it: clear of other pins, at the contact that is near, and not at all where there is no room', () => {
+    const ground = request([piece('a', 410, 390, 5, [0]), piece('b', 260, 610, 4)]);
+    const lie = (item: string, copy: number, x: number, y: number, turn = 0): Placement => ({ item, copy, sheet: 0, x, y, turn });
+    // Boxes have their corner at the origin. By the edge: within 12 mm of it, it is meant.
+    expect(nearestPlace(ground, [], lie('a', 0, 5, 900))).toEqual(lie('a', 0, 0, 900));
+    expect(nearestPlace(ground, [], lie('a', 0, -50, 2000))).toEqual(lie('a', 0, 0, 1350 - 410));
+    expect(nearestPlace(ground, [], lie('a', 0, 300, 500))).toEqual(lie('a', 0, 300, 500));
+    // On another pin: the nearest way off it is along, 390 and the gap of 3 on.
+    const first = lie('a', 0, 0, 0);
+    expect(nearestPlace(ground, [first], lie('a', 1, 350, 20))).toEqual(lie('a', 1, 393, 20));
+    expect(nearestPlace(ground, [first], lie('a', 1, 350, 8))).toEqual(lie('a', 1, 393, 0));
+    // A turn it may not have, and a piece that is not there.
+    expect(nearestPlace(ground, [], lie('a', 0, 0, 0, 90))).toBeNull();
+    expect(nearestPlace(ground, [], lie('z', 0, 0, 0))).toBeNull();
+    // A sheet that a pin fills.
+    const sheet = { ...ground, material: { kind: 'sheet', widthMm: 500, lengthMm: 500 } as const };
+    expect(nearestPlace(sheet, [first], lie('a', 1, 50, 50))).toBeNull();
+    expect(pinsThatHold(ground, [first, lie('a', 1, 100, 100), lie('b', 0, 500, 0), lie('b', 9, 0, 700)])).toEqual([first, lie('b', 0, 500, 0)]);
   });
 
   it('keeps to a hide and off its flaws, and says what found no place', () => {

@@ -4,4 +4,5 @@ export * from './contract';
 export * from './cut-order';
 export * from './engine/engine';
 export * from './lay-file';
+export * from './pins';
 export * from './validate';

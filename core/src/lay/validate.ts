@@ -3,7 +3,7 @@ import { overlapArea } from '../geometry/overlap';
 import type { Point } from '../geometry/point';
 import { polygonArea, polygonGap } from '../geometry/polygon';
 import { issue, type Issue } from '../kernel/issue';
-import { boxOf, placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest } from './contract';
+import { boxOf, placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest, type Placement } from './contract';
 
 /** Pieces may come nearer than the gap by this, mm: double-precision noise, not a rule. */
 const NOISE_MM = 1e-3;
@@ -53,13 +53,28 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
     // Left out is only what fits on nothing: an item that would go in by itself was dropped. A hide may be full.
     if (without && material.kind !== 'hide' && fitsAlone(item, material)) problems.push(issue('error', 'lay-left-out', '', { piece: item.id }));
   }
-  for (const pin of request.pins) {
+  for (const pin of legalPins(request)) {
     const found = answer.placements.find(({ item, copy }) => item === pin.item && copy === pin.copy);
-    if (found && (found.x !== pin.x || found.y !== pin.y || found.turn !== pin.turn || found.sheet !== pin.sheet))
+    const off = found ? Math.max(Math.abs(found.x - pin.x), Math.abs(found.y - pin.y)) : 0;
+    if (found && (off > NOISE_MM || found.turn !== pin.turn || found.sheet !== pin.sheet))
       problems.push(issue('error', 'lay-pin-moved', '', { piece: `${pin.item} ${pin.copy + 1}` }));
   }
   problems.push(...tooNear(laid, request.gapMm));
   return problems;
+}
+
+/** The pins that count beyond doubt: in a turn their piece may have, inside the material, clear of the pins before them by a little more than they must be. */
+function legalPins({ items, pins, material, gapMm }: LayRequest): Placement[] {
+  const held: Laid[] = [];
+  return pins.filter((pin) => {
+    const item = items.find(({ id }) => id === pin.item);
+    if (!item?.turns.includes(pin.turn) || pin.copy >= item.count) return false;
+    const laid: Laid = { label: `${pin.item} ${pin.copy + 1}`, sheet: pin.sheet, polygon: placed(item.polygon, pin) };
+    const again = held.some(({ label }) => label === laid.label);
+    if (again || outsideBy(laid.polygon, material, boxOf(material)) > 0 || tooNear([...held, laid], gapMm + 2 * NOISE_MM).length) return false;
+    held.push(laid);
+    return true;
+  });
 }
 
 /** How far a piece reaches beyond the material's box, mm; on a hide also the side of what lies off it or on a flaw, as a square. */

@@ -15,6 +15,11 @@ export class Solver {
     return planWith(job, shop, (hash, request) => this.#answer(hash, request));
   }
 
+  /** The plan with its crowns, so that every piece has its shape; nothing of it is laid. */
+  shaped(job: Job, shop: Shop): Promise<Plan> {
+    return planWith(job, shop, (hash, request) => this.#answer(hash, request), 'shapes');
+  }
+
   async #answer(hash: string, request: HeavyRequest): Promise<HeavyAnswer> {
     const known = this.#answers.get(hash);
     if (known) return known;

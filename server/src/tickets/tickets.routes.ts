@@ -25,7 +25,7 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, solver: Solver): 
     const { paper = 'a4', size = 'given', piece, rollWidthMm } = check(templatePrintQuerySchema, request.query, readWith);
     const { job } = jobs.read(request.params.id);
     // Solved first: a plate that is domed for its crown, or a pad, is what it is only then.
-    const one = (await solver.plan(job, shops.read())).cushions[Number(request.params.cushion) - 1];
+    const one = (await solver.shaped(job, shops.read())).cushions[Number(request.params.cushion) - 1];
     if (!one) throw notFound('cushion');
     const found = fullSize(one, size, piece ?? null);
     if (!found && piece !== undefined && one.state === 'planned') throw notFound('piece');

@@ -77,6 +77,8 @@ const PANEL_REACH_MM = 1e6;
  */
 export class Arrangement {
   readonly places: (Place | null)[];
+  /** The panels' numbers. */
+  readonly everyPanel: readonly number[];
   readonly #weights: Float64Array;
   readonly #stride: number;
   readonly #forbidden: (Forbidden | undefined)[][] = [];
@@ -98,6 +100,7 @@ export class Arrangement {
     readonly fixed: readonly boolean[],
   ) {
     this.places = bodies.map(() => null);
+    this.everyPanel = panels.map((_, i) => i);
     this.#stride = bodies.length + panels.length;
     this.#weights = new Float64Array(bodies.length * this.#stride).fill(1);
     let next = 0;
@@ -264,8 +267,6 @@ export class Arrangement {
     }
     const blocked = this.#blockedFor(panel, i, turn);
     if (blocked) this.#near.push({ forbidden: blocked, x: 0, y: 0, weight: this.weight(i, this.bodies.length + panel) });
-    // The heaviest first: a place that costs too much is then known to early.
-    this.#near.sort((a, b) => b.weight - a.weight);
   }
 
   /** A corner of a region of some neighbour, or now and then of the panel. */

@@ -3,15 +3,18 @@ import { polygonArea } from '../../geometry/polygon';
 import { seededRandom } from '../../kernel/random';
 import { lowerBound } from '../bound';
 import type { LayAnswer, LayProgress, LayRequest, Placement } from '../contract';
+import { pinsThatHold } from '../pins';
 import { Arrangement, type Body, type Panel, type Place } from './arrangement';
 import { boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
 import { hidePanel } from './hide';
-import { COOL, separate, type Budget } from './separate';
+import { Budget, COOL, separate } from './separate';
 import { shapesOf, type Turned } from './shape';
 import { compact, copyOf, drawIn, endOf, fill, layInOrder, put, QUICK } from './strip';
 
 /** Orders in which boxes are laid before pieces are looked at as they are. */
 const BOX_TRIES = 240;
+/** More pieces than this are not laid one by one as they are: their boxes have been, and looking at each against all takes too long. */
+const ONE_BY_ONE_MOST = 150;
 /** Share of what is left of the work that goes into doing without a sheet. */
 const SHEET_SHARE = 0.4;
 
@@ -58,7 +61,7 @@ function questionOf(request: LayRequest): Question {
     unplaced,
     bound: request.material.kind === 'hide' ? 0 : lowerBound(fitting, request.material, request.gapMm),
     random: seededRandom(request.seed),
-    budget: { left: request.moves },
+    budget: new Budget(request.moves),
   };
 }
 
@@ -94,8 +97,9 @@ function answerOf(question: Question, held: Held): LayAnswer {
 
 /** Where a person put the pieces, as places; null for the others. */
 function pinsOf({ request, copies, bodies, shapes }: Question): (Place | null)[] {
+  const pins = pinsThatHold(request, request.pins);
   return copies.map(({ item, copy }, i) => {
-    const pin = request.pins.find((one) => one.item === item && one.copy === copy);
+    const pin = pins.find((one) => one.item === item && one.copy === copy);
     const turn = (shapes[(bodies[i] as Body).shape] as readonly Turned[]).findIndex((turned) => turned.turn === pin?.turn);
     return pin && turn >= 0 ? { panel: pin.sheet, turn, x: pin.x, y: pin.y } : null;
   });
@@ -124,25 +128,25 @@ function heldBy(all: Arrangement): Held {
 
 const better = (a: Held, b: Held): boolean => a.sheets < b.sheets || (a.sheets === b.sheets && a.lengthMm < b.lengthMm - 1e-6);
 
-/** The pieces laid one by one round the pinned ones, on as many sheets as that takes. */
-function laidInOrder(question: Question, ground: BoxGround, pins: readonly (Place | null)[]): Held {
-  const sheets = Math.max(1, ...pins.map((pin) => (pin?.panel ?? 0) + 1));
-  let open = largestFirst(
+/** Every piece that is not pinned, the largest first. */
+const freePieces = (question: Question, pins: readonly (Place | null)[]): number[] =>
+  largestFirst(
     question,
-    question.bodies.map((_, i) => i),
-  ).filter((i) => !pins[i]);
+    question.bodies.map((_, i) => i).filter((i) => !pins[i]),
+  );
+
+/** The pieces laid one by one round the pinned ones, on as many sheets as that takes. Yields after each. */
+function* laidInOrder(question: Question, ground: BoxGround, pins: readonly (Place | null)[]): Generator<void, Held> {
+  let open = freePieces(question, pins);
   let places: readonly (Place | null)[] = pins;
-  for (let count = sheets; ; count++) {
-    const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, count), question.random, pins.map(Boolean));
+  for (let sheets = Math.max(1, ...pins.map((pin) => (pin?.panel ?? 0) + 1)); ; sheets++) {
+    const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, sheets), question.random, pins.map(Boolean));
     put(all, places);
-    open = layInOrder(
-      all,
-      open,
-      all.panels.map((_, i) => i),
-      question.budget,
-    );
+    const before = open.length;
+    open = yield* layInOrder(all, open, all.everyPanel, question.budget);
     places = copyOf(all);
-    if (open.length === 0 || (count > sheets && open.length === question.bodies.length)) return heldBy(all);
+    // Each fits the material by itself: an empty sheet takes at least one.
+    if (open.length === 0 || open.length === before) return heldBy(all);
   }
 }
 
@@ -157,19 +161,14 @@ function* withoutSheets(question: Question, ground: BoxGround, from: Held, fixed
       all,
       best.places.map((place) => (place?.panel === last ? null : place)),
     );
-    const part: Budget = { left: question.budget.left * SHEET_SHARE };
-    question.budget.left -= part.left;
     for (const i of largestFirst(
       question,
       best.places.flatMap((place, i) => (place?.panel === last ? [i] : [])),
     ))
-      all.places[i] = all.bestPlace(
-        i,
-        QUICK,
-        Infinity,
-        all.panels.map((_, k) => k),
-      );
+      all.places[i] = all.bestPlace(i, QUICK, Infinity, all.everyPanel);
     if (all.places.includes(null)) break;
+    const part = new Budget(question.budget.left * SHEET_SHARE);
+    question.budget.left -= part.left;
     const work = separate(all, QUICK, COOL, part, question.random);
     let round = work.next();
     for (; !round.done; round = work.next()) yield best;
@@ -196,19 +195,17 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
       if (request.material.kind === 'roll' && best.lengthMm <= question.bound + 1e-6) return best;
     }
   }
-  if (fixed.includes(true) || budget.left > copies.length) {
-    const held = laidInOrder(question, ground, pins);
-    if (better(held, best)) best = held;
+  if (fixed.includes(true) || (copies.length <= ONE_BY_ONE_MOST && budget.left > copies.length)) {
+    const work = laidInOrder(question, ground, pins);
+    let step = work.next();
+    for (; !step.done; step = work.next()) if (Number.isFinite(best.lengthMm)) yield best;
+    if (better(step.value, best)) best = step.value;
     yield best;
   }
   if (request.material.kind === 'sheet') best = yield* withoutSheets(question, ground, best, fixed);
   const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, best.sheets), random, fixed);
   put(all, best.places);
-  compact(
-    all,
-    all.panels.map((_, i) => i),
-    budget,
-  );
+  compact(all, all.everyPanel, budget);
   const compacted = heldBy(all);
   if (better(compacted, best)) best = compacted;
   yield best;
@@ -235,15 +232,10 @@ function* onHide(question: Question): Generator<Held, Held> {
     pins.map((pin) => pin && { ...pin, x: pin.x - corner.minX, y: pin.y - corner.minY }),
   );
   const held = (): Held => ({ places: copyOf(all), sheets: 1, lengthMm: endOf(all, 0) });
-  const open = layInOrder(
-    all,
-    largestFirst(
-      question,
-      bodies.map((_, i) => i),
-    ).filter((i) => !pins[i]),
-    [0],
-    budget,
-  );
+  const laying = layInOrder(all, freePieces(question, pins), [0], budget);
+  let laid = laying.next();
+  for (; !laid.done; laid = laying.next()) yield held();
+  const open = laid.value;
   let best = held();
   yield best;
   const work = fill(all, open, budget, random);

@@ -21,9 +21,17 @@ const BETTER = 0.98;
 const PULLS: readonly Pull[] = [ALONG, { x: -1, y: 0.1 }, { x: 0.1, y: 1 }, { x: 0.1, y: -1 }];
 const CHANGE_PULL = 0.5;
 
+/** A place among so many pieces is one move; among more it counts for more, as it takes longer. */
+const USUAL_PIECES = 60;
+
 /** Counts the places that may still be looked for. Not a clock, so that the same question gets the same answer. */
-export interface Budget {
-  left: number;
+export class Budget {
+  constructor(public left: number) {}
+
+  /** One place was looked for among so many pieces. */
+  spend(pieces: number): void {
+    this.left -= Math.max(1, pieces / USUAL_PIECES);
+  }
 }
 
 /** Fisher and Yates. */
@@ -79,7 +87,7 @@ function weigh(all: Arrangement, found: readonly Overlap[], heat: Heat): void {
  * Yields after each round; returns whether they are apart.
  */
 export function* separate(all: Arrangement, effort: Effort, heat: Heat, budget: Budget, random: () => number): Generator<void, boolean> {
-  const panels = all.panels.map((_, i) => i);
+  const panels = all.everyPanel;
   let least = Infinity;
   let patience = PATIENCE;
   let pull = ALONG;
@@ -102,7 +110,7 @@ export function* separate(all: Arrangement, effort: Effort, heat: Heat, budget: 
       const cost = all.costOf(i);
       if (cost <= 0) continue;
       const better = all.bestPlace(i, effort, cost, panels, { pull });
-      budget.left--;
+      budget.spend(all.bodies.length);
       if (better) all.places[i] = better;
     }
     yield;

@@ -28,17 +28,20 @@ export function endOf(all: Arrangement, panel: number): number {
   return all.places.reduce((far, place, i) => (place?.panel === panel ? Math.max(far, place.x + all.turned(i, place.turn).maxX) : far), 0);
 }
 
-/** Lays pieces one after another where each reaches least far and is clear of those before. Returns those that found no place. */
-export function layInOrder(all: Arrangement, order: readonly number[], panels: readonly number[], budget: Budget): number[] {
-  return order.filter((i) => {
-    budget.left--;
+/** Lays pieces one after another where each reaches least far and is clear of those before. Yields after each; returns those that found no place. */
+export function* layInOrder(all: Arrangement, order: readonly number[], panels: readonly number[], budget: Budget): Generator<void, number[]> {
+  const without: number[] = [];
+  for (const i of order) {
+    budget.spend(all.bodies.length);
     all.places[i] = null;
     for (const panel of panels) {
       all.places[i] = all.bestPlace(i, FIRST, CLEAR, [panel]);
-      if (all.places[i]) return false;
+      if (all.places[i]) break;
     }
-    return true;
-  });
+    if (!all.places[i]) without.push(i);
+    yield;
+  }
+  return without;
 }
 
 /** Moves each piece to where it reaches less far, first those that lie first, until none does. */
@@ -47,7 +50,7 @@ export function compact(all: Arrangement, panels: readonly number[], budget: Bud
     let moved = false;
     for (const i of movable(all).sort((a, b) => all.reachOf(a) - all.reachOf(b))) {
       if (budget.left <= 0) return;
-      budget.left--;
+      budget.spend(all.bodies.length);
       const better = all.bestPlace(i, QUICK, CLEAR, panels, { reachBelow: all.reachOf(i) });
       if (!better) continue;
       all.places[i] = better;
@@ -95,7 +98,7 @@ export interface StripStep {
  */
 export function* drawIn(all: Arrangement, open: number, leastMm: number, budget: Budget, random: () => number): Generator<StripStep, StripStep> {
   const panel = all.panels[open] as Panel;
-  const panels = all.panels.map((_, i) => i);
+  const panels = all.everyPanel;
   const end = (): StripStep => ({ places: copyOf(all), lengthMm: endOf(all, open) });
   let best = end();
   // What is laid loosely is drawn in by a lot at once.
@@ -109,7 +112,7 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
     for (const i of movable(all).filter((one) => !all.inside(one))) {
       all.places[i] = null;
       all.places[i] = all.bestPlace(i, QUICK, Infinity, panels);
-      budget.left--;
+      budget.spend(all.bodies.length);
     }
     // Too short for a piece in every turn: there is no better.
     if (all.places.includes(null)) break;
@@ -140,7 +143,7 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
  * Yields after each round whether there is a new best: `all` is then free of overlap. Ends when all are in or the work is used up.
  */
 export function* fill(all: Arrangement, open: readonly number[], budget: Budget, random: () => number): Generator<boolean, void> {
-  const panels = all.panels.map((_, i) => i);
+  const panels = all.everyPanel;
   let waiting = [...open];
   while (waiting.length && budget.left > 0) {
     const before = budget.left;
@@ -149,7 +152,7 @@ export function* fill(all: Arrangement, open: readonly number[], budget: Budget,
       const kept = copyOf(all);
       compact(all, panels, budget);
       all.places[i] = all.bestPlace(i, FIRST, Infinity, panels);
-      budget.left--;
+      budget.spend(all.bodies.length);
       let apart = false;
       if (all.places[i]) {
         const work = separate(all, QUICK, COOL, budget, random);

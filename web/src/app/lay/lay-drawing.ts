@@ -94,6 +94,27 @@ export function widthOf(points: readonly Point[]): number {
   return box.maxX - box.minX;
 }
 
+/** A piece moved over the table from one place to another, as it then lies on its material; null where there is no material under it. */
+export function movedOver(bands: readonly Band[], placement: Placement, from: Point, to: Point): Placement | null {
+  const on = (p: Point): Band | undefined =>
+    bands.find(({ x, y, width, length }) => p.x >= x && p.x <= x + length && p.y <= y && p.y >= y - width) ??
+    [...bands].sort((a, b) => awayFrom(a, p) - awayFrom(b, p))[0];
+  const [before, after] = [on(from), on(to)];
+  if (!before || !after) return null;
+  const along = (band: Band, p: Point): number => p.x - band.x + band.from;
+  return {
+    ...placement,
+    sheet: after.sheet ?? placement.sheet,
+    x: placement.x + along(after, to) - along(before, from),
+    y: placement.y + (to.y - after.y + after.width) - (from.y - before.y + before.width),
+  };
+}
+
+/** How far a point is from a band, mm. */
+function awayFrom({ x, y, width, length }: Band, p: Point): number {
+  return Math.hypot(Math.max(0, x - p.x, p.x - x - length), Math.max(0, p.y - y, y - width - p.y));
+}
+
 /** Room between sheets in a file, mm. */
 const APART_MM = 100;
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
   bounds,
   clothLayKey,
@@ -6,11 +6,15 @@ import {
   formatLengthUnit,
   formatNumber,
   formatRun,
+  nearestPlace,
   placed,
   polygonArea,
   withClothUse,
   type ClothUse,
   type Job,
+  type LayAnswer,
+  type Placement,
+  type Point,
   type LaySubject,
   type PlannedLay,
 } from '@yardland/core';
@@ -21,7 +25,7 @@ import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { Tickbox } from '../shared/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
-import { bandItems, bandsOf, partIn, wholeLay, widthOf } from './lay-drawing';
+import { bandItems, bandsOf, movedOver, partIn, wholeLay, widthOf } from './lay-drawing';
 import { PlanSolver } from '../job/plan-solver';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
@@ -32,6 +36,11 @@ const LYING = [
   { value: 'up', name: 'up the roll' },
   { value: 'railroad', name: 'railroaded' },
 ];
+type Pin = NonNullable<Job['pins']>[number];
+
+/** How far an arrow key moves a piece on the lay, mm. */
+const MOVE_STEP_MM = 10;
+
 const BIAS_WAYS_WORDS = [
   { value: 'block', name: 'from blocks' },
   { value: 'across', name: 'selvedge to selvedge' },
@@ -61,10 +70,15 @@ export class LayStation {
   protected readonly tabs = computed(() => this.lays().map((lay) => ({ value: lay.key, name: this.#subjectWords(lay.subject) })));
   protected readonly progress = computed(() => this.solver.progress()[this.current()?.hash ?? ''] ?? null);
   /** The checked answer, or the best so far while it is being worked out. */
-  readonly #shown = computed(() => this.current()?.answer ?? this.progress()?.best ?? null);
+  readonly #fresh = computed(() => this.current()?.answer ?? this.progress()?.best ?? null);
+  /** What is drawn: until there is something new, the lay as it was, so that a piece that is moved by keys stays under the hand. */
+  readonly #shown = linkedSignal<{ readonly key: string; readonly answer: LayAnswer | null }, LayAnswer | null>({
+    source: () => ({ key: this.current()?.key ?? '', answer: this.#fresh() }),
+    computation: ({ key, answer }, before) => answer ?? (before?.source.key === key ? before.value : null),
+  });
 
   protected readonly facts = computed(() => {
-    const [lay, answer, { units }] = [this.current(), this.#shown(), this.store.inWords()];
+    const [lay, answer, { units }] = [this.current(), this.#fresh(), this.store.inWords()];
     if (!lay || !answer) return null;
     const line = this.store.plan()?.buy.find((one) => one.layKey === lay.key);
     const sheets = lay.request.material.kind === 'sheet';
@@ -95,6 +109,7 @@ export class LayStation {
     const drawn: SceneItem[] = bands.flatMap((band, i) =>
       bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
     );
+    let knob: Point | null = null;
     for (const placement of answer.placements) {
       const polygon = polygons.get(placement.item);
       if (!polygon) continue;
@@ -105,7 +120,7 @@ export class LayStation {
         if (part.length < 3) return;
         const key = `${placement.item} ${placement.copy}`;
         const box = bounds(part);
-        const words = this.#shortWords(placement.item);
+        const words = `${this.#shortWords(placement.item)}${this.#pinOf(key) ? ' · pinned' : ''}`;
         drawn.push({
           kind: 'area',
           key: `${key} ${i}`,
@@ -113,6 +128,7 @@ export class LayStation {
           look: look(placement.item),
           pick: `${this.#pieceWords(placement.item)}, copy ${placement.copy + 1}`,
         });
+        if (widthOf(part) === widest && this.#pickedPiece() === key) knob = { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
         if (widthOf(part) === widest)
           drawn.push({
             kind: 'note',
@@ -129,6 +145,7 @@ export class LayStation {
           });
       });
     }
+    if (knob) drawn.push({ kind: 'knob', key: 'move', at: knob, name: `Move ${this.pickedWords()}`, look: 'mark', stepMm: MOVE_STEP_MM });
     const [first, last] = [bands[0], bands[bands.length - 1]];
     if (first && last) {
       drawn.push({
@@ -172,6 +189,7 @@ export class LayStation {
   }
 
   protected pick(key: string): void {
+    this.said.set('');
     this.picked.update((picked) => (picked === key ? null : key));
   }
 
@@ -237,9 +255,79 @@ export class LayStation {
     this.picked.set(null);
   }
 
+  /** The piece that is picked, by its item and copy: what is picked on the drawing may be a part of it. */
+  readonly #pickedPiece = computed(() => this.picked()?.replace(/ \d+$/, '') ?? null);
+  protected readonly pins = computed(() => (this.store.job()?.pins ?? []).filter(({ lay }) => lay === this.current()?.key));
+  protected readonly pickedPin = computed(() => this.#pinOf(this.#pickedPiece() ?? ''));
+  readonly #pickedPlacement = computed(() => this.#shown()?.placements.find(({ item, copy }) => `${item} ${copy}` === this.#pickedPiece()) ?? null);
+  /** The turns that the picked piece may have. */
+  protected readonly pickedTurns = computed(() => this.current()?.request.items.find(({ id }) => id === this.#pickedPlacement()?.item)?.turns ?? []);
+  protected readonly said = signal('');
+
+  #pinOf(piece: string): Pin | null {
+    return this.pins().find(({ item, copy }) => `${item} ${copy}` === piece) ?? null;
+  }
+
+  /** The picked piece carried over the table: it goes to the nearest legal place, and the rest is laid round it. */
+  protected carried({ to }: { readonly key: string; readonly to: Point }): void {
+    const [lay, answer, placement] = [this.current(), this.#shown(), this.#pickedPlacement()];
+    const knob = this.scene().items.find((item) => item.kind === 'knob');
+    if (!lay || !answer || !placement || knob?.kind !== 'knob' || lay.request.material.kind === 'hide') return;
+    const wanted = movedOver(bandsOf(lay.request.material, answer), placement, knob.at, to);
+    if (wanted) this.#pin(wanted);
+  }
+
+  protected pinHere(): void {
+    const placement = this.#pickedPlacement();
+    if (placement) this.#pin(placement);
+  }
+
+  /** The next turn that it may have, about its middle. */
+  protected turnPicked(): void {
+    const [lay, placement, turns] = [this.current(), this.#pickedPlacement(), this.pickedTurns()];
+    const polygon = lay?.request.items.find(({ id }) => id === placement?.item)?.polygon;
+    if (!lay || !placement || !polygon) return;
+    const turn = turns[(turns.indexOf(placement.turn) + 1) % turns.length] ?? placement.turn;
+    const middle = (as: number): Point => {
+      const box = bounds(placed(polygon, { turn: as, x: 0, y: 0 }));
+      return { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
+    };
+    const [before, after] = [middle(placement.turn), middle(turn)];
+    this.#pin({ ...placement, turn, x: placement.x + before.x - after.x, y: placement.y + before.y - after.y });
+  }
+
+  protected letGo(): void {
+    const pin = this.pickedPin();
+    if (pin) this.#setPins('Piece let go', (pins) => pins.filter((one) => one.lay !== pin.lay || one.item !== pin.item || one.copy !== pin.copy));
+  }
+
+  protected letAllGo(): void {
+    const key = this.current()?.key;
+    this.#setPins('All pieces let go', (pins) => pins.filter(({ lay }) => lay !== key));
+  }
+
+  #pin(wanted: Placement): void {
+    const lay = this.current();
+    if (!lay) return;
+    const place = nearestPlace(lay.request, lay.request.pins, wanted);
+    this.said.set(place ? '' : 'There is no room for it there: pinned pieces or the edge are in the way.');
+    if (!place) return;
+    this.#setPins('Piece put', (pins) => [
+      ...pins.filter((one) => one.lay !== lay.key || one.item !== place.item || one.copy !== place.copy),
+      { ...place, lay: lay.key },
+    ]);
+  }
+
+  #setPins(label: string, change: (pins: readonly Pin[]) => Pin[]): void {
+    this.store.edit(label, ({ pins: before = [], ...job }) => {
+      const pins = change(before);
+      return pins.length ? { ...job, pins } : job;
+    });
+  }
+
   /** The whole lay as a file, full size, pieces in the order in which they are cut. */
   protected async save(ending: string): Promise<void> {
-    const [lay, answer] = [this.current(), this.#shown()];
+    const [lay, answer] = [this.current(), this.#fresh()];
     if (!lay || !answer) return;
     const { LAY_FORMATS } = await import('@yardland/core/format/whole-lay');
     const drawing = wholeLay(lay, answer, (placement) => `${this.#pieceWords(placement.item)}, copy ${placement.copy + 1}`);

@@ -1,0 +1,115 @@
+import type { Point } from '../geometry/point';
+import { boxOf, type LayMaterial, type LayRequest, type Placement } from './contract';
+import { forbiddenBy, TOUCH_MM, type Forbidden } from './engine/forbidden';
+import { hidePanel } from './engine/hide';
+import { shapesOf, type Turned } from './engine/shape';
+
+/** What pins are looked at against: everything of a request but the pins. */
+type Ground = Pick<LayRequest, 'material' | 'gapMm' | 'items'>;
+
+/** A place within so much of a contact is meant to be the contact, mm. */
+const SNAP_MM = 12;
+
+function turnedOf({ items, gapMm }: Ground, { item, turn }: Pick<Placement, 'item' | 'turn'>): Turned | null {
+  const found = items.find(({ id }) => id === item);
+  return found?.turns.includes(turn) ? (shapesOf(found.polygon, [turn], gapMm)[0] ?? null) : null;
+}
+
+interface Hindrance {
+  readonly forbidden: Forbidden;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Where a piece may not lie on its sheet: on pins, and off a hide or on its flaws. */
+function hindrances(ground: Ground, pins: readonly Placement[], moving: Turned, sheet: number): Hindrance[] {
+  const { material } = ground;
+  const others = pins.flatMap((pin): Hindrance[] => {
+    const lying = pin.sheet === sheet ? turnedOf(ground, pin) : null;
+    return lying ? [{ forbidden: forbiddenBy(lying.parts, moving.against), x: pin.x, y: pin.y }] : [];
+  });
+  if (material.kind !== 'hide') return others;
+  const { minX, minY } = boxOf(material);
+  const blocked = hidePanel(material).blocked ?? [];
+  return [...others, { forbidden: forbiddenBy(blocked, moving.opposite), x: minX, y: minY }];
+}
+
+const clear = (at: Point, hindered: readonly Hindrance[]): boolean => hindered.every(({ forbidden, x, y }) => forbidden.cost(at.x - x, at.y - y) === 0);
+
+/** Where the origin of a turned piece may be for it to lie inside the material's box. */
+function originsOf(material: LayMaterial, shape: Turned): { minX: number; minY: number; maxX: number; maxY: number } | null {
+  const box = boxOf(material);
+  const origins = { minX: box.minX - shape.minX, minY: box.minY - shape.minY, maxX: box.maxX - shape.maxX, maxY: box.maxY - shape.maxY };
+  return origins.maxX < origins.minX - TOUCH_MM || origins.maxY < origins.minY - TOUCH_MM ? null : origins;
+}
+
+/** The nearest point of a stretch. */
+function nearestOn(a: Point, b: Point, p: Point): Point {
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const square = dx * dx + dy * dy;
+  const t = square === 0 ? 0 : Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / square));
+  return { x: a.x + t * dx, y: a.y + t * dy };
+}
+
+/** Places where the piece would touch a hindrance: its regions' corners and the points of their edges nearest to a wanted place, and along and across from that. */
+function contacts(hindered: readonly Hindrance[], wanted: Point): Point[] {
+  return hindered.flatMap(({ forbidden, x, y }) =>
+    forbidden.regions.flatMap((region) => {
+      const corners = Array.from(region.xs, (cx, i) => ({ x: x + cx, y: y + (region.ys[i] as number) }));
+      const [hereX, hereY] = [wanted.x - x, wanted.y - y];
+      const level = hereY > region.minY && hereY < region.maxY ? [region.leftAt(hereY), region.rightAt(hereY)].map((at) => ({ x: x + at, y: wanted.y })) : [];
+      const upright =
+        hereX > region.minX && hereX < region.maxX ? [region.lowerAt(hereX), region.upperAt(hereX)].map((at) => ({ x: wanted.x, y: y + at })) : [];
+      return [...corners, ...level, ...upright, ...corners.map((a, i) => nearestOn(a, corners[(i + 1) % corners.length] as Point, wanted))];
+    }),
+  );
+}
+
+/**
+ * The legal place nearest to where a person wants a piece: inside the material and clear of the pins; other pieces make way. Within a few millimetres of
+ * touching something it touches. Null when the piece is not of this lay, is not allowed that turn, or finds no room on that sheet.
+ */
+export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted: Placement): Placement | null {
+  const moving = turnedOf(ground, wanted);
+  const origins = moving && originsOf(ground.material, moving);
+  if (!moving || !origins) return null;
+  const hindered = hindrances(
+    ground,
+    pins.filter(({ item, copy }) => item !== wanted.item || copy !== wanted.copy),
+    moving,
+    wanted.sheet,
+  );
+  const inside = (p: Point): Point => ({ x: Math.min(origins.maxX, Math.max(origins.minX, p.x)), y: Math.min(origins.maxY, Math.max(origins.minY, p.y)) });
+  const meant = inside(wanted);
+  const edges = [origins.minX, origins.maxX].map((x) => ({ x, y: meant.y })).concat([origins.minY, origins.maxY].map((y) => ({ x: meant.x, y })));
+  const corners = [origins.minX, origins.maxX].flatMap((x) => [origins.minY, origins.maxY].map((y) => ({ x, y })));
+  const touching = contacts(hindered, meant);
+  // Touching two at once: what is touched along a line through another contact.
+  const twice = touching.slice(0, 400).flatMap((p) => edges.map((edge) => (edge.x === meant.x ? { x: p.x, y: edge.y } : { x: edge.x, y: p.y })));
+  const nearest = (places: readonly Point[], to: Point): { readonly at: Point; readonly mm: number } | undefined =>
+    places
+      .filter(({ x, y }) => Number.isFinite(x) && Number.isFinite(y))
+      .map(inside)
+      .filter((p) => clear(p, hindered))
+      .map((at) => ({ at, mm: Math.hypot(at.x - to.x, at.y - to.y) }))
+      .sort((a, b) => a.mm - b.mm)[0];
+  const contact = nearest([...edges, ...corners, ...touching, ...twice], meant);
+  const place = clear(meant, hindered) && (!contact || contact.mm > SNAP_MM) ? meant : contact?.at;
+  if (!place) return null;
+  // In a corner near by it touches two things at once.
+  const corner = nearest([...corners, ...twice], place);
+  return { ...wanted, ...(corner && corner.mm <= SNAP_MM ? corner.at : place) };
+}
+
+/** The pins that still hold: of a piece that is there, in a turn it may have, inside the material, and clear of the pins before. */
+export function pinsThatHold(ground: Ground, pins: readonly Placement[]): Placement[] {
+  return pins.reduce<Placement[]>((held, pin) => {
+    const moving = turnedOf(ground, pin);
+    const origins = moving && originsOf(ground.material, moving);
+    const item = ground.items.find(({ id }) => id === pin.item);
+    const again = held.some(({ item: id, copy }) => id === pin.item && copy === pin.copy);
+    if (!moving || !origins || !item || pin.copy >= item.count || again) return held;
+    const within = pin.x >= origins.minX - TOUCH_MM && pin.x <= origins.maxX + TOUCH_MM && pin.y >= origins.minY - TOUCH_MM && pin.y <= origins.maxY + TOUCH_MM;
+    return within && clear(pin, hindrances(ground, held, moving, pin.sheet)) ? [...held, pin] : held;
+  }, []);
+}
