@@ -18,6 +18,7 @@ export * from './missing';
 export * from './old-core-costs';
 export * from './outlook';
 export * from './notions';
+export * from './pins-follow';
 export * from './plan';
 export * from './plan-crown';
 export * from './plan-cushion';

@@ -2,6 +2,7 @@ import { computed, DestroyRef, inject, Injectable, linkedSignal, signal } from '
 import {
   answersIn,
   plan,
+  withPinsFollowing,
   stationStates,
   type Cushion,
   type CushionContext,
@@ -180,7 +181,7 @@ export class JobStore {
       this.#deferred.push({ label, change });
       return;
     }
-    const next = change(job);
+    const next = withPinsFollowing(job, change(job));
     if (JSON.stringify(next) === JSON.stringify(job)) return;
     this.#history.made(label, job);
     this.#job.set(next);
