@@ -44,6 +44,19 @@ describe('PlanSolver', () => {
     expect([...pool.asked.keys()].sort()).toEqual((store.plan()?.wanted ?? []).map((one) => one.hash).sort());
   });
 
+  it('keeps a stop that comes before the work has begun, for when it does', async () => {
+    store.edit('Cloth width', (job) => ({ ...job, cloth: { ...job.cloth, widthMm: 1555 } }));
+    TestBed.tick();
+    const [wanted] = store.plan()?.wanted ?? [];
+    if (!wanted) throw new Error('nothing wanted');
+    expect(pool.asked.has(wanted.hash)).toBeFalse();
+    solver.stop(wanted.hash);
+    expect(pool.stopped).toEqual([]);
+    await settle();
+    expect(pool.asked.has(wanted.hash)).toBeTrue();
+    expect(pool.stopped).toEqual([wanted.hash]);
+  });
+
   it('shows progress, and hands the answer to the plan', async () => {
     const [wanted] = store.plan()?.wanted ?? [];
     if (!wanted) throw new Error('nothing wanted');

@@ -20,6 +20,8 @@ export class PlanSolver {
   readonly #store = inject(JobStore);
   readonly #pool = inject(SolvePool);
   readonly #running = new Map<string, Subscription>();
+  /** Told to stop before it was begun. */
+  readonly #stopped = new Set<string>();
   /** How far each running lay is, by hash. */
   readonly progress = signal<Readonly<Record<string, LayProgress>>>({});
   /** What failed last and is still wanted; it is tried again when the plan changes, or by `again`. */
@@ -32,9 +34,10 @@ export class PlanSolver {
     inject(DestroyRef).onDestroy(() => this.#running.forEach((running) => running.unsubscribe()));
   }
 
-  /** Keeps the best so far as the answer. */
+  /** Keeps the best so far as the answer; of what is not begun yet the first that is found. */
   stop(hash: string): void {
-    this.#pool.stop(hash);
+    if (this.#running.has(hash)) this.#pool.stop(hash);
+    else this.#stopped.add(hash);
   }
 
   /** Tries what failed once more. */
@@ -51,6 +54,7 @@ export class PlanSolver {
       running.unsubscribe();
       this.#forget(hash);
     }
+    for (const hash of this.#stopped) if (!names.has(hash)) this.#stopped.delete(hash);
     const failed = this.failure();
     if (failed && !names.has(failed.hash)) this.failure.set(null);
     for (const { hash, request } of wanted) {
@@ -65,6 +69,7 @@ export class PlanSolver {
         if (says.kind !== 'progress') this.#forget(hash);
       });
       if (!running.closed) this.#running.set(hash, running);
+      if (this.#stopped.delete(hash)) this.#pool.stop(hash);
     }
   }
 
