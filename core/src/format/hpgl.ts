@@ -4,7 +4,7 @@ import type { Segment } from '../geometry/segment';
 import type { OutlineFormat } from './outline-file';
 
 /** Plotter units of HP-GL in a millimetre. */
-const PER_MM = 40;
+export const PER_MM = 40;
 /** Curves go as chords within half a plotter unit. */
 const CHORD_MM = 0.0125;
 

@@ -27,6 +27,12 @@ export const scaleOf = (units: FileUnits | null): number => (units === 'inch' ? 
 /** Figures in files: hundredths of a micrometre, without noise behind. */
 export const figure = (value: number): string => (Math.round(value * 1e5) / 1e5 + 0).toString();
 
+/** Words as they may stand in SVG. */
+export const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
+
+/** Words on one line, no longer than a drawing takes. */
+export const oneLine = (words: string): string => words.replace(/[\r\n]+/g, ' ').slice(0, 120);
+
 /** Where an outline lies, and how large it is, for a file's frame. */
 export function frameOf(outline: Outline): { readonly x: number; readonly y: number; readonly width: number; readonly height: number } {
   const { minX, minY, maxX, maxY } = outlineBounds(outline);

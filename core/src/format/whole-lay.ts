@@ -1,6 +1,7 @@
 import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
-import { figure } from './outline-file';
+import { PER_MM } from './hpgl';
+import { escaped, figure, oneLine } from './outline-file';
 
 /** A whole lay at full size: the material's edge and the pieces as they lie, millimetres, x along. Sheets stand one after another along x. */
 export interface LayDrawing {
@@ -19,8 +20,6 @@ const middleOf = (polygon: readonly Point[]): Point => {
   const box = bounds(polygon);
   return { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
 };
-const oneLine = (words: string): string => words.replace(/[\r\n]+/g, ' ').slice(0, 120);
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
 
 /** DXF: the material's edge on the layer MATERIAL, pieces on CUT as closed polylines, their names on TEXT; in millimetres. */
 const dxf: LayFormat = {
@@ -62,9 +61,6 @@ ${lines.join('\n')}
 `;
   },
 };
-
-/** Plotter units of HP-GL in a millimetre. */
-const PER_MM = 40;
 
 /** HP-GL: the material's edge with pen 2, the pieces with pen 1 in the order they are given, full size. */
 const hpgl: LayFormat = {

@@ -4,12 +4,11 @@ import type { LayAnswer } from '../lay/contract';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import type { TrialProgress } from './advice';
-import type { Solved } from './answers';
 import { clothName, clothUse } from './cloths';
 import type { ClothUse, Cushion, Job } from './document';
 import { clothLayKey } from './lays';
 import { plan, type Plan } from './plan';
-import { solve } from './solve';
+import { planSolved } from './solve';
 
 /** One other way to lay the same set on a cloth. */
 export type LayWay =
@@ -111,14 +110,7 @@ export function layWays(before: Plan, use: ClothUse): readonly Tried[] {
 
 /** The plan of a job with one of its lays answered, and that answer; null when the job has no such lay. */
 function laidOn(job: Job, shop: Shop, key: string): { made: Plan; answer: LayAnswer } | null {
-  let known: Solved = {};
-  let made = plan(job, shop);
-  for (;;) {
-    const wanted = made.wanted.filter((one) => !('key' in one) || one.key === key);
-    if (wanted.length === 0) break;
-    known = { ...known, ...Object.fromEntries(wanted.map(({ hash, request }) => [hash, solve(request)])) };
-    made = plan(job, shop, known, made);
-  }
+  const made = planSolved(job, shop, (one) => !('key' in one) || one.key === key);
   const answer = made.lays.find((lay) => lay.key === key)?.answer;
   return answer ? { made, answer } : null;
 }

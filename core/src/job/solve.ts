@@ -6,7 +6,7 @@ import { validateLay } from '../lay/validate';
 import type { Shop } from '../shop/shop';
 import type { HeavyAnswer, HeavyRequest, Solved } from './answers';
 import type { Job } from './document';
-import { plan, type Plan } from './plan';
+import { plan, type Plan, type Wanted } from './plan';
 
 /** A lay with what the independent check says of it. */
 export function checkedLay(request: LayRequest, answer: LayAnswer): CheckedLay {
@@ -25,17 +25,19 @@ export function solve(request: HeavyRequest): HeavyAnswer {
   }
 }
 
-/** The plan of a job with everything heavy answered: what shapes the pieces first, then, where they are wanted, their lays. `answer` may work elsewhere. */
+const everything = (): boolean => true;
+
+/** The plan of a job with everything heavy answered: what shapes the pieces first, then their lays; or only what is `asked` of it. `answer` may work elsewhere. */
 export async function planWith(
   job: Job,
   shop: Shop,
   answer: (hash: string, request: HeavyRequest) => Promise<HeavyAnswer>,
-  upTo: 'shapes' | 'lays' = 'lays',
+  asked: (one: Wanted) => boolean = everything,
 ): Promise<Plan> {
   let known: Solved = {};
   let made = plan(job, shop);
   for (;;) {
-    const wanted = made.wanted.filter(({ request }) => upTo === 'lays' || request.format !== 'yardland/lay-request@2');
+    const wanted = made.wanted.filter(asked);
     if (wanted.length === 0) return made;
     const answers = await Promise.all(wanted.map(async ({ hash, request }) => [hash, await answer(hash, request)] as const));
     known = { ...known, ...Object.fromEntries(answers) };
@@ -44,12 +46,13 @@ export async function planWith(
 }
 
 /** The same, here and now. */
-export function planSolved(job: Job, shop: Shop): Plan {
+export function planSolved(job: Job, shop: Shop, asked: (one: Wanted) => boolean = everything): Plan {
   let known: Solved = {};
   let made = plan(job, shop);
-  while (made.wanted.length) {
-    known = { ...known, ...Object.fromEntries(made.wanted.map(({ hash, request }) => [hash, solve(request)])) };
+  for (;;) {
+    const wanted = made.wanted.filter(asked);
+    if (wanted.length === 0) return made;
+    known = { ...known, ...Object.fromEntries(wanted.map(({ hash, request }) => [hash, solve(request)])) };
     made = plan(job, shop, known, made);
   }
-  return made;
 }

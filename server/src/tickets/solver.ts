@@ -17,7 +17,12 @@ export class Solver {
 
   /** The plan with its crowns, so that every piece has its shape; nothing of it is laid. */
   shaped(job: Job, shop: Shop): Promise<Plan> {
-    return planWith(job, shop, (hash, request) => this.#answer(hash, request), 'shapes');
+    return planWith(
+      job,
+      shop,
+      (hash, request) => this.#answer(hash, request),
+      ({ request }) => request.format !== 'yardland/lay-request@2',
+    );
   }
 
   async #answer(hash: string, request: HeavyRequest): Promise<HeavyAnswer> {

@@ -1,7 +1,7 @@
 import type { Outline } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import { line, startAngle, type Segment } from '../../geometry/segment';
-import { figure, frameOf, type OutlineFormat } from '../outline-file';
+import { figure, frameOf, oneLine, type OutlineFormat } from '../outline-file';
 import { readDxf } from './read';
 
 const xy = (p: Point, codes: readonly [number, number]): string => `${codes[0]}\n${figure(p.x)}\n${codes[1]}\n${figure(p.y)}\n`;
@@ -25,7 +25,7 @@ function write(outline: Outline, name: string): string {
   const { x, y, width, height } = frameOf(outline);
   const middle = x + width / 2;
   const grain = line('front', { x: middle, y: y + height * 0.3 }, { x: middle, y: y + height * 0.7 });
-  const words = name.replace(/[\r\n]+/g, ' ').slice(0, 120);
+  const words = oneLine(name);
   return [
     '0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n4\n0\nENDSEC\n',
     '0\nSECTION\n2\nENTITIES\n',

@@ -1,7 +1,7 @@
 import type { Outline } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import type { Segment } from '../../geometry/segment';
-import { figure, frameOf, type OutlineFormat } from '../outline-file';
+import { escaped, figure, frameOf, type OutlineFormat } from '../outline-file';
 import { readSvg } from './read';
 
 function command(segment: Segment): string {
@@ -11,8 +11,6 @@ function command(segment: Segment): string {
   const large = Math.abs(segment.sweep) > Math.PI ? 1 : 0;
   return `A${figure(segment.radius)} ${figure(segment.radius)} 0 ${large} ${segment.sweep > 0 ? 0 : 1} ${p(segment.to)}`;
 }
-
-const escaped = (text: string): string => text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign] ?? sign);
 
 /** The outline as one path in millimetres, front below; the centre line dashed, the name as its title. */
 function write(outline: Outline, name: string): string {

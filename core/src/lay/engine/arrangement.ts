@@ -171,13 +171,10 @@ export class Arrangement {
     return cost;
   }
 
-  reachOf(i: number, pull: Pull = ALONG): number {
+  /** The far end of a placed piece along the material, over all panels before. */
+  reachOf(i: number): number {
     const place = this.places[i];
-    if (!place) return 0;
-    const shape = this.turned(i, place.turn);
-    return (
-      place.panel * PANEL_REACH_MM + pull.x * (place.x + (pull.x > 0 ? shape.maxX : shape.minX)) + pull.y * (place.y + (pull.y > 0 ? shape.maxY : shape.minY))
-    );
+    return place ? place.panel * PANEL_REACH_MM + place.x + this.turned(i, place.turn).maxX : 0;
   }
 
   /** Whether a piece lies inside its panel's box as it is now. */

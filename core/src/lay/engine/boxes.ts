@@ -1,6 +1,5 @@
 import { bounds } from '../../geometry/outline';
-import { turnedBy, type Placement } from '../contract';
-import type { LayItem } from '../contract';
+import { turnedBy, type LayItem, type Placement } from '../contract';
 import { Skyline, type Spot } from './skyline';
 
 /** A roll (no end) or sheets to lay boxes on. */
@@ -74,7 +73,9 @@ export function layBoxes(copies: readonly BoxedCopy[], ground: BoxGround): BoxLa
   return { placements, sheets: reach.length, lengthMm: reach[reach.length - 1] ?? 0 };
 }
 
-const better = (a: BoxLay, b: BoxLay): boolean => a.sheets < b.sheets || (a.sheets === b.sheets && a.lengthMm < b.lengthMm - 1e-6);
+/** Whether a lay takes fewer sheets than another, or as many and less length. */
+export const better = (a: Pick<BoxLay, 'sheets' | 'lengthMm'>, b: Pick<BoxLay, 'sheets' | 'lengthMm'>): boolean =>
+  a.sheets < b.sheets || (a.sheets === b.sheets && a.lengthMm < b.lengthMm - 1e-6);
 
 const SORTS: readonly ((a: BoxedCopy, b: BoxedCopy) => number)[] = [
   (a, b) => b.across - a.across || b.along - a.along,

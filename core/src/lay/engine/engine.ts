@@ -5,7 +5,7 @@ import { lowerBound } from '../bound';
 import type { LayAnswer, LayProgress, LayRequest, Placement } from '../contract';
 import { pinsThatHold } from '../pins';
 import { Arrangement, type Body, type Panel, type Place } from './arrangement';
-import { boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
+import { better, boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
 import { hidePanel } from './hide';
 import { Budget, COOL, separate } from './separate';
 import { shapesOf, type Turned } from './shape';
@@ -65,14 +65,17 @@ function questionOf(request: LayRequest): Question {
   };
 }
 
+/** A copy's shape in each of its turns. */
+const turnsOf = ({ bodies, shapes }: Question, i: number): readonly Turned[] => shapes[(bodies[i] as Body).shape] as readonly Turned[];
+
 function answerOf(question: Question, held: Held): LayAnswer {
-  const { request, copies, bodies, shapes } = question;
+  const { request, copies, bodies } = question;
   const { material } = request;
   const corner = material.kind === 'hide' ? bounds(material.outline) : { minX: 0, minY: 0 };
   const placements = held.places.flatMap((place, i): Placement[] => {
     const copy = copies[i];
     if (!place || !copy) return [];
-    const turned = (shapes[(bodies[i] as Body).shape] as readonly Turned[])[place.turn] as Turned;
+    const turned = turnsOf(question, i)[place.turn] as Turned;
     return [{ item: copy.item, copy: copy.copy, sheet: place.panel, x: place.x + corner.minX, y: place.y + corner.minY, turn: turned.turn }];
   });
   const areaMm2 = held.places.reduce((sum, place, i) => sum + (place ? (bodies[i] as Body).areaMm2 : 0), 0);
@@ -96,11 +99,12 @@ function answerOf(question: Question, held: Held): LayAnswer {
 }
 
 /** Where a person put the pieces, as places; null for the others. */
-function pinsOf({ request, copies, bodies, shapes }: Question): (Place | null)[] {
+function pinsOf(question: Question): (Place | null)[] {
+  const { request, copies } = question;
   const pins = pinsThatHold(request, request.pins);
   return copies.map(({ item, copy }, i) => {
     const pin = pins.find((one) => one.item === item && one.copy === copy);
-    const turn = (shapes[(bodies[i] as Body).shape] as readonly Turned[]).findIndex((turned) => turned.turn === pin?.turn);
+    const turn = turnsOf(question, i).findIndex((turned) => turned.turn === pin?.turn);
     return pin && turn >= 0 ? { panel: pin.sheet, turn, x: pin.x, y: pin.y } : null;
   });
 }
@@ -108,12 +112,12 @@ function pinsOf({ request, copies, bodies, shapes }: Question): (Place | null)[]
 const panelsOf = ({ widthMm, lengthMm }: BoxGround, sheets: number): Panel[] => Array.from({ length: sheets }, () => ({ widthMm, lengthMm, blocked: null }));
 
 /** The places of a lay of boxes. */
-function placesOf({ copies, bodies, shapes }: Question, placements: readonly Placement[]): (Place | null)[] {
+function placesOf(question: Question, placements: readonly Placement[]): (Place | null)[] {
   const found = new Map(placements.map((one) => [`${one.item} ${one.copy}`, one]));
-  return copies.map(({ item, copy }, i) => {
+  return question.copies.map(({ item, copy }, i) => {
     const one = found.get(`${item} ${copy}`);
     if (!one) return null;
-    const turn = (shapes[(bodies[i] as Body).shape] as readonly Turned[]).findIndex((turned) => turned.turn === one.turn);
+    const turn = turnsOf(question, i).findIndex((turned) => turned.turn === one.turn);
     return { panel: one.sheet, turn, x: one.x, y: one.y };
   });
 }
@@ -125,8 +129,6 @@ function heldBy(all: Arrangement): Held {
   const sheets = all.places.reduce((most, place) => Math.max(most, (place?.panel ?? -1) + 1), 0);
   return { places: copyOf(all), sheets, lengthMm: sheets ? endOf(all, sheets - 1) : 0 };
 }
-
-const better = (a: Held, b: Held): boolean => a.sheets < b.sheets || (a.sheets === b.sheets && a.lengthMm < b.lengthMm - 1e-6);
 
 /** Every piece that is not pinned, the largest first. */
 const freePieces = (question: Question, pins: readonly (Place | null)[]): number[] =>
