@@ -105,4 +105,28 @@ describe('yardland lay', () => {
       }),
     ).toEqual([['lay-too-many-pieces', 'pieces', jasmine.stringContaining('3')]]);
   });
+
+  it('puts motifs on their marks on a patterned roll, and refuses a half drop without two repeats', () => {
+    const square = [
+      [0, 0],
+      [300, 0],
+      [300, 300],
+      [0, 300],
+    ];
+    const pattern = { alongMm: 320, acrossMm: 340, halfDrop: false, motifAcrossMm: 170 };
+    const asked = {
+      format: 'yardland/lay@2',
+      material: { kind: 'roll', widthMm: 1360, pattern },
+      gapMm: 3,
+      pieces: [{ id: 'plate', outline: square, count: 5, turns: [0], motif: [150, 150] }],
+      seconds: 0.3,
+    };
+    const answer = JSON.parse(lay(asked).out) as Answer;
+    // Four rows: the fifth lies one repeat further along.
+    expect(answer.lengthMm).toBeCloseTo(620, 6);
+    expect(answer.placements.map(({ xMm, yMm }) => [xMm % 320, (yMm - 20) % 340])).toEqual(Array(5).fill([0, 0]));
+    const refused = lay({ ...asked, material: { ...asked.material, pattern: { ...pattern, halfDrop: true, acrossMm: 0 } } });
+    expect(refused.code).not.toBe(0);
+    expect(refused.error).toContain('half drop');
+  });
 });

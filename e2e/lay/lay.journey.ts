@@ -71,3 +71,23 @@ test('a piece is moved by keys and by hand, stays where it is put over a reload,
   await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeHidden();
   await shop.saved();
 });
+
+test('a patterned cloth is matched, which costs cloth, and is bought with a repeat to begin on', async ({ shop, page }) => {
+  await shop.openJob('Reading corner');
+  await shop.goTo('Lay');
+  const laid = async (): Promise<number> => {
+    await expect(page.getByRole('button', { name: 'Stop, keep the best' })).toBeHidden({ timeout: 60_000 });
+    return Number(/([\d.]+) m laid/.exec(await shop.tray().innerText())?.[1]);
+  };
+  const bought = async (): Promise<number> => Number(/buy\s+([\d.]+) m/.exec(await shop.tray().innerText())?.[1]);
+  const [matched, matchedBuy] = [await laid(), await bought()];
+  // 30 to square the end and one repeat of 320, up to a tenth of a metre.
+  expect(matchedBuy).toBeCloseTo(Math.ceil((matched + 0.03 + 0.32) * 10 - 0.05) / 10, 5);
+  await page.getByRole('checkbox', { name: 'pattern matched' }).uncheck();
+  await expect(shop.tray()).not.toContainText(`${matched} m laid`, { timeout: 60_000 });
+  expect(await laid()).toBeLessThan(matched - 0.5);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('checkbox', { name: 'pattern matched' })).toBeChecked();
+  await expect(shop.tray()).toContainText(`${matched} m laid`, { timeout: 60_000 });
+  await shop.saved();
+});

@@ -18,6 +18,7 @@ const cloth = (lengthMm: number, unplaced: string[] = []): PlannedLay => ({
   request,
   answer: answered({ lengthMm, unplaced }),
   problems: [],
+  offPattern: [],
 });
 const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
   hash: `f${thicknessMm}`,
@@ -26,6 +27,7 @@ const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
   request,
   answer: answered({ sheets }),
   problems: [],
+  offPattern: [],
 });
 const toBuy = (job: Job, lay: PlannedLay): number | undefined => buyList(job, [], [lay], [], [], shop)[0]?.amount?.value;
 

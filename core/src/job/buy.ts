@@ -6,7 +6,7 @@ import { roundUp } from '../units/round';
 import type { Job } from './document';
 import { notionsOf } from './notions';
 import type { CushionPlan } from './plan-cushion';
-import type { PlannedLay } from './lays';
+import { repeatToBegin, type PlannedLay } from './lays';
 import type { LotChoice } from './lots';
 import type { SalvagedUse } from './salvaged';
 
@@ -35,9 +35,9 @@ function saleStep(system: UnitSystem): { readonly mm: number; readonly words: st
   return system === 'inch' ? { mm: MM_PER_YARD / 4, words: 'quarter yard' } : { mm: 100, words: 'tenth of a metre' };
 }
 
-function runToBuy(name: string, lengthMm: number, extra: Figure, system: UnitSystem): Figure {
+function runToBuy(name: string, lengthMm: number, extra: readonly Figure[], system: UnitSystem): Figure {
   const step = saleStep(system);
-  const length = sum('with the end squared', given('laid', lengthMm, 'counted'), plus(extra));
+  const length = sum('with the end squared', given('laid', lengthMm, 'counted'), ...extra.map((one) => plus(one)));
   return law(name, `{0}, up to the next ${step.words}`, [length], (mm = 0) => roundUp(mm, step.mm));
 }
 
@@ -62,12 +62,14 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
   const name = subject.kind === 'cloth' ? subject.name : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
   const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
   const squared = given('to square the end', shop.assume('squareEndMm', job.units), 'shop');
+  const repeatMm = repeatToBegin(lay.request);
+  const extra = repeatMm > 0 ? [squared, given('one repeat, to begin on a motif', repeatMm, 'material')] : [squared];
   return {
     ware,
     name,
     thicknessMm: null,
     sold: 'run',
-    amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, squared, job.units) : null,
+    amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, extra, job.units) : null,
     layKey: lay.key,
     lot: null,
     unplaced,

@@ -6,7 +6,7 @@ import type { UnitSystem } from '../units/length';
 import type { TrialProgress } from './advice';
 import { clothName, clothUse } from './cloths';
 import type { ClothUse, Cushion, Job } from './document';
-import { clothLayKey } from './lays';
+import { clothLayKey, patternFor } from './lays';
 import { plan, type Plan } from './plan';
 import { planSolved } from './solve';
 
@@ -16,6 +16,7 @@ export type LayWay =
   | { readonly kind: 'turned' }
   | { readonly kind: 'width'; readonly widthMm: number }
   | { readonly kind: 'bias'; readonly way: BiasWay }
+  | { readonly kind: 'pattern'; readonly matched: boolean }
   | { readonly kind: 'straight-welt' }
   | { readonly kind: 'boxing'; readonly strips: 'across' | 'along' }
   | { readonly kind: 'one-by-one' };
@@ -76,7 +77,7 @@ interface Tried {
 }
 
 /** Every way worth trying for one cloth of a job, the one that stands first. */
-export function layWays(before: Plan, use: ClothUse): readonly Tried[] {
+export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried[] {
   const { job } = before;
   const name = clothName(use);
   const of = (slot: 'welt' | 'boxing', cushion: Cushion): boolean => clothName(clothUse(slot, job, cushion)) === name;
@@ -86,6 +87,8 @@ export function layWays(before: Plan, use: ClothUse): readonly Tried[] {
   const strips = job.cushions.some((cushion) => of('boxing', cushion) && choiceOf(cushion, 'strips') === 'along') ? 'across' : 'along';
   const used = (way: LayWay, as: ClothUse): Tried => ({ way, job: withClothUse(job, name, () => as), use: as });
   const { bias: now = 'block', ...plain } = use;
+  const { unmatched = false, ...matched } = use;
+  const patterned = patternFor(matched, shop) !== null;
   const ways: Tried[] = [
     { way: { kind: 'as-it-is' }, job, use },
     used({ kind: 'turned' }, { ...use, railroaded: !use.railroaded }),
@@ -93,6 +96,7 @@ export function layWays(before: Plan, use: ClothUse): readonly Tried[] {
       .filter((widthMm) => Math.abs(widthMm - use.widthMm) > SAME_WIDTH_MM)
       .map((widthMm) => used({ kind: 'width', widthMm }, { ...use, widthMm })),
     ...(biased ? BIAS_WAYS.filter((way) => way !== now).map((way) => used({ kind: 'bias', way }, way === 'block' ? plain : { ...use, bias: way })) : []),
+    ...(patterned ? [used({ kind: 'pattern', matched: unmatched }, unmatched ? matched : { ...use, unmatched: true })] : []),
     {
       way: { kind: 'straight-welt' },
       job: withChoice(job, 'weltCut', 'straight', (cushion) => biased && of('welt', cushion) && choiceOf(cushion, 'edge') === 'welt'),
@@ -155,7 +159,7 @@ function oneByOne(job: Job, use: ClothUse, shop: Shop): LayCompared | null {
 
 /** The set on one cloth in every way that might take less, each really laid. Yields after each. */
 export function* compareLays(job: Job, use: ClothUse, shop: Shop): Generator<TrialProgress, LayCompared[]> {
-  const ways = layWays(plan(job, shop), use);
+  const ways = layWays(plan(job, shop), use, shop);
   const of = ways.length + 1;
   const rows: LayCompared[] = [];
   yield { done: 0, of };

@@ -102,6 +102,8 @@ export const clothUseSchema = z.strictObject({
   washed: z.boolean().optional(),
   /** How its bias strips are cut; absent: from blocks as deep as the shop has it. */
   bias: z.enum(BIAS_WAYS).optional(),
+  /** The pattern is not matched, although it repeats. */
+  unmatched: z.boolean().optional(),
 });
 export type ClothUse = z.infer<typeof clothUseSchema>;
 

@@ -5,8 +5,10 @@ import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Point } from '../geometry/point';
 import { hashText } from '../kernel/hash';
 import type { Issue } from '../kernel/issue';
-import { turnedBy, type LayAnswer, type LayItem, type LayMaterial, type LayRequest } from '../lay/contract';
+import { fitsPattern } from '../lay/pattern';
+import { turnedBy, type LayAnswer, type LayItem, type LayMaterial, type LayPattern, type LayRequest } from '../lay/contract';
 import { nominalThickness } from '../material/material';
+import { motifsOf } from '../piece/motifs';
 import type { Piece } from '../piece/piece';
 import type { Shop } from '../shop/shop';
 import { clothFacts, clothName, clothUse } from './cloths';
@@ -27,6 +29,8 @@ export interface WantedLay {
   readonly key: string;
   readonly subject: LaySubject;
   readonly request: LayRequest;
+  /** Cushions, by their place in the job, that cannot be matched to the cloth's pattern: with a motif in its middle a piece would not lie between the selvedges. */
+  readonly offPattern: readonly number[];
 }
 
 /** A lay of the plan: its request, and the checked answer once there is one. */
@@ -54,11 +58,19 @@ interface NamedItem {
 /** Pieces are drawn with the roll running up; a lay runs along x. */
 const alongX = (polygon: readonly Point[]): Point[] => turnedBy(polygon, -90);
 
-function itemOf(index: number, cut: Cut, turns: readonly number[]): NamedItem {
-  return { item: { id: `${index}/${cut.piece.id}`, polygon: alongX(cut.polygon), count: cut.count, turns }, hash: cut.hash };
+function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point): NamedItem {
+  return { item: { id: `${index}/${cut.piece.id}`, polygon: alongX(cut.polygon), count: cut.count, turns, ...(motif ? { motif } : {}) }, hash: cut.hash };
 }
 
-function wanted(job: Job, key: string, subject: LaySubject, material: LayMaterial, gapMm: number, named: readonly NamedItem[]): WantedLay {
+function wanted(
+  job: Job,
+  key: string,
+  subject: LaySubject,
+  material: LayMaterial,
+  gapMm: number,
+  named: readonly NamedItem[],
+  offPattern: readonly number[] = [],
+): WantedLay {
   const items = named.map(({ item }) => item);
   const longer = job.lays === 'thorough' ? THOROUGH : 1;
   const pieces = named.reduce((sum, { item }) => sum + item.count, 0);
@@ -71,8 +83,14 @@ function wanted(job: Job, key: string, subject: LaySubject, material: LayMateria
     seed: 1,
     moves: longer * Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces)),
   };
-  const content = named.map(({ item, hash }) => [item.id, item.turns, hash]);
-  return { hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.moves, request.pins, content])), key, subject, request };
+  const content = named.map(({ item, hash }) => [item.id, item.turns, hash, ...(item.motif ? [item.motif] : [])]);
+  return {
+    hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.moves, request.pins, content])),
+    key,
+    subject,
+    request,
+    offPattern,
+  };
 }
 
 /** Cloth for all bias strips of one cloth, strips of like width together. */
@@ -87,37 +105,73 @@ function biasItems(bias: readonly Cut[], way: BiasWay, { usableMm, biasDepthMm }
   );
 }
 
+/** The pattern of a cloth that is to be matched, as it lies between the selvedges; null where there is none. */
+export function patternFor({ material, unmatched }: ClothUse, shop: Shop): LayPattern | null {
+  const pattern = material === undefined || unmatched ? undefined : shop.cloth(material)?.pattern;
+  if (!pattern) return null;
+  const { alongMm, acrossMm, halfDrop = false, motifMm = acrossMm / 2 } = pattern;
+  return { alongMm, acrossMm, halfDrop, motifAcrossMm: motifMm };
+}
+
+/** Where on the roll the first motif lies is seen only when the cloth is there: up to one repeat is cut off before it, mm. */
+export function repeatToBegin({ material, items }: LayRequest): number {
+  return material.kind === 'roll' && items.some(({ motif }) => motif) ? (material.pattern?.alongMm ?? 0) : 0;
+}
+
 interface OnCloth {
   readonly use: ClothUse;
   readonly slots: Set<ClothSlot>;
   readonly items: NamedItem[];
   readonly bias: Cut[];
+  readonly offPattern: number[];
+}
+
+/** The turns that a piece of cloth may have on a roll. */
+function turnsOn({ railroaded, oneWay }: ClothFacts, { grain, alongRoll }: Piece): readonly number[] {
+  if (grain === 'any') return ALL_TURNS;
+  const turn = railroaded || alongRoll ? 90 : 0;
+  return oneWay ? [turn] : [turn, turn + 180];
 }
 
 /** The pieces of cloth by the cloth they are cut from: slots of one cloth are laid together, each other cloth by itself. */
 function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<string, OnCloth> {
   const cloths = new Map<string, OnCloth>();
   plans.forEach((plan, index) => {
+    const motifs = motifsOf(plan.pieces, plan.cover?.seams ?? []);
+    const here = new Map<OnCloth, NamedItem[]>();
     for (const cut of plan.cuts) {
-      const { material, grain, alongRoll } = cut.piece;
+      const { material, grain } = cut.piece;
       if (material.kind !== 'cloth') continue;
       const use = clothUse(material.slot, job, plan.source);
       const name = clothName(use);
-      const cloth = cloths.get(name) ?? { use, slots: new Set<ClothSlot>(), items: [], bias: [] };
+      const cloth = cloths.get(name) ?? { use, slots: new Set<ClothSlot>(), items: [], bias: [], offPattern: [] };
       cloths.set(name, cloth);
       cloth.slots.add(material.slot);
       if (grain === 'bias') {
         cloth.bias.push(cut);
         continue;
       }
-      const base = use.railroaded ? 90 : 0;
-      const turn = alongRoll && base === 0 ? 90 : base;
-      const oneWay = clothFacts(use, job.units, shop).oneWay;
-      const turns = grain === 'any' ? ALL_TURNS : oneWay ? [turn] : [turn, (turn + 180) % 360];
-      cloth.items.push(itemOf(index, cut, turns));
+      const [motif] = patternFor(use, shop) ? alongX([motifs.get(cut.piece.id)].filter((at) => at !== undefined)) : [];
+      const items = here.get(cloth) ?? [];
+      here.set(cloth, items);
+      items.push(itemOf(index, cut, turnsOn(clothFacts(use, job.units, shop), cut.piece), motif));
+    }
+    for (const [cloth, items] of here) {
+      const roll = rollOf(cloth.use, job, shop);
+      const matched = items.every(({ item }) => fitsPattern(item, roll));
+      if (!matched) cloth.offPattern.push(index);
+      cloth.items.push(...(matched ? items : items.map(withoutMotif)));
     }
   });
   return cloths;
+}
+
+const withoutMotif = ({ item: { motif: _motif, ...item }, hash }: NamedItem): NamedItem => ({ item, hash });
+
+/** A cloth as it lies between its selvedges. */
+function rollOf(use: ClothUse, job: Job, shop: Shop): LayMaterial {
+  const pattern = patternFor(use, shop);
+  return { kind: 'roll', widthMm: clothFacts(use, job.units, shop).usableMm, ...(pattern ? { pattern } : {}) };
 }
 
 /** The key of the lay on a cloth: the main cloth's has always been the same. */
@@ -130,7 +184,7 @@ export function clothLayKey(use: ClothUse, main: ClothUse): string {
 function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
   const main = clothName(job.cloth);
   const cloths = [...byCloth(job, plans, shop)].sort(([a], [b]) => Number(b === main) - Number(a === main));
-  return cloths.map(([, { use, slots, items, bias }]) => {
+  return cloths.map(([, { use, slots, items, bias, offPattern }]) => {
     const facts = clothFacts(use, job.units, shop);
     const all = [...items, ...biasItems(bias, use.bias ?? 'block', facts)];
     const subject: LaySubject = {
@@ -140,7 +194,7 @@ function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedL
       use,
       ownLengthMm: use.ownLengthMm ?? null,
     };
-    return wanted(job, clothLayKey(use, job.cloth), subject, { kind: 'roll', widthMm: facts.usableMm }, shop.assume('clothGapMm', job.units), all);
+    return wanted(job, clothLayKey(use, job.cloth), subject, rollOf(use, job, shop), shop.assume('clothGapMm', job.units), all, offPattern);
   });
 }
 

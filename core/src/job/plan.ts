@@ -6,7 +6,7 @@ import { answersIn, type HeavyRequest, type Solved } from './answers';
 import { buyList, type BuyLine } from './buy';
 import type { Job } from './document';
 import { chooseLots, lotProblems, type LotChoice } from './lots';
-import { laysOf, type PlannedLay, type WantedLay } from './lays';
+import { repeatToBegin, laysOf, type PlannedLay, type WantedLay } from './lays';
 import { missingPieces } from './missing';
 import { planCushion, unanswered, type CushionPlan } from './plan-cushion';
 import { salvagedUses, type SalvagedUse } from './salvaged';
@@ -63,15 +63,29 @@ function markProblems(cushions: readonly CushionPlan[]): Issue[] {
 
 /** The customer's own cloth, where it is shorter than what the lay takes with its end squared. */
 function ownClothProblems(lays: readonly PlannedLay[], squareEndMm: number): Issue[] {
-  return lays.flatMap(({ subject, answer }) => {
+  return lays.flatMap(({ subject, answer, request }) => {
     if (subject.kind !== 'cloth' || subject.ownLengthMm === null || !answer) return [];
-    const neededMm = answer.lengthMm + squareEndMm;
+    const neededMm = answer.lengthMm + squareEndMm + repeatToBegin(request);
     const shortMm = neededMm - subject.ownLengthMm;
     return shortMm > 0
       ? [issue('error', 'own-cloth-short', 'cloth.ownLengthMm', { cloth: subject.name, shortMm, neededMm, thereMm: subject.ownLengthMm })]
       : [];
   });
 }
+
+/** Cushions that cannot be matched to the pattern of their cloth: they are laid as if it had none. */
+function patternProblems(lays: readonly PlannedLay[], cushions: readonly CushionPlan[]): Issue[] {
+  return lays.flatMap(({ subject, offPattern }) =>
+    offPattern.map((index) =>
+      issue('warning', 'pattern-cannot-match', `cushions.${index}`, {
+        cloth: subject.kind === 'cloth' ? subject.name : '',
+        cushion: cushions[index]?.source.name ?? '',
+      }),
+    ),
+  );
+}
+
+const asWanted = ({ hash, key, subject, request, offPattern }: WantedLay): WantedLay => ({ hash, key, subject, request, offPattern });
 
 /**
  * The one road from a job to everything derived. Pure and total: problems come back as data. Heavy parts are listed in `wanted` until their
@@ -97,7 +111,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
   // Plates whose crown is still worked out have no shape yet to be laid.
   const open = cushions.flatMap((one) => unanswered(one).map(({ hash, request }): WantedAnswer => ({ hash, request })));
   const requests: readonly WantedLay[] = open.length ? [] : unchanged ? previous.lays : laysOf(job, cushions, shop);
-  const lays = requests.map(({ hash, key, subject, request }) => planLay({ hash, key, subject, request }, solved, previous));
+  const lays = requests.map((one) => planLay(asWanted(one), solved, previous));
   const cushionProblems = cushions.flatMap((one, i) =>
     one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
@@ -109,9 +123,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
     shop,
     cushions,
     lays,
-    wanted: open.length
-      ? open
-      : lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(({ hash, key, subject, request }) => ({ hash, key, subject, request })),
+    wanted: open.length ? open : lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(asWanted),
     lots,
     salvaged,
     buy,
@@ -121,6 +133,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
       ...lotProblems(lots, shop),
       ...lays.flatMap((lay) => lay.problems),
       ...missingPieces(lays, cushions),
+      ...patternProblems(lays, cushions),
       ...ownClothProblems(lays, shop.assume('squareEndMm', job.units)),
     ],
   };

@@ -192,6 +192,11 @@ const SENTENCES: Record<string, Speak> = {
   'lay-piece-twice': (n) => [`${n('piece')} lies twice.`, 'Lay it again.'],
   'lay-piece-missing': (n) => [`${n('piece')} is missing from the lay.`, 'Lay it again.'],
   'lay-turn-not-allowed': (n) => [`${n('piece')} is turned by ${n('turn')}°, against the cloth.`, 'Lay it again.'],
+  'lay-off-pattern': (n, mm) => [`${n('piece')} lies ${mm('byMm')} off the pattern.`, 'Lay it again.'],
+  'pattern-cannot-match': (n) => [
+    `${n('cushion')} cannot be matched to the pattern of ${n('cloth')}: a piece with a motif in its middle would not lie between the selvedges. It is laid as if there were no pattern.`,
+    'Lay it the other way up the roll, split the seat, or take a wider cloth.',
+  ],
   'lay-outside': (n, mm) => [`${n('piece')} lies ${mm('byMm')} outside the material.`, 'Lay it again.'],
   'lay-too-many-pieces': (n) => [`${n('pieces')} pieces in one lay.`, `Lay at most ${n('most')} at once.`],
   'lay-too-many-points': (n) => [`The outlines have ${n('points')} points together.`, `Take fewer: at most ${n('most')}.`],

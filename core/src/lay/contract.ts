@@ -3,11 +3,26 @@ import type { Point } from '../geometry/point';
 import type { Issue } from '../kernel/issue';
 
 /**
+ * A pattern woven into or printed on a roll: motifs in rows along it. A repeat of 0: none in that direction, as stripes have.
+ * Where along the roll the first motif lies is not known before the cloth is on the table, so the lay chooses it.
+ */
+export interface LayPattern {
+  /** Repeat along the roll, mm. */
+  readonly alongMm: number;
+  /** From row to row across the roll, mm. */
+  readonly acrossMm: number;
+  /** Every other row lies half a repeat further along. */
+  readonly halfDrop: boolean;
+  /** The centre of the first row, from the usable edge at y = 0. */
+  readonly motifAcrossMm: number;
+}
+
+/**
  * What pieces lie on, millimetres: x along from the squared end, y across from one usable edge, face up.
  * A hide lies where its outline says, its box's lower left at any place; flaws are outlines inside it.
  */
 export type LayMaterial =
-  | { readonly kind: 'roll'; readonly widthMm: number }
+  | { readonly kind: 'roll'; readonly widthMm: number; readonly pattern?: LayPattern }
   | { readonly kind: 'sheet'; readonly widthMm: number; readonly lengthMm: number }
   | { readonly kind: 'hide'; readonly outline: readonly Point[]; readonly flaws: readonly (readonly Point[])[] };
 
@@ -18,6 +33,8 @@ export interface LayItem {
   readonly count: number;
   /** Allowed turns, degrees counter-clockwise. */
   readonly turns: readonly number[];
+  /** On a material with a pattern: where the centre of a motif has to fall, about the polygon's own origin. It may lie outside the polygon. */
+  readonly motif?: Point;
 }
 
 /** One copy of an item: its polygon turned counter-clockwise about its own origin, then moved by x along and y across on its sheet. */
@@ -58,6 +75,8 @@ export interface LayAnswer {
   readonly bound: number;
   /** Area of the placed pieces over the material they take, 0 to 1: the length used, whole sheets, or a hide without its flaws. */
   readonly use: number;
+  /** Where along the material the centre of a motif of the first row lies, below one repeat; only where pieces are matched to a pattern. */
+  readonly patternAtMm?: number;
   readonly moves: number;
   readonly stopped: boolean;
 }

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { polygonCrossing } from '../geometry/simple';
 import { issue, type Issue } from '../kernel/issue';
-import type { LayAnswer, LayRequest } from './contract';
+import type { LayAnswer, LayMaterial, LayRequest } from './contract';
 
 /** Bounds that a cushion shop never meets, so that no question keeps a machine for hours. */
 const MOST_ITEMS = 500;
@@ -17,11 +17,17 @@ const point = z.tuple([z.number().min(-MOST_MM).max(MOST_MM), z.number().min(-MO
 const ring = z.array(point).min(3).max(MOST_POINTS);
 const length = z.number().positive().max(MOST_MM);
 
+const repeat = z.number().nonnegative().max(MOST_MM);
+const patternSchema = z
+  .strictObject({ alongMm: repeat, acrossMm: repeat, halfDrop: z.boolean().default(false), motifAcrossMm: repeat.default(0) })
+  .refine(({ alongMm, acrossMm }) => [alongMm, acrossMm].every((mm) => mm === 0 || mm >= 1), 'a repeat is 1 mm at least, or 0 for none')
+  .refine(({ alongMm, acrossMm, halfDrop }) => !halfDrop || (alongMm > 0 && acrossMm > 0), 'a half drop needs both repeats');
+
 /** A lay asked for by file: `yardland lay FILE.json`. x runs along the material from 0, y across it from 0; millimetres, degrees counter-clockwise. */
 export const layFileSchema = z.strictObject({
   format: z.literal('yardland/lay@2', { error: ({ input }) => (input === 'yardland/lay@1' ? LAY_1_REFUSED : undefined) }),
   material: z.discriminatedUnion('kind', [
-    z.strictObject({ kind: z.literal('roll'), widthMm: length }),
+    z.strictObject({ kind: z.literal('roll'), widthMm: length, pattern: patternSchema.optional() }),
     z.strictObject({ kind: z.literal('sheet'), widthMm: length, lengthMm: length }),
     z.strictObject({ kind: z.literal('hide'), outline: ring, flaws: z.array(ring).max(200).default([]) }),
   ]),
@@ -33,6 +39,8 @@ export const layFileSchema = z.strictObject({
         outline: ring,
         count: z.int().min(1).max(MOST_COPIES).default(1),
         turns: z.array(z.number().min(-360).max(360)).min(1).max(72).default([0, 180]),
+        /** On a roll with a pattern: where the centre of a motif has to fall. */
+        motif: point.optional(),
       }),
     )
     .min(1)
@@ -71,11 +79,22 @@ export function checkLayFile({ material, pieces }: LayFile): Issue[] {
 
 /** The question to the engine that a file asks, with a seed of its own; it runs until a clock outside stops it. */
 export function layFileRequest({ material, gapMm, pieces }: LayFile, seed: number): LayRequest {
+  const asked = (): LayMaterial => {
+    if (material.kind === 'hide') return { kind: 'hide', outline: polygon(material.outline), flaws: material.flaws.map(polygon) };
+    if (material.kind === 'sheet') return material;
+    return { kind: 'roll', widthMm: material.widthMm, ...(material.pattern ? { pattern: material.pattern } : {}) };
+  };
   return {
     format: 'yardland/lay-request@2',
-    material: material.kind === 'hide' ? { kind: 'hide', outline: polygon(material.outline), flaws: material.flaws.map(polygon) } : material,
+    material: asked(),
     gapMm,
-    items: pieces.map(({ id, outline, count, turns }) => ({ id, polygon: polygon(outline), count, turns })),
+    items: pieces.map(({ id, outline, count, turns, motif }) => ({
+      id,
+      polygon: polygon(outline),
+      count,
+      turns,
+      ...(motif ? { motif: { x: motif[0], y: motif[1] } } : {}),
+    })),
     pins: [],
     seed,
     moves: Number.MAX_SAFE_INTEGER,
@@ -83,13 +102,14 @@ export function layFileRequest({ material, gapMm, pieces }: LayFile, seed: numbe
 }
 
 /** The answer as a file: the outline of each copy turned counter-clockwise about its own origin, then moved. */
-export function layFileAnswer({ placements, lengthMm, sheets, use, bound, unplaced }: LayAnswer) {
+export function layFileAnswer({ placements, lengthMm, sheets, use, bound, patternAtMm, unplaced }: LayAnswer) {
   return {
     placements: placements.map(({ item, copy, sheet, x, y, turn }) => ({ id: item, copy, sheet, xMm: x, yMm: y, turn })),
     lengthMm,
     sheets,
     use,
     boundMm: bound,
+    ...(patternAtMm === undefined ? {} : { patternAtMm }),
     unplaced,
   };
 }

@@ -3,6 +3,7 @@ import { boxOf, type LayMaterial, type LayRequest, type Placement } from './cont
 import { forbiddenBy, TOUCH_MM, type Forbidden } from './engine/forbidden';
 import { hidePanel } from './engine/hide';
 import { shapesOf, type Turned } from './engine/shape';
+import { alongFrom, offPattern, ON_PATTERN_MM, patternOf, phaseOf, rowsBetween, turnedMotif } from './pattern';
 
 /** What pins are looked at against: everything of a request but the pins. */
 type Ground = Pick<LayRequest, 'material' | 'gapMm' | 'items'>;
@@ -67,20 +68,19 @@ function contacts(hindered: readonly Hindrance[], wanted: Point): Point[] {
 
 /**
  * The legal place nearest to where a person wants a piece: inside the material and clear of the pins; other pieces make way. Within a few millimetres of
- * touching something it touches. Null when the piece is not of this lay, is not allowed that turn, or finds no room on that sheet.
+ * touching something it touches; on a pattern it goes to the nearest motif, which lies where the pins or else `patternAtMm` say.
+ * Null when the piece is not of this lay, is not allowed that turn, or finds no room on that sheet.
  */
-export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted: Placement): Placement | null {
+export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted: Placement, patternAtMm: number | null = null): Placement | null {
   const moving = turnedOf(ground, wanted);
   const origins = moving && originsOf(ground.material, moving);
   if (!moving || !origins) return null;
-  const hindered = hindrances(
-    ground,
-    pins.filter(({ item, copy }) => item !== wanted.item || copy !== wanted.copy),
-    moving,
-    wanted.sheet,
-  );
+  const others = pins.filter(({ item, copy }) => item !== wanted.item || copy !== wanted.copy);
+  const hindered = hindrances(ground, others, moving, wanted.sheet);
   const inside = (p: Point): Point => ({ x: Math.min(origins.maxX, Math.max(origins.minX, p.x)), y: Math.min(origins.maxY, Math.max(origins.minY, p.y)) });
   const meant = inside(wanted);
+  const pattern = patternOf(ground.material);
+  const onMotifs = pattern && placesOnPattern(ground, phaseOf(pattern, ground.items, others) ?? patternAtMm, { ...wanted, ...meant }, origins);
   const edges = [origins.minX, origins.maxX].map((x) => ({ x, y: meant.y })).concat([origins.minY, origins.maxY].map((y) => ({ x: meant.x, y })));
   const corners = [origins.minX, origins.maxX].flatMap((x) => [origins.minY, origins.maxY].map((y) => ({ x, y })));
   const touching = contacts(hindered, meant);
@@ -93,12 +93,47 @@ export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted:
       .filter((p) => clear(p, hindered))
       .map((at) => ({ at, mm: Math.hypot(at.x - to.x, at.y - to.y) }))
       .sort((a, b) => a.mm - b.mm)[0];
+  if (onMotifs) {
+    const legal = onMotifs.filter(({ x, y }) => x >= origins.minX && x <= origins.maxX && y >= origins.minY && y <= origins.maxY);
+    const motif = nearest(legal, wanted);
+    return motif ? { ...wanted, ...motif.at } : null;
+  }
   const contact = nearest([...edges, ...corners, ...touching, ...twice], meant);
   const place = clear(meant, hindered) && (!contact || contact.mm > SNAP_MM) ? meant : contact?.at;
   if (!place) return null;
   // In a corner near by it touches two things at once.
   const corner = nearest([...corners, ...twice], place);
   return { ...wanted, ...(corner && corner.mm <= SNAP_MM ? corner.at : place) };
+}
+
+/** Whether a piece that has to match lies on the pattern; the first one says where along it begins. */
+function onPattern({ material, items }: Ground, held: readonly Placement[], pin: Placement): boolean {
+  const pattern = patternOf(material);
+  const motif = turnedMotif(items.find(({ id }) => id === pin.item) ?? {}, pin.turn);
+  if (!pattern || !motif) return true;
+  const phaseMm = phaseOf(pattern, items, [...held, pin]) ?? 0;
+  return offPattern(pattern, phaseMm, { x: pin.x + motif.x, y: pin.y + motif.y }) <= ON_PATTERN_MM;
+}
+
+/** Repeats each way within which a place on the pattern is looked for. */
+const REPEATS_NEAR = 6;
+
+/** The places on the pattern near to where a piece that has to match is wanted; null for one that need not. */
+function placesOnPattern(
+  { material, items }: Ground,
+  phaseMm: number | null,
+  wanted: Placement,
+  origins: { minX: number; minY: number; maxX: number; maxY: number },
+): Point[] | null {
+  const pattern = patternOf(material);
+  const motif = turnedMotif(items.find(({ id }) => id === wanted.item) ?? {}, wanted.turn);
+  if (!pattern || !motif) return null;
+  const rows = pattern.acrossMm > 0 ? rowsBetween(pattern, motif, origins.minY, origins.maxY) : [{ row: 0, y: wanted.y }];
+  return rows.flatMap(({ row, y }) => {
+    if (pattern.alongMm <= 0 || phaseMm === null) return [{ x: wanted.x, y }];
+    const first = alongFrom(pattern, phaseMm, motif, row, Math.max(origins.minX, wanted.x - REPEATS_NEAR * pattern.alongMm));
+    return Array.from({ length: 2 * REPEATS_NEAR }, (_, k) => ({ x: first + k * pattern.alongMm, y }));
+  });
 }
 
 /** The pins that still hold: of a piece that is there, in a turn it may have, inside the material, and clear of the pins before. */
@@ -110,6 +145,6 @@ export function pinsThatHold(ground: Ground, pins: readonly Placement[]): Placem
     const again = held.some(({ item: id, copy }) => id === pin.item && copy === pin.copy);
     if (!moving || !origins || !item || pin.copy >= item.count || again) return held;
     const within = pin.x >= origins.minX - TOUCH_MM && pin.x <= origins.maxX + TOUCH_MM && pin.y >= origins.minY - TOUCH_MM && pin.y <= origins.maxY + TOUCH_MM;
-    return within && clear(pin, hindrances(ground, held, moving, pin.sheet)) ? [...held, pin] : held;
+    return within && onPattern(ground, held, pin) && clear(pin, hindrances(ground, held, moving, pin.sheet)) ? [...held, pin] : held;
   }, []);
 }

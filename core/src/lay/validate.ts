@@ -3,6 +3,7 @@ import { overlapArea } from '../geometry/overlap';
 import type { Point } from '../geometry/point';
 import { polygonArea, polygonGap } from '../geometry/polygon';
 import { issue, type Issue } from '../kernel/issue';
+import { fitsPattern, offPattern, ON_PATTERN_MM, patternOf, phaseOf, turnedMotif } from './pattern';
 import { boxOf, placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest, type Placement } from './contract';
 
 /** Pieces may come nearer than the gap by this, mm: double-precision noise, not a rule. */
@@ -51,7 +52,8 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
     const there = Array.from({ length: item.count }, (_, copy) => `${item.id} ${copy + 1}`).filter((label) => seen.has(label)).length;
     if (there + without < item.count) problems.push(issue('error', 'lay-piece-missing', '', { piece: item.id }));
     // Left out is only what fits on nothing: an item that would go in by itself was dropped. A hide may be full.
-    if (without && material.kind !== 'hide' && fitsAlone(item, material)) problems.push(issue('error', 'lay-left-out', '', { piece: item.id }));
+    if (without && material.kind !== 'hide' && fitsAlone(item, material) && fitsPattern(item, material))
+      problems.push(issue('error', 'lay-left-out', '', { piece: item.id }));
   }
   for (const pin of legalPins(request)) {
     const found = answer.placements.find(({ item, copy }) => item === pin.item && copy === pin.copy);
@@ -59,19 +61,37 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
     if (found && (off > NOISE_MM || found.turn !== pin.turn || found.sheet !== pin.sheet))
       problems.push(issue('error', 'lay-pin-moved', '', { piece: `${pin.item} ${pin.copy + 1}` }));
   }
-  problems.push(...tooNear(laid, request.gapMm));
+  problems.push(...notMatched(request, answer), ...tooNear(laid, request.gapMm));
   return problems;
+}
+
+/** Pieces whose motif is not where the cloth has one. */
+function notMatched({ material, items }: LayRequest, { placements, patternAtMm = 0 }: LayAnswer): Issue[] {
+  const pattern = patternOf(material);
+  if (!pattern) return [];
+  return placements.flatMap(({ item, copy, turn, x, y }) => {
+    const motif = turnedMotif(items.find(({ id }) => id === item) ?? {}, turn);
+    const offMm = motif ? offPattern(pattern, patternAtMm, { x: x + motif.x, y: y + motif.y }) : 0;
+    return offMm > ON_PATTERN_MM ? [issue('error', 'lay-off-pattern', '', { piece: `${item} ${copy + 1}`, byMm: offMm })] : [];
+  });
 }
 
 /** The pins that count beyond doubt: in a turn their piece may have, inside the material, clear of the pins before them by a little more than they must be. */
 function legalPins({ items, pins, material, gapMm }: LayRequest): Placement[] {
   const held: Laid[] = [];
+  const pattern = patternOf(material);
+  let phaseMm: number | null = null;
   return pins.filter((pin) => {
     const item = items.find(({ id }) => id === pin.item);
     if (!item?.turns.includes(pin.turn) || pin.copy >= item.count) return false;
     const laid: Laid = { label: `${pin.item} ${pin.copy + 1}`, sheet: pin.sheet, polygon: placed(item.polygon, pin) };
     const again = held.some(({ label }) => label === laid.label);
     if (again || outsideBy(laid.polygon, material, boxOf(material)) > 0 || tooNear([...held, laid], gapMm + 2 * NOISE_MM).length) return false;
+    const motif = turnedMotif(item, pin.turn);
+    if (pattern && motif) {
+      phaseMm ??= phaseOf(pattern, items, [pin]) ?? 0;
+      if (offPattern(pattern, phaseMm, { x: pin.x + motif.x, y: pin.y + motif.y }) > ON_PATTERN_MM / 2) return false;
+    }
     held.push(laid);
     return true;
   });

@@ -76,6 +76,24 @@ export function nominalThickness({ thicknessesMm }: Pick<Stock, 'thicknessesMm'>
   return nearest !== undefined && Math.abs(nearest - thicknessMm) <= SHEET_NOMINAL_MM ? nearest : thicknessMm;
 }
 
+/** A repeat of a pattern, mm; 0 where it does not repeat in that direction, as a stripe does not. */
+const repeat = z.number().nonnegative().max(3000);
+
+/** A pattern that repeats, as it lies on the roll with its upper end up. */
+export const patternSchema = z
+  .strictObject({
+    alongMm: repeat,
+    acrossMm: repeat,
+    /** Every other row lies half a repeat further along. */
+    halfDrop: z.boolean().optional(),
+    /** From the selvedge's inner edge to the centre of the first motif; absent: half a repeat. */
+    motifMm: repeat.optional(),
+  })
+  .refine(({ alongMm, acrossMm }) => alongMm >= 10 || acrossMm >= 10, 'no repeat: 10 mm at least, along or across')
+  .refine(({ alongMm, acrossMm }) => [alongMm, acrossMm].every((mm) => mm === 0 || mm >= 10), 'a repeat is 10 mm at least, or nothing')
+  .refine(({ alongMm, acrossMm, halfDrop }) => !halfDrop || (alongMm > 0 && acrossMm > 0), 'a half drop needs both repeats');
+export type ClothPattern = z.infer<typeof patternSchema>;
+
 /** A cover cloth on the roll. */
 export const clothSchema = z.strictObject({
   id,
@@ -84,6 +102,7 @@ export const clothSchema = z.strictObject({
   selvedgeMm: z.number().nonnegative().max(200),
   thicknessMm: z.number().positive().max(10),
   oneWay: z.boolean(),
+  pattern: patternSchema.optional(),
   /** Gives like stretch vinyl instead of holding like woven cloth. */
   stretches: z.boolean().optional(),
   /** Shrinks by so much in the wash, along the roll and across it. */

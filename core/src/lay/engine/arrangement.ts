@@ -52,7 +52,7 @@ interface Near {
 }
 
 /** Where the origin of a piece may lie for it to be inside its panel's box. */
-interface Box {
+export interface Box {
   readonly lowX: number;
   readonly highX: number;
   readonly lowY: number;
@@ -141,6 +141,12 @@ export class Arrangement {
     return (row[b] ??= forbiddenBy(this.turned(lying, lyingTurn).parts, this.turned(moving, movingTurn).against));
   }
 
+  /** Where a piece in a turn may not lie because of a placed one, about that one's origin. */
+  hindrance(placed: number, moving: number, movingTurn: number): Forbidden | null {
+    const place = this.places[placed];
+    return place ? this.#between(placed, place.turn, moving, movingTurn) : null;
+  }
+
   #blockedFor(panel: number, piece: number, turn: number): Forbidden | null {
     const { blocked } = this.panels[panel] as Panel;
     if (!blocked) return null;
@@ -208,7 +214,7 @@ export class Arrangement {
     };
     for (const panel of panels) {
       for (const turn of this.#someTurns(i, has?.turn ?? 0, effort.turns)) {
-        const box = this.#boxOf(i, panel, turn);
+        const box = this.boxOf(i, panel, turn);
         if (!box) continue;
         this.#gather(i, panel, turn);
         const along = (level: number, upright: boolean): boolean => {
@@ -247,7 +253,8 @@ export class Arrangement {
     return [...chosen];
   }
 
-  #boxOf(i: number, panel: number, turn: number): Box | null {
+  /** Where the origin of a piece in a turn may be for it to lie inside a panel's box; null when it is too large for it. */
+  boxOf(i: number, panel: number, turn: number): Box | null {
     const shape = this.turned(i, turn);
     const { widthMm, lengthMm } = this.panels[panel] as Panel;
     const box = { lowX: -shape.minX, highX: lengthMm - shape.maxX, lowY: -shape.minY, highY: widthMm - shape.maxY };

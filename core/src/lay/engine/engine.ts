@@ -3,10 +3,12 @@ import { polygonArea } from '../../geometry/polygon';
 import { seededRandom } from '../../kernel/random';
 import { lowerBound } from '../bound';
 import type { LayAnswer, LayProgress, LayRequest, Placement } from '../contract';
+import { fitsPattern, patternOf, phaseOf, turnedMotif } from '../pattern';
 import { pinsThatHold } from '../pins';
 import { Arrangement, type Body, type Panel, type Place } from './arrangement';
 import { better, boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
 import { hidePanel } from './hide';
+import { layMatched, type Matched } from './matched';
 import { Budget, COOL, separate } from './separate';
 import { shapesOf, type Turned } from './shape';
 import { compact, copyOf, drawIn, endOf, fill, layInOrder, put, QUICK } from './strip';
@@ -48,8 +50,10 @@ function groundOf({ material, gapMm }: LayRequest): BoxGround {
 function questionOf(request: LayRequest): Question {
   const ground = groundOf(request);
   const all = boxedCopies(request.items);
-  const copies = all.filter((copy) => fitsGround(copy, ground));
-  const unplaced = all.filter((copy) => !fitsGround(copy, ground)).map(({ item }) => item);
+  const offPattern = new Set(request.items.filter((item) => !fitsPattern(item, request.material)).map(({ id }) => id));
+  const fits = (copy: BoxedCopy): boolean => fitsGround(copy, ground) && !offPattern.has(copy.item);
+  const copies = all.filter(fits);
+  const unplaced = all.filter((copy) => !fits(copy)).map(({ item }) => item);
   const items = new Map(request.items.map((item, shape) => [item.id, { shape, areaMm2: Math.abs(polygonArea(item.polygon)) }]));
   const bodies = copies.map(({ item }) => items.get(item) as Body);
   const fitting = request.items.filter(({ id }) => copies.some(({ item }) => item === id));
@@ -85,6 +89,8 @@ function answerOf(question: Question, held: Held): LayAnswer {
       : material.kind === 'sheet'
         ? material.widthMm * material.lengthMm * held.sheets
         : Math.abs(polygonArea(material.outline)) - material.flaws.reduce((sum, flaw) => sum + Math.abs(polygonArea(flaw)), 0);
+  const pattern = patternOf(material);
+  const patternAtMm = pattern && phaseOf(pattern, request.items, placements);
   return {
     format: 'yardland/lay-answer@2',
     placements,
@@ -93,6 +99,7 @@ function answerOf(question: Question, held: Held): LayAnswer {
     unplaced: [...question.unplaced, ...copies.filter((_, i) => !held.places[i]).map(({ item }) => item)],
     bound: question.bound,
     use: takenMm2 > 0 ? areaMm2 / takenMm2 : 0,
+    ...(patternAtMm === null ? {} : { patternAtMm }),
     moves: Math.round(request.moves - Math.max(0, question.budget.left)),
     stopped: false,
   };
@@ -136,6 +143,29 @@ const freePieces = (question: Question, pins: readonly (Place | null)[]): number
     question,
     question.bodies.map((_, i) => i).filter((i) => !pins[i]),
   );
+
+/** The pieces that have to match a pattern, and where a motif falls in each of their turns. */
+function matchedOf({ request, copies, shapes, bodies }: Question): Matched[] {
+  if (!patternOf(request.material)) return [];
+  return copies.flatMap(({ item }, piece) => {
+    const found = request.items.find(({ id }) => id === item);
+    const turns = shapes[(bodies[piece] as Body).shape] ?? [];
+    const motifs = turns.flatMap(({ turn }) => turnedMotif(found ?? {}, turn) ?? []);
+    return motifs.length ? [{ piece, motifs }] : [];
+  });
+}
+
+/** What lies before the rest is laid round it: what a person has pinned, and on a pattern the pieces that have to match it. */
+function heldPlaces(question: Question, ground: BoxGround): readonly (Place | null)[] {
+  const { request, budget, random } = question;
+  const pins = pinsOf(question);
+  const pattern = patternOf(request.material);
+  const matched = matchedOf(question).filter(({ piece }) => !pins[piece]);
+  if (!pattern || matched.length === 0) return pins;
+  const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, 1), random, pins.map(Boolean));
+  put(all, pins);
+  return layMatched(all, matched, pattern, phaseOf(pattern, request.items, pinsThatHold(request, request.pins)), budget, random);
+}
 
 /** The pieces laid one by one round the pinned ones, on as many sheets as that takes. Yields after each. */
 function* laidInOrder(question: Question, ground: BoxGround, pins: readonly (Place | null)[]): Generator<void, Held> {
@@ -186,7 +216,7 @@ function* withoutSheets(question: Question, ground: BoxGround, from: Held, fixed
 function* onRollOrSheets(question: Question): Generator<Held, Held> {
   const { request, copies, budget, random } = question;
   const ground = groundOf(request);
-  const pins = pinsOf(question);
+  const pins = heldPlaces(question, ground);
   const fixed = pins.map(Boolean);
   let best: Held = { places: copies.map(() => null), sheets: Infinity, lengthMm: Infinity };
   if (!fixed.includes(true)) {

@@ -160,6 +160,8 @@ export class CompareLaysDialog {
         return `Cloth ${formatLengthUnit(way.widthMm, units, step)} wide`;
       case 'bias':
         return BIAS_WORDS[way.way];
+      case 'pattern':
+        return way.matched ? 'Pattern matched' : 'Pattern not matched';
       case 'straight-welt':
         return 'Welt cut straight';
       case 'boxing':

@@ -3,12 +3,10 @@ import {
   bounds,
   clothLayKey,
   clothName,
-  formatLengthUnit,
   formatNumber,
   formatRun,
   nearestPlace,
   placed,
-  polygonArea,
   withClothUse,
   type ClothUse,
   type Job,
@@ -21,11 +19,12 @@ import {
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
-import type { Look, Scene, SceneItem } from '../shared/table/scene';
+import type { Scene } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { Tickbox } from '../shared/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
-import { bandItems, bandsOf, movedOver, partIn, wholeLay, widthOf } from './lay-drawing';
+import { bandsOf, movedOver, wholeLay } from './lay-drawing';
+import { layScene } from './lay-scene';
 import { PlanSolver } from '../job/plan-solver';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
@@ -37,9 +36,6 @@ const LYING = [
   { value: 'railroad', name: 'railroaded' },
 ];
 type Pin = NonNullable<Job['pins']>[number];
-
-/** How far an arrow key moves a piece on the lay, mm. */
-const MOVE_STEP_MM = 10;
 
 const BIAS_WAYS_WORDS = [
   { value: 'block', name: 'from blocks' },
@@ -103,84 +99,16 @@ export class LayStation {
     const fit = `lay ${lay?.key ?? ''} ${answer ? 'laid' : ''}`;
     if (!lay || !answer) return { title: 'Lay', fit, items: [] };
     const { units, step } = this.store.inWords();
-    const bands = lay.request.material.kind === 'hide' ? [] : bandsOf(lay.request.material, answer);
-    const polygons = new Map(lay.request.items.map((item) => [item.id, item.polygon]));
-    const look = (id: string): Look => (id.startsWith('bias') ? 'bias' : ({ cloth: 'piece', foam: 'foam', wadding: 'wrap' } as const)[lay.subject.kind]);
-    const drawn: SceneItem[] = bands.flatMap((band, i) =>
-      bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
-    );
-    let knob: Point | null = null;
-    for (const placement of answer.placements) {
-      const polygon = polygons.get(placement.item);
-      if (!polygon) continue;
-      const points = placed(polygon, placement);
-      const parts = bands.map((band) => partIn(band, points, placement.sheet));
-      const widest = Math.max(...parts.map(widthOf));
-      parts.forEach((part, i) => {
-        if (part.length < 3) return;
-        const key = `${placement.item} ${placement.copy}`;
-        const box = bounds(part);
-        const words = `${this.#shortWords(placement.item)}${this.#pinOf(key) ? ' · pinned' : ''}`;
-        drawn.push({
-          kind: 'area',
-          key: `${key} ${i}`,
-          shape: part,
-          look: look(placement.item),
-          pick: `${this.#pieceWords(placement.item)}, copy ${placement.copy + 1}`,
-        });
-        if (widthOf(part) === widest && this.#pickedPiece() === key) knob = { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
-        if (widthOf(part) === widest)
-          drawn.push({
-            kind: 'note',
-            key: `${key} words`,
-            at: { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 },
-            dy: 4,
-            text: words,
-            short: words.split(' ')[0] ?? '',
-            // Of a slanted strip as much as it is wide on average: words have no more room on it.
-            within: Math.abs(polygonArea(part)) / Math.max(1, box.maxY - box.minY),
-            tall: box.maxY - box.minY,
-            anchor: 'middle',
-            look: 'onpiece',
-          });
-      });
-    }
-    if (knob) drawn.push({ kind: 'knob', key: 'move', at: knob, name: `Move ${this.pickedWords()}`, look: 'mark', stepMm: MOVE_STEP_MM });
-    const [first, last] = [bands[0], bands[bands.length - 1]];
-    if (first && last) {
-      drawn.push({
-        kind: 'dim',
-        key: 'width',
-        name: 'usable width',
-        side: 'left',
-        away: 26,
-        from: { x: first.x, y: first.y },
-        to: { x: first.x, y: first.y - first.width },
-        mm: first.width,
-      });
-      if (bands.length === 1 || last.sheet !== null)
-        drawn.push({
-          kind: 'dim',
-          key: 'length',
-          name: 'length',
-          side: 'below',
-          away: 30,
-          from: { x: first.x, y: last.y - last.width },
-          to: { x: first.x + first.length, y: last.y - last.width },
-          mm: first.length,
-        });
-      else
-        drawn.push({
-          kind: 'note',
-          key: 'whole',
-          at: { x: last.x + last.length, y: last.y - last.width },
-          dy: 26,
-          anchor: 'end',
-          look: 'head',
-          text: `${formatRun(answer.lengthMm, units)} altogether`,
-        });
-    }
-    return { title: `Lay on ${this.#subjectWords(lay.subject)}`, fit, room: { left: 84, right: 34, top: 74, bottom: 62 }, items: drawn };
+    return layScene(lay, answer, {
+      fit,
+      title: `Lay on ${this.#subjectWords(lay.subject)}`,
+      units,
+      step,
+      picked: this.#pickedPiece(),
+      pinned: (piece) => this.#pinOf(piece) !== null,
+      label: (item) => this.#shortWords(item),
+      words: (item) => this.#pieceWords(item),
+    });
   });
 
   protected choose(key: string): void {
@@ -235,6 +163,13 @@ export class LayStation {
 
   protected setBias(way: string): void {
     this.#useOtherwise('Bias strips', ({ bias: _before, ...use }) => (way === 'block' ? use : { ...use, bias: way as NonNullable<ClothUse['bias']> }));
+  }
+
+  /** Whether the cloth of this lay has a pattern, so that it can be asked whether it is matched. */
+  protected readonly patterned = computed(() => Boolean(this.store.shop()?.cloth(this.use()?.material ?? '')?.pattern));
+
+  protected setMatched(matched: boolean): void {
+    this.#useOtherwise('Pattern', ({ unmatched: _before, ...use }) => (matched ? use : { ...use, unmatched: true }));
   }
 
   protected setThorough(thorough: boolean): void {
@@ -309,7 +244,7 @@ export class LayStation {
   #pin(wanted: Placement): void {
     const lay = this.current();
     if (!lay) return;
-    const place = nearestPlace(lay.request, lay.request.pins, wanted);
+    const place = nearestPlace(lay.request, lay.request.pins, wanted, this.#shown()?.patternAtMm ?? null);
     this.said.set(place ? '' : 'There is no room for it there: pinned pieces or the edge are in the way.');
     if (!place) return;
     this.#setPins('Piece put', (pins) => [

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Icon } from '../shared/icon';
-import { clothSchema, formatLengthUnit, formatNumber, readWith, sayLine, type Cloth } from '@yardland/core';
+import { clothSchema, formatLength, formatLengthUnit, formatNumber, readWith, sayLine, type Cloth, type ClothPattern } from '@yardland/core';
 import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
@@ -29,6 +29,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
               <th scope="col">cloth</th>
               <th scope="col" class="text-right!">wide</th>
               <th scope="col">nap</th>
+              <th scope="col" class="text-right!">pattern, along × across</th>
               <th scope="col" class="text-right!">shrinks, along × across</th>
             </tr>
           </thead>
@@ -39,7 +40,8 @@ const STEP = { mm: 1, inch: 1 / 8 };
                   <button type="button" ylLink [attr.aria-pressed]="row.id === cloth()?.id" (click)="chosen.set(row.id)">{{ row.name }}</button>
                 </td>
                 <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
-                <td>{{ row.nap }}</td>
+                <td class="whitespace-nowrap">{{ row.nap }}</td>
+                <td class="text-right whitespace-nowrap">{{ row.pattern }}</td>
                 <td class="text-right whitespace-nowrap">{{ row.shrinks }}</td>
               </tr>
             }
@@ -90,6 +92,39 @@ const STEP = { mm: 1, inch: 1 / 8 };
               [value]="cloth.shrinkAcrossPercent ?? 0"
               (valueChange)="set({ shrinkAcrossPercent: $event ?? 0 })"
             />
+            <yl-quantity
+              label="Pattern repeats along"
+              hint="the roll; 0 for none"
+              [value]="cloth.pattern?.alongMm ?? 0"
+              [min]="0"
+              [max]="3000"
+              [units]="units()"
+              [step]="step"
+              (entered)="setPattern({ alongMm: $event })"
+            />
+            <yl-quantity
+              label="Pattern repeats across"
+              hint="the roll; 0 for none"
+              [value]="cloth.pattern?.acrossMm ?? 0"
+              [min]="0"
+              [max]="3000"
+              [units]="units()"
+              [step]="step"
+              (entered)="setPattern({ acrossMm: $event })"
+            />
+            @if (cloth.pattern; as pattern) {
+              <yl-quantity
+                label="First motif"
+                hint="its centre, from the selvedge’s inner edge"
+                [value]="pattern.motifMm ?? pattern.acrossMm / 2"
+                [min]="0"
+                [max]="3000"
+                [units]="units()"
+                [step]="step"
+                (entered)="setPattern({ motifMm: $event })"
+              />
+              <yl-tickbox [checked]="pattern.halfDrop ?? false" (checkedChange)="setPattern({ halfDrop: !pattern.halfDrop })">half drop</yl-tickbox>
+            }
             <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event })" />
             <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
             <yl-tickbox [checked]="cloth.stretches ?? false" (checkedChange)="set({ stretches: !cloth.stretches })">stretches</yl-tickbox>
@@ -112,14 +147,20 @@ export class ClothsPanel {
   readonly #cloths = computed(() => this.#stored()?.shop.cloths ?? []);
   protected readonly cloth = computed(() => this.#cloths().find(({ id }) => id === this.chosen()) ?? this.#cloths()[0] ?? null);
   protected readonly rows = computed(() =>
-    this.#cloths().map(({ id, name, widthMm, oneWay, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 }) => ({
+    this.#cloths().map(({ id, name, widthMm, oneWay, pattern, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 }) => ({
       id,
       name,
       wide: formatLengthUnit(widthMm, this.units(), STEP),
+      pattern: pattern ? this.#patternWords(pattern) : '—',
       nap: oneWay ? 'one way' : 'either way',
       shrinks: shrinkAlongPercent || shrinkAcrossPercent ? `${formatNumber(shrinkAlongPercent, 1)} × ${formatNumber(shrinkAcrossPercent, 1)} %` : '—',
     })),
   );
+
+  #patternWords({ alongMm, acrossMm, halfDrop }: ClothPattern): string {
+    const [along, across] = [alongMm, acrossMm].map((mm) => (mm > 0 ? formatLength(mm, this.units(), STEP) : '—'));
+    return `${along} × ${across}${halfDrop ? ', half drop' : ''}`;
+  }
 
   /** A new cloth like the one in hand. */
   protected add(like: Cloth): void {
@@ -129,6 +170,16 @@ export class ClothsPanel {
       (shop) => ({ ...shop, cloths: [...shop.cloths, { ...like, id, name }] }),
       () => this.chosen.set(id),
     );
+  }
+
+  /** No repeat either way is no pattern; a half drop ends with one of the repeats. */
+  protected setPattern(change: Partial<ClothPattern>): void {
+    const pattern = { alongMm: 0, acrossMm: 0, ...this.cloth()?.pattern, ...change };
+    const { halfDrop: _drop, ...straight } = pattern;
+    const both = pattern.alongMm > 0 && pattern.acrossMm > 0;
+    this.set({
+      pattern: pattern.alongMm === 0 && pattern.acrossMm === 0 ? undefined : both ? pattern : { ...straight, ...(change.halfDrop ? { halfDrop: true } : {}) },
+    });
   }
 
   /** Takes a changed cloth over, or says at once what is wrong with it. */

@@ -15,6 +15,8 @@ export type Look =
   | 'wrap'
   | 'cover'
   | 'piece'
+  | `cushion-${0 | 1 | 2 | 3 | 4 | 5}`
+  | 'motif'
   | 'material'
   | 'selvedge'
   | 'bias'

@@ -43,6 +43,9 @@ const STILL_PX = 3;
 /** One wheel notch. */
 const WHEEL_ZOOM = 1.0015;
 
+/** Cushions of a job are told apart on a lay by hatch as well as by colour. */
+const CUSHION_HATCHES = ['M0 12 12 0', 'M6 0V12', 'M0 6H12', 'M3 6h6M6 3v6', 'M0 0 12 12'].map((path, i) => ({ id: `cushion-${i + 1}`, path }));
+
 /**
  * The table on which every station lays its thing to scale: pan by dragging, zoom by wheel or two fingers, pick pieces, type sizes onto the
  * drawing, drag grips; all of it by keyboard too.
@@ -75,6 +78,7 @@ export class Table {
   /** A knob was taken hold of or reached by keyboard. */
   readonly held = output<string>();
 
+  protected readonly cushionHatches = CUSHION_HATCHES;
   protected readonly paper = viewChild.required<ElementRef<SVGSVGElement>>('paper');
   private readonly fields = viewChildren(QuantityField);
   readonly #size = signal<Size>({ width: 800, height: 560 });

@@ -1,0 +1,67 @@
+import { outlineBounds } from '../geometry/outline';
+import { distance, type Point } from '../geometry/point';
+import type { Mark, Piece, PieceRole } from './piece';
+import type { Seam, Stretch } from './seam';
+
+/** What is centred on a motif by itself: of a plate in parts its middle, which is the first. */
+const centred = ({ role, part }: Piece): boolean => role === 'body' || (role === 'plate' && part.index === 1);
+/** What continues the pattern of what lies beside it across a straight seam. */
+const BESIDE: readonly PieceRole[] = ['plate', 'side-panel', 'panel'];
+/** Two edges meet with the pattern running on only where they lie the same way on the cloth; their ends may differ by so much of their length. */
+const SAME_WAY = 0.05;
+
+/** Cut from patterned cloth the way it was drawn, and seen. */
+const canMatch = ({ material, face, grain, alongRoll }: Piece): boolean =>
+  material.kind === 'cloth' && face === 'visible' && grain === 'with-the-roll' && !alongRoll;
+
+const markOf = (piece: Piece, kind: Mark['kind'], up: boolean): Mark | undefined =>
+  piece.marks.find((mark) => mark.kind === kind && (up ? mark.outward.y > 0.9 : mark.outward.y < -0.9));
+
+/** The middle of a plate: between its centre marks, else of its box. */
+function middleOf(piece: Piece): Point {
+  const box = outlineBounds(piece.sewn ?? piece.outline);
+  const front = markOf(piece, 'centre-front', false);
+  return { x: front?.at.x ?? (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
+}
+
+/** How far piece b is drawn from where it would lie beside piece a if the seam were flat; null unless the seam is one straight stretch each, drawn the same way. */
+function shiftAcross(a: Stretch, b: Stretch): Point | null {
+  const long = distance(a.from, a.to);
+  // Both edges run counter-clockwise round their own piece, so against each other.
+  const off = Math.hypot(a.to.x - a.from.x - (b.from.x - b.to.x), a.to.y - a.from.y - (b.from.y - b.to.y));
+  if (long < 1 || off > SAME_WAY * long) return null;
+  return { x: (b.from.x + b.to.x - a.from.x - a.to.x) / 2, y: (b.from.y + b.to.y - a.from.y - a.to.y) / 2 };
+}
+
+/**
+ * Where the centre of a motif has to fall on each piece for the cover to be matched, about the piece's own origin: on the middle of each plate; on the boxing at the front
+ * so that the pattern runs on over the front edge of the top plate, on side parts and side panels so that it runs on across their seam. It may fall beside the piece. Pieces that are
+ * not there need not match.
+ */
+export function motifsOf(pieces: readonly Piece[], seams: readonly Seam[]): ReadonlyMap<string, Point> {
+  const motifs = new Map<string, Point>();
+  const able = pieces.filter(canMatch);
+  for (const piece of able) if (centred(piece)) motifs.set(piece.id, middleOf(piece));
+  const plate = able.find(({ role }) => role === 'plate');
+  const front = plate && markOf(plate, 'centre-front', false);
+  const centre = plate && motifs.get(plate.id);
+  for (const piece of able) {
+    const top = piece.role === 'boxing' || piece.role === 'panel' ? markOf(piece, 'centre-front', true) : undefined;
+    if (top && front && centre) motifs.set(piece.id, { x: top.at.x + centre.x - front.at.x, y: top.at.y + centre.y - front.at.y });
+  }
+  for (const { edges } of seams) {
+    const [a, b] = edges.map(({ stretches }) => (stretches.length === 1 ? stretches[0] : undefined));
+    if (!a || !b) continue;
+    for (const [from, to] of [
+      [a, b],
+      [b, a],
+    ] as const) {
+      const known = motifs.get(from.piece);
+      const other = able.find(({ id }) => id === to.piece);
+      if (!known || !other || motifs.has(other.id) || !BESIDE.includes(other.role)) continue;
+      const shift = shiftAcross(from, to);
+      if (shift) motifs.set(other.id, { x: known.x + shift.x, y: known.y + shift.y });
+    }
+  }
+  return motifs;
+}
