@@ -56,7 +56,7 @@ function nearestOn(a: Point, b: Point, p: Point): Point {
 function contacts(hindered: readonly Hindrance[], wanted: Point): Point[] {
   return hindered.flatMap(({ forbidden, x, y }) =>
     forbidden.regions.flatMap((region) => {
-      const corners = Array.from(region.xs, (cx, i) => ({ x: x + cx, y: y + (region.ys[i] as number) }));
+      const corners = Array.from({ length: region.corners }, (_, i) => ({ x: x + (region.xs[i] as number), y: y + (region.ys[i] as number) }));
       const [hereX, hereY] = [wanted.x - x, wanted.y - y];
       const level = hereY > region.minY && hereY < region.maxY ? [region.leftAt(hereY), region.rightAt(hereY)].map((at) => ({ x: x + at, y: wanted.y })) : [];
       const upright =

@@ -38,17 +38,28 @@ export interface Effort {
   readonly lines: number;
   /** Turns that are tried, of those allowed; the one it has always is. */
   readonly turns: number;
+  /** How far each way a line along the material is looked at, in widths of the material. */
+  readonly widths: number;
 }
 
 /** How often a line along an edge of the panel is tried, among the lines through neighbours' corners. */
 const EDGE_SHARE = 0.15;
 
-/** A neighbour of the piece that is being placed: where that may not lie, about the neighbour's origin. */
+/** A neighbour of the piece that is being placed. */
 interface Near {
-  readonly forbidden: Forbidden;
-  readonly x: number;
-  readonly y: number;
-  readonly weight: number;
+  /** Its number; beyond the pieces, what is blocked of a panel. */
+  other: number;
+  /** Its origin. */
+  x: number;
+  y: number;
+  weight: number;
+  /** The box in which the piece's origin may not lie everywhere because of it. */
+  minX: number;
+  maxX: number;
+  minY: number;
+  maxY: number;
+  /** Where it may not lie, about the neighbour's origin; made when a line first meets the box. */
+  forbidden: Forbidden | null;
 }
 
 /** Where the origin of a piece may lie for it to be inside its panel's box. */
@@ -87,6 +98,7 @@ export class Arrangement {
   readonly #turnCount: number;
   // The neighbours of the piece that is being placed, and the stretches on one line: kept between calls so that no memory is asked for.
   readonly #near: Near[] = [];
+  #nearCount = 0;
   readonly #line = new Line();
   readonly #deep: number[] = [];
   readonly #touched: number[] = [];
@@ -159,6 +171,9 @@ export class Arrangement {
   overlap(i: number, j: number): number {
     const [a, b] = [this.places[i], this.places[j]];
     if (!a || !b || a.panel !== b.panel) return 0;
+    const [lying, box] = [this.turned(j, b.turn), this.turned(i, a.turn).againstBox];
+    const [dx, dy] = [a.x - b.x, a.y - b.y];
+    if (dx <= lying.minX + box.minX || dx >= lying.maxX + box.maxX || dy <= lying.minY + box.minY || dy >= lying.maxY + box.maxY) return 0;
     return this.#between(j, b.turn, i, a.turn).cost(a.x - b.x, a.y - b.y);
   }
 
@@ -214,30 +229,32 @@ export class Arrangement {
     };
     for (const panel of panels) {
       for (const turn of this.#someTurns(i, has?.turn ?? 0, effort.turns)) {
-        const box = this.boxOf(i, panel, turn);
-        if (!box) continue;
-        this.#gather(i, panel, turn);
+        const whole = this.boxOf(i, panel, turn);
+        if (!whole) continue;
+        const half = effort.widths * (this.panels[panel] as Panel).widthMm;
+        const round = (x: number): Box => ({ ...whole, lowX: Math.max(whole.lowX, x - half), highX: Math.min(whole.highX, x + half) });
+        let box = whole;
         const along = (level: number, upright: boolean): boolean => {
           const found = this.#alongLine(i, panel, turn, box, level, upright, limit, reach, pull);
           if (found) take(found);
           return found !== null;
         };
-        if (has && has.panel === panel && has.turn === turn) {
-          along(has.y, false);
-          along(has.x, true);
-        }
-        for (let k = 0; k < effort.lines; k++) {
-          const level = this.#someLevel(box);
-          along(level.y, false);
-          along(level.x, true);
-        }
+        const cross = ({ x, y }: Point): void => {
+          box = round(x);
+          this.#gather(i, panel, turn, box);
+          along(y, false);
+          along(x, true);
+        };
+        if (has && has.panel === panel && has.turn === turn) cross(has);
+        for (let k = 0; k < effort.lines; k++) cross(this.#someLevel(i, panel, turn, whole));
         // From the best so far on this panel in this turn: along the lines through it, as long as that helps.
+        const from = best as Found | null;
+        if (from?.panel !== panel || from.turn !== turn) continue;
+        box = round(from.x);
+        this.#gather(i, panel, turn, box);
         for (let k = 0; k < 6; k++) {
-          const from = best as Found | null;
-          if (from?.panel !== panel || from.turn !== turn) break;
-          const better = along(from.x, true);
-          const now = best as Found | null;
-          if (!along(now?.y ?? from.y, false) && !better) break;
+          const better = along((best as unknown as Found).x, true);
+          if (!along((best as unknown as Found).y, false) && !better) break;
         }
       }
     }
@@ -262,44 +279,80 @@ export class Arrangement {
     return { ...box, highX: Math.max(box.lowX, box.highX), highY: Math.max(box.lowY, box.highY) };
   }
 
-  #gather(i: number, panel: number, turn: number): void {
-    this.#near.length = 0;
+  #gather(i: number, panel: number, turn: number, { lowX, highX }: Box): void {
+    const box = this.turned(i, turn).againstBox;
+    this.#nearCount = 0;
     for (let j = 0; j < this.bodies.length; j++) {
       const other = this.places[j];
       if (j === i || other?.panel !== panel) continue;
-      this.#near.push({ forbidden: this.#between(j, other.turn, i, turn), x: other.x, y: other.y, weight: this.weight(i, j) });
+      const lying = this.turned(j, other.turn);
+      if (other.x + lying.maxX + box.maxX <= lowX || other.x + lying.minX + box.minX >= highX) continue;
+      const near = this.#nextNear();
+      near.other = j;
+      near.x = other.x;
+      near.y = other.y;
+      near.weight = this.weight(i, j);
+      near.minX = other.x + lying.minX + box.minX;
+      near.maxX = other.x + lying.maxX + box.maxX;
+      near.minY = other.y + lying.minY + box.minY;
+      near.maxY = other.y + lying.maxY + box.maxY;
+      near.forbidden = null;
     }
     const blocked = this.#blockedFor(panel, i, turn);
-    if (blocked) this.#near.push({ forbidden: blocked, x: 0, y: 0, weight: this.weight(i, this.bodies.length + panel) });
+    if (!blocked) return;
+    const { minX, maxX, minY, maxY } = blocked;
+    Object.assign(this.#nextNear(), {
+      other: this.bodies.length + panel,
+      x: 0,
+      y: 0,
+      weight: this.weight(i, this.bodies.length + panel),
+      minX,
+      maxX,
+      minY,
+      maxY,
+      forbidden: blocked,
+    });
   }
 
-  /** A corner of a region of some neighbour, or now and then of the panel. */
-  #someLevel(box: Box): { x: number; y: number } {
-    const near = this.random() < EDGE_SHARE ? undefined : this.#near[Math.floor(this.random() * this.#near.length)];
-    if (!near) return { x: this.random() < 0.7 ? box.lowX : box.highX, y: this.random() < 0.5 ? box.lowY : box.highY };
-    const region = near.forbidden.regions[Math.floor(this.random() * near.forbidden.regions.length)] as Region;
-    const k = Math.floor(this.random() * region.xs.length);
-    return { x: near.x + (region.xs[k] as number), y: near.y + (region.ys[k] as number) };
+  #nextNear(): Near {
+    const next = this.#nearCount++;
+    return (this.#near[next] ??= { other: 0, x: 0, y: 0, weight: 1, minX: 0, maxX: 0, minY: 0, maxY: 0, forbidden: null });
+  }
+
+  #forbiddenOf(near: Near, i: number, turn: number): Forbidden {
+    return (near.forbidden ??= this.#between(near.other, (this.places[near.other] as Place).turn, i, turn));
+  }
+
+  /** A corner of a region of some other piece on the panel, or now and then of the panel. */
+  #someLevel(i: number, panel: number, turn: number, box: Box): Point {
+    const j = Math.floor(this.random() * this.bodies.length);
+    const other = j === i ? null : this.places[j];
+    const forbidden = this.random() < EDGE_SHARE ? null : other?.panel === panel ? this.#between(j, other.turn, i, turn) : this.#blockedFor(panel, i, turn);
+    if (!forbidden) return { x: this.random() < 0.7 ? box.lowX : box.highX, y: this.random() < 0.5 ? box.lowY : box.highY };
+    const region = forbidden.regions[Math.floor(this.random() * forbidden.regions.length)] as Region;
+    const k = Math.floor(this.random() * region.corners);
+    const [x, y] = other?.panel === panel ? [other.x, other.y] : [0, 0];
+    return { x: x + (region.xs[k] as number), y: y + (region.ys[k] as number) };
   }
 
   /** The stretches of one line on which the piece would lie in a neighbour, and the places between them where it would touch one. */
-  #stretches(at: number, upright: boolean, from: number, to: number): void {
+  #stretches(i: number, turn: number, at: number, upright: boolean, from: number, to: number): void {
     const line = this.#line;
     line.count = 0;
     line.touching.length = 0;
-    for (let k = 0; k < this.#near.length; k++) {
+    for (let k = 0; k < this.#nearCount; k++) {
       const near = this.#near[k] as Near;
-      const here = at - (upright ? near.x : near.y);
-      const { forbidden } = near;
       if (
         upright
-          ? here <= forbidden.minX + TOUCH_MM || here >= forbidden.maxX - TOUCH_MM
-          : here <= forbidden.minY + TOUCH_MM || here >= forbidden.maxY - TOUCH_MM
+          ? at <= near.minX + TOUCH_MM || at >= near.maxX - TOUCH_MM || near.maxY <= from + TOUCH_MM || near.minY >= to - TOUCH_MM
+          : at <= near.minY + TOUCH_MM || at >= near.maxY - TOUCH_MM || near.maxX <= from + TOUCH_MM || near.minX >= to - TOUCH_MM
       )
         continue;
+      const { regions } = this.#forbiddenOf(near, i, turn);
+      const here = at - (upright ? near.x : near.y);
       const move = upright ? near.y : near.x;
       const first = line.count;
-      for (const one of forbidden.regions) {
+      for (const one of regions) {
         if (upright ? here <= one.minX + TOUCH_MM || here >= one.maxX - TOUCH_MM : here <= one.minY + TOUCH_MM || here >= one.maxY - TOUCH_MM) continue;
         if (move + (upright ? one.maxY : one.maxX) <= from + TOUCH_MM || move + (upright ? one.minY : one.minX) >= to - TOUCH_MM) continue;
         const a = move + (upright ? one.lowerAt(here) : one.leftAt(here));
@@ -339,7 +392,7 @@ export class Arrangement {
     const [first, last, from, to] = upright ? [box.lowX, box.highX, box.lowY, box.highY] : [box.lowY, box.highY, box.lowX, box.highX];
     if (level < first - TOUCH_MM || level > last + TOUCH_MM) return null;
     const at = Math.min(last, Math.max(first, level));
-    this.#stretches(at, upright, from, to);
+    this.#stretches(i, turn, at, upright, from, to);
     const { touching } = this.#line;
     const shape = this.turned(i, turn);
     const before = panel * PANEL_REACH_MM + pull.x * (pull.x > 0 ? shape.maxX : shape.minX) + pull.y * (pull.y > 0 ? shape.maxY : shape.minY);

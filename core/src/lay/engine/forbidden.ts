@@ -4,107 +4,109 @@ import { minkowskiSum } from './convex';
 /** Contacts are exact to this, mm: a piece as near as this to another touches it. Over 10 m of edge it is a hundredth of a square millimetre. */
 export const TOUCH_MM = 1e-6;
 
-/** A chain of points with rising first coordinate, and the second along it. */
-class Chain {
-  readonly #t: Float64Array;
-  readonly #v: Float64Array;
-
-  constructor(points: readonly (readonly [number, number])[]) {
-    this.#t = Float64Array.from(points, ([t]) => t);
-    this.#v = Float64Array.from(points, ([, v]) => v);
-  }
-
-  /** The second coordinate at a place between the chain's ends. Corners come back exactly as they are stored. */
-  at(t: number): number {
-    const [ts, vs] = [this.#t, this.#v];
-    let low = 0;
-    let high = ts.length - 1;
-    while (high - low > 1) {
-      const middle = (low + high) >> 1;
-      if ((ts[middle] as number) <= t) low = middle;
-      else high = middle;
-    }
-    const [t0, t1] = [ts[low] as number, ts[high] as number];
-    if (t <= t0 || t1 === t0) return vs[low] as number;
-    if (t >= t1) return vs[high] as number;
-    const [v0, v1] = [vs[low] as number, vs[high] as number];
-    return v0 + ((v1 - v0) * (t - t0)) / (t1 - t0);
-  }
-}
-
 /** Planes that measure how deep a point lies: the edges' own when they are few, sixteen directions round otherwise. */
 const FEW_EDGES = 16;
 
-/** One convex region where a piece's origin may not lie. */
+/** The second coordinate at `t` along a chain of corners from `first` to `last` whose first coordinates rise (or fall) all the way. Corners come back exactly as stored. */
+function along(ts: Float64Array, vs: Float64Array, first: number, last: number, falling: boolean, t: number): number {
+  let low = first;
+  let high = last;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (falling ? (ts[middle] as number) >= t : (ts[middle] as number) <= t) low = middle;
+    else high = middle;
+  }
+  const [t0, t1, v0, v1] = [ts[low] as number, ts[high] as number, vs[low] as number, vs[high] as number];
+  return t1 === t0 ? v0 : v0 + ((v1 - v0) * (t - t0)) / (t1 - t0);
+}
+
+/** One convex region where a piece's origin may not lie. It is asked only for places inside its box. */
 export class Region {
   readonly minX: number;
   readonly maxX: number;
   readonly minY: number;
   readonly maxY: number;
-  /** Places along x and along y at which a corner lies. */
+  readonly corners: number;
+  /** The corners counter-clockwise, twice round, so that a chain from any corner to any other is a row. */
   readonly xs: Float64Array;
   readonly ys: Float64Array;
-  readonly #left: Chain;
-  readonly #right: Chain;
-  readonly #lower: Chain;
-  readonly #upper: Chain;
-  /** Normal x, normal y, offset; three numbers a plane. */
-  readonly #planes: Float64Array;
+  readonly #lowest: number;
+  readonly #highest: number;
+  readonly #leftmost: number;
+  readonly #rightmost: number;
+  /** Normal x, normal y, offset; three numbers a plane. Made when it is first asked how deep a place lies. */
+  #planes: Float64Array | null = null;
 
+  /** `ring`: convex, counter-clockwise. */
   constructor(ring: readonly Point[]) {
-    this.xs = Float64Array.from(ring, (p) => p.x);
-    this.ys = Float64Array.from(ring, (p) => p.y);
-    this.minX = Math.min(...this.xs);
-    this.maxX = Math.max(...this.xs);
-    this.minY = Math.min(...this.ys);
-    this.maxY = Math.max(...this.ys);
     const n = ring.length;
-    const edges = ring.map((a, i) => [a, ring[(i + 1) % n] as Point] as const).filter(([a, b]) => Math.hypot(b.x - a.x, b.y - a.y) > 1e-9);
-    // Counter-clockwise: edges that rise are on the right, edges that run to the right are below.
-    const chain = (wanted: (a: Point, b: Point) => boolean, key: (p: Point) => readonly [number, number]): Chain => {
-      const points = edges.filter(([a, b]) => wanted(a, b)).flatMap(([a, b]) => [key(a), key(b)]);
-      points.sort((p, q) => p[0] - q[0]);
-      return new Chain(points.filter((p, i) => i === 0 || p[0] !== (points[i - 1] as readonly [number, number])[0]));
-    };
-    this.#right = chain(
-      (a, b) => b.y > a.y,
-      (p) => [p.y, p.x],
-    );
-    this.#left = chain(
-      (a, b) => b.y < a.y,
-      (p) => [p.y, p.x],
-    );
-    this.#lower = chain(
-      (a, b) => b.x > a.x,
-      (p) => [p.x, p.y],
-    );
-    this.#upper = chain(
-      (a, b) => b.x < a.x,
-      (p) => [p.x, p.y],
-    );
-    const normals =
-      edges.length <= FEW_EDGES
-        ? edges.map(([a, b]) => ({ x: b.y - a.y, y: a.x - b.x, of: a }))
-        : Array.from({ length: 16 }, (_, k) => {
-            const normal = { x: Math.cos((k * Math.PI) / 8), y: Math.sin((k * Math.PI) / 8) };
-            return { ...normal, of: ring.reduce((far, p) => (p.x * normal.x + p.y * normal.y > far.x * normal.x + far.y * normal.y ? p : far)) };
-          });
-    this.#planes = Float64Array.from(
-      normals.flatMap(({ x, y, of }) => {
-        const length = Math.hypot(x, y);
-        return [x / length, y / length, (x * of.x + y * of.y) / length];
-      }),
+    const xs = new Float64Array(2 * n);
+    const ys = new Float64Array(2 * n);
+    let [lowest, highest, leftmost, rightmost] = [0, 0, 0, 0];
+    for (let i = 0; i < n; i++) {
+      const { x, y } = ring[i] as Point;
+      xs[i] = xs[i + n] = x;
+      ys[i] = ys[i + n] = y;
+      if (y < (ys[lowest] as number)) lowest = i;
+      if (y > (ys[highest] as number)) highest = i;
+      if (x < (xs[leftmost] as number)) leftmost = i;
+      if (x > (xs[rightmost] as number)) rightmost = i;
+    }
+    this.corners = n;
+    this.xs = xs;
+    this.ys = ys;
+    this.minX = xs[leftmost] as number;
+    this.maxX = xs[rightmost] as number;
+    this.minY = ys[lowest] as number;
+    this.maxY = ys[highest] as number;
+    this.#lowest = lowest;
+    this.#highest = highest;
+    this.#leftmost = leftmost;
+    this.#rightmost = rightmost;
+  }
+
+  /** Ends of the region on the line at y: counter-clockwise from its lowest corner it rises on the right and falls on the left. */
+  leftAt(y: number): number {
+    const last = this.#lowest > this.#highest ? this.#lowest : this.#lowest + this.corners;
+    return along(this.ys, this.xs, this.#highest, last, true, y);
+  }
+  rightAt(y: number): number {
+    const last = this.#highest > this.#lowest ? this.#highest : this.#highest + this.corners;
+    return along(this.ys, this.xs, this.#lowest, last, false, y);
+  }
+  /** The same on the line at x. */
+  lowerAt(x: number): number {
+    const last = this.#rightmost > this.#leftmost ? this.#rightmost : this.#rightmost + this.corners;
+    return along(this.xs, this.ys, this.#leftmost, last, false, x);
+  }
+  upperAt(x: number): number {
+    const last = this.#leftmost > this.#rightmost ? this.#leftmost : this.#leftmost + this.corners;
+    return along(this.xs, this.ys, this.#rightmost, last, true, x);
+  }
+
+  #makePlanes(): Float64Array {
+    const { xs, ys, corners } = this;
+    const planes: number[] = [];
+    for (let i = 0; i < corners; i++) {
+      const [x, y] = [xs[i] as number, ys[i] as number];
+      const [nx, ny] = [(ys[i + 1] as number) - y, x - (xs[i + 1] as number)];
+      const length = Math.hypot(nx, ny);
+      if (length > 1e-9) planes.push(nx / length, ny / length, (nx * x + ny * y) / length);
+    }
+    if (planes.length <= 3 * FEW_EDGES) return Float64Array.from(planes);
+    return Float64Array.from(
+      Array.from({ length: 16 }, (_, k) => {
+        const [nx, ny] = [Math.cos((k * Math.PI) / 8), Math.sin((k * Math.PI) / 8)];
+        let far = -Infinity;
+        for (let i = 0; i < corners; i++) far = Math.max(far, nx * (xs[i] as number) + ny * (ys[i] as number));
+        return [nx, ny, far];
+      }).flat(),
     );
   }
 
-  leftAt = (y: number): number => this.#left.at(y);
-  rightAt = (y: number): number => this.#right.at(y);
-  lowerAt = (x: number): number => this.#lower.at(x);
-  upperAt = (x: number): number => this.#upper.at(x);
-
   /** The root of how far a point inside is from the nearest edge line, √mm; never 0. */
   cost(x: number, y: number): number {
-    const planes = this.#planes;
+    const planes = (this.#planes ??= this.#makePlanes());
     let least = Infinity;
     for (let i = 0; i < planes.length; i += 3) {
       const inside = (planes[i + 2] as number) - (planes[i] as number) * x - (planes[i + 1] as number) * y;

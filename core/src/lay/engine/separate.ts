@@ -13,7 +13,7 @@ export const HOT: Heat = { least: 1.2, most: 2, back: 0.9 };
 export const COOL: Heat = { least: 1.1, most: 1.1, back: 0.98 };
 
 /** Rounds without less overlap after which it is given up. */
-const PATIENCE = 100;
+const PATIENCE = 70;
 /** Less overlap is less by at least this share. */
 const BETTER = 0.98;
 

@@ -1,4 +1,4 @@
-import { bounds } from '../../geometry/outline';
+import { bounds, type Bounds } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import { turnedBy } from '../contract';
 import { cleaned, convexParts, hull, minkowskiSum, mirroredThroughOrigin } from './convex';
@@ -17,6 +17,8 @@ export interface Turned {
   readonly opposite: readonly (readonly Point[])[];
   /** The same grown by the gap. */
   readonly against: readonly (readonly Point[])[];
+  /** The box of that. */
+  readonly againstBox: Bounds;
 }
 
 /**
@@ -48,12 +50,7 @@ export function shapesOf(outline: readonly Point[], turns: readonly number[], ga
   return turns.map((turn) => {
     const turned = parts.map((part) => turnedBy(part, turn));
     const opposite = turned.map(mirroredThroughOrigin);
-    return {
-      turn,
-      ...bounds(turned.flat()),
-      parts: turned,
-      opposite,
-      against: gapMm > 0 ? opposite.map((part) => minkowskiSum(part, octagon(gapMm))) : opposite,
-    };
+    const against = gapMm > 0 ? opposite.map((part) => minkowskiSum(part, octagon(gapMm))) : opposite;
+    return { turn, ...bounds(turned.flat()), parts: turned, opposite, against, againstBox: bounds(against.flat()) };
   });
 }

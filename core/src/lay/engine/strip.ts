@@ -3,15 +3,15 @@ import { TOUCH_MM } from './forbidden';
 import { COOL, HOT, separate, type Budget } from './separate';
 
 /** Lines looked along for one piece: when it is laid first, and when it is moved. */
-const FIRST: Effort = { lines: 24, turns: 4 };
-export const QUICK: Effort = { lines: 3, turns: 3 };
+const FIRST: Effort = { lines: 24, turns: 4, widths: Infinity };
+export const QUICK: Effort = { lines: 3, turns: 3, widths: 0.7 };
 /** A place costs less than this only when it is clear of everything. */
 const CLEAR = TOUCH_MM / 2;
 /** The open end is drawn in by this share of the length at first, and by no less than the other at last. */
 const FIRST_STEP = 0.04;
 const LAST_STEP = 0.0004;
 /** Pieces find places without overlap quickly as long as they use no more of the material than this. */
-const EASILY_USED = 0.76;
+const EASILY_USED = 0.71;
 /** Rounds of pushing pieces together at most. */
 const COMPACT_ROUNDS = 8;
 
