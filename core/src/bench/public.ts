@@ -1,4 +1,8 @@
 // What is used outside the core.
+export * from './batch';
 export * from './core-operations';
 export * from './order';
+export * from './recut';
+export * from './runs';
 export * from './ticks';
+export * from './time';

@@ -6,6 +6,8 @@ export type TickedSizes = Readonly<Record<string, readonly [number, number]>>;
 
 export interface Tick {
   readonly count: number;
+  /** On which of the cushions, from 1; absent: the first so many. */
+  readonly on?: readonly number[] | undefined;
   readonly sizes?: TickedSizes | undefined;
 }
 

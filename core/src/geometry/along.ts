@@ -45,3 +45,25 @@ export function alongOutline(outline: Outline, p: Point, within: number): number
   }
   return best?.along ?? null;
 }
+
+/** Points on a curve between two corners of a run, besides its ends. */
+const BETWEEN = 12;
+
+/** The stretch of an outline from one place on it to another, counter-clockwise, mm round it from its first point, as points; all round where both are one. */
+export function runAlong(outline: Outline, from: number, to: number): Point[] {
+  const round = outline.segments.reduce((sum, segment) => sum + segmentLength(segment), 0);
+  const long = from === to ? round : (((to - from) % round) + round) % round;
+  const points: Point[] = [];
+  for (const turn of [0, round]) {
+    let before = turn;
+    for (const segment of outline.segments) {
+      const length = segmentLength(segment);
+      const [a, b] = [Math.max(0, from - before), Math.min(length, from + long - before)];
+      before += length;
+      if (b <= a) continue;
+      const steps = segment.kind === 'line' ? 1 : BETWEEN + 1;
+      for (let i = points.length ? 1 : 0; i <= steps; i++) points.push(pointOn(segment, a + ((b - a) * i) / steps));
+    }
+  }
+  return points;
+}

@@ -19,6 +19,7 @@ const cloth = (lengthMm: number, unplaced: string[] = []): PlannedLay => ({
   answer: answered({ lengthMm, unplaced }),
   problems: [],
   offPattern: [],
+  recutOf: null,
 });
 const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
   hash: `f${thicknessMm}`,
@@ -28,6 +29,7 @@ const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
   answer: answered({ sheets }),
   problems: [],
   offPattern: [],
+  recutOf: null,
 });
 const toBuy = (job: Job, lay: PlannedLay): number | undefined => buyList(job, [], [lay], [], [], shop)[0]?.amount?.value;
 

@@ -6,6 +6,7 @@ import { roundUp } from '../units/round';
 import type { Job } from './document';
 import { notionsOf } from './notions';
 import type { CushionPlan } from './plan-cushion';
+import { leftOver } from './recut-lays';
 import { repeatToBegin, type PlannedLay } from './lays';
 import type { LotChoice } from './lots';
 import type { SalvagedUse } from './salvaged';
@@ -77,6 +78,15 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
   };
 }
 
+/** What is cut anew: nothing where it comes off what is left; otherwise its own line. */
+function recutLine(job: Job, lay: PlannedLay, of: BuyLine | undefined, base: PlannedLay | undefined, shop: Shop): BuyLine[] {
+  const left = base ? leftOver(base, of?.amount ?? null, shop.assume('squareEndMm', job.units)) : null;
+  const fits = lay.answer && left && lay.answer.sheets <= 1 && lay.answer.lengthMm <= left.value;
+  if (fits) return [];
+  const line = layLine(job, lay, [], shop);
+  return [{ ...line, name: `${line.name}, cut anew` }];
+}
+
 /** Every notion of the job's covers, those of one name together, in the order in which covers name them. */
 function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedUse[]): BuyLine[] {
   const rows = new Map<string, { readonly notion: Notion; readonly parts: Term[] }>();
@@ -139,5 +149,18 @@ export function buyList(
   salvaged: readonly SalvagedUse[],
   shop: Shop,
 ): BuyLine[] {
-  return [...lays.map((lay) => layLine(job, lay, lots, shop)), ...fillingLines(plans, shop), ...notionLines(plans, salvaged)];
+  const first = lays.filter(({ recutOf }) => recutOf === null);
+  const lines = first.map((lay) => layLine(job, lay, lots, shop));
+  const again = lays.flatMap((lay) =>
+    lay.recutOf === null
+      ? []
+      : recutLine(
+          job,
+          lay,
+          lines.find(({ layKey }) => layKey === lay.recutOf),
+          first.find(({ key }) => key === lay.recutOf),
+          shop,
+        ),
+  );
+  return [...lines, ...again, ...fillingLines(plans, shop), ...notionLines(plans, salvaged)];
 }

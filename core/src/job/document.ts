@@ -118,6 +118,15 @@ export const pinSchema = z.strictObject({
   turn: z.number().min(0).max(360),
 });
 
+/** A piece that was wrong: which, on which of the cushions, how many in each, why, and when it was seen. */
+export const recutSchema = z.strictObject({
+  piece: z.string().min(1).max(80),
+  cushions: z.array(z.int().min(1).max(500)).min(1).max(500),
+  each: z.int().min(1).max(50),
+  why: text(200).optional(),
+  date: day,
+});
+
 export const cushionSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   quantity: z.int().min(1).max(500),
@@ -179,9 +188,17 @@ export const cushionSchema = z.strictObject({
         z.string().max(80),
         z.strictObject({
           count: z.int().min(0).max(500),
+          /** On which of the cushions, from 1; absent: the first so many. */
+          on: z.array(z.int().min(1).max(500)).max(500).optional(),
           sizes: z.record(z.string().max(60), z.tuple([z.number().finite(), z.number().finite()])).optional(),
         }),
       ),
+      /** Minutes clocked, by step, over all cushions. */
+      minutes: z.record(z.string().max(80), z.number().min(0).max(1e5)).optional(),
+      /** The step that the clock runs on, and since when. */
+      clock: z.strictObject({ step: z.string().max(80), since: z.iso.datetime() }).optional(),
+      /** Pieces that were wrong and are cut anew. */
+      recuts: z.array(recutSchema).max(200).optional(),
     })
     .optional(),
   checks: z.array(checkSchema).max(500).optional(),

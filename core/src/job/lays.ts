@@ -31,6 +31,8 @@ export interface WantedLay {
   readonly request: LayRequest;
   /** Cushions, by their place in the job, that cannot be matched to the cloth's pattern: with a motif in its middle a piece would not lie between the selvedges. */
   readonly offPattern: readonly number[];
+  /** Pieces that were wrong and come off what is left of another lay: that one's key. */
+  readonly recutOf: string | null;
 }
 
 /** A lay of the plan: its request, and the checked answer once there is one. */
@@ -50,7 +52,7 @@ const THOROUGH = 10;
 const ALL_TURNS: readonly number[] = [0, 90, 180, 270];
 
 /** An item of a lay with the name of its content, so that a lay is named without looking at every point. */
-interface NamedItem {
+export interface NamedItem {
   readonly item: LayItem;
   readonly hash: string;
 }
@@ -62,7 +64,7 @@ function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point
   return { item: { id: `${index}/${cut.piece.id}`, polygon: alongX(cut.polygon), count: cut.count, turns, ...(motif ? { motif } : {}) }, hash: cut.hash };
 }
 
-function wanted(
+export function wanted(
   job: Job,
   key: string,
   subject: LaySubject,
@@ -90,11 +92,18 @@ function wanted(
     subject,
     request,
     offPattern,
+    recutOf: null,
   };
 }
 
+/** An item as it is laid already, with another count. */
+export function itemsAs(lays: readonly WantedLay[], id: string, count: number, hash: string): NamedItem[] {
+  const item = lays.flatMap(({ request }) => request.items).find((one) => one.id === id);
+  return item ? [{ item: { ...item, count }, hash: `${hash} ${count}` }] : [];
+}
+
 /** Cloth for all bias strips of one cloth, strips of like width together. */
-function biasItems(bias: readonly Cut[], way: BiasWay, { usableMm, biasDepthMm }: ClothFacts): NamedItem[] {
+export function biasItems(bias: readonly Cut[], way: BiasWay, { usableMm, biasDepthMm }: ClothFacts): NamedItem[] {
   const strips = new Map<number, number>();
   for (const { piece, count } of bias) strips.set(piece.height.value, (strips.get(piece.height.value) ?? 0) + (piece.joins + 1) * count);
   return [...strips].flatMap(([stripMm, count], group) =>
@@ -251,7 +260,7 @@ function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wante
   });
 }
 
-/** The lays a job needs: one on each cloth, one on each foam and thickness, one on each wadding. */
+/** The lays a job needs: one on each cloth, one on each foam and thickness, one on each wadding. What was wrong and is cut anew is laid besides. */
 export function laysOf(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLay[] {
   return [...clothLays(job, plans, shop), ...foamLays(job, plans, shop), ...waddingLays(job, plans, shop)];
 }

@@ -7,6 +7,7 @@ import { buyList, type BuyLine } from './buy';
 import type { Job } from './document';
 import { chooseLots, lotProblems, type LotChoice } from './lots';
 import { repeatToBegin, laysOf, type PlannedLay, type WantedLay } from './lays';
+import { recutLays } from './recut-lays';
 import { missingPieces } from './missing';
 import { planCushion, unanswered, type CushionPlan } from './plan-cushion';
 import { salvagedUses, type SalvagedUse } from './salvaged';
@@ -63,8 +64,8 @@ function markProblems(cushions: readonly CushionPlan[]): Issue[] {
 
 /** The customer's own cloth, where it is shorter than what the lay takes with its end squared. */
 function ownClothProblems(lays: readonly PlannedLay[], squareEndMm: number): Issue[] {
-  return lays.flatMap(({ subject, answer, request }) => {
-    if (subject.kind !== 'cloth' || subject.ownLengthMm === null || !answer) return [];
+  return lays.flatMap(({ subject, answer, request, recutOf }) => {
+    if (subject.kind !== 'cloth' || subject.ownLengthMm === null || !answer || recutOf !== null) return [];
     const neededMm = answer.lengthMm + squareEndMm + repeatToBegin(request);
     const shortMm = neededMm - subject.ownLengthMm;
     return shortMm > 0
@@ -85,7 +86,12 @@ function patternProblems(lays: readonly PlannedLay[], cushions: readonly Cushion
   );
 }
 
-const asWanted = ({ hash, key, subject, request, offPattern }: WantedLay): WantedLay => ({ hash, key, subject, request, offPattern });
+const asWanted = ({ hash, key, subject, request, offPattern, recutOf }: WantedLay): WantedLay => ({ hash, key, subject, request, offPattern, recutOf });
+
+function withRecuts(job: Job, cushions: readonly CushionPlan[], shop: Shop): WantedLay[] {
+  const lays = laysOf(job, cushions, shop);
+  return [...lays, ...recutLays(job, cushions, lays, shop)];
+}
 
 /**
  * The one road from a job to everything derived. Pure and total: problems come back as data. Heavy parts are listed in `wanted` until their
@@ -110,12 +116,15 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
   const unchanged = same && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
   // Plates whose crown is still worked out have no shape yet to be laid.
   const open = cushions.flatMap((one) => unanswered(one).map(({ hash, request }): WantedAnswer => ({ hash, request })));
-  const requests: readonly WantedLay[] = open.length ? [] : unchanged ? previous.lays : laysOf(job, cushions, shop);
+  const requests: readonly WantedLay[] = open.length ? [] : unchanged ? previous.lays : withRecuts(job, cushions, shop);
   const lays = requests.map((one) => planLay(asWanted(one), solved, previous));
   const cushionProblems = cushions.flatMap((one, i) =>
     one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
-  const lots = chooseLots(lays, shop);
+  const lots = chooseLots(
+    lays.filter(({ recutOf }) => recutOf === null),
+    shop,
+  );
   const salvaged = salvagedUses(job, cushions, shop);
   const buy = buyList(job, cushions, lays, lots, salvaged, shop);
   return {

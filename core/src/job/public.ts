@@ -37,3 +37,4 @@ export * from './split';
 export * from './trials';
 export * from './words';
 export { JOB_FORMAT } from './upgrades/upgrades';
+export * from './recut-lays';

@@ -41,7 +41,7 @@ export interface Seam {
 /** Longest difference between the two edges of a seam that is not eased on purpose, mm. */
 export const SEAM_PAIR_MM = 1;
 /** A place named as lying on a seam line may be off it by this, mm: what drawing a curve anew leaves. */
-const ON_LINE_MM = 0.05;
+export const ON_LINE_MM = 0.05;
 
 /** Length of a stretch, measured on its piece; NaN where the piece has no seam line or a place does not lie on it. */
 export function stretchLength(piece: Piece | undefined, { from, to, placement, foldedMm = 0 }: Stretch): number {

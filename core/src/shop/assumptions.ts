@@ -143,6 +143,7 @@ export const ASSUMPTIONS = {
   sewFixedMinutes: plain(2, 'min', 'to set a seam up at the machine', 'the shop’s own rates'),
   sewMetreMinutes: plain(1.2, 'min', 'to sew a metre', 'the shop’s own rates'),
   sewCornerMinutes: plain(0.6, 'min', 'to clip and turn a corner', 'the shop’s own rates'),
+  unpickShare: ratio(1, 'opening a seam takes so many times the sewing of it', 'the shop’s own rates'),
   handFixedMinutes: plain(3, 'min', 'to set a hand seam up', 'the shop’s own rates'),
   handMetreMinutes: plain(14, 'min', 'to sew a metre by hand', 'the shop’s own rates'),
   stapleFixedMinutes: plain(3, 'min', 'to set up for stapling', 'the shop’s own rates'),

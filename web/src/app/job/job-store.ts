@@ -1,6 +1,7 @@
 import { computed, DestroyRef, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import {
   answersIn,
+  mergeBench,
   plan,
   withPinsFollowing,
   stationStates,
@@ -21,7 +22,7 @@ import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
 import { History } from './history';
 import { pendingShelf, type Kept } from './pending-shelf';
-import type { Change } from './pending-shelf';
+
 import { SaveQueue, type Answered, type SaveState } from './save-queue';
 import { SaveQueues } from './save-queues';
 
@@ -57,6 +58,8 @@ export class JobStore {
 
   readonly #head = signal<Head | null>(null);
   readonly #job = signal<Job | null>(null);
+  /** What the server last had of this window: what two windows' ticks are told apart by. */
+  #base: Job | null = null;
   readonly #preview = signal<Job | null>(null);
   readonly #shop = signal<Shop | null>(null);
   readonly solved = signal<Solved>({});
@@ -158,6 +161,8 @@ export class JobStore {
     );
     this.#blindSteps = mayGoOn ? pending.changes.filter((change) => change.job === null).length : 0;
     if (mine && !mayGoOn) {
+      // What that window had from the server is not known, so its ticks cannot be told from the other's.
+      this.#base = null;
       queue.state$.next('conflict');
       queue.conflict$.next(stored);
     }
@@ -220,14 +225,17 @@ export class JobStore {
   settle(keep: 'mine' | 'theirs'): void {
     const conflict = this.conflict();
     if (!conflict) return;
-    this.#take(conflict.theirs);
-    const changes: Change[] = keep === 'mine' ? [{ kind: 'edit', label: 'Kept this window’s job', job: conflict.mine }] : [];
-    if (keep === 'mine') {
-      this.#history.made('Kept this window’s job', conflict.theirs.job);
-      this.#job.set(conflict.mine);
-      this.#turned.update((n) => n + 1);
-    }
-    this.#queue?.resume(conflict.theirs.revision, changes);
+    if (keep === 'mine') this.#goOnWith(conflict.mine, conflict.theirs, 'Kept this window’s job');
+    else this.#renew(conflict.theirs);
+  }
+
+  /** Goes on from what the server has, with one edit that makes it this job. */
+  #goOnWith(job: Job, theirs: StoredJob, label: string): void {
+    this.#take(theirs);
+    this.#history.made(label, theirs.job);
+    this.#job.set(job);
+    this.#turned.update((n) => n + 1);
+    this.#queue?.resume(theirs.revision, [{ kind: 'edit', label, job }]);
   }
 
   /** Puts what the server refused aside and goes on from what it has. */
@@ -260,7 +268,9 @@ export class JobStore {
     this.#subscriptions.add(
       queue.conflict$.subscribe((theirs) => {
         const mine = this.#job();
-        this.conflict.set(theirs && mine ? { theirs, mine } : null);
+        const together = theirs && mine && this.#base ? mergeBench(this.#base, mine, theirs.job) : null;
+        if (theirs && together) this.#goOnWith(together, theirs, 'Ticked in two windows');
+        else this.conflict.set(theirs && mine ? { theirs, mine } : null);
       }),
     );
     this.#subscriptions.add(queue.kept$.subscribe((kept) => this.kept.set(kept)));
@@ -271,6 +281,7 @@ export class JobStore {
   #answered({ change, stored }: Answered): void {
     const { id, archived, undo, redo, job } = stored;
     this.#head.set({ id, archived, undo, redo });
+    this.#base = job;
     if (change.job !== null) return;
     this.#blindSteps--;
     if (this.#blindSteps > 0) return;
@@ -282,6 +293,7 @@ export class JobStore {
 
   #take({ job, id, archived, undo, redo }: StoredJob): void {
     this.#head.set({ id, archived, undo, redo });
+    this.#base = job;
     this.#job.set(job);
     this.#preview.set(null);
     this.#history.forget();

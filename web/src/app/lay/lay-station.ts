@@ -63,7 +63,9 @@ export class LayStation {
 
   protected readonly lays = computed(() => this.store.plan()?.lays ?? []);
   protected readonly current = computed<PlannedLay | null>(() => this.lays().find((lay) => lay.key === this.#chosen()) ?? this.lays()[0] ?? null);
-  protected readonly tabs = computed(() => this.lays().map((lay) => ({ value: lay.key, name: this.#subjectWords(lay.subject) })));
+  protected readonly tabs = computed(() =>
+    this.lays().map((lay) => ({ value: lay.key, name: this.#subjectWords(lay.subject) + (lay.recutOf === null ? '' : ', cut anew') })),
+  );
   protected readonly progress = computed(() => this.solver.progress()[this.current()?.hash ?? ''] ?? null);
   /** The checked answer, or the best so far while it is being worked out. */
   readonly #fresh = computed(() => this.current()?.answer ?? this.progress()?.best ?? null);
@@ -77,11 +79,12 @@ export class LayStation {
     const [lay, answer, { units }] = [this.current(), this.#fresh(), this.store.inWords()];
     if (!lay || !answer) return null;
     const line = this.store.plan()?.buy.find((one) => one.layKey === lay.key);
+    const fromLeft = lay.recutOf !== null && lay.answer !== null && line === undefined;
     const sheets = lay.request.material.kind === 'sheet';
     const buy = line?.amount ? (sheets ? formatNumber(line.amount.value) : formatRun(line.amount.value, units)) : '…';
     return {
       own: line?.ownMm === undefined ? '' : formatRun(line.ownMm, units),
-      buy: sheets ? `${buy} ${buy === '1' ? 'sheet' : 'sheets'}` : buy,
+      buy: fromLeft ? 'nothing: it comes off what is left' : sheets ? `${buy} ${buy === '1' ? 'sheet' : 'sheets'}` : buy,
       laid: sheets ? `${answer.sheets} used` : `${formatRun(answer.lengthMm, units)} laid`,
       use: `${formatNumber(answer.use * 100)} %`,
       bound: sheets ? `${formatNumber(answer.bound)} at the least` : `${formatRun(answer.bound, units)} at the least`,

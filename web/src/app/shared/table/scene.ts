@@ -17,6 +17,9 @@ export type Look =
   | 'piece'
   | `cushion-${0 | 1 | 2 | 3 | 4 | 5}`
   | 'motif'
+  | 'sewing'
+  | 'sewing-hand'
+  | 'sewing-edge'
   | 'material'
   | 'selvedge'
   | 'bias'

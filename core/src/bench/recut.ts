@@ -1,0 +1,62 @@
+import type { Operation } from '../piece/operation';
+import { doneOn } from './batch';
+import type { Tick } from './ticks';
+
+/** A piece that was cut or sewn wrong and is cut anew, kept with its job. */
+export interface Recut {
+  readonly piece: string;
+  /** On which cushions of the batch, from 1. */
+  readonly cushions: readonly number[];
+  /** How many of the piece in each. */
+  readonly each: number;
+}
+
+/** What a wrong piece undoes: on one operation, the cushions on which it has been done. */
+export interface Undone {
+  readonly operation: Operation;
+  readonly cushions: readonly number[];
+}
+
+export interface Redoing {
+  /** Opened again, in the order in which it is opened: the last first. */
+  readonly unpick: readonly Undone[];
+  /** Done again, in working order. */
+  readonly redo: readonly Undone[];
+  /** Opening and doing again, minutes. */
+  readonly minutes: number;
+}
+
+/**
+ * What has to be opened and done again for a piece to be replaced. Every operation after cutting that has the piece in hand is opened where it was done; if anything
+ * sewn is opened on a cushion, so is all that was done on it after sewing, because its filling has to come out. `unpickShare`: opening takes so many times the doing.
+ */
+export function redoing(
+  operations: readonly Operation[],
+  ticks: Readonly<Record<string, Tick>>,
+  quantity: number,
+  wrong: Omit<Recut, 'each'>,
+  unpickShare: number,
+): Redoing {
+  const done = (id: string): number[] => doneOn(ticks[id], quantity).filter((cushion) => wrong.cushions.includes(cushion));
+  const own = new Map(operations.filter(({ phase, pieces }) => phase !== 'cut' && pieces.includes(wrong.piece)).map((one) => [one.id, done(one.id)] as const));
+  const opened = new Set(operations.filter(({ phase }) => phase === 'sew').flatMap(({ id }) => own.get(id) ?? []));
+  const redo = operations.flatMap((operation): Undone[] => {
+    const { id, phase } = operation;
+    const later = phase === 'fill' || phase === 'fix' ? done(id).filter((cushion) => opened.has(cushion)) : [];
+    const cushions = [...new Set([...(own.get(id) ?? []), ...later])].sort((a, b) => a - b);
+    return cushions.length ? [{ operation, cushions }] : [];
+  });
+  const minutes = redo.reduce((sum, { operation, cushions }) => sum + operation.minutes * cushions.length * (1 + unpickShare), 0);
+  return { unpick: [...redo].reverse(), redo, minutes };
+}
+
+/** The ticks without what is opened again: the cushions it is opened on are open, the others stay done. */
+export function openedAgain<T extends Tick>(ticks: Readonly<Record<string, T>>, { redo }: Redoing, quantity: number): Record<string, T> {
+  const open = new Map(redo.map(({ operation, cushions }) => [operation.id, cushions]));
+  return Object.fromEntries(
+    Object.entries(ticks).flatMap(([id, tick]) => {
+      const on = doneOn(tick, quantity).filter((cushion) => !open.get(id)?.includes(cushion));
+      return open.has(id) ? (on.length ? [[id, { ...tick, count: on.length, on }]] : []) : [[id, tick]];
+    }),
+  );
+}

@@ -1,0 +1,94 @@
+import { expect, Shop, test } from '../support/bench';
+
+test('a batch of six is ticked in two windows; a wrong plate opens what is sewn with it and is cut anew', async ({ shop, page, context }) => {
+  await shop.openJob('Prompt-side boxes');
+  await shop.goTo('Bench');
+  const other = new Shop(await context.newPage());
+  await other.page.goto(page.url());
+  const cut = (number: number, of: Shop) => of.page.getByRole('button', { name: new RegExp(`^Cushion ${number}, .*Square the end`) });
+  await expect(cut(1, other)).toBeVisible();
+
+  // Both windows tick the same step of the same job, and neither is asked to choose.
+  await cut(1, shop).click();
+  await cut(4, shop).click();
+  await shop.saved();
+  await cut(2, other).click();
+  await other.saved();
+  for (const number of [1, 2, 4]) await expect(cut(number, other)).toHaveAttribute('aria-pressed', 'true');
+  await expect(cut(3, other)).toHaveAttribute('aria-pressed', 'false');
+  await expect(other.page.getByRole('dialog')).toBeHidden();
+  await other.page.close();
+  await page.reload();
+  for (const number of [1, 2, 4]) await expect(cut(number, shop)).toHaveAttribute('aria-pressed', 'true');
+  await page.getByText('Where each of the 6 is').click();
+  await expect(page.getByRole('listitem').filter({ hasText: /^\s*3\s*next: Square the end/ })).toContainText('0 of');
+
+  // Four have their plate sewn to the band; on number 4 the plate was cut wrong.
+  const band = page.getByRole('listitem').filter({ hasText: 'Sew the band to the top plate' }).last();
+  for (const number of [1, 2, 3, 4]) await band.getByRole('button', { name: new RegExp(`^Cushion ${number}, `) }).click();
+  await shop.saved();
+  await page.getByRole('button', { name: 'A piece is wrong' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A piece is wrong' });
+  await dialog.getByLabel('Which piece').selectOption({
+    label: await dialog
+      .getByRole('option', { name: /^plate/ })
+      .first()
+      .innerText(),
+  });
+  await dialog.getByRole('button', { name: /^Cushion 1, / }).click();
+  await dialog.getByRole('button', { name: /^Cushion 4, / }).click();
+  await dialog.getByLabel('What was wrong with it').fill('nap the wrong way');
+  await expect(dialog.getByRole('region', { name: 'Open, the last first' })).toContainText('Sew the band to the top plate');
+  await expect(dialog.getByRole('region', { name: 'Then do again' })).toContainText('on 4');
+  await shop.expectAccessible();
+  await dialog.getByRole('button', { name: 'Cut it anew' }).click();
+  await expect(page.getByRole('region', { name: 'Cut anew' })).toContainText('1 × plate on 4');
+  await expect(page.getByRole('region', { name: 'Cut anew' })).toContainText('nap the wrong way');
+  await expect(band.getByRole('button', { name: /^Cushion 4, to do/ })).toBeVisible();
+  await expect(band.getByRole('button', { name: /^Cushion 3, done/ })).toBeVisible();
+  await shop.expectAccessible();
+
+  // It is laid by itself: what is cut already keeps its place.
+  await shop.goTo('Lay');
+  await shop.choose('Lay on', 'cover cloth, Moss velvet, cut anew');
+  await expect(page.getByRole('button', { name: /plate.*copy 1/ })).toHaveCount(1);
+  await expect(shop.tray()).toContainText('laid', { timeout: 60_000 });
+  await shop.goTo('Bench');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('region', { name: 'Cut anew' })).toBeHidden();
+  await expect(band.getByRole('button', { name: /^Cushion 4, done/ })).toBeVisible();
+  await shop.saved();
+});
+
+test('the bench view is stepped, ticked and timed by keys alone, and reads on a phone', async ({ shop, page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await shop.openJob('Gallery and box seats');
+  await shop.goTo('Bench');
+  await page.getByRole('button', { name: 'At the bench' }).focus();
+  await page.keyboard.press('Enter');
+  const view = page.getByRole('dialog', { name: /Gallery bench, curved/ });
+  await expect(view.getByRole('status')).toContainText(/Step \d+ of \d+/);
+  while (!(await view.getByRole('status').innerText()).startsWith('Step 1 ')) await page.keyboard.press('ArrowLeft');
+  const first = await view.getByRole('group').last().getByRole('button').count();
+  expect(first).toBe(6);
+  const doneOf = async (): Promise<number> => view.getByRole('button', { name: /^Cushion \d+, done/ }).count();
+  const before = await doneOf();
+  // A foot switch sends some key; a number is that cushion.
+  await page.keyboard.press('b');
+  await expect.poll(doneOf).toBe(before + 1);
+  await page.keyboard.press('6');
+  await expect(view.getByRole('button', { name: /^Cushion 6, done/ })).toBeVisible();
+  await page.keyboard.press('t');
+  await expect(view.getByRole('button', { name: /Clock off, 0:0\d/ })).toBeVisible();
+  await page.keyboard.press('t');
+  await expect(view.getByText(/clocked 0 min/)).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(view.getByRole('status')).toContainText('Step 2 of');
+  await shop.expectAccessible();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(view.getByRole('button', { name: /One more done|Done/ })).toBeInViewport({ ratio: 1 });
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(wide).toBeLessThanOrEqual(390);
+  await page.keyboard.press('Escape');
+  await expect(view).toBeHidden();
+});

@@ -1,0 +1,143 @@
+import { computed, inject, Injectable, linkedSignal } from '@angular/core';
+import {
+  benchTime,
+  changedSince,
+  doneOn,
+  filled,
+  formatLength,
+  formatNumber,
+  PHASES,
+  sizesAt,
+  toggledOn,
+  whereabouts,
+  type Cushion,
+  type Operation,
+  type Phase,
+} from '@yardland/core';
+import { JobStore } from '../job/job-store';
+
+type Bench = NonNullable<Cushion['bench']>;
+const NOTHING: Bench = { done: {} };
+
+export const PHASE_WORDS: Record<Phase, string> = { cut: 'Cut', prepare: 'Prepare the core', sew: 'Sew', fill: 'Fill and dress', fix: 'Fix' };
+
+/** Minutes in words: `48 min`, `2 h 05`. */
+export function minutesInWords(minutes: number): string {
+  const whole = Math.round(minutes);
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
+}
+
+/** What is done at the bench on the cushion in hand: its steps, on which of the batch each is done, and the clock. Every change is one step of undo. */
+@Injectable()
+export class BenchWork {
+  readonly #store = inject(JobStore);
+  readonly steps = computed<readonly Operation[]>(() => this.#store.cushionPlan()?.operations ?? []);
+  readonly quantity = computed(() => this.#store.cushion()?.quantity ?? 1);
+  readonly numbers = computed(() => Array.from({ length: this.quantity() }, (_, i) => i + 1));
+  readonly #bench = computed<Bench>(() => this.#store.cushion()?.bench ?? NOTHING);
+  readonly phases = computed(() =>
+    PHASES.map((phase) => ({ phase, name: PHASE_WORDS[phase], steps: this.steps().filter((step) => step.phase === phase) })).filter(
+      ({ steps }) => steps.length,
+    ),
+  );
+  readonly left = computed(() => this.steps().filter((step) => this.done(step).length < this.quantity()).length);
+  /** The step in hand: the first that is not done, unless another is pointed at. */
+  readonly here = linkedSignal(() => this.steps().find((step) => this.done(step).length < this.quantity())?.id ?? this.steps()[0]?.id ?? '');
+  readonly step = computed(() => this.steps().find(({ id }) => id === this.here()) ?? this.steps()[0] ?? null);
+  readonly place = computed(() => this.steps().findIndex(({ id }) => id === this.step()?.id) + 1);
+  readonly time = computed(() => benchTime(this.steps(), this.#bench().done, this.#bench().minutes ?? {}, this.quantity()));
+  /** Where each cushion of the batch is. */
+  readonly batch = computed(() => whereabouts(this.steps(), this.#bench().done, this.quantity()));
+  readonly clock = computed(() => this.#bench().clock ?? null);
+  readonly recuts = computed(() => this.#bench().recuts ?? []);
+
+  /** On which of the batch a step is done, from 1. */
+  done({ id }: Operation): number[] {
+    return doneOn(this.#bench().done[id], this.quantity());
+  }
+
+  words({ text, figures }: Operation): string {
+    const { units, step } = this.#store.inWords();
+    return filled(text, figures, units, step);
+  }
+
+  /** What a step takes by the shop's rates, and what it was clocked at. */
+  minutes(step: Operation): string {
+    const clocked = this.#bench().minutes?.[step.id];
+    const all = step.minutes * this.quantity();
+    const wait = step.waitMinutes > 0 ? `, then ${formatNumber(step.waitMinutes)} min to wait` : '';
+    return `${minutesInWords(all)}${wait}${clocked === undefined ? '' : `; clocked ${minutesInWords(clocked)}`}`;
+  }
+
+  /** What has changed since the step was ticked, in words: the pieces in hand then have other sizes now, or are gone. */
+  changed(step: Operation): string[] {
+    const { units, step: shopStep } = this.#store.inWords();
+    const size = (pair: readonly [number, number]): string => pair.map((mm) => formatLength(mm, units, shopStep)).join(' × ');
+    return changedSince(this.#bench().done[step.id], this.#store.cushionPlan()?.pieces ?? []).map(({ label, then, now }) =>
+      now ? `${label} was ${size(then)} when this was ticked; it is ${size(now)} now.` : `${label}, ${size(then)}, was done here and is no longer in the plan.`,
+    );
+  }
+
+  setDone(step: Operation, on: readonly number[]): void {
+    const sizes = sizesAt(step, this.#store.cushionPlan()?.pieces ?? []);
+    this.#change(`${PHASE_WORDS[step.phase]}: ${on.length} of ${this.quantity()}`, (bench) => {
+      const { [step.id]: _before, ...rest } = bench.done;
+      return { ...bench, done: on.length ? { ...rest, [step.id]: { count: on.length, on: [...on], sizes } } : rest };
+    });
+  }
+
+  toggle(step: Operation, cushion: number): void {
+    this.setDone(step, toggledOn(this.#bench().done[step.id], cushion, this.quantity()));
+  }
+
+  /** All of the batch, or none. */
+  tick(step: Operation): void {
+    this.setDone(step, this.done(step).length >= this.quantity() ? [] : this.numbers());
+  }
+
+  /** Done on the next cushion of the batch; when it is done on all, the next step is in hand. */
+  doneOnNext(): void {
+    const step = this.step();
+    if (!step) return;
+    const done = this.done(step);
+    const next = this.numbers().find((cushion) => !done.includes(cushion));
+    if (next === undefined) this.go(1);
+    else {
+      const last = done.length + 1 >= this.quantity();
+      const after = this.steps()[this.place()]?.id;
+      this.here.set(step.id);
+      this.setDone(
+        step,
+        [...done, next].sort((a, b) => a - b),
+      );
+      this.here.set(last && after ? after : step.id);
+    }
+  }
+
+  /** The step before or after. */
+  go(by: 1 | -1): void {
+    const next = this.steps()[this.place() - 1 + by];
+    if (next) this.here.set(next.id);
+  }
+
+  /** Starts the clock on the step in hand, or stops it; stopping adds what has run to its step. */
+  pressClock(now: Date): void {
+    const [running, step] = [this.clock(), this.step()];
+    if (running) {
+      const minutes = Math.max(0, (now.getTime() - Date.parse(running.since)) / 60_000);
+      this.#change('Clock stopped', ({ clock: _clock, ...bench }) => ({
+        ...bench,
+        minutes: { ...bench.minutes, [running.step]: Math.round(((bench.minutes?.[running.step] ?? 0) + minutes) * 100) / 100 },
+      }));
+    } else if (step) this.#change('Clock started', (bench) => ({ ...bench, clock: { step: step.id, since: now.toISOString() } }));
+  }
+
+  /** Puts something down at the bench that is not one step's tick. */
+  put(label: string, change: (bench: Bench) => Bench): void {
+    this.#change(label, change);
+  }
+
+  #change(label: string, change: (bench: Bench) => Bench): void {
+    this.#store.editCushion(label, (cushion) => ({ ...cushion, bench: change(cushion.bench ?? NOTHING) }));
+  }
+}
