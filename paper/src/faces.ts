@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import anyAscii from 'any-ascii';
 import { create, type Font } from 'fontkit';
 import fs from 'node:fs';
+import { unpackedFont } from './woff';
 
 const require = createRequire(import.meta.url);
 
@@ -30,7 +31,8 @@ const FILES: Record<Face, readonly string[]> = {
 export interface FaceFile {
   /** The name it is registered under. */
   readonly name: string;
-  readonly file: string;
+  /** The font, unpacked. */
+  readonly data: Buffer;
   readonly has: (codePoint: number) => boolean;
 }
 
@@ -39,9 +41,9 @@ const opened = new Map<string, FaceFile>();
 function faceFile(file: string): FaceFile {
   const known = opened.get(file);
   if (known) return known;
-  const place = require.resolve(file);
-  const font = create(fs.readFileSync(place)) as Font;
-  const made: FaceFile = { name: file, file: place, has: (codePoint) => font.hasGlyphForCodePoint(codePoint) };
+  const data = unpackedFont(fs.readFileSync(require.resolve(file)));
+  const font = create(data) as Font;
+  const made: FaceFile = { name: file, data, has: (codePoint) => font.hasGlyphForCodePoint(codePoint) };
   opened.set(file, made);
   return made;
 }

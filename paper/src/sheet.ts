@@ -29,7 +29,7 @@ export class Sheet {
   /** `size`: a name of the paper, or width and height in points. */
   constructor(size: 'A4' | 'A3' | 'LETTER' | 'LEGAL' | [number, number], title: string) {
     this.doc = new PDFDocument({ size, margin: 0, autoFirstPage: true, bufferPages: true, info: { Title: title, Creator: 'Yardland' } });
-    for (const face of ['text', 'bold', 'head'] as const) for (const { name, file } of filesOf(face)) this.doc.registerFont(name, file);
+    for (const face of ['text', 'bold', 'head'] as const) for (const { name, data } of filesOf(face)) this.doc.registerFont(name, data);
     this.width = this.doc.page.width;
     this.height = this.doc.page.height;
   }

@@ -42,9 +42,9 @@ export interface PlannedLay extends WantedLay {
 }
 
 /** Places looked for in one lay: so many for each piece, within limits. */
-const MOVES_A_PIECE = 200;
+const MOVES_A_PIECE = 150;
 const MOVES_LEAST = 200;
-const MOVES_MOST = 10_000;
+const MOVES_MOST = 6_000;
 /** So many times as many where the job asks for it: the last few parts in a hundred take their time. */
 const THOROUGH = 10;
 
