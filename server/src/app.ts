@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Config } from './config';
 import { cameraRoutes } from './devices/camera.routes';
+import { backupRoutes } from './db/backups.routes';
 import { deviceRoutes } from './devices/devices.routes';
 import { simulatedDevices } from './devices/simulated';
 import { pages } from './http/page';
@@ -17,7 +18,6 @@ import { pictureRoutes } from './pictures/pictures.routes';
 import { sampleRoutes } from './samples/samples.routes';
 import { shopRoutes } from './shop/shop.routes';
 import { ShopStore } from './shop/shop.store';
-import { Solver } from './tickets/solver';
 import { ticketRoutes } from './tickets/tickets.routes';
 import type { Workers } from './workers/workers';
 
@@ -47,8 +47,9 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
     db.prepare('SELECT 1').get();
     response.json({ ok: true, version: VERSION, migrations: MIGRATIONS.length });
   });
+  app.use('/api/backups', backupRoutes(db, config.dataDir));
   app.use('/api/shop', shopRoutes(shops));
-  app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, new Solver(workers)));
+  app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs));
   app.use('/api/samples', sampleRoutes(db));
   app.use('/api/devices/camera', cameraRoutes(workers));

@@ -2,19 +2,23 @@ import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
-import { DatabaseRefused } from './db/migrate';
-import { openDatabase } from './db/open';
+import { dailyBackup } from './db/backup';
+import { lockFolder } from './db/lock';
+import { openDatabase, troubleWords } from './db/open';
 import { JobStore } from './jobs/jobs.store';
 import { seedDemo } from './seed/seed';
 import { ShopStore } from './shop/shop.store';
 import { Workers } from './workers/workers';
 
 /** How long open requests may take after a stop was asked for. */
-const STOP_WITHIN_MS = 5000;
+const STOP_WITHIN_MS = 4000;
+/** How often it is seen whether the day has its backup. */
+const BACKUP_LOOK_MS = 3_600_000;
 
 function start(): void {
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
   const config = readConfig(process.env, process.env['YARDLAND_ROOT'] ?? process.cwd());
+  const lock = lockFolder(config.dataDir);
   const db = openDatabase(config.dataDir);
   const seeded = seedDemo(config.demoDir, db, new JobStore(db), new ShopStore(db));
   if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
@@ -25,10 +29,20 @@ function start(): void {
     process.stdout.write(`Yardland is open at http://${config.host}:${port}\n`);
   });
 
+  const backUpToday = (): void => {
+    dailyBackup(db, config.dataDir, new Date()).then(
+      (made) => made && log.info({ backup: made.name, bytes: made.bytes }, 'the day’s backup was made'),
+      (error: unknown) => log.error({ err: error }, 'the day’s backup could not be made'),
+    );
+  };
+  if (!seeded) backUpToday();
+  setInterval(backUpToday, BACKUP_LOOK_MS).unref();
+
   const stop = (): void => {
     server.close(() => {
       void workers.close().finally(() => {
         db.close();
+        lock.release();
         process.exit(0);
       });
     });
@@ -47,6 +61,7 @@ function fail(message: string): never {
 try {
   start();
 } catch (error) {
-  if (error instanceof DatabaseRefused || error instanceof Error) fail(error.message);
+  const dataDir = process.env['YARDLAND_DATA'] ?? 'data';
+  if (error instanceof Error) fail(troubleWords(error, dataDir) ?? error.message);
   throw error;
 }

@@ -31,7 +31,7 @@ describe('the server as a process', () => {
     child.kill('SIGTERM');
     expect(await ended).toBe(0);
     // A database closed in order leaves no write-ahead log behind.
-    expect(fs.readdirSync(dataDir)).toEqual(['yardland.db']);
+    expect(fs.readdirSync(dataDir).sort()).toEqual(['yardland.db', 'yardland.lock']);
     fs.rmSync(dataDir, { recursive: true });
   }, 30_000);
 
@@ -42,6 +42,12 @@ describe('the server as a process', () => {
     const second = launched({ PORT: port, YARDLAND_DATA: temporaryFolder() });
     expect(await second.ended).toBe(1);
     expect(second.errors()).toContain(`Port ${port} is taken.`);
+    const twice = launched({ PORT: '0', YARDLAND_DATA: dataDir });
+    expect(await twice.ended).toBe(1);
+    expect(twice.errors()).toContain('Another Yardland works on');
+    const nowhere = launched({ PORT: '0', YARDLAND_DATA: '/dev/null/shop' });
+    expect(await nowhere.ended).toBe(1);
+    expect(nowhere.errors()).toContain('There is a file where the folder /dev/null/shop should be.');
     const open = launched({ HOST: '0.0.0.0', PORT: '0', YARDLAND_DATA: dataDir });
     expect(await open.ended).toBe(1);
     expect(open.errors()).toContain('YARDLAND_PASSPHRASE');

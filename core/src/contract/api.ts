@@ -89,3 +89,7 @@ export const problemSchema = z.strictObject({
   currentShop: storedShopSchema.optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;
+
+/** A backup that was made: its file's name, and how large it is. */
+export const backedUpSchema = z.strictObject({ name: z.string().max(80), bytes: z.number().int().nonnegative() });
+export type BackedUp = z.infer<typeof backedUpSchema>;

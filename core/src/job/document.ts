@@ -206,6 +206,9 @@ export const cushionSchema = z.strictObject({
 });
 export type Cushion = z.infer<typeof cushionSchema>;
 
+/** Cushions of one job, all kinds together: a theatre's stalls are hundreds. */
+export const MOST_CUSHIONS = 2000;
+
 export const jobSchema = z.strictObject({
   format: z.literal(JOB_FORMAT),
   name: z.string().trim().min(1).max(120),
@@ -216,7 +219,14 @@ export const jobSchema = z.strictObject({
   note: text(5000).optional(),
   /** Money there is for new cores now; the rest waits. */
   budget: z.number().nonnegative().max(1e7).optional(),
-  cushions: z.array(cushionSchema).min(1).max(100),
+  cushions: z
+    .array(cushionSchema)
+    .min(1)
+    .max(100)
+    .refine(
+      (cushions) => cushions.reduce((sum, { quantity }) => sum + quantity, 0) <= MOST_CUSHIONS,
+      `a job holds at most ${MOST_CUSHIONS} cushions altogether; make two jobs of it`,
+    ),
   /** The rolls of wadding that its wraps and pads come off, by id; absent: whichever of the shop's is nearest in loft, out of doors an open one. */
   waddings: z.array(z.string().min(1).max(60)).min(1).max(20).optional(),
   /** Pieces that a person has put somewhere on a lay, by the lay's key; the rest is laid round them. */

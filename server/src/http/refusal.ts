@@ -8,6 +8,8 @@ export class Refusal extends Error {
   constructor(
     readonly status: number,
     readonly problem: Problem,
+    /** When to ask again, seconds; for status 503. */
+    readonly retryAfterS?: number,
   ) {
     super(problem.message);
   }
@@ -63,6 +65,7 @@ export function sendRefusals(log: Logger): ErrorRequestHandler {
       return;
     }
     if (error instanceof Refusal) {
+      if (error.retryAfterS !== undefined) response.setHeader('Retry-After', String(error.retryAfterS));
       response.status(error.status).json(error.problem);
       return;
     }

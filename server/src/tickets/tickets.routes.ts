@@ -1,53 +1,54 @@
-import { fullSize, issue, planJson, readWith, templatePrintQuerySchema } from '@yardland/core';
-import { MOST_PAGES, pagesFor, templatePdf, ticketPdf } from '@yardland/paper';
-import { Router } from 'express';
+import { readWith, templatePrintQuerySchema } from '@yardland/core';
+import { Router, type Response } from 'express';
 import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
-import type { Solver } from './solver';
+import type { Workers } from '../workers/workers';
 
-/** Paper and derived files of a job: the ticket of each cushion as PDF, the whole plan as JSON. */
-export function ticketRoutes(jobs: JobStore, shops: ShopStore, solver: Solver): Router {
+/** Tells when the asker has gone before the answer was sent. */
+function whenLeft(response: Response): AbortSignal {
+  const left = new AbortController();
+  response.on('close', () => left.abort());
+  return left.signal;
+}
+
+/** Paper and derived files of a job, made in worker threads: the ticket of each cushion as PDF, templates at full size, the whole plan as JSON. */
+export function ticketRoutes(jobs: JobStore, shops: ShopStore, workers: Workers): Router {
   const router = Router({ mergeParams: true });
 
   router.get('/:id/tickets/:cushion.pdf', async (request, response) => {
     const { job, revision } = jobs.read(request.params.id);
     const index = Number(request.params.cushion) - 1;
-    if (!Number.isInteger(index) || !job.cushions[index]) throw notFound('cushion');
-    const plan = await solver.plan(job, shops.read());
-    const pdf = await ticketPdf(plan, index, { revision, printedAt: new Date() });
-    response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${job.cushions[index].name}`, 'pdf')}"`);
+    const cushion = job.cushions[index];
+    if (!Number.isInteger(index) || !cushion) throw notFound('cushion');
+    const pdf = await workers.ticket({ job, shop: shops.read().document, index, stamp: { revision, printedAt: new Date() } }, whenLeft(response));
+    response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${cushion.name}`, 'pdf')}"`);
     response.type('pdf').send(Buffer.from(pdf));
   });
 
   router.get('/:id/templates/:cushion.pdf', async (request, response) => {
-    const { paper = 'a4', size = 'given', piece, rollWidthMm } = check(templatePrintQuerySchema, request.query, readWith);
+    const { paper = 'a4', size = 'given', piece = null, rollWidthMm = null } = check(templatePrintQuerySchema, request.query, readWith);
     const { job } = jobs.read(request.params.id);
-    // Solved first: a plate that is domed for its crown, or a pad, is what it is only then.
-    const one = (await solver.shaped(job, shops.read())).cushions[Number(request.params.cushion) - 1];
-    if (!one) throw notFound('cushion');
-    const found = fullSize(one, size, piece ?? null);
-    if (!found && piece !== undefined && one.state === 'planned') throw notFound('piece');
-    if (!found)
+    const index = Number(request.params.cushion) - 1;
+    const cushion = job.cushions[index];
+    if (!cushion) throw notFound('cushion');
+    const made = await workers.template({ job, shop: shops.read().document, index, size, piece, paper, rollWidthMm }, whenLeft(response));
+    if (made.kind === 'no-piece') throw notFound('piece');
+    if (made.kind === 'no-outline')
       throw new Refusal(409, {
         code: 'no-outline',
         path: 'template',
         message: 'This cushion cannot be cut yet: mend what its ticket says first.',
       });
-    const { outline, words, piece: printed } = found;
-    const pages = rollWidthMm === undefined ? pagesFor(outline, paper) : 1;
-    if (pages > MOST_PAGES) throw refused(422, issue('error', 'print-too-many-pages', 'paper', { pages, most: MOST_PAGES }));
-    const name = `${job.name}: ${one.source.name}, ${words}`;
-    const subject = { outline, ...(printed && { sewn: printed.sewn, holes: printed.holes ?? [], marks: printed.marks }) };
-    const pdf = await templatePdf(subject, { name, units: job.units, paper: rollWidthMm === undefined ? paper : { rollWidthMm } });
-    response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${one.source.name} ${words}`, 'pdf')}"`);
-    response.type('pdf').send(Buffer.from(pdf));
+    if (made.kind === 'refused') throw refused(422, made.problem);
+    response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${cushion.name} ${made.words}`, 'pdf')}"`);
+    response.type('pdf').send(Buffer.from(made.file));
   });
 
   router.get('/:id/plan', async (request, response) => {
     const { job } = jobs.read(request.params.id);
-    response.json(planJson(await solver.plan(job, shops.read())));
+    response.type('json').send(await workers.plan({ job, shop: shops.read().document }, whenLeft(response)));
   });
   return router;
 }

@@ -79,6 +79,9 @@ export interface Pull {
 /** Towards the squared end. */
 export const ALONG: Pull = { x: 1, y: 0 };
 
+/** Pieces up to which the weight of every pair is kept in a table, 18 MB at most. */
+const MOST_DENSE = 1500;
+
 /** Panels further on count as this much further along, so that earlier ones are filled first, mm. */
 const PANEL_REACH_MM = 1e6;
 
@@ -90,7 +93,8 @@ export class Arrangement {
   readonly places: (Place | null)[];
   /** The panels' numbers. */
   readonly everyPanel: readonly number[];
-  readonly #weights: Float64Array;
+  /** By pair; of very many pieces only those that are not 1. */
+  readonly #weights: Float64Array | Map<number, number>;
   readonly #stride: number;
   readonly #forbidden: (Forbidden | undefined)[][] = [];
   readonly #blocked: (Forbidden | undefined)[][] = [];
@@ -114,7 +118,7 @@ export class Arrangement {
     this.places = bodies.map(() => null);
     this.everyPanel = panels.map((_, i) => i);
     this.#stride = bodies.length + panels.length;
-    this.#weights = new Float64Array(bodies.length * this.#stride).fill(1);
+    this.#weights = bodies.length <= MOST_DENSE ? new Float64Array(bodies.length * this.#stride).fill(1) : new Map();
     let next = 0;
     this.#firstTurn = shapes.map((turns) => {
       const first = next;
@@ -133,16 +137,23 @@ export class Arrangement {
   }
 
   weight(piece: number, other: number): number {
-    return this.#weights[piece * this.#stride + other] as number;
+    const at = piece * this.#stride + other;
+    return this.#weights instanceof Map ? (this.#weights.get(at) ?? 1) : (this.#weights[at] as number);
   }
 
   setWeight(piece: number, other: number, weight: number): void {
-    this.#weights[piece * this.#stride + other] = weight;
-    if (other < this.bodies.length) this.#weights[other * this.#stride + piece] = weight;
+    this.#put(piece * this.#stride + other, weight);
+    if (other < this.bodies.length) this.#put(other * this.#stride + piece, weight);
+  }
+
+  #put(at: number, weight: number): void {
+    if (this.#weights instanceof Map) this.#weights.set(at, weight);
+    else this.#weights[at] = weight;
   }
 
   resetWeights(): void {
-    this.#weights.fill(1);
+    if (this.#weights instanceof Map) this.#weights.clear();
+    else this.#weights.fill(1);
   }
 
   /** Where a piece in a turn may not lie relative to another in its turn. Made when it is first asked for. */

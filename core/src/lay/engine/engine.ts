@@ -17,6 +17,10 @@ import { compact, copyOf, drawIn, endOf, fill, layInOrder, put, QUICK } from './
 const BOX_TRIES = 240;
 /** More pieces than this are not laid one by one as they are: their boxes have been, and looking at each against all takes too long. */
 const ONE_BY_ONE_MOST = 150;
+/** More pieces than this stay as their boxes lie: every try would look at each pair. */
+const AS_BOXES_MOST = 1200;
+/** Orders of boxes are tried in full for so many pieces; of more, fewer. */
+const BOX_TRIES_FOR = 400;
 /** Share of what is left of the work that goes into doing without a sheet. */
 const SHEET_SHARE = 0.4;
 
@@ -220,12 +224,13 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
   const fixed = pins.map(Boolean);
   let best: Held = { places: copies.map(() => null), sheets: Infinity, lengthMm: Infinity };
   if (!fixed.includes(true)) {
-    for (const lay of searchBoxes(copies, ground, Math.min(BOX_TRIES, request.moves), random)) {
+    for (const lay of searchBoxes(copies, ground, Math.min(Math.ceil(BOX_TRIES * Math.min(1, BOX_TRIES_FOR / copies.length)), request.moves), random)) {
       const held = { places: placesOf(question, lay.placements), sheets: lay.sheets, lengthMm: lay.lengthMm };
       if (better(held, best)) best = held;
       yield best;
       if (request.material.kind === 'roll' && best.lengthMm <= question.bound + 1e-6) return best;
     }
+    if (copies.length > AS_BOXES_MOST) return best;
   }
   if (fixed.includes(true) || (copies.length <= ONE_BY_ONE_MOST && budget.left > copies.length)) {
     const work = laidInOrder(question, ground, pins);

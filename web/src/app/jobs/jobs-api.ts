@@ -1,6 +1,6 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { jobListSchema, storedJobSchema, type Job, type JobList, type StoredJob } from '@yardland/core';
+import { backedUpSchema, jobListSchema, storedJobSchema, type BackedUp, type Job, type JobList, type StoredJob } from '@yardland/core';
 import { map, type Observable } from 'rxjs';
 
 /** The server's jobs, checked against their contract on the way in. */
@@ -22,6 +22,11 @@ export class JobsApi {
 
   write(id: string, revision: number, label: string, job: Job): Observable<StoredJob> {
     return this.#stored(this.#http.put(`/api/jobs/${id}`, { revision, label, job }));
+  }
+
+  /** Copies the whole shop to one file beside its database; its name and size. */
+  backUp(): Observable<BackedUp> {
+    return this.#http.post('/api/backups', {}).pipe(map((value) => backedUpSchema.parse(value)));
   }
 
   /** Undo or redo. */

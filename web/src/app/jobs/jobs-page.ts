@@ -10,7 +10,7 @@ import { Messages } from '../shared/messages';
 import { firstPage, Pages, type PageAsker } from '../shared/pages';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
-import { Button, Empty, InputBox, Label, Room, RoomHead, RoomMain } from '../shared/ui/ui';
+import { Button, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { jobRow, type JobRow } from './job-row';
@@ -26,7 +26,7 @@ const ABOUT = 'jobs';
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
   selector: 'yl-jobs-page',
-  imports: [RoomMain, RoomHead, Label, InputBox, Button, Empty, Tape, ThemeButton, Choice, JobsTable, Icon],
+  imports: [RoomMain, RoomHead, Tool, Label, InputBox, Button, Empty, Tape, ThemeButton, Choice, JobsTable, Icon],
   templateUrl: './jobs-page.html',
   hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -106,6 +106,23 @@ export class JobsPage {
 
   #bringBack(id: string, revision: number): void {
     this.#api.archive(id, revision, false).subscribe({ next: () => this.#again.next(), error: (error: unknown) => this.#warn(error) });
+  }
+
+  protected readonly backingUp = signal(false);
+
+  /** Copies the whole shop, pictures with it, to one file beside its database, while others work on. */
+  protected backUp(): void {
+    this.backingUp.set(true);
+    this.#api.backUp().subscribe({
+      next: ({ name, bytes }) => {
+        this.backingUp.set(false);
+        this.#messages.tell('backup', `Backed up: ${name}, ${formatNumber(bytes / 1e6, 1)} MB, in the folder “backups” beside the database.`);
+      },
+      error: (error: unknown) => {
+        this.backingUp.set(false);
+        this.#messages.warn('backup', `There is no backup: ${problemOf(error).message}`);
+      },
+    });
   }
 
   protected chooseFile(): void {

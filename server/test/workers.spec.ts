@@ -1,0 +1,49 @@
+import { shopSchema, type Job } from '@yardland/core';
+import fs from 'node:fs';
+import { availableParallelism } from 'node:os';
+import path from 'node:path';
+import { Refusal } from '../src/http/refusal';
+import { Workers } from '../src/workers/workers';
+import { demoDir, demoJob, running } from './support';
+
+const shop = shopSchema.parse(JSON.parse(fs.readFileSync(path.join(demoDir, 'shop.json'), 'utf8')));
+const task = (job: Job) => ({ job, shop, index: 0, stamp: { revision: 1, printedAt: new Date(0) } });
+const problem = (error: unknown): readonly [number, string] => (error instanceof Refusal ? [error.status, error.problem.code] : [0, String(error)]);
+
+describe('work that takes long', () => {
+  it('is ended at the limit, refused when too much waits, and dropped when nobody waits for it', async () => {
+    const thorough: Job = { ...demoJob('gallery-and-boxes'), lays: 'thorough' };
+    const workers = new Workers({ limitMs: 4000, queue: 1 });
+    const stay = new AbortController().signal;
+    const leaving = new AbortController();
+    const all = [1, 2, 3, 4, 5].map((n) => workers.ticket(task(thorough), n === 2 ? leaving.signal : stay).then(() => [200, ''] as const, problem));
+    setTimeout(() => leaving.abort(), 500);
+    const answers = await Promise.all(all);
+    expect(answers.filter(([, code]) => code === 'busy').length).toBe(Math.max(0, 5 - Math.max(2, availableParallelism() - 1) - 1));
+    expect(answers[0]).toEqual([503, 'took-too-long']);
+    expect(answers[1]).toEqual([499, 'left']);
+    // The threads that were ended are replaced: the next one is answered.
+    const after = new Workers({ limitMs: 60_000 });
+    expect((await after.ticket(task(demoJob('storage-chest')), stay)).length).toBeGreaterThan(10_000);
+    await Promise.all([workers.close(), after.close()]);
+  }, 90_000);
+
+  it('does not hold up anybody else, and says so when it was too much', async () => {
+    const app = await running();
+    const { body } = await app.send('POST', '/api/jobs', { job: { ...demoJob('gallery-and-boxes'), lays: 'thorough' } });
+    const ticket = app.get(`/api/jobs/${body.id}/tickets/1.pdf`).catch(() => null);
+    let slowest = 0;
+    for (let i = 0; i < 40; i++) {
+      const begun = performance.now();
+      expect((await app.get('/api/health')).status).toBe(200);
+      slowest = Math.max(slowest, performance.now() - begun);
+    }
+    expect(slowest).toBeLessThan(1500);
+    const tooMany = { ...demoJob(), cushions: Array.from({ length: 100 }, () => ({ ...demoJob().cushions[0], quantity: 500 })) };
+    const refused = await app.send('POST', '/api/jobs', { job: tooMany });
+    expect([refused.status, refused.body.path]).toEqual([400, 'job.cushions']);
+    expect(refused.body.message).toContain('at most 2000 cushions');
+    await app.stop();
+    await ticket;
+  }, 90_000);
+});
