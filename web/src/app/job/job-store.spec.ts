@@ -5,7 +5,7 @@ import { jobSchema, type Job, type StoredJob } from '@yardland/core';
 import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import shopJson from '../../../../demo/shop.json';
 import { JobStore } from './job-store';
-import { pendingShelf } from './pending-shelf';
+import { PendingShelf } from './pending-shelf';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const job: Job = jobSchema.parse(boxes);
@@ -29,17 +29,19 @@ describe('JobStore', () => {
     http.expectOne(url).flush(stored(revision));
     http.expectOne('/api/shop').flush({ revision: 1, shop: shopJson });
   };
+  /** Time for the other windows of the browser to say that they are there. */
+  const answered = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 300));
   const height = (mm: number): void => store.editCushion('Height', (cushion) => ({ ...cushion, heightMm: mm }));
 
   beforeEach(() => {
-    pendingShelf.keep(ID, null);
+    localStorage.clear();
     TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), JobStore] });
     store = TestBed.inject(JobStore);
     http = TestBed.inject(HttpTestingController);
   });
   afterEach(() => {
     http.verify();
-    pendingShelf.keep(ID, null);
+    localStorage.clear();
   });
 
   it('shows every derived size at once when something is changed, and sends it with the revision it saw', () => {
@@ -144,18 +146,20 @@ describe('JobStore', () => {
     http.expectNone({ method: 'PUT', url });
   });
 
-  it('goes on with what an earlier window could not send, unless somebody else was at it since', () => {
+  it('goes on with what an earlier window could not send, unless somebody else was at it since', async () => {
     const mine = { ...job, name: 'Mine, unsent' };
-    pendingShelf.keep(ID, { revision: 4, changes: [{ kind: 'edit', label: 'Name', job: mine }] });
+    TestBed.inject(PendingShelf).keep(ID, { revision: 4, changes: [{ kind: 'edit', label: 'Name', job: mine }] });
     open(4);
+    await answered();
     expect(store.job()?.name).toBe('Mine, unsent');
     http.expectOne({ method: 'PUT', url }).flush(stored(5, mine));
-    expect(pendingShelf.read(ID)).toBeNull();
+    expect(localStorage.length).toBe(0);
   });
 
-  it('asks instead of sending when the job has moved on since', () => {
-    pendingShelf.keep(ID, { revision: 4, changes: [{ kind: 'edit', label: 'Name', job: { ...job, name: 'Mine, unsent' } }] });
+  it('asks instead of sending when the job has moved on since', async () => {
+    TestBed.inject(PendingShelf).keep(ID, { revision: 4, changes: [{ kind: 'edit', label: 'Name', job: { ...job, name: 'Mine, unsent' } }] });
     open(9);
+    await answered();
     expect(store.saveState()).toBe('conflict');
     expect([store.conflict()?.mine.name, store.conflict()?.theirs.revision]).toEqual(['Mine, unsent', 9]);
     http.expectNone({ method: 'PUT', url });

@@ -21,7 +21,7 @@ import { JobsApi } from '../jobs/jobs-api';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
 import { History } from './history';
-import { pendingShelf, type Kept } from './pending-shelf';
+import { PendingShelf, type Kept, type Pending } from './pending-shelf';
 
 import { SaveQueue, type Answered, type SaveState } from './save-queue';
 import { SaveQueues } from './save-queues';
@@ -53,6 +53,7 @@ export class JobStore {
   readonly #api = inject(JobsApi);
   readonly #shops = inject(ShopService);
   readonly #queues = inject(SaveQueues);
+  readonly #shelf = inject(PendingShelf);
   #subscriptions = new Subscription();
   #queue: SaveQueue | null = null;
 
@@ -128,15 +129,15 @@ export class JobStore {
     this.#subscriptions.unsubscribe();
     this.#subscriptions = new Subscription();
     this.#subscriptions.add(
-      forkJoin([this.#api.read(id), this.#shops.shop$]).subscribe({
-        next: ([stored, shop]) => {
+      forkJoin([this.#api.read(id), this.#shops.shop$, this.#shelf.find(id)]).subscribe({
+        next: ([stored, shop, pending]) => {
           this.#shop.set(shop);
           this.#take(stored);
           const busy = this.#queues.busy(id);
           if (busy) {
             this.#job.set(busy.latest ?? stored.job);
             this.#listen(busy);
-          } else this.#listen(this.#queues.keep(id, this.#newQueue(stored)));
+          } else this.#listen(this.#queues.keep(id, this.#newQueue(stored, pending)));
         },
         error: (error: unknown) => this.failure.set(problemOf(error).message),
       }),
@@ -144,9 +145,8 @@ export class JobStore {
   }
 
   /** A queue for a job just read, with what an earlier window of this browser could not send, if nobody else was at it since. */
-  #newQueue(stored: StoredJob): SaveQueue {
+  #newQueue(stored: StoredJob, pending: Pending | null): SaveQueue {
     const { id, revision } = stored;
-    const pending = pendingShelf.read(id);
     const mine = pending?.changes.at(-1)?.job;
     const mayGoOn = pending !== null && pending.revision === revision;
     if (mine) this.#job.set(mine);
@@ -154,7 +154,7 @@ export class JobStore {
       {
         write: (seen, label, job) => this.#api.write(id, seen, label, job),
         step: (seen, direction) => this.#api.step(id, direction, seen),
-        keep: (waiting) => pendingShelf.keep(id, waiting),
+        keep: (waiting) => this.#shelf.keep(id, waiting),
       },
       revision,
       mayGoOn ? pending.changes : [],

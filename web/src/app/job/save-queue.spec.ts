@@ -1,7 +1,7 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { JOB_FORMAT, type Job, type StoredJob } from '@yardland/core';
-import { defer, of, throwError } from 'rxjs';
-import { pendingShelf, type Kept } from './pending-shelf';
+import { defer, firstValueFrom, of, throwError } from 'rxjs';
+import { PendingShelf, type Kept } from './pending-shelf';
 import type { Change, Pending } from './pending-shelf';
 import { SaveQueue } from './save-queue';
 
@@ -37,6 +37,11 @@ const stored = (revision: number, name: string): StoredJob => ({
 class Jar {
   revision = 1;
   reachable = true;
+  /** What it answers instead while it is too busy, or broken; null: itself. */
+  busy: number | null = null;
+  /** The next answer is lost on its way back. */
+  loses = false;
+  last = 'theirs';
   readonly written: string[] = [];
   kept: Pending | null = null;
   nothingToUndo = false;
@@ -49,10 +54,16 @@ class Jar {
         write: (revision, label, next) =>
           defer(() => {
             if (!this.reachable) return throwError(() => new HttpErrorResponse({ status: 0 }));
-            const problem = { code: 'stale-revision', path: 'revision', message: 'stale', current: stored(this.revision, 'theirs') };
+            const problem = { code: 'stale-revision', path: 'revision', message: 'stale', current: stored(this.revision, this.last) };
             if (revision !== this.revision) return throwError(() => new HttpErrorResponse({ status: 409, error: problem }));
+            if (this.busy !== null) return throwError(() => new HttpErrorResponse({ status: this.busy ?? 500 }));
             this.revision += 1;
             this.written.push(label);
+            this.last = next.name;
+            if (this.loses) {
+              this.loses = false;
+              return throwError(() => new HttpErrorResponse({ status: 0 }));
+            }
             return of(stored(this.revision, next.name));
           }),
         step: (revision, direction) =>
@@ -102,6 +113,33 @@ describe('SaveQueue', () => {
     expect([jar.queue.state$.value, jar.kept]).toEqual(['saved', null]);
   });
 
+  it('waits longer and longer for a server that is too busy or broken, and loses nothing', () => {
+    const jar = new Jar();
+    for (const status of [503, 500, 429]) {
+      jar.busy = status;
+      const before = jar.written.length;
+      jar.queue.push(change(`at ${status}`));
+      // Asked after 1, 3 and 7 s: at 8 s it is waited for the next time, 15 s from the first.
+      jasmine.clock().tick(8000);
+      expect([jar.queue.state$.value, jar.queue.waiting]).toEqual(['offline', 1]);
+      jar.busy = null;
+      jasmine.clock().tick(6900);
+      expect(jar.written.length).toBe(before);
+      jasmine.clock().tick(200);
+      expect([jar.queue.state$.value, jar.written.at(-1)]).toEqual(['saved', `at ${status}`]);
+    }
+  });
+
+  it('takes its own write for its own when the answer was lost on the way', () => {
+    const jar = new Jar();
+    jar.loses = true;
+    jar.queue.push(change('mine'));
+    jar.queue.push(change('next'));
+    expect(jar.queue.state$.value).toBe('offline');
+    jasmine.clock().tick(3100);
+    expect([jar.queue.state$.value, jar.written, jar.queue.conflict$.value]).toEqual(['saved', ['mine', 'next'], null]);
+  });
+
   it('goes on after a reload with what was kept', () => {
     const jar = new Jar([change('a'), change('b')]);
     expect(jar.written).toEqual(['a', 'b']);
@@ -140,9 +178,32 @@ describe('SaveQueue', () => {
 
 describe('the shelf of pending changes', () => {
   const ID = 'full-store';
+  beforeEach(() => localStorage.clear());
   afterEach(() => localStorage.clear());
 
+  it('of each window is its own; what a closed one has left goes on in another', async () => {
+    const [here, there] = [new PendingShelf(), new PendingShelf()];
+    const found = (shelf: PendingShelf) => firstValueFrom(shelf.find(ID));
+    // Both began with the name of one tab, as a copied tab does: the later one has taken another.
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    here.keep(ID, { revision: 1, changes: [change('mine')] });
+    there.keep(ID, { revision: 1, changes: [change('theirs')] });
+    expect(localStorage.length).toBe(2);
+    expect((await found(here))?.changes.map(({ label }) => label)).toEqual(['mine']);
+    expect((await found(there))?.changes.map(({ label }) => label)).toEqual(['theirs']);
+    localStorage.clear();
+    expect(await found(here)).toBeNull();
+    localStorage.setItem(`yardland.pending.${ID}.gone`, JSON.stringify({ revision: 3, changes: [change('left')] }));
+    expect((await found(here))?.changes.map(({ label }) => label)).toEqual(['left']);
+    // It is this window's now.
+    expect(Object.keys(localStorage).some((key) => key.endsWith('.gone'))).toBeFalse();
+    expect((await found(there))?.changes ?? null).toBeNull();
+    for (const shelf of [here, there]) shelf.ngOnDestroy();
+  });
+
   it('keeps the job as it is now in place of every step when the store is full, and says when not even that fits', () => {
+    const pendingShelf = new PendingShelf();
+    pendingShelf.ngOnDestroy();
     const set = spyOn(Storage.prototype, 'setItem').and.callThrough();
     const big = (name: string): Change => ({ ...change(name), label: name });
     expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('all');
@@ -152,6 +213,6 @@ describe('the shelf of pending changes', () => {
     expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('last state');
     set.and.throwError(new DOMException('full', 'QuotaExceededError'));
     expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('nothing');
-    expect(pendingShelf.read(ID)).toBeNull();
+    expect(localStorage.length).toBe(0);
   });
 });

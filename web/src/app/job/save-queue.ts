@@ -1,6 +1,7 @@
 import type { Job, StoredJob } from '@yardland/core';
 import { BehaviorSubject, concatMap, defer, EMPTY, fromEvent, merge, Observable, retry, Subject, tap, throwError, timer } from 'rxjs';
 import { problemOf } from '../shared/problem';
+import { differences } from './differences';
 import type { Change, Kept, Pending } from './pending-shelf';
 
 /** `offline`: changes wait in the browser; `conflict`: another window was first. */
@@ -20,6 +21,9 @@ export interface Answered {
 
 /** How long to wait before trying an unreachable server again; the browser's own sign of being back online is not waited for. */
 const TRY_AGAIN_MS = 3000;
+/** After an answer that says it is not for want of a way there, it is asked again after so long, doubled each time up to the most. */
+const FIRST_WAIT_MS = 1000;
+const MOST_WAIT_MS = 30_000;
 
 /** Answers of the server to a step that is not there to be taken: nothing is lost by going on. */
 const NO_STEP: ReadonlySet<string> = new Set(['nothing-to-undo', 'nothing-to-redo']);
@@ -83,7 +87,7 @@ export class SaveQueue {
     if (!change || this.state$.value === 'conflict' || this.state$.value === 'refused') return EMPTY;
     if (this.state$.value !== 'offline') this.state$.next('saving');
     return defer(() => this.#send(change)).pipe(
-      retry({ delay: (error) => this.#whenBack(error) }),
+      retry({ delay: (error, tries) => this.#whenBack(error, tries), resetOnSuccess: true }),
       tap((stored) => this.#answered(change, stored)),
       (sent) =>
         new Observable((subscriber) =>
@@ -105,15 +109,19 @@ export class SaveQueue {
     this.answered$.next({ change, stored });
   }
 
-  #whenBack(error: unknown): Observable<unknown> {
-    if (problemOf(error).status !== 0) return throwError(() => error);
+  /** A server that is away, or too busy to answer, is asked again, less and less often. */
+  #whenBack(error: unknown, tries: number): Observable<unknown> {
+    const { status } = problemOf(error);
+    if (status !== 0 && status !== 429 && status < 500) return throwError(() => error);
     this.state$.next('offline');
-    return merge(timer(TRY_AGAIN_MS), fromEvent(window, 'online'));
+    const wait = status === 0 ? TRY_AGAIN_MS : Math.min(MOST_WAIT_MS, FIRST_WAIT_MS * 2 ** (tries - 1));
+    return merge(timer(wait), fromEvent(window, 'online'));
   }
 
   #stop(change: Change, error: unknown, done: () => void): void {
     const problem = problemOf(error);
     if (problem.current && NO_STEP.has(problem.code)) this.#answered(change, problem.current);
+    else if (problem.current && this.#isOwn(change, problem.current)) this.#answered(change, problem.current);
     else if (problem.status === 409 && problem.current) {
       this.state$.next('conflict');
       this.conflict$.next(problem.current);
@@ -122,6 +130,11 @@ export class SaveQueue {
       this.refusal$.next(problem.message);
     }
     done();
+  }
+
+  /** The write was taken and its answer lost on the way: what the server has one revision on is what was sent. */
+  #isOwn({ kind, job }: Change, current: StoredJob): boolean {
+    return kind === 'edit' && job !== null && current.revision === this.#revision + 1 && differences(current.job, job).length === 0;
   }
 
   #keep(): void {

@@ -9,7 +9,6 @@ import shopJson from '../../../../demo/shop.json';
 import { MEASURES } from '../shared/measures';
 import { AdviceStore } from '../job/advice-store';
 import { JobStore } from '../job/job-store';
-import { pendingShelf } from '../job/pending-shelf';
 
 export const demoShop: Shop = openShop(shopSchema.parse(shopJson));
 export const boxesJob: Job = jobSchema.parse(boxes);
@@ -28,7 +27,7 @@ export function openedStore(job: Job = boxesJob): { store: JobStore; http: HttpT
     providers: [provideHttpClient(), provideHttpClientTesting(), provideRouter([]), JobStore, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
   });
   // What an earlier spec could not send would otherwise go on here.
-  pendingShelf.keep(ID, null);
+  localStorage.clear();
   const store = TestBed.inject(JobStore);
   const http = TestBed.inject(HttpTestingController);
   store.open(ID);
