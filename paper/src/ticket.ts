@@ -27,6 +27,7 @@ import {
   type Plan,
   type SayIn,
   amountWords,
+  notchWords,
   notionsOf,
 } from '@yardland/core';
 import { drawPlan, drawSection, drawStaples, planPiece } from './drawing';
@@ -203,7 +204,15 @@ function pieceRow(writer: Writer, piece: Piece): void {
   const labelMost = width - 190;
   const label = `${piece.label}${stuffWords(writer, piece)}`;
   const labelLines = sheet.wrapped(label, labelMost, { size: 11 });
-  const height = Math.max(1, labelLines.length) * 14 + (remarks ? 11 : 0) + sheet.blockHeight(why, small.most, small) + 4;
+  const notches = notchWords(piece, inWords);
+  const notchText = notches ? `Notches: ${notches}` : '';
+  const noted = { size: 8, grey: 40, most: width - 24 };
+  const height =
+    Math.max(1, labelLines.length) * 14 +
+    (remarks ? 11 : 0) +
+    (notchText ? sheet.blockHeight(notchText, noted.most, noted) + 1 : 0) +
+    sheet.blockHeight(why, small.most, small) +
+    4;
   writer.need(height);
   const top = writer.y;
   sheet.line(String(piece.countPerCushion), MARGIN + 14, top, { size: 11, face: 'bold', align: 'right' });
@@ -214,6 +223,7 @@ function pieceRow(writer: Writer, piece: Piece): void {
     sheet.line(remarks, MARGIN + 24, at, { size: 8.5, grey: 70, most: width - 24 });
     at += 11;
   }
+  if (notchText) at = sheet.block(notchText, MARGIN + 24, at, noted) + 1;
   writer.y = sheet.block(why, MARGIN + 24, at, small) + 3;
   sheet.rule(MARGIN, writer.y - 1.5, width, 0.3, 190);
 }

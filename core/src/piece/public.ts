@@ -1,5 +1,6 @@
 // What is used outside the core.
 export * from './material-ref';
+export * from './notches';
 export * from './operation';
 export * from './piece';
 export * from './seam';
