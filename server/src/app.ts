@@ -11,13 +11,15 @@ import { deviceRoutes } from './devices/devices.routes';
 import { simulatedDevices } from './devices/simulated';
 import { pages } from './http/page';
 import { sendRefusals, unknownRoute } from './http/refusal';
-import { passPhraseGate, sameOrigin, securityHeaders, styleNonce } from './http/security';
+import { sameOrigin, securityHeaders, styleNonce } from './http/security';
 import { jobRoutes } from './jobs/jobs.routes';
 import { JobStore } from './jobs/jobs.store';
 import { pictureRoutes } from './pictures/pictures.routes';
 import { sampleRoutes } from './samples/samples.routes';
 import { shopRoutes } from './shop/shop.routes';
 import { ShopStore } from './shop/shop.store';
+import { Sessions } from './sign-in/sessions';
+import { nobodySignsIn, signIn } from './sign-in/sign-in.routes';
 import { ticketRoutes } from './tickets/tickets.routes';
 import type { Workers } from './workers/workers';
 
@@ -32,7 +34,8 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  app.use(styleNonce, securityHeaders(), sameOrigin(config), passPhraseGate(config.passPhrase), compression());
+  app.use(styleNonce, securityHeaders(), sameOrigin(config));
+  app.use(config.passPhrase === null ? nobodySignsIn : signIn(config.passPhrase, new Sessions(db), log), compression());
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
     next();

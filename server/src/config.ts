@@ -12,6 +12,8 @@ export interface Config {
   readonly simulationSpeed: number;
   /** Needed to listen anywhere but on this machine. */
   readonly passPhrase: string | null;
+  /** Names under which others reach it, besides its address and this machine's own name. */
+  readonly names: readonly string[];
 }
 
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1']);
@@ -24,8 +26,9 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new Error(`PORT must be a number from 0 to 65535, not “${env['PORT'] ?? ''}”.`);
   const host = env['HOST'] ?? '127.0.0.1';
   const passPhrase = env['YARDLAND_PASSPHRASE'] ?? null;
-  if (!isLoopback(host) && (passPhrase === null || passPhrase.length < 8))
+  if (!isLoopback(host) && (passPhrase === null || passPhrase.trim().length < 8))
     throw new Error(`To listen on ${host}, where others reach it, set YARDLAND_PASSPHRASE to at least 8 characters.`);
+  if (passPhrase !== null && passPhrase.trim() === '') throw new Error('YARDLAND_PASSPHRASE is blank. Leave it out, or set it to at least 8 characters.');
   return {
     host,
     port,
@@ -34,5 +37,9 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     demoDir: path.join(root, 'demo'),
     simulationSpeed: Math.min(1000, Math.max(0.1, Number(env['YARDLAND_SIM_SPEED'] ?? 1) || 1)),
     passPhrase,
+    names: (env['YARDLAND_NAMES'] ?? '')
+      .toLowerCase()
+      .split(/[\s,]+/)
+      .filter(Boolean),
   };
 }

@@ -2,6 +2,8 @@ import fs from 'node:fs';
 import http from 'node:http';
 import path from 'node:path';
 import { readConfig } from '../src/config';
+import { openDatabase } from '../src/db/open';
+import { IDLE_MS, Sessions } from '../src/sign-in/sessions';
 import { running, temporaryFolder } from './support';
 
 /** A request with a Host header of one's own, which fetch does not allow. */
@@ -50,12 +52,63 @@ describe('the server', () => {
     expect(() => readConfig({ HOST: '0.0.0.0' }, '/')).toThrowError(/YARDLAND_PASSPHRASE/);
     expect(() => readConfig({ PORT: 'many' }, '/')).toThrowError(/PORT/);
     expect(readConfig({ HOST: '0.0.0.0', YARDLAND_PASSPHRASE: 'straw and chalk' }, '/').host).toBe('0.0.0.0');
+    expect(() => readConfig({ HOST: '0.0.0.0', YARDLAND_PASSPHRASE: '            ' }, '/')).toThrowError(/YARDLAND_PASSPHRASE/);
+    expect(() => readConfig({ YARDLAND_PASSPHRASE: ' ' }, '/')).toThrowError(/blank/);
     const app = await running({ passPhrase: 'straw and chalk' });
-    const as = (phrase: string) => app.send('GET', '/api/health', undefined, { authorization: `Basic ${Buffer.from(`shop:${phrase}`).toString('base64')}` });
+    const form = (phrase: string, to = '/jobs/some') =>
+      fetch(`${app.url}/sign-in`, { method: 'POST', redirect: 'manual', body: new URLSearchParams({ phrase, to }) });
+    const page = (cookie = '') => fetch(`${app.url}/jobs/some?a=1`, { redirect: 'manual', headers: { accept: 'text/html', cookie } });
     expect((await app.get('/api/health')).body.code).toBe('pass-phrase-needed');
-    expect((await as('straw and chalk')).status).toBe(200);
-    for (let i = 0; i < 10; i++) expect((await as(`wrong ${i}`)).status).toBe(401);
-    expect((await as('wrong again')).status).toBe(429);
+    expect((await page()).headers.get('location')).toBe(`/sign-in?to=${encodeURIComponent('/jobs/some?a=1')}`);
+    expect(await (await fetch(`${app.url}/sign-in?to=/jobs/some`)).text()).toContain('name="to" value="/jobs/some"');
+
+    const signed = await form('straw and chalk');
+    expect([signed.status, signed.headers.get('location')]).toEqual([303, '/jobs/some']);
+    const set = signed.headers.get('set-cookie') ?? '';
+    expect(set).toMatch(/^yardland_session=[\w-]{43}; Max-Age=1209600; Path=\/;.*HttpOnly; SameSite=Strict$/);
+    const cookie = set.split(';')[0] ?? '';
+    const as = (method: string, route: string, own = cookie) => app.send(method, route, undefined, { cookie: own });
+    expect((await as('GET', '/api/health')).status).toBe(200);
+    // To another's page nobody is sent.
+    for (const to of ['//elsewhere.example', '/\\elsewhere.example', 'https://elsewhere.example', '/sign-in'])
+      expect((await form('straw and chalk', to)).headers.get('location'))
+        .withContext(to)
+        .toBe('/');
+
+    // Listed, ended by another, and ended by oneself.
+    const other = ((await form('straw and chalk')).headers.get('set-cookie') ?? '').split(';')[0] ?? '';
+    const { asked, sessions } = (await as('GET', '/api/sessions')).body;
+    expect([asked, sessions.length, sessions.filter(({ here }: { here: boolean }) => here).length]).toEqual([true, 6, 1]);
+    const here = (await as('GET', '/api/sessions', other)).body.sessions.find((one: { here: boolean }) => one.here);
+    expect((await as('DELETE', `/api/sessions/${here.id}`)).status).toBe(204);
+    expect((await as('GET', '/api/health', other)).status).toBe(401);
+    expect((await as('POST', '/sign-out')).status).not.toBe(500);
+    expect((await as('GET', '/api/health')).status).toBe(401);
+
+    for (let i = 0; i < 10; i++) expect((await form(`wrong ${i}`)).status).toBe(401);
+    const tired = await form('straw and chalk');
+    expect([tired.status, (await tired.text()).includes('wait a minute')]).toEqual([429, true]);
     await app.stop();
+  });
+});
+
+describe('sessions', () => {
+  it('end when nobody uses them, and not when the clock is set back', () => {
+    const db = openDatabase(temporaryFolder());
+    let now = Date.parse('2026-03-01T08:00:00Z');
+    const sessions = new Sessions(db, () => now);
+    const token = sessions.begin('a tablet');
+    now += IDLE_MS - 1000;
+    expect(sessions.of(token)).not.toBeNull();
+    // Used then: it goes on from there.
+    now += IDLE_MS - 1000;
+    expect(sessions.of(token)).not.toBeNull();
+    now -= 400 * 86_400_000;
+    expect(sessions.of(token)).not.toBeNull();
+    now += IDLE_MS + 1000;
+    expect(sessions.of(token)).toBeNull();
+    expect(sessions.list(null)).toEqual([]);
+    expect(JSON.stringify(db.prepare('SELECT * FROM session').all())).not.toContain(token);
+    db.close();
   });
 });

@@ -46,7 +46,16 @@ export async function running(over: { passPhrase?: string; webDir?: string } = {
   const db = openDatabase(dataDir);
   seedDemo(demoDir, db, new JobStore(db), new ShopStore(db));
   const workers = new Workers();
-  const config = { host: '127.0.0.1', port: 0, dataDir, webDir: over.webDir ?? null, demoDir, simulationSpeed: 400, passPhrase: over.passPhrase ?? null };
+  const config = {
+    host: '127.0.0.1',
+    port: 0,
+    dataDir,
+    webDir: over.webDir ?? null,
+    demoDir,
+    simulationSpeed: 400,
+    passPhrase: over.passPhrase ?? null,
+    names: [],
+  };
   const app = createApp(config, db, workers, pino({ level: 'silent' }));
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));

@@ -93,3 +93,10 @@ export type Problem = z.infer<typeof problemSchema>;
 /** A backup that was made: its file's name, and how large it is. */
 export const backedUpSchema = z.strictObject({ name: z.string().max(80), bytes: z.number().int().nonnegative() });
 export type BackedUp = z.infer<typeof backedUpSchema>;
+
+/** Who is signed in; `asked`: whether this shop asks for a pass-phrase at all. */
+export const sessionListSchema = z.strictObject({
+  asked: z.boolean(),
+  sessions: z.array(z.strictObject({ id: z.uuid(), agent: z.string().max(200), createdAt: z.iso.datetime(), seenAt: z.iso.datetime(), here: z.boolean() })),
+});
+export type SessionList = z.infer<typeof sessionListSchema>;

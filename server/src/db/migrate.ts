@@ -8,6 +8,7 @@ import { schoolsAndRemnants } from './migrations/0005-schools-and-remnants.sql';
 import { searchAndOutlines } from './migrations/0006-search-and-outlines.sql';
 import { salvagedZips } from './migrations/0007-salvaged-zips.sql';
 import { closedLines } from './migrations/0008-closed-lines.sql';
+import { sessions } from './migrations/0009-sessions.sql';
 
 export interface Migration {
   readonly name: string;
@@ -24,6 +25,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'search-and-outlines', sql: searchAndOutlines },
   { name: 'salvaged-zips', sql: salvagedZips },
   { name: 'closed-lines', sql: closedLines },
+  { name: 'sessions', sql: sessions },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -11,6 +11,7 @@ import { firstPage, Pages, type PageAsker } from '../shared/pages';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
 import { Button, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
+import { SessionsButton } from '../shell/sessions-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { jobRow, type JobRow } from './job-row';
@@ -26,7 +27,7 @@ const ABOUT = 'jobs';
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
   selector: 'yl-jobs-page',
-  imports: [RoomMain, RoomHead, Tool, Label, InputBox, Button, Empty, Tape, ThemeButton, Choice, JobsTable, Icon],
+  imports: [RoomMain, RoomHead, Tool, Label, InputBox, Button, Empty, Tape, SessionsButton, ThemeButton, Choice, JobsTable, Icon],
   templateUrl: './jobs-page.html',
   hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,0 +1,107 @@
+import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
+import { promisify } from 'node:util';
+import express, { Router, type Request, type RequestHandler, type Response } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import type { Logger } from 'pino';
+import { notFound, Refusal } from '../http/refusal';
+import { IDLE_MS, type Sessions } from './sessions';
+import { signInPage } from './sign-in-page';
+
+const COOKIE = 'yardland_session';
+const MOST_TRIES = 10;
+const TRIES_MS = 60_000;
+const WRONG = 'That is not the pass-phrase of this shop.';
+const TOO_MANY = 'Too many wrong pass-phrases; wait a minute.';
+
+const scrypted = promisify<string, Buffer, number, Buffer>(scrypt);
+
+/** The session's token in a request's cookie. */
+function tokenOf({ headers }: Request): string | undefined {
+  const pairs = (headers.cookie ?? '').split(/; */).map((pair) => pair.split('='));
+  return pairs.find(([name]) => name === COOKIE)?.[1];
+}
+
+/** A page of this very server to go to after signing in: never another one's. */
+const ownPage = (to: unknown): string => (typeof to === 'string' && /^\/(?![/\\])/.test(to) && !to.startsWith('/sign-in') ? to : '/');
+
+const sendPage = (response: Response, status: number, to: string, problem: string | null): void => {
+  response.setHeader('Cache-Control', 'no-store');
+  response
+    .status(status)
+    .type('html')
+    .send(signInPage({ nonce: String(response.locals['nonce']), to, problem }));
+};
+
+/**
+ * Lets in who has signed in with the shop's pass-phrase: a page that asks for it, a session in a cookie that no script reads and no other site sends, and its end.
+ * Ten wrong tries in a minute from one address are enough. Everything that comes after is only for those who are in.
+ */
+export function signIn(passPhrase: string, sessions: Sessions, log: Logger): RequestHandler {
+  const router = Router();
+  const salt = randomBytes(16);
+  const wanted = scrypted(passPhrase, salt, 32);
+  const tries = rateLimit({
+    windowMs: TRIES_MS,
+    limit: MOST_TRIES,
+    skipSuccessfulRequests: true,
+    requestWasSuccessful: (_request, response) => response.statusCode < 400,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: (request, response) => sendPage(response, 429, ownPage((request.body as { to?: unknown } | undefined)?.to), TOO_MANY),
+  });
+
+  router.get('/sign-in', (request, response) => {
+    const to = ownPage(request.query['to']);
+    if (sessions.of(tokenOf(request))) response.redirect(303, to);
+    else sendPage(response, 200, to, null);
+  });
+  router.post('/sign-in', express.urlencoded({ limit: '4kb', extended: false }), tries, async (request, response) => {
+    const { phrase, to } = (request.body ?? {}) as { phrase?: unknown; to?: unknown };
+    const given = await scrypted(typeof phrase === 'string' ? phrase : '', salt, 32);
+    if (!timingSafeEqual(given, await wanted)) {
+      log.warn({ from: request.socket.remoteAddress }, 'a wrong pass-phrase');
+      sendPage(response, 401, ownPage(to), WRONG);
+      return;
+    }
+    response.cookie(COOKIE, sessions.begin(request.headers['user-agent'] ?? ''), {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: request.secure,
+      path: '/',
+      maxAge: IDLE_MS,
+    });
+    response.redirect(303, ownPage(to));
+  });
+
+  router.use((request, response, next) => {
+    const here = sessions.of(tokenOf(request));
+    if (here !== null) {
+      response.locals['session'] = here;
+      next();
+      return;
+    }
+    const wantsPage = request.method === 'GET' && !request.path.startsWith('/api/') && request.accepts(['json', 'html']) === 'html';
+    if (wantsPage) response.redirect(303, `/sign-in?to=${encodeURIComponent(request.originalUrl)}`);
+    else throw new Refusal(401, { code: 'pass-phrase-needed', path: '', message: 'This shop asks for its pass-phrase: sign in again.' });
+  });
+
+  router.post('/sign-out', (_request, response) => {
+    sessions.end(String(response.locals['session']));
+    response.clearCookie(COOKIE, { path: '/' });
+    response.redirect(303, '/sign-in');
+  });
+  router.get('/api/sessions', (_request, response) => {
+    response.json({ asked: true, sessions: sessions.list(String(response.locals['session'])) });
+  });
+  router.delete('/api/sessions/:id', (request, response) => {
+    if (!sessions.end(request.params.id)) throw notFound('session');
+    response.status(204).end();
+  });
+  return router;
+}
+
+/** Where no pass-phrase is set nobody signs in. */
+export const nobodySignsIn: RequestHandler = (request, response, next) => {
+  if (request.method === 'GET' && request.path === '/api/sessions') response.json({ asked: false, sessions: [] });
+  else next();
+};

@@ -1,0 +1,34 @@
+import { HttpClient, type HttpInterceptorFn } from '@angular/common/http';
+import { inject, Injectable } from '@angular/core';
+import { sessionListSchema, type SessionList } from '@yardland/core';
+import { map, tap, type Observable } from 'rxjs';
+import { problemOf } from '../shared/problem';
+
+/** Who is signed in, where the shop asks for its pass-phrase. */
+@Injectable({ providedIn: 'root' })
+export class SessionsApi {
+  readonly #http = inject(HttpClient);
+
+  list(): Observable<SessionList> {
+    return this.#http.get('/api/sessions').pipe(map((value) => sessionListSchema.parse(value)));
+  }
+
+  end(id: string): Observable<unknown> {
+    return this.#http.delete(`/api/sessions/${id}`);
+  }
+
+  signOut(): Observable<unknown> {
+    return this.#http.post('/sign-out', null, { responseType: 'text' });
+  }
+}
+
+/** A session that is over: the pass-phrase is asked for, and then this page again. What was not sent yet waits in the browser until then. */
+export const signInAgain: HttpInterceptorFn = (request, next) =>
+  next(request).pipe(
+    tap({
+      error: (error: unknown) => {
+        const { status, code } = problemOf(error);
+        if (status === 401 && code === 'pass-phrase-needed') location.assign(`/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`);
+      },
+    }),
+  );
