@@ -160,6 +160,11 @@ export const cushionSchema = z.strictObject({
       .max(8),
     /** What the foam is cut with; the saw unless told. */
     tool: z.enum(CUTTING_TOOLS).optional(),
+    /** The core as it was measured after cutting, where it came out otherwise. */
+    asCut: z
+      .strictObject({ widthMm: z.number().positive().max(20_000), depthMm: z.number().positive().max(20_000), heightMm: thickness })
+      .partial()
+      .optional(),
     /** The old core goes back in, or a long one is made of old ones: no foam is bought. */
     kept: z.boolean().optional(),
   }),

@@ -29,6 +29,7 @@ import type { Cushion, Job } from './document';
 import { keptCover, lookedOver, type LookedOver } from './look-over';
 import { coreWork, fillingKinds, operationsFor } from './plan-operations';
 import { crownFor, facesOf, padPieces, type PlannedCrown } from './plan-crown';
+import { asCutProblems, coreAsCut } from './core-as-cut';
 import { crownProblems, fitProblems, fitRequestOf, notModelled } from './plan-fit';
 import { hollowPads, joinPad, longCoreFor, longCorePieces, longCoreProblems, type PlannedLongCore } from './plan-old-cores';
 import { cornerFillingOf, rollsOf, wrapProblems } from './plan-wrap';
@@ -245,8 +246,22 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   );
   const longCore = longCoreFor(cushion, sizes, answers.longCore);
   const stretches = facts('main').stretches;
+  // Foam, cover and paper keep to the plan; wrap and fit go by the core that lies there.
+  const cutCore = coreAsCut(cushion.core.asCut, sizes.core, outlines.core);
+  const lying = { sizes: cutCore ? { ...sizes, core: cutCore.core } : sizes, outlines: cutCore ? { ...outlines, core: cutCore.outline } : outlines };
   const asks = profile.modelled
-    ? fitRequestOf(cushion, sizes, { loftMm, way: wrapWay, school, stretches, assume, shop, crown: crown?.answer ?? null, profile, outlines })
+    ? fitRequestOf(cushion, lying.sizes, {
+        loftMm,
+        way: wrapWay,
+        school,
+        stretches,
+        assume,
+        shop,
+        crown: crown?.answer ?? null,
+        profile,
+        outlines: lying.outlines,
+        heightShare: cutCore?.heightShare ?? 1,
+      })
     : null;
   const prediction = asks && fit(asks, assume);
   const rolls = rollsOf(cushion, context);
@@ -254,7 +269,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     ...(cushion.core.kept ? hollowPads(looked, sizes.core, known.padLoftMm) : []),
     ...(cushion.core.kept && longCore ? joinPad(longCore, sizes.core, outlines.core, known.padLoftMm) : []),
     ...(profile.domes ? padPieces(cushion, crown?.answer ?? null, facesOf(cushion, profile)) : []),
-    ...wrapPieces(wrapWay, loftMm, sizes.core, outlines.core, assume),
+    ...wrapPieces(wrapWay, loftMm, lying.sizes.core, lying.outlines.core, assume),
   ].flatMap((piece) => {
     const loft = piece.material.kind === 'wadding' ? piece.material.loftMm : loftMm;
     return onRoll(piece, shop.waddingNear(loft, rolls)?.rollWidthMm ?? Infinity, places, assume);
@@ -305,7 +320,8 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       ...(longCore && cushion.core.kept ? longCoreProblems(longCore) : []),
       ...wrapProblems(cushion, loftMm, rolls, shop, assume),
       ...editionProblems(cushion, school, shop),
-      ...(prediction ? fitProblems(prediction, sizes, loftMm, school, assume) : []),
+      ...asCutProblems(cutCore, sizes.core),
+      ...(prediction ? fitProblems(prediction, lying.sizes, loftMm, school, assume) : []),
       ...watch({
         source: cushion,
         featherOnly: ownFeather === 'all',

@@ -27,11 +27,13 @@ export interface FitContext {
   readonly crown: CrownAnswer | null;
   readonly profile: EdgeProfile;
   readonly outlines: Outlines;
+  /** How much higher the core was cut than its layers say. */
+  readonly heightShare?: number;
 }
 
 /** What the fit model is told of a cushion. Null while a layer is of nothing that the shop knows, or there is none. */
 export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext): FitRequest | null {
-  const { loftMm, way, school, stretches, assume, shop, crown, profile, outlines } = context;
+  const { loftMm, way, school, stretches, assume, shop, crown, profile, outlines, heightShare = 1 } = context;
   const stocks = cushion.core.layers.map((layer) => shop.stock(layer.grade));
   if (stocks.length === 0 || stocks.includes(undefined)) return null;
   // A wedge is judged by its middle.
@@ -54,7 +56,7 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext
       depthMm: core.deepMm,
       layers: cushion.core.layers.flatMap((layer, i): FitLayer[] => {
         const stock = stocks[i];
-        const thicknessMm = layer.thicknessMm * share;
+        const thicknessMm = layer.thicknessMm * share * heightShare;
         if (!stock) return [];
         return [
           isFoam(stock) ? { kind: 'foam', thicknessMm, hardness25N: stock.hardness25N, supportFactor: stock.supportFactor } : { kind: stock.kind, thicknessMm },

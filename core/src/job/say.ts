@@ -76,6 +76,10 @@ const SENTENCES: Record<string, Speak> = {
     `The layers make ${mm('totalMm')}; the school asks for ${mm('wantedMm')}.`,
     `Change a layer by ${mm('differenceAbsMm')}, add or take out one, or take another school.`,
   ],
+  'core-cut-otherwise': (_, mm) => [
+    `The core was cut ${mm('widthMm')} × ${mm('depthMm')} × ${mm('heightMm')}, which is up to ${mm('worstMm')} off the plan. Wrap and fit go by that.`,
+    'Look at how taut the cover will be; trim the core, or cut it anew.',
+  ],
   'core-exact-without-wrap': (_, mm) => [
     'Foam cut exactly to the cover and no wrap: a loose cover, a flat face, empty corners.',
     `Wrap it in ${mm('wrapMm')} wadding, or take a school that cuts the foam larger.`,

@@ -30,6 +30,17 @@ import { Button, TrayPart } from '../shared/ui/ui';
         (valueChange)="setBevel(i, $event)"
       />
     }
+    @for (side of sides; track side.key) {
+      <yl-quantity
+        class="few"
+        [label]="'As cut, ' + side.name"
+        [value]="store.cushion()?.core?.asCut?.[side.key] ?? null"
+        [optional]="true"
+        [max]="side.most"
+        hint="measured after cutting"
+        (valueChange)="setAsCut(side.key, $event)"
+      />
+    }
     <yl-facts [facts]="facts()" />
     @for (offcut of offcuts(); track offcut.words) {
       <p class="flex flex-[1_1_100%] flex-wrap items-center gap-y-1 gap-x-3 text-note">
@@ -56,6 +67,11 @@ export class CoreTray {
     { value: 'knife', name: 'knife' },
     { value: 'hot-wire', name: 'hot wire' },
   ];
+  protected readonly sides = [
+    { key: 'widthMm', name: 'wide', most: 20_000 },
+    { key: 'depthMm', name: 'deep', most: 20_000 },
+    { key: 'heightMm', name: 'high', most: 1000 },
+  ] as const;
   protected readonly fronts = [
     { value: 'flat', name: 'lies flat' },
     { value: 'over', name: 'rolls over the front' },
@@ -118,6 +134,15 @@ export class CoreTray {
       ...cushion,
       core: value === 'saw' ? core : { ...core, tool: value as CuttingTool },
     }));
+  }
+
+  /** A size of the core as it came off the saw; none: as planned. */
+  protected setAsCut(key: 'widthMm' | 'depthMm' | 'heightMm', mm: number | null): void {
+    this.store.editCushion('Core as cut', ({ core: { asCut, ...core }, ...cushion }) => {
+      const { [key]: _before, ...rest } = asCut ?? {};
+      const next = mm === null ? rest : { ...rest, [key]: mm };
+      return { ...cushion, core: Object.keys(next).length ? { ...core, asCut: next } : core };
+    });
   }
 
   protected setFront(value: string): void {
