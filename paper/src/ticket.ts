@@ -1,6 +1,4 @@
 import {
-  doneOn,
-  filled,
   decidingWords,
   feelWords,
   FIT_WORDS,
@@ -20,28 +18,19 @@ import {
   sewnApart,
   whyLine,
   type Closing,
-  type CushionPlan,
   type Figure,
   type MaterialKind,
   type Piece,
   type Plan,
-  type SayIn,
   amountWords,
   notchWords,
   notionsOf,
 } from '@yardland/core';
 import { drawPlan, drawSection, drawStaples, planPiece } from './drawing';
-import { localTime } from './local-time';
-import { Sheet } from './sheet';
+import { workOrder } from './work-order';
+import { MARGIN, Writer, type Stamp } from './writer';
 
-export interface Stamp {
-  readonly revision: number;
-  readonly printedAt: Date;
-}
-
-const MARGIN = 36;
-/** The foot of each page: where its number and the words on fire rules stand. */
-const FOOT = 40;
+export type { Stamp } from './writer';
 
 /** Sizes that stand in the table above the cut lists: derivations start at them. */
 const NAMED_SIZES: ReadonlySet<string> = new Set(['finished', 'sewn', 'core', 'seam', 'core thickness', 'sewn height', 'finished height']);
@@ -52,92 +41,6 @@ export function ticketMark(plan: Plan, index: number): string {
   return hashText(JSON.stringify(cushions[index] ?? null))
     .slice(-6)
     .toUpperCase();
-}
-
-/** A ticket as it is written: a page, and how far down it is. What does not fit any more goes on the next one, its heading repeated. */
-class Writer {
-  readonly sheet: Sheet;
-  readonly inWords: SayIn;
-  y = 0;
-  /** Written again at the top of every page that a list goes on to. */
-  #heading: string | null = null;
-
-  constructor(
-    readonly plan: Plan,
-    readonly one: CushionPlan,
-    readonly mark: string,
-    readonly stamp: Stamp,
-  ) {
-    const { units } = plan.job;
-    this.inWords = { units, step: plan.shop.document.step };
-    this.sheet = new Sheet(units === 'inch' ? 'LETTER' : 'A4', `${plan.job.name}: ${one.source.name}`);
-  }
-
-  get width(): number {
-    return this.sheet.width - 2 * MARGIN;
-  }
-
-  get bottom(): number {
-    return this.sheet.height - FOOT;
-  }
-
-  length(figure: Figure | undefined): string {
-    return figure ? formatLength(figure.value, this.inWords.units, this.inWords.step) : '';
-  }
-
-  head(first: boolean): void {
-    const { sheet, plan, one, mark, stamp } = this;
-    const right = sheet.width - MARGIN;
-    const size = first ? 22 : 14;
-    // Room for the count beside it; a long name goes over several lines.
-    const name = sheet.wrapped(one.source.name, this.width - 70, { size, face: 'head' });
-    name.forEach((line, i) => sheet.line(line, MARGIN, 26 + i * size * 1.15, { size, face: 'head' }));
-    sheet.line(`× ${one.source.quantity}`, right, 22, { size: first ? 26 : 16, face: 'head', align: 'right' });
-    const y = 26 + name.length * size * 1.15 + 5;
-    const job = sheet.wrapped([plan.job.name, plan.job.customer].filter(Boolean).join(' · '), this.width - 230, { size: 10.5, grey: 70 });
-    job.forEach((line, i) => sheet.line(line, MARGIN, y + i * 13, { size: 10.5, grey: 70 }));
-    sheet.line(`Stamp ${mark} · revision ${stamp.revision} · printed ${localTime(stamp.printedAt)}`, right, y + 1, { size: 8.5, grey: 70, align: 'right' });
-    const below = y + job.length * 13 + 4;
-    sheet.rule(MARGIN, below, this.width, 1.4);
-    this.y = below + 8;
-  }
-
-  /** Room for so much, on this page or the next. */
-  need(height: number): void {
-    if (this.y + height <= this.bottom) return;
-    this.sheet.nextPage();
-    this.head(false);
-    if (this.#heading !== null) this.#writeHeading(`${this.#heading}, continued`);
-  }
-
-  /** Begins a list: its heading stays with the first of its rows. */
-  heading(text: string, withRow: number): void {
-    this.#heading = null;
-    this.need(18 + withRow);
-    this.#heading = text;
-    this.#writeHeading(text);
-  }
-
-  endList(): void {
-    this.#heading = null;
-    this.y += 5;
-  }
-
-  #writeHeading(text: string): void {
-    this.sheet.line(text, MARGIN, this.y, { size: 10.5, face: 'head' });
-    this.y += 16;
-  }
-
-  /** A paragraph over the whole width, on as many pages as it takes. */
-  paragraph(text: string, options: { size: number; face?: 'text' | 'bold'; indent?: number; grey?: number }): void {
-    const { size, indent = 0 } = options;
-    for (const line of this.sheet.wrapped(text, this.width - indent, options)) {
-      this.need(size * 1.3);
-      this.sheet.line(line, MARGIN + indent, this.y, options);
-      this.y += size * 1.28;
-    }
-    this.y += 2;
-  }
 }
 
 function sizesTable(writer: Writer, x: number, y: number, width: number): number {
@@ -316,59 +219,6 @@ function warnings(writer: Writer): void {
     for (const problem of problems) writer.paragraph(`! ${sayLine(problem, inWords)}`, { size: 9.5, face: 'bold' });
     writer.endList();
   }
-}
-
-/** Size of a box to tick, and from one to the next, points. */
-const BOX = 9;
-const BOX_PITCH = 22;
-
-/** Boxes to tick, one for each of the batch, with its number; those that are done are crossed. */
-function tickBoxes(writer: Writer, done: readonly number[], quantity: number): void {
-  const { sheet } = writer;
-  const perRow = Math.floor((writer.width - 14) / BOX_PITCH);
-  for (let first = 1; first <= quantity; first += perRow) {
-    writer.need(BOX + 5);
-    for (let number = first; number < Math.min(first + perRow, quantity + 1); number++) {
-      const [x, y] = [MARGIN + 14 + (number - first) * BOX_PITCH, writer.y + 1];
-      const corners = [
-        { x, y },
-        { x: x + BOX, y },
-        { x: x + BOX, y: y + BOX },
-        { x, y: y + BOX },
-      ] as const;
-      sheet.shape(corners, { width: 0.7 });
-      if (done.includes(number)) {
-        sheet.stroke(corners[0], corners[2]);
-        sheet.stroke(corners[1], corners[3]);
-      }
-      if (quantity > 1) sheet.line(String(number), x + BOX + 2, y + 1, { size: 7, grey: 60 });
-    }
-    writer.y += BOX + 5;
-  }
-}
-
-/** The order of work, to be ticked off on paper: each step with its time, its own cautions, and a box for each of the batch. */
-function workOrder(writer: Writer): void {
-  const { one, inWords } = writer;
-  if (!one.operations.length) return;
-  const { quantity, bench } = one.source;
-  writer.heading('Order of work', 14);
-  one.operations.forEach((step, i) => {
-    const minutes = formatNumber(step.minutes * quantity);
-    writer.paragraph(`${i + 1}  ${filled(step.text, step.figures, inWords.units, inWords.step)} (${minutes} min)`, { size: 9 });
-    for (const caution of step.cautions) writer.paragraph(`    ! ${caution}`, { size: 8.5, face: 'bold' });
-    tickBoxes(writer, doneOn(bench?.done[step.id], quantity), quantity);
-  });
-  writer.endList();
-  if (!bench?.recuts?.length) return;
-  writer.heading('Cut anew', 12);
-  for (const { piece, cushions, each, why, date } of bench.recuts) {
-    const label = one.pieces.find(({ id }) => id === piece)?.label ?? piece.replaceAll('-', ' ');
-    writer.paragraph(`· ${cushions.length * each} × ${label}${quantity > 1 ? `, on ${cushions.join(', ')}` : ''}, ${date}${why ? `: ${why}` : ''}`, {
-      size: 9,
-    });
-  }
-  writer.endList();
 }
 
 /**

@@ -146,7 +146,7 @@ function turnsOn({ railroaded, oneWay }: ClothFacts, { grain, alongRoll }: Piece
 function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<string, OnCloth> {
   const cloths = new Map<string, OnCloth>();
   plans.forEach((plan, index) => {
-    const motifs = motifsOf(plan.pieces, plan.cover?.seams ?? []);
+    let motifs: ReadonlyMap<string, Point> | null = null;
     const here = new Map<OnCloth, NamedItem[]>();
     for (const cut of plan.cuts) {
       const { material, grain } = cut.piece;
@@ -160,7 +160,9 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
         cloth.bias.push(cut);
         continue;
       }
-      const [motif] = patternFor(use, shop) ? alongX([motifs.get(cut.piece.id)].filter((at) => at !== undefined)) : [];
+      if (patternFor(use, shop)) motifs ??= motifsOf(plan.pieces, plan.cover?.seams ?? []);
+      const at = patternFor(use, shop) ? motifs?.get(cut.piece.id) : undefined;
+      const [motif] = at ? alongX([at]) : [];
       const items = here.get(cloth) ?? [];
       here.set(cloth, items);
       items.push(itemOf(index, cut, turnsOn(clothFacts(use, job.units, shop), cut.piece), motif));

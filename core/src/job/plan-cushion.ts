@@ -4,6 +4,7 @@ import { drawnIn } from '../allowance/draw-in';
 import { evaluateSizes } from '../allowance/sizes';
 import { feltPieces } from '../allowance/felt';
 import { onRoll, wrapPieces } from '../allowance/wrap';
+import { forMachine } from '../bench/machine';
 import { ordered } from '../bench/order';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
 import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contract';
@@ -283,13 +284,12 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       });
   const felt = cushion.core.kept ? [] : feltPieces(cushion.core.layers, sizes.core, shop, assume, construction.felt?.(cushion.construction) ?? null);
   const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : [...foams, ...felt]), ...wadding];
-  const work = ordered(
-    operationsFor(
-      cover,
-      kept,
-      coreWork({ source: cushion, shop, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume }),
-    ),
+  const steps = operationsFor(
+    cover,
+    kept,
+    coreWork({ source: cushion, shop, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume }),
   );
+  const work = ordered(forMachine(steps, shop.document.machine ?? 'walking-foot', cover.seams, assume));
   return {
     ...known,
     state: 'planned',

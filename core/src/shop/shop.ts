@@ -13,6 +13,7 @@ import {
 } from '../material/material';
 import { allAssumed, ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
+import { MACHINES } from './machines';
 import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
 
 const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
@@ -23,6 +24,8 @@ export const shopSchema = z.strictObject({
   name: z.string().trim().min(1).max(80),
   units: z.enum(['inch', 'metric']),
   step: z.strictObject({ mm: z.number().positive().max(25), inch: z.number().positive().max(1) }),
+  /** What covers are sewn on; absent: a machine with a walking foot. */
+  machine: z.enum(MACHINES).optional(),
   grades: z.array(gradeSchema).max(500),
   fillings: z.array(fillingSchema).max(200).default([]),
   cloths: z.array(clothSchema).max(500),

@@ -2,6 +2,7 @@ import type { Point } from '../../geometry/point';
 import { forbiddenBy, TOUCH_MM, type Forbidden, type Region } from './forbidden';
 import { Line } from './line';
 import type { Turned } from './shape';
+import { Weights } from './weights';
 
 /** A stretch of material that pieces lie on: its own x along, y across, both from 0. */
 export interface Panel {
@@ -79,9 +80,6 @@ export interface Pull {
 /** Towards the squared end. */
 export const ALONG: Pull = { x: 1, y: 0 };
 
-/** Pieces up to which the weight of every pair is kept in a table, 18 MB at most. */
-const MOST_DENSE = 1500;
-
 /** Panels further on count as this much further along, so that earlier ones are filled first, mm. */
 const PANEL_REACH_MM = 1e6;
 
@@ -93,9 +91,7 @@ export class Arrangement {
   readonly places: (Place | null)[];
   /** The panels' numbers. */
   readonly everyPanel: readonly number[];
-  /** By pair; of very many pieces only those that are not 1. */
-  readonly #weights: Float64Array | Map<number, number>;
-  readonly #stride: number;
+  readonly weights: Weights;
   readonly #forbidden: (Forbidden | undefined)[][] = [];
   readonly #blocked: (Forbidden | undefined)[][] = [];
   readonly #firstTurn: readonly number[];
@@ -117,8 +113,7 @@ export class Arrangement {
   ) {
     this.places = bodies.map(() => null);
     this.everyPanel = panels.map((_, i) => i);
-    this.#stride = bodies.length + panels.length;
-    this.#weights = bodies.length <= MOST_DENSE ? new Float64Array(bodies.length * this.#stride).fill(1) : new Map();
+    this.weights = new Weights(bodies.length, panels.length);
     let next = 0;
     this.#firstTurn = shapes.map((turns) => {
       const first = next;
@@ -134,26 +129,6 @@ export class Arrangement {
 
   turnsOf(piece: number): readonly Turned[] {
     return this.shapes[(this.bodies[piece] as Body).shape] as readonly Turned[];
-  }
-
-  weight(piece: number, other: number): number {
-    const at = piece * this.#stride + other;
-    return this.#weights instanceof Map ? (this.#weights.get(at) ?? 1) : (this.#weights[at] as number);
-  }
-
-  setWeight(piece: number, other: number, weight: number): void {
-    this.#put(piece * this.#stride + other, weight);
-    if (other < this.bodies.length) this.#put(other * this.#stride + piece, weight);
-  }
-
-  #put(at: number, weight: number): void {
-    if (this.#weights instanceof Map) this.#weights.set(at, weight);
-    else this.#weights[at] = weight;
-  }
-
-  resetWeights(): void {
-    if (this.#weights instanceof Map) this.#weights.clear();
-    else this.#weights.fill(1);
   }
 
   /** Where a piece in a turn may not lie relative to another in its turn. Made when it is first asked for. */
@@ -198,8 +173,8 @@ export class Arrangement {
   costOf(i: number): number {
     const place = this.places[i];
     if (!place) return Infinity;
-    let cost = this.overlapBlocked(i) * this.weight(i, this.bodies.length + place.panel);
-    for (let j = 0; j < this.bodies.length; j++) if (j !== i) cost += this.overlap(i, j) * this.weight(i, j);
+    let cost = this.overlapBlocked(i) * this.weights.of(i, this.bodies.length + place.panel);
+    for (let j = 0; j < this.bodies.length; j++) if (j !== i) cost += this.overlap(i, j) * this.weights.of(i, j);
     return cost;
   }
 
@@ -302,7 +277,7 @@ export class Arrangement {
       near.other = j;
       near.x = other.x;
       near.y = other.y;
-      near.weight = this.weight(i, j);
+      near.weight = this.weights.of(i, j);
       near.minX = other.x + lying.minX + box.minX;
       near.maxX = other.x + lying.maxX + box.maxX;
       near.minY = other.y + lying.minY + box.minY;
@@ -316,7 +291,7 @@ export class Arrangement {
       other: this.bodies.length + panel,
       x: 0,
       y: 0,
-      weight: this.weight(i, this.bodies.length + panel),
+      weight: this.weights.of(i, this.bodies.length + panel),
       minX,
       maxX,
       minY,

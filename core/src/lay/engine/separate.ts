@@ -71,12 +71,12 @@ function weigh(all: Arrangement, found: readonly Overlap[], heat: Heat): void {
   const worst = found.reduce((most, { cost }) => Math.max(most, cost), 0);
   for (const { i, other, cost } of found) {
     heavy.add(i * columns + other);
-    all.setWeight(i, other, all.weight(i, other) * (heat.least + ((heat.most - heat.least) * cost) / worst));
+    all.weights.set(i, other, all.weights.of(i, other) * (heat.least + ((heat.most - heat.least) * cost) / worst));
   }
   for (let i = 0; i < n; i++) {
     for (let other = i + 1; other < columns; other++) {
-      const weight = all.weight(i, other);
-      if (weight > 1 && !heavy.has(i * columns + other)) all.setWeight(i, other, Math.max(1, weight * heat.back));
+      const weight = all.weights.of(i, other);
+      if (weight > 1 && !heavy.has(i * columns + other)) all.weights.set(i, other, Math.max(1, weight * heat.back));
     }
   }
 }
@@ -91,7 +91,7 @@ export function* separate(all: Arrangement, effort: Effort, heat: Heat, budget: 
   let least = Infinity;
   let patience = PATIENCE;
   let pull = ALONG;
-  all.resetWeights();
+  all.weights.reset();
   for (;;) {
     const found = overlaps(all);
     if (found.length === 0) return true;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { Choice } from '../shared/choice';
 import { Icon } from '../shared/icon';
 import {
   ASSUMPTIONS,
@@ -16,6 +17,7 @@ import {
   type AssumptionKey,
   type Filling,
   type Grade,
+  type Machine,
   type ShopDocument,
 } from '@yardland/core';
 import { newId } from '../shared/new-id';
@@ -51,6 +53,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
 @Component({
   selector: 'yl-stockroom-page',
   imports: [
+    Choice,
     RoomMain,
     RoomHead,
     Button,
@@ -154,6 +157,16 @@ export class StockroomPage {
   protected remove(id: string): void {
     const without = <T extends { readonly id: string }>(rows: readonly T[]): T[] => rows.filter((one) => one.id !== id);
     this.#edit.change((shop) => ({ ...shop, grades: without(shop.grades), fillings: without(shop.fillings) }));
+  }
+
+  protected readonly machines = [
+    { value: 'walking-foot', name: 'a walking foot: straight on' },
+    { value: 'home', name: 'a home machine: pinned, gone round twice' },
+  ] as const;
+  protected readonly machine = computed(() => this.#stored()?.shop.machine ?? 'walking-foot');
+
+  protected setMachine(machine: Machine): void {
+    this.#edit.change(({ machine: _before, ...shop }) => (machine === 'walking-foot' ? shop : { ...shop, machine }));
   }
 
   protected useUp(id: string): void {
