@@ -1,2 +1,3 @@
+export { cuttingListPdf } from './cutting-list';
 export { MOST_PAGES, pagesFor, templatePdf, type TemplatePaper, type TemplatePrint, type TemplateSubject } from './template';
 export { ticketMark, ticketPdf, type Stamp } from './ticket';

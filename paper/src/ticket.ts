@@ -28,7 +28,8 @@ import {
 } from '@yardland/core';
 import { drawPlan, drawSection, drawStaples, planPiece } from './drawing';
 import { workOrder } from './work-order';
-import { MARGIN, Writer, type Stamp } from './writer';
+import { TicketWriter } from './ticket-writer';
+import { MARGIN, type Stamp } from './writer';
 
 export type { Stamp } from './writer';
 
@@ -43,7 +44,7 @@ export function ticketMark(plan: Plan, index: number): string {
     .toUpperCase();
 }
 
-function sizesTable(writer: Writer, x: number, y: number, width: number): number {
+function sizesTable(writer: TicketWriter, x: number, y: number, width: number): number {
   const { sheet, one } = writer;
   const { sizes } = one;
   if (!sizes) return y;
@@ -80,7 +81,7 @@ const MATERIAL_WORDS: Record<MaterialKind, string> = {
 const KINDS = Object.keys(MATERIAL_WORDS) as MaterialKind[];
 
 /** What a piece is cut from, where its list does not say it. */
-function stuffWords({ plan, inWords }: Writer, { material }: Piece): string {
+function stuffWords({ plan, inWords }: TicketWriter, { material }: Piece): string {
   const thick = (mm: number): string => `, ${formatLength(mm, inWords.units, inWords.step)} thick`;
   const named = (id: string): string => plan.shop.stock(id)?.name ?? id;
   if (material.kind === 'foam') return ` · ${named(material.grade)}${thick(material.thicknessMm)}`;
@@ -89,12 +90,12 @@ function stuffWords({ plan, inWords }: Writer, { material }: Piece): string {
 }
 
 /** The cloth that a list of pieces is cut from, by the lays. */
-function clothWords({ plan }: Writer, slot: string): string {
+function clothWords({ plan }: TicketWriter, slot: string): string {
   const lay = plan.lays.find(({ subject }) => subject.kind === 'cloth' && subject.slots.some((one) => one === slot));
   return lay?.subject.kind === 'cloth' ? lay.subject.name : '';
 }
 
-function pieceRow(writer: Writer, piece: Piece): void {
+function pieceRow(writer: TicketWriter, piece: Piece): void {
   const { sheet, width, inWords } = writer;
   const why = [...new Set([piece.width, piece.height].map((figure) => whyLine(figure, inWords.units, NAMED_SIZES)))].join('   |   ');
   const small = { size: 6.8, grey: 100, most: width - 24 };
@@ -132,7 +133,7 @@ function pieceRow(writer: Writer, piece: Piece): void {
 }
 
 /** Every piece of the cushion, by what it is cut from; cloth by its slot, each slot with its cloth. */
-function cutLists(writer: Writer): void {
+function cutLists(writer: TicketWriter): void {
   const { pieces } = writer.one;
   for (const kind of KINDS) {
     const ofKind = pieces.filter(({ material }) => material.kind === kind);
@@ -140,7 +141,7 @@ function cutLists(writer: Writer): void {
     for (const cloth of slots) {
       const list = ofKind.filter(({ material }) => material.kind !== 'cloth' || clothWords(writer, material.slot) === cloth);
       if (!list.length) continue;
-      writer.heading(`${MATERIAL_WORDS[kind]}${cloth ? ` · ${cloth}` : ''}, for one`, 44);
+      writer.list(`${MATERIAL_WORDS[kind]}${cloth ? ` · ${cloth}` : ''}, for one`, 44);
       for (const piece of list) pieceRow(writer, piece);
       writer.endList();
     }
@@ -163,7 +164,7 @@ function closingWords(closing: Closing, run: (figure: Figure) => string, size: (
 }
 
 /** How it will look, feel and close, a row for each that is predicted. */
-function outlookRows({ plan, one, inWords }: Writer): string[] {
+function outlookRows({ plan, one, inWords }: TicketWriter): string[] {
   const { look, feel, close } = outlookOf(one, plan.shop, inWords.units);
   const size = (mm: number): string => formatLengthUnit(mm, inWords.units, inWords.step);
   return [
@@ -177,15 +178,15 @@ function outlookRows({ plan, one, inWords }: Writer): string[] {
 const STAPLING_HIGH = 190;
 
 /** Where and in which order a cover is stapled, where it is. */
-function stapling(writer: Writer): void {
+function stapling(writer: TicketWriter): void {
   const staples = writer.one.cover?.staples;
   if (!staples) return;
-  writer.heading('Stapling', STAPLING_HIGH);
+  writer.list('Stapling', STAPLING_HIGH);
   writer.y = drawStaples(writer.sheet, staples, { x: MARGIN, y: writer.y, width: 320, height: STAPLING_HIGH }, writer.inWords);
   writer.endList();
 }
 
-function facts(writer: Writer): void {
+function facts(writer: TicketWriter): void {
   const { plan, one, inWords } = writer;
   const run = (figure: Figure): string => formatRun(figure.value, inWords.units);
   const size = (figure: Figure): string => formatLengthUnit(figure.value, inWords.units, inWords.step);
@@ -204,18 +205,18 @@ function facts(writer: Writer): void {
     ...(one.cornerFilling ? [`Loose wadding ${formatNumber(Math.ceil(one.cornerFilling.value))} g.`] : []),
     ...outlookRows(writer),
   ];
-  writer.heading('Making up', 14);
+  writer.list('Making up', 14);
   for (const row of rows.filter(Boolean)) writer.paragraph(row, { size: 9.5 });
   writer.endList();
 }
 
 /** What is wrong, what to look out for, and what is missing: all of it. */
-function warnings(writer: Writer): void {
+function warnings(writer: TicketWriter): void {
   const { plan, one, inWords } = writer;
   const index = plan.cushions.indexOf(one);
   const problems = problemsOf(plan, index).filter(({ severity }) => severity !== 'note');
   if (problems.length) {
-    writer.heading('Look at this first', 14);
+    writer.list('Look at this first', 14);
     for (const problem of problems) writer.paragraph(`! ${sayLine(problem, inWords)}`, { size: 9.5, face: 'bold' });
     writer.endList();
   }
@@ -228,7 +229,7 @@ function warnings(writer: Writer): void {
 export async function ticketPdf(plan: Plan, index: number, stamp: Stamp): Promise<Uint8Array> {
   const one = plan.cushions[index];
   if (!one) throw new RangeError(`The job has no cushion ${index + 1}.`);
-  const writer = new Writer(plan, one, ticketMark(plan, index), stamp);
+  const writer = new TicketWriter(plan, one, ticketMark(plan, index), stamp);
   const { sheet } = writer;
   const { units } = plan.job;
   writer.head(true);
@@ -263,13 +264,6 @@ export async function ticketPdf(plan: Plan, index: number, stamp: Stamp): Promis
   facts(writer);
   stapling(writer);
   workOrder(writer);
-  sheet.eachPage((page, of) => {
-    const y = sheet.height - 30;
-    sheet.line('Follow the fire code where the furniture is used; public, marine, rail and care settings need certified materials.', MARGIN, y, {
-      size: 7.5,
-      grey: 90,
-    });
-    sheet.line(`page ${page} of ${of}`, sheet.width - MARGIN, y - 1, { size: 8.5, face: 'bold', align: 'right' });
-  });
+  writer.foot();
   return sheet.finish();
 }

@@ -1,4 +1,5 @@
 import { doneOn, filled, formatNumber } from '@yardland/core';
+import type { TicketWriter } from './ticket-writer';
 import { MARGIN, type Writer } from './writer';
 
 /** Size of a box to tick, and from one to the next, points. */
@@ -31,11 +32,11 @@ function tickBoxes(writer: Writer, done: readonly number[], quantity: number): v
 }
 
 /** The order of work, to be ticked off on paper: each step with its time, its own cautions, and a box for each of the batch. */
-export function workOrder(writer: Writer): void {
+export function workOrder(writer: TicketWriter): void {
   const { one, inWords } = writer;
   if (!one.operations.length) return;
   const { quantity, bench } = one.source;
-  writer.heading('Order of work', 14);
+  writer.list('Order of work', 14);
   one.operations.forEach((step, i) => {
     const minutes = formatNumber(step.minutes * quantity);
     writer.paragraph(`${i + 1}  ${filled(step.text, step.figures, inWords.units, inWords.step)} (${minutes} min)`, { size: 9 });
@@ -44,7 +45,7 @@ export function workOrder(writer: Writer): void {
   });
   writer.endList();
   if (!bench?.recuts?.length) return;
-  writer.heading('Cut anew', 12);
+  writer.list('Cut anew', 12);
   for (const { piece, cushions, each, why, date } of bench.recuts) {
     const label = one.pieces.find(({ id }) => id === piece)?.label ?? piece.replaceAll('-', ' ');
     writer.paragraph(`· ${cushions.length * each} × ${label}${quantity > 1 ? `, on ${cushions.join(', ')}` : ''}, ${date}${why ? `: ${why}` : ''}`, {

@@ -1,4 +1,4 @@
-import { formatLength, type CushionPlan, type Figure, type Plan, type SayIn } from '@yardland/core';
+import { formatLength, type Figure, type Plan, type SayIn } from '@yardland/core';
 import { localTime } from './local-time';
 import { Sheet } from './sheet';
 
@@ -12,7 +12,16 @@ export const MARGIN = 36;
 /** The foot of each page: where its number and the words on fire rules stand. */
 const FOOT = 40;
 
-/** A ticket as it is written: a page, and how far down it is. What does not fit any more goes on the next one, its heading repeated. */
+/** What stands at the head of every page. */
+export interface Heading {
+  readonly title: string;
+  /** Large, at the right: `× 6`. */
+  readonly aside: string;
+  /** Small, before the revision: the stamp of a ticket. */
+  readonly mark: string;
+}
+
+/** A paper as it is written: a page, and how far down it is. What does not fit any more goes on the next one, its heading repeated. */
 export class Writer {
   readonly sheet: Sheet;
   readonly inWords: SayIn;
@@ -22,13 +31,12 @@ export class Writer {
 
   constructor(
     readonly plan: Plan,
-    readonly one: CushionPlan,
-    readonly mark: string,
+    readonly heading: Heading,
     readonly stamp: Stamp,
   ) {
     const { units } = plan.job;
     this.inWords = { units, step: plan.shop.document.step };
-    this.sheet = new Sheet(units === 'inch' ? 'LETTER' : 'A4', `${plan.job.name}: ${one.source.name}`);
+    this.sheet = new Sheet(units === 'inch' ? 'LETTER' : 'A4', `${plan.job.name}: ${heading.title}`);
   }
 
   get width(): number {
@@ -44,17 +52,18 @@ export class Writer {
   }
 
   head(first: boolean): void {
-    const { sheet, plan, one, mark, stamp } = this;
+    const { sheet, plan, heading, stamp } = this;
+    const { title, aside, mark } = heading;
     const right = sheet.width - MARGIN;
     const size = first ? 22 : 14;
     // Room for the count beside it; a long name goes over several lines.
-    const name = sheet.wrapped(one.source.name, this.width - 70, { size, face: 'head' });
+    const name = sheet.wrapped(title, this.width - 70, { size, face: 'head' });
     name.forEach((line, i) => sheet.line(line, MARGIN, 26 + i * size * 1.15, { size, face: 'head' }));
-    sheet.line(`× ${one.source.quantity}`, right, 22, { size: first ? 26 : 16, face: 'head', align: 'right' });
+    sheet.line(aside, right, 22, { size: first ? 26 : 16, face: 'head', align: 'right' });
     const y = 26 + name.length * size * 1.15 + 5;
     const job = sheet.wrapped([plan.job.name, plan.job.customer].filter(Boolean).join(' · '), this.width - 230, { size: 10.5, grey: 70 });
     job.forEach((line, i) => sheet.line(line, MARGIN, y + i * 13, { size: 10.5, grey: 70 }));
-    sheet.line(`Stamp ${mark} · revision ${stamp.revision} · printed ${localTime(stamp.printedAt)}`, right, y + 1, { size: 8.5, grey: 70, align: 'right' });
+    sheet.line(`${mark}revision ${stamp.revision} · printed ${localTime(stamp.printedAt)}`, right, y + 1, { size: 8.5, grey: 70, align: 'right' });
     const below = y + job.length * 13 + 4;
     sheet.rule(MARGIN, below, this.width, 1.4);
     this.y = below + 8;
@@ -69,11 +78,24 @@ export class Writer {
   }
 
   /** Begins a list: its heading stays with the first of its rows. */
-  heading(text: string, withRow: number): void {
+  list(text: string, withRow: number): void {
     this.#heading = null;
     this.need(18 + withRow);
     this.#heading = text;
     this.#writeHeading(text);
+  }
+
+  /** The foot of every page, once all are written. */
+  foot(): void {
+    const { sheet } = this;
+    sheet.eachPage((page, of) => {
+      const y = sheet.height - 30;
+      sheet.line('Follow the fire code where the furniture is used; public, marine, rail and care settings need certified materials.', MARGIN, y, {
+        size: 7.5,
+        grey: 90,
+      });
+      sheet.line(`page ${page} of ${of}`, sheet.width - MARGIN, y - 1, { size: 8.5, face: 'bold', align: 'right' });
+    });
   }
 
   endList(): void {

@@ -16,7 +16,7 @@ import {
 } from '@yardland/core';
 import fc from 'fast-check';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { templatePdf, ticketMark, ticketPdf } from '../src';
+import { cuttingListPdf, templatePdf, ticketMark, ticketPdf } from '../src';
 import { localTime } from '../src/local-time';
 
 const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
@@ -201,5 +201,25 @@ describe('a full-size print', () => {
     );
     // In an inch job: 380 + 2 × 1/4 in deep; 12 of margin on both sides, 120 for the proof square.
     expect(Number(sizeOf(pdf).split(' ')[1])).toBeCloseTo(((380 + 2 * 6.35 + 24 + 120) * 72) / 25.4, 0);
+  });
+});
+
+describe('the cutting list of a job', () => {
+  it('has every piece of every cushion by material, as often as it is cut, with what to buy', async () => {
+    const whole = planSolved(job('prompt-side-boxes'), shop);
+    const text = (await pagesOf(await cuttingListPdf(whole, stamp))).join(' ');
+    // Eight cushions: six box seats and two others; of each box seat two plates, so twelve of them.
+    expect(text).toContain('Cutting list');
+    expect(text).toMatch(/12 Box seat: plate 20 3\/4 × 18/);
+    expect(text).toMatch(/Moss velvet · [\d /]+ yd/);
+    const rows = whole.cushions.flatMap(({ source, pieces }) =>
+      pieces
+        .filter(({ material, grain }) => material.kind === 'cloth' && grain !== 'bias')
+        .map(({ label, countPerCushion }) => `${source.quantity * countPerCushion} ${source.name}: ${label}`),
+    );
+    expect(rows.length).toBeGreaterThan(8);
+    expect(rows.filter((row) => !text.includes(row))).toEqual([]);
+    expect(text).toContain('To buy besides');
+    expect(text).toMatch(/page 1 of \d/);
   });
 });

@@ -27,6 +27,13 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, workers: Workers)
     response.type('pdf').send(Buffer.from(pdf));
   });
 
+  router.get('/:id/cutting-list.pdf', async (request, response) => {
+    const { job, revision } = jobs.read(request.params.id);
+    const pdf = await workers.cuttingList({ job, shop: shops.read().document, stamp: { revision, printedAt: new Date() } }, whenLeft(response));
+    response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} cutting list`, 'pdf')}"`);
+    response.type('pdf').send(Buffer.from(pdf));
+  });
+
   router.get('/:id/templates/:cushion.pdf', async (request, response) => {
     const { paper = 'a4', size = 'given', piece = null, rollWidthMm = null } = check(templatePrintQuerySchema, request.query, readWith);
     const { job } = jobs.read(request.params.id);

@@ -14,7 +14,7 @@ import {
   type Wanted,
 } from '@yardland/core';
 import { madePicture } from '@yardland/core/template/trace/made-picture';
-import { MOST_PAGES, pagesFor, templatePdf, ticketPdf, type TemplatePaper } from '@yardland/paper';
+import { cuttingListPdf, MOST_PAGES, pagesFor, templatePdf, ticketPdf, type TemplatePaper } from '@yardland/paper';
 import sharp from 'sharp';
 import { Answers } from './answers';
 
@@ -62,6 +62,11 @@ export function solve(request: HeavyRequest): HeavyAnswer {
 /** The ticket of one cushion. */
 export async function ticket({ index, stamp, ...one }: TicketTask): Promise<Uint8Array> {
   return ticketPdf(await planned(one), index, stamp);
+}
+
+/** The cutting list of a whole job. */
+export async function cuttingList({ stamp, ...one }: Omit<TicketTask, 'index'>): Promise<Uint8Array> {
+  return cuttingListPdf(await planned(one), stamp);
 }
 
 /** A template or piece at full size. What shapes the pieces is worked out first, nothing is laid. */

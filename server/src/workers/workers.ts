@@ -34,6 +34,10 @@ export class Workers {
     return this.#run('ticket', task, left);
   }
 
+  cuttingList(task: Omit<tasks.TicketTask, 'index'>, left: AbortSignal): Promise<Uint8Array> {
+    return this.#run('cuttingList', task, left);
+  }
+
   template(task: tasks.TemplateTask, left: AbortSignal): Promise<tasks.Printed> {
     return this.#run('template', task, left);
   }

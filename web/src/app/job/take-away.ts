@@ -6,7 +6,7 @@ import { Messages } from '../shared/messages';
 import { Tool } from '../shared/ui/ui';
 import { JobStore } from './job-store';
 
-/** What else of a job can be taken away besides the printed ticket: what to buy as text, the template full size, the job as a file. */
+/** What else of a job can be taken away besides the printed ticket: what to buy as text, the job's cutting list and the template full size on paper, the job as a file. */
 @Component({
   selector: 'yl-take-away',
   imports: [CdkMenu, CdkMenuItem, CdkMenuTrigger, Tool, Icon],
@@ -20,6 +20,7 @@ import { JobStore } from './job-store';
         cdkMenu
       >
         <button type="button" cdkMenuItem (cdkMenuItemTriggered)="copy()"><svg ylIcon="clipboard-list" size="20"></svg> Copy what to buy</button>
+        <a cdkMenuItem [href]="cuttingLink()" target="_blank" rel="noopener"><svg ylIcon="scissors" size="20"></svg> Print the job’s cutting list</a>
         <a cdkMenuItem [href]="templateLink()" target="_blank" rel="noopener"><svg ylIcon="shapes" size="20"></svg> Print the template, full size</a>
         <a cdkMenuItem [href]="exportLink()" download><svg ylIcon="download" size="20"></svg> Save the job as a file</a>
       </div>
@@ -35,6 +36,7 @@ export class TakeAway {
   readonly #messages = inject(Messages);
   readonly #job = computed(() => `/api/jobs/${this.store.head()?.id ?? ''}`);
   protected readonly exportLink = computed(() => `${this.#job()}/export`);
+  protected readonly cuttingLink = computed(() => `${this.#job()}/cutting-list.pdf`);
   protected readonly templateLink = computed(() => `${this.#job()}/templates/${this.store.cushionIndex() + 1}.pdf`);
 
   protected copy(): void {

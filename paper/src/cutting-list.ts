@@ -1,0 +1,95 @@
+import { amountWords, bounds, cutOrder, formatLength, formatLengthUnit, formatNumber, sayLine, type Plan, type PlannedLay } from '@yardland/core';
+import { MARGIN, Writer, type Stamp } from './writer';
+
+/** What a lay is on, in words. */
+function materialWords({ inWords, plan }: Writer, { subject, recutOf }: PlannedLay): string {
+  const { units, step } = inWords;
+  const name =
+    subject.kind === 'cloth'
+      ? subject.name
+      : subject.kind === 'foam'
+        ? `${plan.shop.grade(subject.grade)?.name ?? subject.grade}, ${formatLengthUnit(subject.thicknessMm, units, step)}`
+        : (plan.shop.document.waddings.find(({ id }) => id === subject.material)?.name ?? 'Wadding');
+  return recutOf === null ? name : `${name}, cut anew`;
+}
+
+/** One item of a lay with how often it is cut, how large, and for what. */
+interface Row {
+  readonly count: number;
+  readonly words: string;
+  readonly size: string;
+  readonly missing: boolean;
+}
+
+/** The pieces of a lay in the order in which they are cut, those of one kind together; those that found no place at the end. */
+function rowsOf({ inWords, plan }: Writer, { request, answer }: PlannedLay): Row[] {
+  if (!answer) return [];
+  const length = (mm: number): string => formatLength(mm, inWords.units, inWords.step);
+  const counts = new Map<string, number>();
+  for (const { placement } of cutOrder(request, answer)) counts.set(placement.item, (counts.get(placement.item) ?? 0) + 1);
+  const missing = new Map<string, number>();
+  for (const id of answer.unplaced) missing.set(id, (missing.get(id) ?? 0) + 1);
+  const row = (id: string, count: number, lost: boolean): Row => {
+    const [index = '', piece = ''] = id.split('/');
+    const cushion = plan.cushions[Number(index)];
+    const found = cushion?.pieces.find((one) => one.id === piece);
+    if (found && cushion) {
+      const trimmed = found.trimMm > 0 ? `, cut ${length(found.width.value + found.trimMm)} long` : '';
+      return {
+        count,
+        words: `${cushion.source.name}: ${found.label}${trimmed}`,
+        size: `${length(found.width.value)} × ${length(found.height.value)}`,
+        missing: lost,
+      };
+    }
+    // A block of bias strips: as large as the cloth it takes.
+    const box = bounds(request.items.find((item) => item.id === id)?.polygon ?? []);
+    return { count, words: 'bias strips for the welt, as one block', size: `${length(box.maxY - box.minY)} × ${length(box.maxX - box.minX)}`, missing: lost };
+  };
+  return [...[...counts].map(([id, count]) => row(id, count, false)), ...[...missing].map(([id, count]) => row(id, count, true))];
+}
+
+function layRows(writer: Writer, lay: PlannedLay): void {
+  const { sheet, width, plan, inWords } = writer;
+  const line = plan.buy.find(({ layKey }) => layKey === lay.key);
+  const amount = line?.amount ? amountWords(line.sold === 'sheets' ? 'count' : line.sold, line.amount.value, inWords.units) : '';
+  const buy = line ? `${amount}${line.sold === 'sheets' ? (amount === '1' ? ' sheet' : ' sheets') : ''}` : 'off what is left';
+  writer.list(`${materialWords(writer, lay)} · ${buy}`, 18);
+  for (const { count, words, size, missing } of rowsOf(writer, lay)) {
+    const label = missing ? `! finds no place: ${words}` : words;
+    const lines = sheet.wrapped(label, width - 170, { size: 10 });
+    writer.need(lines.length * 13 + 4);
+    sheet.line(formatNumber(count), MARGIN + 20, writer.y, { size: 10.5, face: 'bold', align: 'right' });
+    lines.forEach((text, i) => sheet.line(text, MARGIN + 30, writer.y + i * 13, { size: 10, face: missing ? 'bold' : 'text' }));
+    sheet.line(size, MARGIN + width, writer.y, { size: 10.5, face: 'bold', align: 'right' });
+    writer.y += lines.length * 13 + 3;
+    sheet.rule(MARGIN, writer.y - 1.5, width, 0.3, 190);
+  }
+  writer.endList();
+}
+
+/**
+ * The cutting list of a whole job, by material: each material with what to buy of it and its pieces in the order in which they are cut, then everything else to buy.
+ * Net sizes of strips, with the length they are cut to.
+ */
+export async function cuttingListPdf(plan: Plan, stamp: Stamp): Promise<Uint8Array> {
+  const cushions = plan.job.cushions.reduce((sum, { quantity }) => sum + quantity, 0);
+  const writer = new Writer(plan, { title: 'Cutting list', aside: cushions === 1 ? 'one cushion' : `${cushions} cushions`, mark: '' }, stamp);
+  writer.head(true);
+  const problems = plan.problems.filter(({ severity }) => severity === 'error');
+  if (problems.length) {
+    writer.list('Look at this first', 14);
+    for (const problem of problems) writer.paragraph(`! ${sayLine(problem, writer.inWords)}`, { size: 9.5, face: 'bold' });
+    writer.endList();
+  }
+  for (const lay of plan.lays) layRows(writer, lay);
+  const others = plan.buy.filter(({ layKey }) => layKey === null);
+  if (others.length) {
+    writer.list('To buy besides', 14);
+    for (const { name, amount, sold } of others)
+      writer.paragraph(`${name}: ${amount ? amountWords(sold === 'sheets' ? 'count' : sold, amount.value, writer.inWords.units) : '…'}`, { size: 10 });
+    writer.endList();
+  }
+  writer.foot();
+  return writer.sheet.finish();
+}
