@@ -5,7 +5,8 @@ test('a batch of six is ticked in two windows; a wrong plate opens what is sewn 
   await shop.goTo('Bench');
   const other = new Shop(await context.newPage());
   await other.page.goto(page.url());
-  const cut = (number: number, of: Shop) => of.page.getByRole('button', { name: new RegExp(`^Cushion ${number}, .*Square the end`) });
+  const cut = (number: number, of: Shop) =>
+    of.page.getByRole('group', { name: /^Square the end/ }).getByRole('button', { name: new RegExp(`^Cushion ${number}, `) });
   await expect(cut(1, other)).toBeVisible();
 
   // Both windows tick the same step of the same job, and neither is asked to choose.

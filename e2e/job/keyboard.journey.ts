@@ -36,7 +36,7 @@ test('a cushion in one line, stations, why and undo, all by keyboard', async ({ 
   await page.keyboard.press('6');
   const pieces = page.locator('yl-table .pickable');
   await expect(pieces.nth(1)).toBeVisible({ timeout: 30_000 });
-  expect(await page.locator('yl-table .pickable[tabindex="0"]').count()).toBe(1);
+  await expect(page.locator('yl-table .pickable[tabindex="0"]')).toHaveCount(1);
   await pieces.first().focus();
   await page.keyboard.press('ArrowRight');
   await expect(pieces.nth(1)).toBeFocused();

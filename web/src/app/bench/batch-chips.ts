@@ -9,20 +9,20 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
         type="button"
         class="min-h-11 min-w-11 cursor-pointer rounded-lg border border-line-strong bg-linen px-2 font-[650] tabular-nums text-ink aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-linen"
         [attr.aria-pressed]="done().includes(number)"
-        [attr.aria-label]="'Cushion ' + number + (done().includes(number) ? ', done' : ', to do') + ': ' + words()"
+        [attr.aria-label]="'Cushion ' + number + (done().includes(number) ? ', done' : ', to do')"
         (click)="toggled.emit(number)"
       >
         {{ number }}
       </button>
     }
   `,
-  host: { class: 'flex flex-wrap gap-1.5', role: 'group' },
+  host: { class: 'flex flex-wrap gap-1.5', role: 'group', '[attr.aria-label]': 'words()' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class BatchChips {
   readonly numbers = input.required<readonly number[]>();
   readonly done = input.required<readonly number[]>();
-  /** What is done, for the names of the keys. */
+  /** What is done: the name of the group. */
   readonly words = input.required<string>();
   readonly toggled = output<number>();
 }
