@@ -4,8 +4,8 @@ import { shifted, type Look, type Scene, type SceneItem } from '../shared/table/
 
 /** A strip longer than so many times the widest plate is drawn with a break. */
 const BREAK_FROM = 3;
-/** Room between pieces, as a share of the widest. */
-const GAP = 0.12;
+/** Room between pieces, as a share of the widest: in rows, and under each other, where the drawing is smaller and the words need more of it. */
+const GAP = { 'in-rows': 0.12, 'under-each-other': 0.26 } as const;
 /** The drawing is about so many times wider than high, where it has the whole screen; beside the list pieces stand under each other. */
 const ASPECT = 1.25;
 /** Room in a row for the words over a small piece, as a share of the widest. */
@@ -158,11 +158,11 @@ function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[]
 }
 
 /** A step at the bench: its pieces to one scale, the edges that meet lit and lettered, notches, and the way of the roll where it is cut. */
-export function stepScene(one: Planned, step: Operation, fit: string, lying: 'in-rows' | 'under-each-other'): Scene {
+export function stepScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP): Scene {
   const pieces = one.pieces.filter(({ id }) => step.pieces.includes(id));
   const runs = sewnRuns(step, one.pieces, one.cover.seams);
   const widest = Math.max(one.sizes.cut.width.value, 200);
-  const gap = widest * GAP;
+  const gap = widest * GAP[lying];
   const drawn = pieces.map((piece) => drawnAs(piece, widest));
   const slot = (width: number): number => Math.max(width, widest * SLOT);
   const total = drawn.reduce((sum, { width, height }) => sum + (slot(width) + gap) * (height + 2 * gap), 0);
