@@ -78,11 +78,11 @@ export class BenchStation {
   }
 
   protected forget(id: string): void {
-    this.work.put('Tick of a step that is gone', ({ done: { [id]: _gone, ...done }, ...bench }) => ({ ...bench, done }));
+    this.work.change('Tick of a step that is gone', ({ done: { [id]: _gone, ...done }, ...bench }) => ({ ...bench, done }));
   }
 
   protected dropRecut(index: number): void {
-    this.work.put('Not cut anew', ({ recuts = [], ...bench }) => {
+    this.work.change('Not cut anew', ({ recuts = [], ...bench }) => {
       const left = recuts.filter((_, i) => i !== index);
       return left.length ? { ...bench, recuts: left } : bench;
     });

@@ -80,7 +80,7 @@ export class BenchWork {
 
   setDone(step: Operation, on: readonly number[]): void {
     const sizes = sizesAt(step, this.#store.cushionPlan()?.pieces ?? []);
-    this.#change(`${PHASE_WORDS[step.phase]}: ${on.length} of ${this.quantity()}`, (bench) => {
+    this.change(`${PHASE_WORDS[step.phase]}: ${on.length} of ${this.quantity()}`, (bench) => {
       const { [step.id]: _before, ...rest } = bench.done;
       return { ...bench, done: on.length ? { ...rest, [step.id]: { count: on.length, on: [...on], sizes } } : rest };
     });
@@ -125,19 +125,15 @@ export class BenchWork {
     const [running, step] = [this.clock(), this.step()];
     if (running) {
       const minutes = Math.max(0, (now.getTime() - Date.parse(running.since)) / 60_000);
-      this.#change('Clock stopped', ({ clock: _clock, ...bench }) => ({
+      this.change('Clock stopped', ({ clock: _clock, ...bench }) => ({
         ...bench,
         minutes: { ...bench.minutes, [running.step]: Math.round(((bench.minutes?.[running.step] ?? 0) + minutes) * 100) / 100 },
       }));
-    } else if (step) this.#change('Clock started', (bench) => ({ ...bench, clock: { step: step.id, since: now.toISOString() } }));
+    } else if (step) this.change('Clock started', (bench) => ({ ...bench, clock: { step: step.id, since: now.toISOString() } }));
   }
 
-  /** Puts something down at the bench that is not one step's tick. */
-  put(label: string, change: (bench: Bench) => Bench): void {
-    this.#change(label, change);
-  }
-
-  #change(label: string, change: (bench: Bench) => Bench): void {
+  /** Changes what is kept of the bench, as one step of undo. */
+  change(label: string, change: (bench: Bench) => Bench): void {
     this.#store.editCushion(label, (cushion) => ({ ...cushion, bench: change(cushion.bench ?? NOTHING) }));
   }
 }

@@ -107,7 +107,7 @@ export class RecutDialog {
   protected confirm(): void {
     const [made, quantity] = [this.made(), this.work.quantity()];
     const recut = { piece: this.piece(), cushions: [...this.cushions()], each: this.each(), date: today(), ...(this.why() ? { why: this.why() } : {}) };
-    this.work.put('A piece cut anew', (bench) => ({ ...bench, done: openedAgain(bench.done, made, quantity), recuts: [...(bench.recuts ?? []), recut] }));
+    this.work.change('A piece cut anew', (bench) => ({ ...bench, done: openedAgain(bench.done, made, quantity), recuts: [...(bench.recuts ?? []), recut] }));
     this.close();
   }
 
