@@ -5,17 +5,11 @@ import { problemOf } from '../shared/problem';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { SessionsApi } from './sessions-api';
 
-/** A browser in a few words, from what it says of itself. */
+/** What kind of device a browser says it is on. */
 function agentWords(agent: string): string {
-  const device = /iPad|Tablet/.test(agent)
-    ? 'tablet'
-    : /Mobile|Android|iPhone/.test(agent)
-      ? 'phone'
-      : /Windows|Macintosh|Linux|CrOS/.test(agent)
-        ? 'computer'
-        : 'another program';
-  const browser = /Firefox/.test(agent) ? 'Firefox' : /Edg\//.test(agent) ? 'Edge' : /Chrom/.test(agent) ? 'Chromium' : /Safari/.test(agent) ? 'Safari' : '';
-  return browser ? `${device}, ${browser}` : device;
+  if (/iPad|Tablet/.test(agent)) return 'a tablet';
+  if (/Mobile|Android/.test(agent)) return 'a phone';
+  return /Windows|Macintosh|Linux|CrOS/.test(agent) ? 'a computer' : 'another program';
 }
 
 /** Who is signed in; each can be ended, this one too. */
