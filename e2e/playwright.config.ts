@@ -10,7 +10,7 @@ const port = Number(process.env['E2E_PORT'] ?? 4871);
 export default defineConfig({
   testDir: '.',
   testMatch: '**/*.journey.ts',
-  outputDir: path.join(root, process.env['E2E_RESULTS'] ?? 'test-results'),
+  outputDir: path.join(root, 'test-results'),
   fullyParallel: false,
   workers: 1,
   // The whole-job journey goes through every station with an accessibility check at each: a busy machine takes its time.

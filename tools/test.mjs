@@ -34,9 +34,6 @@ const playwright = (result) => {
   return passed + failed === 0 || (result.code !== 0 && failed === 0) ? [passed, failed + 1] : [passed, failed];
 };
 
-/** Journeys go in two halves at once, each with a server and a database of its own; a file stays whole. */
-const SHARDS = [1, 2];
-
 const SUITES = [
   ['lint', [bin('eslint/bin/eslint.js'), '.'], whole],
   ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.'], whole],
@@ -49,24 +46,19 @@ const SUITES = [
   ['core specs', [bin('@angular/cli/bin/ng.js'), 'test', 'core'], karma],
   ['web specs', [bin('@angular/cli/bin/ng.js'), 'test', 'web'], karma],
   ['server, command line and tool specs', ['--import', 'tsx', bin('jasmine/bin/jasmine.js'), '--config=tools/jasmine-node.json'], jasmine],
-  ...SHARDS.map((shard) => [
-    `browser journeys ${shard} of ${SHARDS.length}`,
-    [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e', `--shard=${shard}/${SHARDS.length}`],
-    playwright,
-    { E2E_PORT: String(4870 + shard), E2E_RESULTS: `test-results/${shard}` },
-  ]),
+  ['browser journeys', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], playwright],
 ];
 
-/** Suites that share the machine, two at a time. Web specs want it for themselves. */
+/** Suites that share the machine, two at a time. The others want it, and its browser, for themselves. */
 const SHARING = SUITES.filter(([name]) => /^(lint|format|types|directions|core specs|server)/.test(name));
 
 let [passed, failed] = [0, 0];
 const lines = new Map();
 
-async function run([name, args, read, env = {}]) {
+async function run([name, args, read]) {
   console.log(`\n== ${name}`);
   const begun = Date.now();
-  const [good, bad] = read(await heard(node, args, { ...plain, ...env }));
+  const [good, bad] = read(await heard(node, args, plain));
   passed += good;
   failed += bad;
   lines.set(name, `${bad ? 'FAILED' : 'ok    '} ${name}: ${good} passed, ${bad} failed (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
@@ -79,9 +71,10 @@ await Promise.all(
     for (let next = waiting.shift(); next; next = waiting.shift()) await run(next);
   }),
 );
-for (const suite of SUITES.filter(([name]) => name === 'web specs')) await run(suite);
-ensureBuilt();
-await Promise.all(SUITES.filter(([name]) => name.startsWith('browser journeys')).map(run));
+for (const suite of SUITES.filter((one) => !SHARING.includes(one))) {
+  if (suite[0] === 'browser journeys') ensureBuilt();
+  await run(suite);
+}
 console.log(`\n${SUITES.map(([name]) => lines.get(name)).join('\n')}`);
 if (flaky.length) console.log(`\n${flaky.length} flaky, passed only on repetition:\n${flaky.map((title) => `  ${title}`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -85,6 +85,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
     const points = placed(polygon, placement);
     const parts = bands.map((band) => partIn(band, points, placement.sheet));
     const widest = Math.max(...parts.map(widthOf));
+    const main = parts.findIndex((part) => widthOf(part) === widest);
     parts.forEach((part, i) => {
       if (part.length < 3) return;
       const key = `${placement.item} ${placement.copy}`;
@@ -93,12 +94,13 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
       const text = `${label(placement.item)}${pinned(key) ? ' · pinned' : ''}`;
       drawn.push({
         kind: 'area',
-        key: `${key} ${i}`,
+        // The part that is named keeps its key in whatever row it comes to lie, so that it stays in focus while the lay gets better.
+        key: `${key} ${i === main ? 0 : i + 1}`,
         shape: part,
         look: lookOf(lay, placement.item),
         pick: `${words(placement.item)}, copy ${placement.copy + 1}`,
       });
-      if (widthOf(part) !== widest) return;
+      if (i !== main) return;
       if (picked === key) knob = middle;
       drawn.push({
         kind: 'note',
