@@ -56,7 +56,6 @@ const PICTURES: readonly Picture[] = [
   { file: 'cover', job: 'Roof terrace', place: '1/cover' },
   { file: 'lay', job: 'Reading corner', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
-  { file: 'bench-view', job: 'Puppeteers’ kneelers', place: '1/bench', before: (page) => page.getByRole('button', { name: 'At the bench' }).click() },
   { file: 'gauges', room: 'gauges', place: '' },
   { file: 'schools', room: 'schools', place: '' },
   { file: 'stockroom', room: 'stockroom', place: '' },
