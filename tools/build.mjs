@@ -21,7 +21,8 @@ function compressed(folder) {
 }
 
 await stamped(async () => {
-  must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false']);
+  // Chunks that are always loaded together become one: a page asks for fewer files, and they compress better.
+  must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false'], { NG_BUILD_OPTIMIZE_CHUNKS: '1' });
 
   compressed(path.join(root, 'dist/web/browser'));
 

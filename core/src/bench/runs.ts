@@ -1,8 +1,8 @@
-import { alongOutline, runAlong } from '../geometry/along';
+import { runAlong } from '../geometry/along';
 import type { Point } from '../geometry/point';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
-import { ON_LINE_MM, type Seam, type SeamMethod } from '../piece/seam';
+import { onItsLine, type Seam, type SeamMethod } from '../piece/seam';
 
 /** One stretch of a piece's edge that an operation sews, where the needle goes, in the piece's own coordinates. */
 export interface SewnRun {
@@ -25,15 +25,15 @@ export function sewnRuns({ seams: ids }: Pick<Operation, 'seams'>, pieces: reado
   const sewn = ids.flatMap((id) => seams.filter((seam) => seam.id === id));
   return sewn.flatMap(({ id, words, edges, rows, method }, index) =>
     edges.flatMap(({ stretches }) =>
-      stretches.flatMap(({ piece: name, from, to, placement }): SewnRun[] => {
-        const piece = pieces.find((one) => one.id === name);
-        const line = placement === undefined ? piece?.sewn : piece?.placements?.[placement];
-        if (!line) return [];
-        const [a, b] = [alongOutline(line, from, ON_LINE_MM), alongOutline(line, to, ON_LINE_MM)];
-        if (a === null || b === null) return [];
-        const ring = Math.hypot(from.x - to.x, from.y - to.y) < ON_LINE_MM;
-        const points = runAlong(line, a, ring ? a : b);
-        return [{ seam: id, letter: LETTERS[index % LETTERS.length] as string, words, piece: name, points, ring, rows, method }];
+      stretches.flatMap((stretch): SewnRun[] => {
+        const found = onItsLine(
+          pieces.find((one) => one.id === stretch.piece),
+          stretch,
+        );
+        if (!found) return [];
+        const { line, fromMm, toMm, ring } = found;
+        const points = runAlong(line, fromMm, ring ? fromMm : toMm);
+        return [{ seam: id, letter: LETTERS[index % LETTERS.length] as string, words, piece: stretch.piece, points, ring, rows, method }];
       }),
     ),
   );

@@ -185,7 +185,15 @@ export const cushionSchema = z.strictObject({
     .optional(),
   seat: seatSchema.optional(),
   /** It is one of several that make up one seat: their joins match, so that a pattern runs on. */
-  split: z.strictObject({ seat: text(120), index: z.int().min(1).max(12), of: z.int().min(2).max(12) }).optional(),
+  /** One of several across a seat; `middle` is where the seat's middle lies from this part's own, mm: a pattern is laid from there, so that it runs on from one to the next. */
+  split: z
+    .strictObject({
+      seat: text(120),
+      index: z.int().min(1).max(12),
+      of: z.int().min(2).max(12),
+      middle: z.strictObject({ xMm: z.number().min(-20_000).max(20_000), yMm: z.number().min(-20_000).max(20_000) }).optional(),
+    })
+    .optional(),
   /** Steps done, by the step's own name: on how many of the cushions, and the sizes of its pieces when it was ticked, so that a later change shows. */
   bench: z
     .strictObject({

@@ -15,6 +15,7 @@ import { clothFacts, clothName, clothUse } from './cloths';
 import type { ClothUse, Job } from './document';
 import type { CushionPlan, Cut } from './plan-cushion';
 import { rollsOf } from './plan-wrap';
+import { seatMiddle } from './split';
 
 /** Which material a lay is on. */
 export type LaySubject =
@@ -96,12 +97,6 @@ export function wanted(
   };
 }
 
-/** An item as it is laid already, with another count. */
-export function itemsAs(lays: readonly WantedLay[], id: string, count: number, hash: string): NamedItem[] {
-  const item = lays.flatMap(({ request }) => request.items).find((one) => one.id === id);
-  return item ? [{ item: { ...item, count }, hash: `${hash} ${count}` }] : [];
-}
-
 /** Cloth for all bias strips of one cloth, strips of like width together. */
 export function biasItems(bias: readonly Cut[], way: BiasWay, { usableMm, biasDepthMm }: ClothFacts): NamedItem[] {
   const strips = new Map<number, number>();
@@ -160,7 +155,7 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
         cloth.bias.push(cut);
         continue;
       }
-      if (patternFor(use, shop)) motifs ??= motifsOf(plan.pieces, plan.cover?.seams ?? []);
+      if (patternFor(use, shop)) motifs ??= motifsOf(plan.pieces, plan.cover?.seams ?? [], seatMiddle(plan.source));
       const at = patternFor(use, shop) ? motifs?.get(cut.piece.id) : undefined;
       const [motif] = at ? alongX([at]) : [];
       const items = here.get(cloth) ?? [];

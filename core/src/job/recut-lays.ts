@@ -2,7 +2,7 @@ import { given, law, type Figure } from '../kernel/figure';
 import type { Shop } from '../shop/shop';
 import { clothFacts } from './cloths';
 import type { Job } from './document';
-import { biasItems, itemsAs, repeatToBegin, wanted, type NamedItem, type PlannedLay, type WantedLay } from './lays';
+import { biasItems, repeatToBegin, wanted, type NamedItem, type PlannedLay, type WantedLay } from './lays';
 import type { CushionPlan } from './plan-cushion';
 
 /** The lay of what is cut anew off the material of another lay. */
@@ -14,8 +14,8 @@ export const recutKey = (key: string): string => `${key}/recut`;
  */
 export function recutLays(job: Job, plans: readonly CushionPlan[], lays: readonly WantedLay[], shop: Shop): WantedLay[] {
   const groups = new Map<WantedLay, NamedItem[]>();
-  const add = (lay: WantedLay | undefined, items: readonly NamedItem[]): void => {
-    if (lay) groups.set(lay, [...(groups.get(lay) ?? []), ...items]);
+  const add = (lay: WantedLay, items: readonly NamedItem[]): void => {
+    groups.set(lay, [...(groups.get(lay) ?? []), ...items]);
   };
   plans.forEach((plan, index) => {
     const counts = new Map<string, number>();
@@ -25,10 +25,10 @@ export function recutLays(job: Job, plans: readonly CushionPlan[], lays: readonl
       if (!cut) continue;
       const { material, grain } = cut.piece;
       if (grain !== 'bias') {
-        add(
-          lays.find(({ request }) => request.items.some((item) => item.id === `${index}/${id}`)),
-          itemsAs(lays, `${index}/${id}`, count, cut.hash),
-        );
+        for (const lay of lays) {
+          const item = lay.request.items.find((one) => one.id === `${index}/${id}`);
+          if (item) add(lay, [{ item: { ...item, count }, hash: `${cut.hash} ${count}` }]);
+        }
         continue;
       }
       const lay = lays.find(({ subject }) => material.kind === 'cloth' && subject.kind === 'cloth' && subject.slots.includes(material.slot));

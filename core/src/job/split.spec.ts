@@ -23,7 +23,10 @@ describe('one seat split', () => {
     const three = made(bench(), { into: 3, gapMm: 4 });
     expect(widths(three)).toEqual([597.333, 597.333, 597.333]);
     expect(three.map(({ name }) => name)).toEqual(['Window bench, left', 'Window bench, middle', 'Window bench, right']);
-    expect(three.map(({ split }) => split)).toEqual([1, 2, 3].map((index) => ({ seat: 'Window bench', index, of: 3 })));
+    expect(three.map(({ split }) => split)).toEqual([1, 2, 3].map((index) => jasmine.objectContaining({ seat: 'Window bench', index, of: 3 })));
+    // The seat's middle is 900 from the left: 597⅓ + 4 = 601⅓ to the right of the left part's own.
+    expect(three.map(({ split }) => split?.middle?.xMm.toFixed(3))).toEqual(['601.333', '0.000', '-601.333']);
+    expect(three.map(({ split }) => split?.middle?.yMm)).toEqual([0, 0, 0]);
     expect(three.every((one) => cushionSchema.safeParse(one).success)).toBeTrue();
     const inches = made(bench({ template: { shape: 'rectangle', widthMm: 72 * 25.4, depthMm: 457.2 } }), { into: 3, gapMm: 6.35 });
     expect(widths(inches).map((mm) => Number((mm / 25.4).toFixed(3)))).toEqual([23.833, 23.833, 23.833]);
@@ -49,6 +52,11 @@ describe('one seat split', () => {
     const areas = [left, right].map((one) => area(outlineOf(one!.template).outline));
     expect((areas[0] ?? 0) + (areas[1] ?? 0)).toBeCloseTo(area(outlineOf(round.template).outline), 3);
     expect(areas[0]).toBeCloseTo(areas[1] ?? 0, 3);
+    // Both quarters are as deep as the half-round, so the seat's middle is 300 to the side and no further back or forward.
+    expect([left, right].map((one) => [one?.split?.middle?.xMm, one?.split?.middle?.yMm].map((mm) => Math.round(mm ?? NaN)))).toEqual([
+      [300, 0],
+      [-300, 0],
+    ]);
     // The button at a quarter of the whole is in the middle of the left half, the tie at three quarters in the middle of the right half's front.
     expect([left?.marks?.length, right?.marks?.length]).toEqual([1, 1]);
     expect(left?.marks?.[0]).toEqual(jasmine.objectContaining({ kind: 'button', across: 0.5 }));

@@ -1,4 +1,5 @@
 import { outlineBounds, stationAt, type Outline } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 import { moved, sliced } from '../geometry/transform';
 import { issue, type Issue } from '../kernel/issue';
 import { buttonAt, markNear, tieAlong, type OutlineMark } from '../template/marks';
@@ -31,7 +32,12 @@ const round = (mm: number): number => Math.round(mm * 1e6) / 1e6;
 
 /** Which of how many cushions of one seat it is; empty for a seat of its own. */
 export function splitWords({ split }: Pick<Cushion, 'split'>): string {
-  return split ? `${split.index} of ${split.of} across ${split.seat}, joins matched` : '';
+  return split ? `${split.index} of ${split.of} across ${split.seat}, ${split.middle ? 'joins and pattern matched' : 'joins matched'}` : '';
+}
+
+/** Where the middle of the seat lies from the cushion's own, mm; undefined for a seat of its own, and for parts split before it was kept. */
+export function seatMiddle({ split }: Pick<Cushion, 'split'>): Point | undefined {
+  return split?.middle && { x: split.middle.xMm, y: split.middle.yMm };
 }
 
 /** What one of several is called, from the left. */
@@ -49,7 +55,7 @@ function markOn(mark: OutlineMark, whole: Outline, part: Outline, dx: number, fr
 
 /**
  * A cushion's outline cut into several across its width, the gaps between them shared: equal, (W − (n − 1) × gap) ÷ n each, or of given widths that with their gaps
- * make up the width. Their facing edges match, so that a pattern runs on; each says which of how many it is. Everything else stays as it was, but nothing of
+ * make up the width. Their facing edges match; each says which of how many it is and where the seat's middle lies, from which a pattern is laid so that it runs on. Everything else stays as it was, but nothing of
  * what was ticked or checked.
  */
 export function splitCushion(cushion: Cushion, { into, widthsMm, gapMm }: SplitAsk): Split {
@@ -78,13 +84,15 @@ export function splitCushion(cushion: Cushion, { into, widthsMm, gapMm }: SplitA
     const plain =
       template.shape === 'rectangle' &&
       Object.keys(template).every((key) => ['shape', 'widthMm', 'depthMm'].includes(key) || !template[key as keyof typeof template]);
+    const { minX, maxX, minY, maxY } = outlineBounds(part);
+    const middle = { xMm: round(acrossMm / 2 - from - (minX + maxX) / 2), yMm: round((box.maxY - box.minY - minY - maxY) / 2) };
     const own = marks.flatMap((mark) => markOn(mark, whole, part, -from, from, to) ?? []);
     parts.push({
       ...rest,
       name: nameOf(cushion.name, index, count),
       template: plain ? { shape: 'rectangle', widthMm: round(to - from), depthMm: template.depthMm } : { shape: 'free', outline: outlineToJson(part) },
       ...(own.length ? { marks: own } : {}),
-      split: { seat: cushion.name, index: index + 1, of: count },
+      split: { seat: cushion.name, index: index + 1, of: count, middle },
     });
     from = to + gapMm;
   }

@@ -31,6 +31,16 @@ describe('where a motif falls', () => {
     expect(found.get(boxing?.id ?? '')?.x).toBeCloseTo(front?.at.x ?? NaN, 6);
   });
 
+  it('is in the middle of a seat made of several cushions, so that the pattern runs on from one to the next', () => {
+    const { of } = motifs({ template: { shape: 'rectangle', widthMm: 600, depthMm: 480 } });
+    const [x = NaN, y = NaN] = of('plate') ?? [];
+    const one = madeAlone(sampleCushion({ template: { shape: 'rectangle', widthMm: 600, depthMm: 480 } }));
+    const left = motifsOf(one.pieces, one.cover.seams, { x: 301, y: -12 });
+    expect(left.get('plate')).toEqual({ x: x + 301, y: y - 12 });
+    const front = [...left.keys()].find((id) => id.startsWith('boxing')) ?? '';
+    expect(left.get(front)?.x).toBeCloseTo((of(front)?.[0] ?? NaN) + 301, 3);
+  });
+
   it('runs on across the seams of a plate in three parts, and asks nothing of welts and hidden strips', () => {
     const { of, ids } = motifs({
       template: { shape: 'rectangle', widthMm: 2000, depthMm: 500 },

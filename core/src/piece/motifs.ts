@@ -33,15 +33,21 @@ function shiftAcross(a: Stretch, b: Stretch): Point | null {
   return { x: (b.from.x + b.to.x - a.from.x - a.to.x) / 2, y: (b.from.y + b.to.y - a.from.y - a.to.y) / 2 };
 }
 
+/** The middle of a plate's box, and from there the middle of the seat that it is a part of. */
+function seatMiddle(piece: Piece, { x, y }: Point): Point {
+  const box = outlineBounds(piece.sewn ?? piece.outline);
+  return { x: (box.minX + box.maxX) / 2 + x, y: (box.minY + box.maxY) / 2 + y };
+}
+
 /**
  * Where the centre of a motif has to fall on each piece for the cover to be matched, about the piece's own origin: on the middle of each plate; on the boxing at the front
  * so that the pattern runs on over the front edge of the top plate, on side parts and side panels so that it runs on across their seam. It may fall beside the piece. Pieces that are
- * not there need not match.
+ * not there need not match. Of one seat made of several cushions the motif is in the middle of the seat, `middle` from the cushion's own.
  */
-export function motifsOf(pieces: readonly Piece[], seams: readonly Seam[]): ReadonlyMap<string, Point> {
+export function motifsOf(pieces: readonly Piece[], seams: readonly Seam[], middle?: Point): ReadonlyMap<string, Point> {
   const motifs = new Map<string, Point>();
   const able = pieces.filter(canMatch);
-  for (const piece of able) if (centred(piece)) motifs.set(piece.id, middleOf(piece));
+  for (const piece of able) if (centred(piece)) motifs.set(piece.id, middle ? seatMiddle(piece, middle) : middleOf(piece));
   const plate = able.find(({ role }) => role === 'plate');
   const front = plate && markOf(plate, 'centre-front', false);
   const centre = plate && motifs.get(plate.id);

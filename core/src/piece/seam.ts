@@ -1,5 +1,5 @@
 import { alongOutline } from '../geometry/along';
-import { perimeter } from '../geometry/outline';
+import { perimeter, type Outline } from '../geometry/outline';
 import { distance, type Point } from '../geometry/point';
 import { SAME_POINT_MM } from '../geometry/tolerance';
 import { issue, type Issue } from '../kernel/issue';
@@ -36,6 +36,8 @@ export interface Seam {
   readonly rows: number;
   /** How much longer the second edge is on purpose, worked in as it is sewn, mm. */
   readonly easedMm: number;
+  /** A zip lies in it or is crossed by it. */
+  readonly zip?: true;
 }
 
 /** Longest difference between the two edges of a seam that is not eased on purpose, mm. */
@@ -43,15 +45,30 @@ export const SEAM_PAIR_MM = 1;
 /** A place named as lying on a seam line may be off it by this, mm: what drawing a curve anew leaves. */
 export const ON_LINE_MM = 0.05;
 
-/** Length of a stretch, measured on its piece; NaN where the piece has no seam line or a place does not lie on it. */
-export function stretchLength(piece: Piece | undefined, { from, to, placement, foldedMm = 0 }: Stretch): number {
+/** Where a stretch lies: the line it runs on, how far along that it begins and ends (mm), and whether it goes all round. */
+export interface StretchOnLine {
+  readonly line: Outline;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly ring: boolean;
+}
+
+/** A stretch found on its piece; null where the piece has no such line or a place does not lie on it. */
+export function onItsLine(piece: Piece | undefined, { from, to, placement }: Stretch): StretchOnLine | null {
   const line = placement === undefined ? piece?.sewn : piece?.placements?.[placement];
-  if (!line) return NaN;
-  const [a, b] = [alongOutline(line, from, ON_LINE_MM), alongOutline(line, to, ON_LINE_MM)];
-  if (a === null || b === null) return NaN;
-  const round = perimeter(line);
-  const run = distance(from, to) <= SAME_POINT_MM ? round : (((b - a) % round) + round) % round;
-  return run - foldedMm;
+  if (!line) return null;
+  const [fromMm, toMm] = [alongOutline(line, from, ON_LINE_MM), alongOutline(line, to, ON_LINE_MM)];
+  if (fromMm === null || toMm === null) return null;
+  return { line, fromMm, toMm, ring: distance(from, to) <= SAME_POINT_MM };
+}
+
+/** Length of a stretch, measured on its piece; NaN where it does not lie on it. */
+export function stretchLength(piece: Piece | undefined, stretch: Stretch): number {
+  const found = onItsLine(piece, stretch);
+  if (!found) return NaN;
+  const round = perimeter(found.line);
+  const run = found.ring ? round : (((found.toMm - found.fromMm) % round) + round) % round;
+  return run - (stretch.foldedMm ?? 0);
 }
 
 /** An edge with its length measured on the pieces' own seam lines. */

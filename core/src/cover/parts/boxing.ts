@@ -267,6 +267,7 @@ export function makeBand(request: BoxingRequest): Band {
     ends: [
       {
         id: 'plaque-ends',
+        zip: true,
         words: 'plaque to boxing, both ends',
         // The plaque is folded together at the zip before its ends are sewn.
         first: [...plaque.left, ...plaque.right],

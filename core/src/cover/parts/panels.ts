@@ -143,7 +143,15 @@ export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque:
     topEdge: edge('top', plaque.topEdge),
     bottomEdge: edge('bottom', plaque.bottomEdge),
     joins: corners,
-    ends: [{ id: 'plaque-ends', words: 'plaque to the sides, both ends', first: [...plaque.left, ...plaque.right], second: [rightEnds.back, leftEnds.back] }],
+    ends: [
+      {
+        id: 'plaque-ends',
+        zip: true,
+        words: 'plaque to the sides, both ends',
+        first: [...plaque.left, ...plaque.right],
+        second: [rightEnds.back, leftEnds.back],
+      },
+    ],
     zip: { startMm: span?.start ?? 0, endMm: span?.end ?? perimeter(sewn) },
     byHand: null,
   };

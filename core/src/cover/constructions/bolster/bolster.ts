@@ -142,7 +142,7 @@ export const bolster: Construction<Bolster> = {
       second: [allRound(end)],
     });
     const seams = seamsOn(pieces, [
-      { id: 'body-zip', words: 'the body along its length', rows: 2, first: [stripEdge(body, 'left')], second: [stripEdge(body, 'right')] },
+      { id: 'body-zip', zip: true, words: 'the body along its length', rows: 2, first: [stripEdge(body, 'left')], second: [stripEdge(body, 'right')] },
       ...(welt ? [{ id: 'welt-to-end', words: 'welt round both ends', count: 2, first: [stripEdge(welt, 'lower')], second: [allRound(end)] }] : []),
       { id: 'body-to-end', words: 'body to one end', ...toEnd('lower') },
       { id: 'body-to-other-end', words: 'body to the other end', ...toEnd('upper') },

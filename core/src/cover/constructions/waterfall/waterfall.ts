@@ -146,6 +146,7 @@ function seamsOf({ plate, sides, plaque, welt, ends }: Made, pieces: readonly Pi
     ...welts,
     {
       id: 'plaque-ends',
+      zip: true,
       words: 'plaque under both side boxings',
       first: [...plaque.left, ...plaque.right],
       second: [sides.right, sides.left].map(({ id: piece }) => ({ piece, from: fold.upper, to: fold.lower })),
@@ -162,8 +163,14 @@ function seamsOf({ plate, sides, plaque, welt, ends }: Made, pieces: readonly Pi
       first: front(sides.left),
       second: [on(plate.at('top', ends[1]), plate.at('bottom', ends[1]))],
     },
-    { id: 'plaque-to-top', words: 'plaque to the top', first: plaque.topEdge, second: [on(plate.at('top', ends[0]), plate.at('top', ends[1]))] },
-    { id: 'plaque-to-bottom', words: 'plaque to the bottom', first: plaque.bottomEdge, second: [on(plate.at('bottom', ends[1]), plate.at('bottom', ends[0]))] },
+    { id: 'plaque-to-top', zip: true, words: 'plaque to the top', first: plaque.topEdge, second: [on(plate.at('top', ends[0]), plate.at('top', ends[1]))] },
+    {
+      id: 'plaque-to-bottom',
+      zip: true,
+      words: 'plaque to the bottom',
+      first: plaque.bottomEdge,
+      second: [on(plate.at('bottom', ends[1]), plate.at('bottom', ends[0]))],
+    },
   ]);
 }
 
