@@ -79,17 +79,7 @@ test('a loose cover is mended with one press, and the wrap is laid out in its ow
   await expect(shop.ticket()).not.toContainText('Nothing holds the wrap');
   await tray.getByText('Core', { exact: true }).click();
   await expect(tray).toContainText('Kerf between pieces');
-  await page
-    .getByRole('button', { name: /^Keep as a remnant/ })
-    .first()
-    .click();
-  await expect(tray).toContainText('is on the shelf');
   await shop.expectAccessible();
-  await page.goto('/stockroom');
-  const remnants = page.getByRole('table', { name: 'Remnants' });
-  await expect(remnants).toContainText('Reading corner');
-  await remnants.getByRole('button', { name: /^Used up/ }).click();
-  await expect(remnants).toBeHidden();
 });
 
 test('a job from before a school was corrected keeps its numbers until the new ones are taken', async ({ shop, page }) => {

@@ -91,3 +91,46 @@ test('a patterned cloth is matched, which costs cloth, and is bought with a repe
   await expect(shop.tray()).toContainText(`${matched} m laid`, { timeout: 60_000 });
   await shop.saved();
 });
+
+test('what is cut comes off a hide first, and what a job leaves over is kept in one press, taken back, and used by the next', async ({ shop, page }) => {
+  await shop.openJob('Ushers’ perches');
+  await shop.goTo('Lay');
+  // The hide set aside takes everything that is seen: nothing of it is bought.
+  await expect(shop.tray()).toContainText('nothing: it is kept', { timeout: 60_000 });
+  await expect(shop.tray()).toContainText('12 pieces');
+  await expect(shop.ticket().getByRole('row', { name: /Saddle hide/ })).toHaveCount(0);
+  await shop.expectAccessible();
+  await page.getByRole('checkbox', { name: /first of two/ }).click();
+  await expect(shop.ticket().getByRole('row', { name: /Saddle hide/ })).toContainText('1 hide', { timeout: 60_000 });
+  await page.keyboard.press('Control+z');
+  await expect(shop.ticket().getByRole('row', { name: /Saddle hide/ })).toHaveCount(0, { timeout: 60_000 });
+
+  // Two foams leave a part of a sheet each, the calico nothing worth keeping.
+  await page.getByRole('button', { name: 'Keep what is left (2)' }).click();
+  await expect(page.getByText(/^On the shelf: /)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Keep what is left/ })).toBeHidden();
+  await page.locator('yl-messages').getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Keep what is left (2)' }).click();
+  await expect(page.getByRole('button', { name: /^Keep what is left/ })).toBeHidden();
+
+  await page.goto('/stockroom');
+  const remnants = page.getByRole('table', { name: 'Remnants and hides' });
+  await expect(remnants.getByRole('row', { name: /Ushers’ perches/ })).toHaveCount(2);
+  await remnants.getByRole('button', { name: 'Saddle hide, tan', exact: true }).click();
+  const panel = page.locator('yl-remnants-panel').getByRole('region');
+  await panel.getByRole('button', { name: 'Mark it' }).click();
+  await expect(panel).toContainText('flaw 50 × 50 mm, 0 mm from the left');
+  await panel.getByRole('button', { name: /^Remove flaw 50 × 50 mm/ }).click();
+  await expect(panel).not.toContainText('flaw 50 × 50 mm');
+  await page
+    .locator('yl-remnants-panel input[type=file]')
+    .setInputFiles({ name: 'hide.csv', mimeType: 'text/csv', buffer: Buffer.from('x,y\n100,50\n2000,50\n1900,1500\n100,1400\n') });
+  await expect(remnants.getByRole('row', { name: /first of two/ })).toContainText(/1\s*900 × 1\s*450 mm/);
+  await remnants
+    .getByRole('row', { name: /Ushers’ perches/ })
+    .first()
+    .getByRole('button', { name: /^Used up/ })
+    .click();
+  await expect(remnants.getByRole('row', { name: /Ushers’ perches/ })).toHaveCount(1);
+  await shop.expectAccessible();
+});

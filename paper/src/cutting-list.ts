@@ -1,8 +1,8 @@
-import { amountWords, bounds, cutOrder, formatLength, formatLengthUnit, formatNumber, sayLine, type Plan, type PlannedLay } from '@yardland/core';
+import { amountWords, bounds, cutOrder, formatLength, formatLengthUnit, formatNumber, remnantWords, sayLine, type Plan, type PlannedLay } from '@yardland/core';
 import { MARGIN, Writer, type Stamp } from './writer';
 
 /** What a lay is on, in words. */
-function materialWords({ inWords, plan }: Writer, { subject, recutOf }: PlannedLay): string {
+function materialWords({ inWords, plan }: Writer, { subject, recutOf, remnant }: PlannedLay): string {
   const { units, step } = inWords;
   const name =
     subject.kind === 'cloth'
@@ -10,6 +10,8 @@ function materialWords({ inWords, plan }: Writer, { subject, recutOf }: PlannedL
       : subject.kind === 'foam'
         ? `${plan.shop.grade(subject.grade)?.name ?? subject.grade}, ${formatLengthUnit(subject.thicknessMm, units, step)}`
         : (plan.shop.document.waddings.find(({ id }) => id === subject.material)?.name ?? 'Wadding');
+  const kept = plan.shop.document.remnants.find(({ id }) => id === remnant);
+  if (kept) return `${name}, ${remnantWords(kept, plan.shop, inWords)}`;
   return recutOf === null ? name : `${name}, cut anew`;
 }
 
@@ -22,13 +24,14 @@ interface Row {
 }
 
 /** The pieces of a lay in the order in which they are cut, those of one kind together; those that found no place at the end. */
-function rowsOf({ inWords, plan }: Writer, { request, answer }: PlannedLay): Row[] {
+function rowsOf({ inWords, plan }: Writer, { request, answer, remnant }: PlannedLay): Row[] {
   if (!answer) return [];
   const length = (mm: number): string => formatLength(mm, inWords.units, inWords.step);
   const counts = new Map<string, number>();
   for (const { placement } of cutOrder(request, answer)) counts.set(placement.item, (counts.get(placement.item) ?? 0) + 1);
   const missing = new Map<string, number>();
-  for (const id of answer.unplaced) missing.set(id, (missing.get(id) ?? 0) + 1);
+  // What a remnant has no room for stands under the next material.
+  if (remnant === null) for (const id of answer.unplaced) missing.set(id, (missing.get(id) ?? 0) + 1);
   const row = (id: string, count: number, lost: boolean): Row => {
     const [index = '', piece = ''] = id.split('/');
     const cushion = plan.cushions[Number(index)];
@@ -52,8 +55,8 @@ function rowsOf({ inWords, plan }: Writer, { request, answer }: PlannedLay): Row
 function layRows(writer: Writer, lay: PlannedLay): void {
   const { sheet, width, plan, inWords } = writer;
   const line = plan.buy.find(({ layKey }) => layKey === lay.key);
-  const amount = line?.amount ? amountWords(line.sold === 'sheets' ? 'count' : line.sold, line.amount.value, inWords.units) : '';
-  const buy = line ? `${amount}${line.sold === 'sheets' ? (amount === '1' ? ' sheet' : ' sheets') : ''}` : 'off what is left';
+  const bought = line?.amount ? amountWords(line.sold, line.amount.value, inWords.units) : '';
+  const buy = line ? bought : lay.remnant === null ? 'off what is left' : 'kept in stock';
   writer.list(`${materialWords(writer, lay)} · ${buy}`, 18);
   for (const { count, words, size, missing } of rowsOf(writer, lay)) {
     const label = missing ? `! finds no place: ${words}` : words;
@@ -87,7 +90,7 @@ export async function cuttingListPdf(plan: Plan, stamp: Stamp): Promise<Uint8Arr
   if (others.length) {
     writer.list('To buy besides', 14);
     for (const { name, amount, sold } of others)
-      writer.paragraph(`${name}: ${amount ? amountWords(sold === 'sheets' ? 'count' : sold, amount.value, writer.inWords.units) : '…'}`, { size: 10 });
+      writer.paragraph(`${name}: ${amount ? amountWords(sold, amount.value, writer.inWords.units) : '…'}`, { size: 10 });
     writer.endList();
   }
   writer.foot();

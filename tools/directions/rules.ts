@@ -5,7 +5,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   geometry: ['kernel'],
   // The finished cushion as a solid, and its line drawing.
   form: ['geometry'],
-  material: ['kernel'],
+  material: ['geometry'],
   shop: ['material'],
   piece: ['geometry', 'material'],
   filling: ['shop', 'geometry'],

@@ -16,6 +16,9 @@ export function formatOf(fileName: string): OutlineFormat | undefined {
   return OUTLINE_FORMATS.find((format) => format.ending === endingOf(fileName));
 }
 
+/** What reads a file: `readOutlineFile`. */
+export type ReadOutlineFile = typeof readOutlineFile;
+
 /** Reads an outline from the text of a file, by the ending of its name. Never throws. `units`: what figures mean where the file does not say. */
 export function readOutlineFile(fileName: string, text: string, units: FileUnits | null): ReadOutline {
   const format = formatOf(fileName);

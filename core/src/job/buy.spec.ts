@@ -20,6 +20,8 @@ const cloth = (lengthMm: number, unplaced: string[] = []): PlannedLay => ({
   problems: [],
   offPattern: [],
   recutOf: null,
+  remnant: null,
+  held: false,
 });
 const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
   hash: `f${thicknessMm}`,
@@ -30,6 +32,8 @@ const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
   problems: [],
   offPattern: [],
   recutOf: null,
+  remnant: null,
+  held: false,
 });
 const toBuy = (job: Job, lay: PlannedLay): number | undefined => buyList(job, [], [lay], [], [], shop)[0]?.amount?.value;
 

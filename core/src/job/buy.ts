@@ -7,7 +7,7 @@ import type { Job } from './document';
 import { notionsOf } from './notions';
 import type { CushionPlan } from './plan-cushion';
 import { leftOver } from './recut-lays';
-import { repeatToBegin, type PlannedLay } from './lays';
+import { isBought, repeatToBegin, type PlannedLay } from './lays';
 import type { LotChoice } from './lots';
 import type { SalvagedUse } from './salvaged';
 
@@ -19,7 +19,7 @@ export interface BuyLine {
   readonly name: string;
   /** Foam only: the sheet's thickness, mm. */
   readonly thicknessMm: number | null;
-  readonly sold: 'run' | 'sheets' | 'count' | 'weight';
+  readonly sold: 'run' | 'sheets' | 'hides' | 'count' | 'weight';
   readonly amount: Figure | null;
   /** The part of the answer that came from a lay: its key, for going there. */
   readonly layKey: string | null;
@@ -62,20 +62,12 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
   const ware = subject.kind;
   const name = subject.kind === 'cloth' ? subject.name : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
   const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
+  const line = { ware, name, thicknessMm: null, layKey: lay.key, lot: null, unplaced, ...(own === null ? {} : { ownMm: own }) };
+  if (lay.request.material.kind === 'sheet') return { ...line, sold: 'hides', amount: answer ? given('hides', answer.sheets, 'counted', 'count') : null };
   const squared = given('to square the end', shop.assume('squareEndMm', job.units), 'shop');
   const repeatMm = repeatToBegin(lay.request);
   const extra = repeatMm > 0 ? [squared, given('one repeat, to begin on a motif', repeatMm, 'material')] : [squared];
-  return {
-    ware,
-    name,
-    thicknessMm: null,
-    sold: 'run',
-    amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, extra, job.units) : null,
-    layKey: lay.key,
-    lot: null,
-    unplaced,
-    ...(own === null ? {} : { ownMm: own }),
-  };
+  return { ...line, sold: 'run', amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, extra, job.units) : null };
 }
 
 /** What is cut anew: nothing where it comes off what is left; otherwise its own line. */
@@ -149,7 +141,7 @@ export function buyList(
   salvaged: readonly SalvagedUse[],
   shop: Shop,
 ): BuyLine[] {
-  const first = lays.filter(({ recutOf }) => recutOf === null);
+  const first = lays.filter(isBought);
   const lines = first.map((lay) => layLine(job, lay, lots, shop));
   const again = lays.flatMap((lay) =>
     lay.recutOf === null

@@ -248,6 +248,8 @@ export const jobSchema = z.strictObject({
   lays: z.enum(['thorough']).optional(),
   /** Salvaged zips of the shop that are set aside for it, by id. */
   zips: z.array(z.string().min(1).max(60)).max(200).optional(),
+  /** Remnants and hides of the shop that are set aside for it, by id: they are cut from first. */
+  remnants: z.array(z.string().min(1).max(60)).max(100).optional(),
   /** The main cloth. */
   cloth: clothUseSchema,
 });

@@ -34,7 +34,14 @@ export interface WantedLay {
   readonly offPattern: readonly number[];
   /** Pieces that were wrong and come off what is left of another lay: that one's key. */
   readonly recutOf: string | null;
+  /** The remnant or hide that it lies on, by id: what finds no place there goes on to the next, and to what is bought. */
+  readonly remnant: string | null;
+  /** It waits for the lays of remnants before it: what is left for it is not known yet. */
+  readonly held: boolean;
 }
+
+/** Whether a lay is of material that is bought, or the customer brings: not of a remnant, and not cut anew. */
+export const isBought = ({ recutOf, remnant }: WantedLay): boolean => recutOf === null && remnant === null;
 
 /** A lay of the plan: its request, and the checked answer once there is one. */
 export interface PlannedLay extends WantedLay {
@@ -62,7 +69,27 @@ export interface NamedItem {
 const alongX = (polygon: readonly Point[]): Point[] => turnedBy(polygon, -90);
 
 function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point): NamedItem {
-  return { item: { id: `${index}/${cut.piece.id}`, polygon: alongX(cut.polygon), count: cut.count, turns, ...(motif ? { motif } : {}) }, hash: cut.hash };
+  const good = cut.piece.material.kind === 'cloth' && cut.piece.face === 'visible';
+  const item = {
+    id: `${index}/${cut.piece.id}`,
+    polygon: alongX(cut.polygon),
+    count: cut.count,
+    turns,
+    ...(motif ? { motif } : {}),
+    ...(good ? { good: true as const } : {}),
+  };
+  return { item, hash: cut.hash };
+}
+
+/** How many places are looked for in a lay of these items. */
+export function movesFor({ lays }: Job, items: readonly LayItem[]): number {
+  const pieces = items.reduce((sum, { count }) => sum + count, 0);
+  return (lays === 'thorough' ? THOROUGH : 1) * Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces));
+}
+
+/** The pieces that a person has pinned on a lay. */
+export function pinsOn({ pins = [] }: Job, key: string, items: readonly LayItem[]): LayRequest['pins'] {
+  return pins.filter(({ lay, item }) => lay === key && items.some(({ id }) => id === item)).map(({ lay: _lay, ...pin }) => pin);
 }
 
 export function wanted(
@@ -75,16 +102,14 @@ export function wanted(
   offPattern: readonly number[] = [],
 ): WantedLay {
   const items = named.map(({ item }) => item);
-  const longer = job.lays === 'thorough' ? THOROUGH : 1;
-  const pieces = named.reduce((sum, { item }) => sum + item.count, 0);
   const request: LayRequest = {
     format: 'yardland/lay-request@2',
     material,
     gapMm,
     items,
-    pins: (job.pins ?? []).filter(({ lay, item }) => lay === key && items.some(({ id }) => id === item)).map(({ lay: _lay, ...pin }) => pin),
+    pins: pinsOn(job, key, items),
     seed: 1,
-    moves: longer * Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces)),
+    moves: movesFor(job, items),
   };
   const content = named.map(({ item, hash }) => [item.id, item.turns, hash, ...(item.motif ? [item.motif] : [])]);
   return {
@@ -94,6 +119,8 @@ export function wanted(
     request,
     offPattern,
     recutOf: null,
+    remnant: null,
+    held: false,
   };
 }
 
@@ -130,9 +157,13 @@ interface OnCloth {
   readonly offPattern: number[];
 }
 
-/** The turns that a piece of cloth may have on a roll. */
-function turnsOn({ railroaded, oneWay }: ClothFacts, { grain, alongRoll }: Piece): readonly number[] {
+/** Leather may be turned a little from the hide's length: a piece's stretch changes slowly. */
+const HIDE_TURNS: readonly number[] = [0, 180, 10, 190, 350, 170];
+
+/** The turns that a piece may have on a roll of cloth, or on a hide. */
+function turnsOn({ railroaded, oneWay }: ClothFacts, { grain, alongRoll }: Piece, hide: boolean): readonly number[] {
   if (grain === 'any') return ALL_TURNS;
+  if (hide) return HIDE_TURNS;
   const turn = railroaded || alongRoll ? 90 : 0;
   return oneWay ? [turn] : [turn, turn + 180];
 }
@@ -160,7 +191,7 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
       const [motif] = at ? alongX([at]) : [];
       const items = here.get(cloth) ?? [];
       here.set(cloth, items);
-      items.push(itemOf(index, cut, turnsOn(clothFacts(use, job.units, shop), cut.piece), motif));
+      items.push(itemOf(index, cut, turnsOn(clothFacts(use, job.units, shop), cut.piece, shop.cloth(use.material ?? '')?.hideMm !== undefined), motif));
     }
     for (const [cloth, items] of here) {
       const roll = rollOf(cloth.use, job, shop);
@@ -174,9 +205,11 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
 
 const withoutMotif = ({ item: { motif: _motif, ...item }, hash }: NamedItem): NamedItem => ({ item, hash });
 
-/** A cloth as it lies between its selvedges. */
+/** A cloth as it lies between its selvedges; of leather that is still to be bought, what is usable of a hide. */
 function rollOf(use: ClothUse, job: Job, shop: Shop): LayMaterial {
   const pattern = patternFor(use, shop);
+  const hideMm = shop.cloth(use.material ?? '')?.hideMm;
+  if (hideMm !== undefined) return { kind: 'sheet', widthMm: clothFacts(use, job.units, shop).usableMm, lengthMm: hideMm };
   return { kind: 'roll', widthMm: clothFacts(use, job.units, shop).usableMm, ...(pattern ? { pattern } : {}) };
 }
 

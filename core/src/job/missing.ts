@@ -15,8 +15,9 @@ const PATHS: Record<MaterialKind, string> = {
 
 /** A piece that its material cannot give: never bought short in silence, but named with its size, under its cushion. */
 export function missingPieces(lays: readonly PlannedLay[], cushions: readonly CushionPlan[]): Issue[] {
-  return lays.flatMap(({ answer, key }) =>
-    [...new Set(answer?.unplaced ?? [])].flatMap((item) => {
+  return lays.flatMap(({ answer, key, remnant }) =>
+    // What a remnant has no room for goes on to what is bought.
+    [...new Set((remnant === null && answer?.unplaced) || [])].flatMap((item) => {
       const [index = '', id] = item.split('/');
       const piece = cushions[Number(index)]?.pieces.find((one) => one.id === id);
       if (!piece) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];

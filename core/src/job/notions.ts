@@ -8,9 +8,10 @@ export function notionsOf({ cover, keptCover }: Pick<CushionPlan, 'cover' | 'kep
   return (cover?.notions ?? []).filter(({ onFilled }) => onFilled || !keptCover);
 }
 
-/** An amount as it is bought: a run, a count, or a weight in grams or kilograms. */
-export function amountWords(sold: Notion['sold'], value: number, units: UnitSystem): string {
+/** An amount as it is bought: a run, sheets or hides, a count, or a weight in grams or kilograms. */
+export function amountWords(sold: Notion['sold'] | 'sheets' | 'hides', value: number, units: UnitSystem): string {
   if (sold === 'run') return formatRun(value, units);
   if (sold === 'weight') return value < 1000 ? `${formatNumber(Math.ceil(value))} g` : `${formatNumber(Math.ceil(value / 10) / 100, 2)} kg`;
-  return formatNumber(value);
+  if (sold === 'count') return formatNumber(value);
+  return `${formatNumber(value)} ${value === 1 ? sold.slice(0, -1) : sold}`;
 }

@@ -6,8 +6,9 @@ import { answersIn, type HeavyRequest, type Solved } from './answers';
 import { buyList, type BuyLine } from './buy';
 import type { Job } from './document';
 import { chooseLots, lotProblems, type LotChoice } from './lots';
-import { repeatToBegin, laysOf, type PlannedLay, type WantedLay } from './lays';
+import { isBought, repeatToBegin, laysOf, type PlannedLay, type WantedLay } from './lays';
 import { recutLays } from './recut-lays';
+import { offRemnants } from './remnant-lays';
 import { missingPieces } from './missing';
 import { planCushion, unanswered, type CushionPlan } from './plan-cushion';
 import { salvagedUses, type SalvagedUse } from './salvaged';
@@ -64,8 +65,8 @@ function markProblems(cushions: readonly CushionPlan[]): Issue[] {
 
 /** The customer's own cloth, where it is shorter than what the lay takes with its end squared. */
 function ownClothProblems(lays: readonly PlannedLay[], squareEndMm: number): Issue[] {
-  return lays.flatMap(({ subject, answer, request, recutOf }) => {
-    if (subject.kind !== 'cloth' || subject.ownLengthMm === null || !answer || recutOf !== null) return [];
+  return lays.filter(isBought).flatMap(({ subject, answer, request }) => {
+    if (subject.kind !== 'cloth' || subject.ownLengthMm === null || !answer) return [];
     const neededMm = answer.lengthMm + squareEndMm + repeatToBegin(request);
     const shortMm = neededMm - subject.ownLengthMm;
     return shortMm > 0
@@ -86,11 +87,21 @@ function patternProblems(lays: readonly PlannedLay[], cushions: readonly Cushion
   );
 }
 
-const asWanted = ({ hash, key, subject, request, offPattern, recutOf }: WantedLay): WantedLay => ({ hash, key, subject, request, offPattern, recutOf });
+const asWanted = ({ hash, key, subject, request, offPattern, recutOf, remnant, held }: WantedLay): WantedLay => ({
+  hash,
+  key,
+  subject,
+  request,
+  offPattern,
+  recutOf,
+  remnant,
+  held,
+});
 
-function withRecuts(job: Job, cushions: readonly CushionPlan[], shop: Shop): WantedLay[] {
+/** The lays of a job: what comes off remnants, what is bought, and what is cut anew. */
+function everyLay(job: Job, cushions: readonly CushionPlan[], shop: Shop, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   const lays = laysOf(job, cushions, shop);
-  return [...lays, ...recutLays(job, cushions, lays, shop)];
+  return [...offRemnants(job, lays, shop, solvedAs), ...recutLays(job, cushions, lays, shop)];
 }
 
 /**
@@ -105,6 +116,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
     previous.job.cloth === job.cloth &&
     previous.job.waddings === job.waddings &&
     previous.job.pins === job.pins &&
+    previous.job.remnants === job.remnants &&
     previous.job.lays === job.lays;
   const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const answers = answersIn(solved);
@@ -116,15 +128,16 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
   const unchanged = same && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
   // Plates whose crown is still worked out have no shape yet to be laid.
   const open = cushions.flatMap((one) => unanswered(one).map(({ hash, request }): WantedAnswer => ({ hash, request })));
-  const requests: readonly WantedLay[] = open.length ? [] : unchanged ? previous.lays : withRecuts(job, cushions, shop);
+  const requests: readonly WantedLay[] = open.length
+    ? []
+    : unchanged && !previous.lays.some(({ held }) => held)
+      ? previous.lays
+      : everyLay(job, cushions, shop, (one) => planLay(one, solved, previous));
   const lays = requests.map((one) => planLay(asWanted(one), solved, previous));
   const cushionProblems = cushions.flatMap((one, i) =>
     one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
-  const lots = chooseLots(
-    lays.filter(({ recutOf }) => recutOf === null),
-    shop,
-  );
+  const lots = chooseLots(lays.filter(isBought), shop);
   const salvaged = salvagedUses(job, cushions, shop);
   const buy = buyList(job, cushions, lays, lots, salvaged, shop);
   return {
@@ -132,7 +145,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
     shop,
     cushions,
     lays,
-    wanted: open.length ? open : lays.filter((lay) => lay.answer === null && lay.problems.length === 0).map(asWanted),
+    wanted: open.length ? open : lays.filter((lay) => lay.answer === null && lay.problems.length === 0 && !lay.held).map(asWanted),
     lots,
     salvaged,
     buy,

@@ -34,6 +34,8 @@ export * from './say';
 export * from './section';
 export * from './solve';
 export * from './split';
+export * from './left-overs';
+export * from './remnant-lays';
 export * from './trials';
 export * from './words';
 export { JOB_FORMAT } from './upgrades/upgrades';

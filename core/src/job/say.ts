@@ -322,6 +322,10 @@ const SENTENCES: Record<string, Speak> = {
     'Export it again, or take another format.',
   ],
   'entities-not-read': (n) => [`Of the drawing ${n('kinds')} was not read.`, 'Turn it into lines and arcs if it belongs to the outline.'],
+  'file-takes-too-long': (n) => [
+    `“${n('file')}” was not read within ${n('seconds')} seconds.`,
+    'An outline of a seat takes a moment: look in the program that drew it for thousands of copies, or curves without end.',
+  ],
   'file-without-outline': () => ['The file holds no closed outline.', 'Close it in the program that drew it, and export it again.'],
   'outline-too-fine': (n) => [`The outline has more than ${n('most')} parts.`, 'Simplify it before it is exported.'],
   'more-outlines': (n) => [`${n('others')} more lines were in the file; the largest closed one was taken.`, ''],

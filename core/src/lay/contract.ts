@@ -19,12 +19,12 @@ export interface LayPattern {
 
 /**
  * What pieces lie on, millimetres: x along from the squared end, y across from one usable edge, face up.
- * A hide lies where its outline says, its box's lower left at any place; flaws are outlines inside it.
+ * A hide lies where its outline says, its box's lower left at any place; flaws are outlines inside it, and soft parts (the belly, the neck) outlines where nothing that is seen may lie.
  */
 export type LayMaterial =
   | { readonly kind: 'roll'; readonly widthMm: number; readonly pattern?: LayPattern }
   | { readonly kind: 'sheet'; readonly widthMm: number; readonly lengthMm: number }
-  | { readonly kind: 'hide'; readonly outline: readonly Point[]; readonly flaws: readonly (readonly Point[])[] };
+  | { readonly kind: 'hide'; readonly outline: readonly Point[]; readonly flaws: readonly (readonly Point[])[]; readonly soft?: readonly (readonly Point[])[] };
 
 export interface LayItem {
   readonly id: string;
@@ -35,6 +35,8 @@ export interface LayItem {
   readonly turns: readonly number[];
   /** On a material with a pattern: where the centre of a motif has to fall, about the polygon's own origin. It may lie outside the polygon. */
   readonly motif?: Point;
+  /** It is seen: on a hide it keeps off the soft parts. */
+  readonly good?: true;
 }
 
 /** One copy of an item: its polygon turned counter-clockwise about its own origin, then moved by x along and y across on its sheet. */

@@ -29,7 +29,7 @@ export const layFileSchema = z.strictObject({
   material: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('roll'), widthMm: length, pattern: patternSchema.optional() }),
     z.strictObject({ kind: z.literal('sheet'), widthMm: length, lengthMm: length }),
-    z.strictObject({ kind: z.literal('hide'), outline: ring, flaws: z.array(ring).max(200).default([]) }),
+    z.strictObject({ kind: z.literal('hide'), outline: ring, flaws: z.array(ring).max(200).default([]), soft: z.array(ring).max(50).default([]) }),
   ]),
   gapMm: z.number().min(0).max(500).default(0),
   pieces: z
@@ -41,6 +41,8 @@ export const layFileSchema = z.strictObject({
         turns: z.array(z.number().min(-360).max(360)).min(1).max(72).default([0, 180]),
         /** On a roll with a pattern: where the centre of a motif has to fall. */
         motif: point.optional(),
+        /** It is seen: on a hide it keeps off the soft parts. */
+        good: z.boolean().default(false),
       }),
     )
     .min(1)
@@ -60,7 +62,7 @@ export function checkLayFile({ material, pieces }: LayFile): Issue[] {
     const at = polygonCrossing(polygon(points));
     return at ? [issue('error', 'outline-crosses-itself', path, { xMm: at.x, yMm: at.y })] : [];
   };
-  const rings = [...pieces.map(({ outline }) => outline), ...(material.kind === 'hide' ? [material.outline, ...material.flaws] : [])];
+  const rings = [...pieces.map(({ outline }) => outline), ...(material.kind === 'hide' ? [material.outline, ...material.flaws, ...material.soft] : [])];
   const copies = pieces.reduce((sum, { count }) => sum + count, 0);
   if (copies > MOST_COPIES) return [issue('error', 'lay-too-many-pieces', 'pieces', { pieces: copies, most: MOST_COPIES })];
   const points = rings.reduce((sum, one) => sum + one.length, 0);
@@ -72,7 +74,10 @@ export function checkLayFile({ material, pieces }: LayFile): Issue[] {
       return [...twice, ...crossing(outline, `pieces.${i}.outline`)];
     }),
     ...(material.kind === 'hide'
-      ? [...crossing(material.outline, 'material.outline'), ...material.flaws.flatMap((flaw, i) => crossing(flaw, `material.flaws.${i}`))]
+      ? [
+          ...crossing(material.outline, 'material.outline'),
+          ...(['flaws', 'soft'] as const).flatMap((list) => material[list].flatMap((part, i) => crossing(part, `material.${list}.${i}`))),
+        ]
       : []),
   ];
 }
@@ -80,7 +85,8 @@ export function checkLayFile({ material, pieces }: LayFile): Issue[] {
 /** The question to the engine that a file asks, with a seed of its own; it runs until a clock outside stops it. */
 export function layFileRequest({ material, gapMm, pieces }: LayFile, seed: number): LayRequest {
   const asked = (): LayMaterial => {
-    if (material.kind === 'hide') return { kind: 'hide', outline: polygon(material.outline), flaws: material.flaws.map(polygon) };
+    if (material.kind === 'hide')
+      return { kind: 'hide', outline: polygon(material.outline), flaws: material.flaws.map(polygon), soft: material.soft.map(polygon) };
     if (material.kind === 'sheet') return material;
     return { kind: 'roll', widthMm: material.widthMm, ...(material.pattern ? { pattern: material.pattern } : {}) };
   };
@@ -88,12 +94,13 @@ export function layFileRequest({ material, gapMm, pieces }: LayFile, seed: numbe
     format: 'yardland/lay-request@2',
     material: asked(),
     gapMm,
-    items: pieces.map(({ id, outline, count, turns, motif }) => ({
+    items: pieces.map(({ id, outline, count, turns, motif, good }) => ({
       id,
       polygon: polygon(outline),
       count,
       turns,
       ...(motif ? { motif: { x: motif[0], y: motif[1] } } : {}),
+      ...(good ? { good } : {}),
     })),
     pins: [],
     seed,

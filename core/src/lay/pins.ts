@@ -22,8 +22,9 @@ interface Hindrance {
   readonly y: number;
 }
 
-/** Where a piece may not lie on its sheet: on pins, and off a hide or on its flaws. */
-function hindrances(ground: Ground, pins: readonly Placement[], moving: Turned, sheet: number): Hindrance[] {
+/** Where a piece may not lie on its sheet: on pins, and off a hide, on its flaws or, if it is seen, its soft parts. */
+function hindrances(ground: Ground, pins: readonly Placement[], moving: Turned, sheet: number, item: string): Hindrance[] {
+  const seen = ground.items.find(({ id }) => id === item)?.good === true;
   const { material } = ground;
   const others = pins.flatMap((pin): Hindrance[] => {
     const lying = pin.sheet === sheet ? turnedOf(ground, pin) : null;
@@ -31,8 +32,8 @@ function hindrances(ground: Ground, pins: readonly Placement[], moving: Turned, 
   });
   if (material.kind !== 'hide') return others;
   const { minX, minY } = boxOf(material);
-  const blocked = hidePanel(material).blocked ?? [];
-  return [...others, { forbidden: forbiddenBy(blocked, moving.opposite), x: minX, y: minY }];
+  const { blocked, forSeen } = hidePanel(material);
+  return [...others, { forbidden: forbiddenBy((seen ? forSeen : blocked) ?? [], moving.opposite), x: minX, y: minY }];
 }
 
 const clear = (at: Point, hindered: readonly Hindrance[]): boolean => hindered.every(({ forbidden, x, y }) => forbidden.cost(at.x - x, at.y - y) === 0);
@@ -76,7 +77,7 @@ export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted:
   const origins = moving && originsOf(ground.material, moving);
   if (!moving || !origins) return null;
   const others = pins.filter(({ item, copy }) => item !== wanted.item || copy !== wanted.copy);
-  const hindered = hindrances(ground, others, moving, wanted.sheet);
+  const hindered = hindrances(ground, others, moving, wanted.sheet, wanted.item);
   const inside = (p: Point): Point => ({ x: Math.min(origins.maxX, Math.max(origins.minX, p.x)), y: Math.min(origins.maxY, Math.max(origins.minY, p.y)) });
   const meant = inside(wanted);
   const pattern = patternOf(ground.material);
@@ -145,6 +146,6 @@ export function pinsThatHold(ground: Ground, pins: readonly Placement[]): Placem
     const again = held.some(({ item: id, copy }) => id === pin.item && copy === pin.copy);
     if (!moving || !origins || !item || pin.copy >= item.count || again) return held;
     const within = pin.x >= origins.minX - TOUCH_MM && pin.x <= origins.maxX + TOUCH_MM && pin.y >= origins.minY - TOUCH_MM && pin.y <= origins.maxY + TOUCH_MM;
-    return within && onPattern(ground, held, pin) && clear(pin, hindrances(ground, held, moving, pin.sheet)) ? [...held, pin] : held;
+    return within && onPattern(ground, held, pin) && clear(pin, hindrances(ground, held, moving, pin.sheet, pin.item)) ? [...held, pin] : held;
   }, []);
 }

@@ -41,7 +41,7 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
     seen.add(label);
     if (!item.turns.includes(placement.turn)) problems.push(issue('error', 'lay-turn-not-allowed', '', { piece: label, turn: placement.turn }));
     const polygon = placed(item.polygon, placement);
-    const outside = outsideBy(polygon, material, box);
+    const outside = outsideBy(polygon, material, box, item.good);
     if (outside > NOISE_MM || placement.sheet < 0 || placement.sheet >= answer.sheets)
       problems.push(issue('error', 'lay-outside', '', { piece: label, byMm: outside }));
     laid.push({ label, sheet: placement.sheet, polygon });
@@ -86,7 +86,7 @@ function legalPins({ items, pins, material, gapMm }: LayRequest): Placement[] {
     if (!item?.turns.includes(pin.turn) || pin.copy >= item.count) return false;
     const laid: Laid = { label: `${pin.item} ${pin.copy + 1}`, sheet: pin.sheet, polygon: placed(item.polygon, pin) };
     const again = held.some(({ label }) => label === laid.label);
-    if (again || outsideBy(laid.polygon, material, boxOf(material)) > 0 || tooNear([...held, laid], gapMm + 2 * NOISE_MM).length) return false;
+    if (again || outsideBy(laid.polygon, material, boxOf(material), item.good) > 0 || tooNear([...held, laid], gapMm + 2 * NOISE_MM).length) return false;
     const motif = turnedMotif(item, pin.turn);
     if (pattern && motif) {
       phaseMm ??= phaseOf(pattern, items, [pin]) ?? 0;
@@ -97,13 +97,14 @@ function legalPins({ items, pins, material, gapMm }: LayRequest): Placement[] {
   });
 }
 
-/** How far a piece reaches beyond the material's box, mm; on a hide also the side of what lies off it or on a flaw, as a square. */
-function outsideBy(polygon: readonly Point[], material: LayMaterial, box: ReturnType<typeof boxOf>): number {
+/** How far a piece reaches beyond the material's box, mm; on a hide also the side of what lies off it, on a flaw or, of a piece that is seen, on a soft part, as a square. */
+function outsideBy(polygon: readonly Point[], material: LayMaterial, box: ReturnType<typeof boxOf>, seen = false): number {
   const own = bounds(polygon);
   const beyond = Math.max(box.minX - own.minX, box.minY - own.minY, own.maxX - box.maxX, own.maxY - box.maxY);
   if (material.kind !== 'hide') return beyond;
   const off = Math.abs(polygonArea(polygon)) - overlapArea(polygon, material.outline);
-  const flawed = material.flaws.reduce((sum, flaw) => sum + overlapArea(polygon, flaw), 0);
+  const spoilt = seen ? [...material.flaws, ...(material.soft ?? [])] : material.flaws;
+  const flawed = spoilt.reduce((sum, flaw) => sum + overlapArea(polygon, flaw), 0);
   const lost = Math.max(0, off) + flawed;
   return Math.max(beyond, lost > NOISE_MM2 ? Math.sqrt(lost) : 0);
 }

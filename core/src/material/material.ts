@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { polygonCrossing } from '../geometry/simple';
 
 const id = z.string().regex(/^[a-z0-9][a-z0-9-]{0,59}$/);
 const name = z.string().trim().min(1).max(80);
@@ -110,19 +111,37 @@ export const clothSchema = z.strictObject({
   shrinkAcrossPercent: z.number().min(0).max(30).optional(),
   tint,
   pricePerM: z.number().nonnegative().max(1e5),
+  /** Leather: bought as whole hides, of which so much is usable along and the width across. */
+  hideMm: mm.optional(),
 });
 export type Cloth = z.infer<typeof clothSchema>;
 
-/** A piece of foam left over from a sheet and kept: right-angled, as it was measured. */
-export const remnantSchema = z.strictObject({
-  id,
-  grade: z.string().min(1).max(60),
-  thicknessMm: mm,
+const at = z.number().min(-20_000).max(20_000);
+/** A ring of points, mm: first along (up the roll, or from the tail of a hide to its neck), then across. */
+const ring = z
+  .array(z.tuple([at, at]))
+  .min(3)
+  .max(1000)
+  .refine((points) => polygonCrossing(points.map(([x, y]) => ({ x, y }))) === null, 'an outline that crosses itself');
+
+/** How large a remnant is: right-angled as it was measured, or of any outline, which lies within its box. */
+const extent = {
   widthMm: mm,
   lengthMm: mm,
+  outline: ring.optional(),
+  /** Where nothing may lie: holes, scars, brands. */
+  flaws: z.array(ring).max(60).optional(),
+  /** Where nothing that is seen may lie: the belly of a hide. */
+  soft: z.array(ring).max(20).optional(),
   /** Where it came from, and when. */
   note: z.string().max(200).optional(),
-});
+};
+
+/** What is left over and kept: foam of a sheet, cloth of a roll, or a whole hide with its outline and flaws. */
+export const remnantSchema = z.union([
+  z.strictObject({ id, grade: z.string().min(1).max(60), thicknessMm: mm, ...extent }),
+  z.strictObject({ id, cloth: z.string().min(1).max(60), ...extent }),
+]);
 export type Remnant = z.infer<typeof remnantSchema>;
 
 /** A zip taken off an old cover and kept, as it was measured. */

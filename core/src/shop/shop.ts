@@ -30,7 +30,7 @@ export const shopSchema = z.strictObject({
   fillings: z.array(fillingSchema).max(200).default([]),
   cloths: z.array(clothSchema).max(500),
   waddings: z.array(waddingSchema).max(100),
-  /** Foam left over and kept. */
+  /** Left over and kept: foam, cloth, hides. */
   remnants: z.array(remnantSchema).max(500).default([]),
   /** Zips taken off old covers and kept: measured, each a single piece. */
   zips: z.array(salvagedZipSchema).max(500).default([]),

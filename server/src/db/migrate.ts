@@ -9,6 +9,7 @@ import { searchAndOutlines } from './migrations/0006-search-and-outlines.sql';
 import { salvagedZips } from './migrations/0007-salvaged-zips.sql';
 import { closedLines } from './migrations/0008-closed-lines.sql';
 import { sessions } from './migrations/0009-sessions.sql';
+import { remnantsOfAnyMaterial } from './migrations/0010-remnants-of-any-material.sql';
 
 export interface Migration {
   readonly name: string;
@@ -26,6 +27,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'salvaged-zips', sql: salvagedZips },
   { name: 'closed-lines', sql: closedLines },
   { name: 'sessions', sql: sessions },
+  { name: 'remnants-of-any-material', sql: remnantsOfAnyMaterial },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -10,6 +10,7 @@ interface Row {
   readonly id: string;
   readonly name?: string;
   readonly grade?: string;
+  readonly cloth?: string;
   readonly lengthMm?: number;
 }
 
@@ -17,7 +18,7 @@ interface Row {
 const COLUMNS = {
   material: 'kind, id, position, name, document',
   school: 'id, position, name, document',
-  remnant: 'id, position, grade, document',
+  remnant: 'id, position, material, document',
   salvaged_zip: 'id, position, length_mm, document',
 } as const;
 type Table = keyof typeof COLUMNS;
@@ -32,8 +33,8 @@ function rowStatements(db: Database, table: Table, kind: Kind | null) {
   return {
     all: () => all.all(),
     drop: (id: string) => drop.run(id),
-    put: ({ id, name, grade, lengthMm }: Row, position: number, document: string) =>
-      put.run({ kind, id, position, name, grade, length_mm: lengthMm, document }),
+    put: ({ id, name, grade, cloth, lengthMm }: Row, position: number, document: string) =>
+      put.run({ kind, id, position, name, material: grade ?? cloth, length_mm: lengthMm, document }),
   };
 }
 

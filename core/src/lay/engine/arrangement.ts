@@ -11,6 +11,8 @@ export interface Panel {
   lengthMm: number;
   /** What is not there or may not be used, as convex parts; null when all of the box is there. */
   readonly blocked: readonly (readonly Point[])[] | null;
+  /** The same for a piece that is seen. */
+  readonly forSeen: readonly (readonly Point[])[] | null;
 }
 
 /** Where a piece lies: on which panel, in which of its turns (an index), and its origin. */
@@ -25,6 +27,7 @@ export interface Place {
 export interface Body {
   readonly shape: number;
   readonly areaMm2: number;
+  readonly seen: boolean;
 }
 
 /** A place found for a piece, with what overlap there costs. */
@@ -146,9 +149,10 @@ export class Arrangement {
   }
 
   #blockedFor(panel: number, piece: number, turn: number): Forbidden | null {
-    const { blocked } = this.panels[panel] as Panel;
+    const { shape, seen } = this.bodies[piece] as Body;
+    const blocked = (this.panels[panel] as Panel)[seen ? 'forSeen' : 'blocked'];
     if (!blocked) return null;
-    const b = (this.#firstTurn[(this.bodies[piece] as Body).shape] as number) + turn;
+    const b = (this.#firstTurn[shape] as number) + turn;
     const row = (this.#blocked[panel] ??= new Array<Forbidden | undefined>(this.#turnCount));
     return (row[b] ??= forbiddenBy(blocked, this.turned(piece, turn).opposite));
   }

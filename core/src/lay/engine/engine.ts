@@ -58,7 +58,7 @@ function questionOf(request: LayRequest): Question {
   const fits = (copy: BoxedCopy): boolean => fitsGround(copy, ground) && !offPattern.has(copy.item);
   const copies = all.filter(fits);
   const unplaced = all.filter((copy) => !fits(copy)).map(({ item }) => item);
-  const items = new Map(request.items.map((item, shape) => [item.id, { shape, areaMm2: Math.abs(polygonArea(item.polygon)) }]));
+  const items = new Map(request.items.map((item, shape) => [item.id, { shape, areaMm2: Math.abs(polygonArea(item.polygon)), seen: item.good === true }]));
   const bodies = copies.map(({ item }) => items.get(item) as Body);
   const fitting = request.items.filter(({ id }) => copies.some(({ item }) => item === id));
   return {
@@ -120,7 +120,8 @@ function pinsOf(question: Question): (Place | null)[] {
   });
 }
 
-const panelsOf = ({ widthMm, lengthMm }: BoxGround, sheets: number): Panel[] => Array.from({ length: sheets }, () => ({ widthMm, lengthMm, blocked: null }));
+const panelsOf = ({ widthMm, lengthMm }: BoxGround, sheets: number): Panel[] =>
+  Array.from({ length: sheets }, () => ({ widthMm, lengthMm, blocked: null, forSeen: null }));
 
 /** The places of a lay of boxes. */
 function placesOf(question: Question, placements: readonly Placement[]): (Place | null)[] {

@@ -8,7 +8,7 @@ import { cleaned, convexParts } from './convex';
 const ROUND_MM = 50;
 
 /** A hide as a box of which what lies off it, and the flaws, is blocked. Its box's lower left is the panel's origin. */
-export function hidePanel({ outline, flaws }: Extract<LayMaterial, { readonly kind: 'hide' }>): Panel {
+export function hidePanel({ outline, flaws, soft = [] }: Extract<LayMaterial, { readonly kind: 'hide' }>): Panel {
   const box = bounds(outline);
   const moved = (ring: readonly Point[]): Point[] => cleaned(ring.map((p) => ({ x: p.x - box.minX, y: p.y - box.minY })));
   const [widthMm, lengthMm] = [box.maxY - box.minY, box.maxX - box.minX];
@@ -18,6 +18,6 @@ export function hidePanel({ outline, flaws }: Extract<LayMaterial, { readonly ki
     { x: lengthMm + ROUND_MM, y: widthMm + ROUND_MM },
     { x: -ROUND_MM, y: widthMm + ROUND_MM },
   ];
-  const parts = [...convexParts(round, [moved(outline)]), ...flaws.flatMap((flaw) => convexParts(moved(flaw)))];
-  return { widthMm, lengthMm, blocked: parts };
+  const blocked = [...convexParts(round, [moved(outline)]), ...flaws.flatMap((flaw) => convexParts(moved(flaw)))];
+  return { widthMm, lengthMm, blocked, forSeen: soft.length ? [...blocked, ...soft.flatMap((part) => convexParts(moved(part)))] : blocked };
 }

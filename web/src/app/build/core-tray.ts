@@ -1,18 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { area, formatLengthUnit, formatNumber, gluedArea, HEIGHT_WORDS, kerfOf, nominalThickness, type CuttingTool, type Remnant } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { area, formatLengthUnit, formatNumber, gluedArea, HEIGHT_WORDS, kerfOf, type CuttingTool } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
 import { Facts, type Fact } from '../shared/facts';
-import { newId } from '../shared/new-id';
 import { QuantityField } from '../shared/quantity-field';
-import { ShopEditor } from '../shared/shop-editor';
-import { Button, TrayPart } from '../shared/ui/ui';
+import { TrayPart } from '../shared/ui/ui';
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */
 @Component({
   selector: 'yl-core-tray',
-  imports: [Button, QuantityField, Choice, Facts],
+  imports: [QuantityField, Choice, Facts],
   template: `
     <yl-quantity class="few" [label]="heightWords()" [value]="store.cushion()?.heightMm ?? 0" [min]="5" [max]="1000" (valueChange)="setHeight($event)" />
     <yl-choice class="few wider" label="Cut with" [options]="tools" [value]="store.cushion()?.core?.tool ?? 'saw'" (picked)="setTool($event)" />
@@ -42,26 +40,12 @@ import { Button, TrayPart } from '../shared/ui/ui';
       />
     }
     <yl-facts [facts]="facts()" />
-    @for (offcut of offcuts(); track offcut.words) {
-      <p class="flex flex-[1_1_100%] flex-wrap items-center gap-y-1 gap-x-3 text-note">
-        Left of the last sheet: <b>{{ offcut.words }}</b>
-        @if (kept().includes(offcut.grade + ' ' + offcut.thicknessMm)) {
-          <span>is on the shelf</span>
-        } @else {
-          <button type="button" ylButton [attr.aria-label]="'Keep as a remnant: ' + offcut.words" (click)="keep(offcut)">Keep it</button>
-        }
-      </p>
-    }
   `,
-  providers: [ShopEditor],
   hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CoreTray {
   protected readonly store = inject(JobStore);
-  readonly #edit = inject(ShopEditor);
-  /** Foams whose offcut was put on the shelf from here. */
-  protected readonly kept = signal<readonly string[]>([]);
   protected readonly tools = [
     { value: 'saw', name: 'foam saw' },
     { value: 'knife', name: 'knife' },
@@ -94,36 +78,7 @@ export class CoreTray {
     ];
   });
 
-  /** What the saw leaves of the last sheet of each foam, where it is worth keeping. */
-  protected readonly offcuts = computed<readonly (Remnant & { readonly words: string })[]>(() => {
-    const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
-    if (!one || !shop) return [];
-    const { units, step } = this.store.inWords();
-    const mine = ({ grade, thicknessMm }: { grade: string; thicknessMm: number }): boolean =>
-      one.source.core.layers.some(
-        (layer) =>
-          layer.grade === grade && Math.abs(nominalThickness(shop.stock(layer.grade) ?? { thicknessesMm: [] }, layer.thicknessMm) - thicknessMm) < 0.01,
-      );
-    return (this.store.plan()?.lays ?? []).flatMap(({ subject, answer, request: { material } }) => {
-      if (subject.kind !== 'foam' || !mine(subject) || !answer || material.kind !== 'sheet') return [];
-      const lengthMm = material.lengthMm - answer.lengthMm;
-      if (lengthMm < shop.assume('keptOffcutMm', units)) return [];
-      const size = `${formatLengthUnit(lengthMm, units, step)} × ${formatLengthUnit(material.widthMm, units, step)}`;
-      const words = `${shop.grade(subject.grade)?.name ?? subject.grade}, ${formatLengthUnit(subject.thicknessMm, units, step)}: ${size}`;
-      const { grade, thicknessMm } = subject;
-      return [{ id: '', grade, thicknessMm, widthMm: material.widthMm, lengthMm, note: this.store.job()?.name ?? '', words }];
-    });
-  });
-
   protected readonly heightWords = computed(() => capital(HEIGHT_WORDS[this.store.cushion()?.given ?? 'finished']));
-
-  /** Puts an offcut on the shelf, where the stockroom shows it. */
-  protected keep({ words: _words, ...remnant }: Remnant & { readonly words: string }): void {
-    this.#edit.change(
-      (shop) => ({ ...shop, remnants: [...shop.remnants, { ...remnant, id: newId(`${remnant.grade} left`, new Set(shop.remnants.map(({ id }) => id))) }] }),
-      () => this.kept.update((kept) => [...kept, `${remnant.grade} ${remnant.thicknessMm}`]),
-    );
-  }
 
   protected setHeight(mm: number | null): void {
     if (mm !== null) this.store.editCushion('Height', (cushion) => ({ ...cushion, heightMm: mm }));

@@ -1,3 +1,4 @@
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { computed, DestroyRef, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import {
   answersIn,
@@ -122,6 +123,8 @@ export class JobStore {
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.#subscriptions.unsubscribe());
+    // What changes in the stockroom while a job is open counts at once.
+    this.#shops.changes$.pipe(takeUntilDestroyed()).subscribe((shop) => this.#shop.set(shop));
   }
 
   /** Opens a job; changes that an earlier window could not send go out first, if nobody else was at it since. */

@@ -191,8 +191,7 @@ export class Ticket {
       return line.ownMm < line.amount.value ? `${there} is there, ${needed} needed` : `their own, ${needed} of ${there}`;
     }
     if (line.ware === 'filling') return `${formatNumber(line.amount.value)} made to size`;
-    if (line.sold !== 'sheets') return amountWords(line.sold, line.amount.value, this.store.units());
-    return `${formatNumber(line.amount.value)} ${line.amount.value === 1 ? 'sheet' : 'sheets'}`;
+    return amountWords(line.sold, line.amount.value, this.store.units());
   }
 
   /** What to buy as lines of text. */

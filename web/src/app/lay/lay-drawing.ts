@@ -1,7 +1,7 @@
-import { bounds, cutOrder, type LayAnswer, type LayMaterial, type Placement, type PlannedLay, type Point } from '@yardland/core';
+import { bounds, boxOf, cutOrder, type LayAnswer, type LayMaterial, type Placement, type PlannedLay, type Point } from '@yardland/core';
 import type { LayDrawing } from '@yardland/core/format/whole-lay';
 import { boxArea } from '../shared/table/cushion-scene';
-import type { SceneItem } from '../shared/table/scene';
+import type { Look, SceneItem } from '../shared/table/scene';
 
 /** A stretch of material as it lies on the table: a part of the roll, or a sheet. */
 export interface Band {
@@ -21,7 +21,11 @@ const GAP = 0.2;
 const ASPECT = 1.5;
 
 /** How the material is laid out on the table: a long roll goes on in the next row, sheets lie side by side. */
-export function bandsOf(material: Exclude<LayMaterial, { readonly kind: 'hide' }>, answer: LayAnswer): Band[] {
+export function bandsOf(material: LayMaterial, answer: LayAnswer): Band[] {
+  if (material.kind === 'hide') {
+    const { minX, minY, maxX, maxY } = boxOf(material);
+    return [{ x: 0, y: 0, width: maxY - minY, length: maxX - minX, from: minX, sheet: 0 }];
+  }
   const width = material.widthMm;
   if (material.kind === 'sheet') {
     const perRow = Math.max(1, Math.round(Math.sqrt((ASPECT * answer.sheets * width) / material.lengthMm)));
@@ -65,6 +69,21 @@ export function bandItems(band: Band, index: number, answer: LayAnswer, words: s
       look: 'bound',
     });
   return items;
+}
+
+/** A remnant or hide as it lies in its band, whose lower left is the lower left of its box: its edge, its soft parts, its flaws. */
+export function hideItems({ y, width }: Band, { outline, flaws, soft = [] }: Extract<LayMaterial, { readonly kind: 'hide' }>): SceneItem[] {
+  const item = (key: string, ring: readonly Point[], look: Look): SceneItem => ({
+    kind: 'area',
+    key,
+    shape: ring.map((p) => ({ x: p.x, y: p.y - width + y })),
+    look,
+  });
+  return [
+    item('material-0', outline, 'material'),
+    ...soft.map((ring, i) => item(`soft-${i}`, ring, 'soft-part')),
+    ...flaws.map((ring, i) => item(`flaw-${i}`, ring, 'flaw')),
+  ];
 }
 
 /** The part of a polygon on one side of an upright line (one step of clipping by half planes). */
@@ -131,7 +150,7 @@ export function wholeLay({ request, subject }: PlannedLay, answer: LayAnswer, wo
   ];
   const edges =
     material.kind === 'hide'
-      ? [material.outline, ...material.flaws]
+      ? [material.outline, ...(material.soft ?? []), ...material.flaws]
       : material.kind === 'roll'
         ? [box(answer.lengthMm, material.widthMm)]
         : Array.from({ length: answer.sheets }, (_, sheet) => moved(box(material.lengthMm, material.widthMm), sheet));

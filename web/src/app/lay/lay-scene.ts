@@ -12,7 +12,7 @@ import {
   type UnitSystem,
 } from '@yardland/core';
 import type { Look, Scene, SceneItem } from '../shared/table/scene';
-import { bandItems, bandsOf, partIn, widthOf, type Band } from './lay-drawing';
+import { bandItems, bandsOf, hideItems, partIn, widthOf, type Band } from './lay-drawing';
 
 /** How far an arrow key moves a piece on the lay, mm. */
 const MOVE_STEP_MM = 10;
@@ -73,10 +73,12 @@ function motifItems(band: Band, index: number, { alongMm, acrossMm, halfDrop, mo
 /** A lay on the table: the material in rows or sheets, its pieces by cushion, the motifs of its pattern, the picked piece's mark, and the measures. */
 export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units, step, picked, pinned, label, words }: LaySceneWords): Scene {
   const { material } = lay.request;
-  const bands = material.kind === 'hide' ? [] : bandsOf(material, answer);
+  const bands = bandsOf(material, answer);
   const polygons = new Map(lay.request.items.map((item) => [item.id, item.polygon]));
   const drawn: SceneItem[] = bands.flatMap((band, i) =>
-    bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
+    material.kind === 'hide'
+      ? hideItems(band, material)
+      : bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
   );
   let knob: Point | null = null;
   for (const placement of answer.placements) {

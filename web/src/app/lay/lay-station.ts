@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
+  amountWords,
   bounds,
   clothLayKey,
   clothName,
   formatNumber,
   formatRun,
   nearestPlace,
+  remnantWords,
   placed,
   withClothUse,
   type ClothUse,
@@ -25,6 +27,7 @@ import { Tickbox } from '../shared/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
+import { LayRemnants } from './lay-remnants';
 import { PlanSolver } from '../job/plan-solver';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
@@ -46,7 +49,7 @@ const BIAS_WAYS_WORDS = [
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
+  imports: [LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -63,9 +66,7 @@ export class LayStation {
 
   protected readonly lays = computed(() => this.store.plan()?.lays ?? []);
   protected readonly current = computed<PlannedLay | null>(() => this.lays().find((lay) => lay.key === this.#chosen()) ?? this.lays()[0] ?? null);
-  protected readonly tabs = computed(() =>
-    this.lays().map((lay) => ({ value: lay.key, name: this.#subjectWords(lay.subject) + (lay.recutOf === null ? '' : ', cut anew') })),
-  );
+  protected readonly tabs = computed(() => this.lays().map((lay) => ({ value: lay.key, name: this.#layWords(lay) })));
   protected readonly progress = computed(() => this.solver.progress()[this.current()?.hash ?? ''] ?? null);
   /** The checked answer, or the best so far while it is being worked out. */
   readonly #fresh = computed(() => this.current()?.answer ?? this.progress()?.best ?? null);
@@ -78,13 +79,26 @@ export class LayStation {
   protected readonly facts = computed(() => {
     const [lay, answer, { units }] = [this.current(), this.#fresh(), this.store.inWords()];
     if (!lay || !answer) return null;
+    if (lay.remnant !== null) {
+      const laid = `${formatNumber(answer.placements.length)} pieces of what is still to be cut`;
+      return {
+        own: '',
+        buy: 'nothing: it is kept',
+        laid,
+        use: `${formatNumber(answer.use * 100)} %`,
+        bound: '',
+        over: '',
+        unplaced: '',
+        stopped: answer.stopped,
+      };
+    }
     const line = this.store.plan()?.buy.find((one) => one.layKey === lay.key);
     const fromLeft = lay.recutOf !== null && lay.answer !== null && line === undefined;
     const sheets = lay.request.material.kind === 'sheet';
-    const buy = line?.amount ? (sheets ? formatNumber(line.amount.value) : formatRun(line.amount.value, units)) : '…';
+    const buy = line?.amount ? amountWords(line.sold, line.amount.value, units) : '…';
     return {
       own: line?.ownMm === undefined ? '' : formatRun(line.ownMm, units),
-      buy: fromLeft ? 'nothing: it comes off what is left' : sheets ? `${buy} ${buy === '1' ? 'sheet' : 'sheets'}` : buy,
+      buy: fromLeft ? 'nothing: it comes off what is left' : buy,
       laid: sheets ? `${answer.sheets} used` : `${formatRun(answer.lengthMm, units)} laid`,
       use: `${formatNumber(answer.use * 100)} %`,
       bound: sheets ? `${formatNumber(answer.bound)} at the least` : `${formatRun(answer.bound, units)} at the least`,
@@ -104,7 +118,7 @@ export class LayStation {
     const { units, step } = this.store.inWords();
     return layScene(lay, answer, {
       fit,
-      title: `Lay on ${this.#subjectWords(lay.subject)}`,
+      title: `Lay on ${this.#layWords(lay)}`,
       units,
       step,
       picked: this.#pickedPiece(),
@@ -210,7 +224,7 @@ export class LayStation {
   protected carried({ to }: { readonly key: string; readonly to: Point }): void {
     const [lay, answer, placement] = [this.current(), this.#shown(), this.#pickedPlacement()];
     const knob = this.scene().items.find((item) => item.kind === 'knob');
-    if (!lay || !answer || !placement || knob?.kind !== 'knob' || lay.request.material.kind === 'hide') return;
+    if (!lay || !answer || !placement || knob?.kind !== 'knob') return;
     const wanted = movedOver(bandsOf(lay.request.material, answer), placement, knob.at, to);
     if (wanted) this.#pin(wanted);
   }
@@ -285,6 +299,14 @@ export class LayStation {
     this.store.edit(label, (job) => withClothUse(job, name, change));
     // The lay on show stays the one on this cloth, under its new name.
     this.#chosen.set(clothLayKey(change(here), withClothUse(before, name, change).cloth));
+  }
+
+  /** What a lay is on: the material, or the remnant of it. */
+  #layWords({ subject, remnant, recutOf }: PlannedLay): string {
+    const shop = this.store.shop();
+    const kept = shop?.document.remnants.find(({ id }) => id === remnant);
+    const on = shop && kept ? `, ${remnantWords(kept, shop, this.store.inWords())}` : recutOf === null ? '' : ', cut anew';
+    return this.#subjectWords(subject) + on;
   }
 
   #subjectWords(subject: LaySubject): string {

@@ -9,6 +9,8 @@ export class ShopService {
   readonly #http = inject(HttpClient);
   readonly #changed = new Subject<StoredShop>();
   readonly stored$: Observable<StoredShop> = merge(this.#read(), this.#changed).pipe(shareReplay(1));
+  /** Each change from now on, ready for planning. */
+  readonly changes$: Observable<Shop> = this.#changed.pipe(map(({ shop }) => openShop(shop)));
   /** The newest shop, once; ready for planning. */
   readonly shop$: Observable<Shop> = this.stored$.pipe(
     take(1),

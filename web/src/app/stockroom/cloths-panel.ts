@@ -125,6 +125,18 @@ const STEP = { mm: 1, inch: 1 / 8 };
               />
               <yl-tickbox [checked]="pattern.halfDrop ?? false" (checkedChange)="setPattern({ halfDrop: !pattern.halfDrop })">half drop</yl-tickbox>
             }
+            <yl-quantity
+              label="Whole hides, long"
+              hint="leather: what is usable of one"
+              placeholder="off a roll"
+              [optional]="true"
+              [value]="cloth.hideMm ?? null"
+              [min]="200"
+              [max]="5000"
+              [units]="units()"
+              [step]="step"
+              (valueChange)="set({ hideMm: $event ?? undefined })"
+            />
             <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event })" />
             <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
             <yl-tickbox [checked]="cloth.stretches ?? false" (checkedChange)="set({ stretches: !cloth.stretches })">stretches</yl-tickbox>

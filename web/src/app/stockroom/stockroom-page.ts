@@ -6,7 +6,6 @@ import {
   ASSUMPTIONS,
   fillingSchema,
   formatExact,
-  formatLengthUnit,
   formatNumber,
   gradeSchema,
   pairMm,
@@ -29,6 +28,7 @@ import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
 import { ClothsPanel } from './cloths-panel';
+import { RemnantsPanel } from './remnants-panel';
 import { ZipsPanel } from './zips-panel';
 import { FillingEditor } from './filling-editor';
 import { GradeEditor } from './grade-editor';
@@ -69,6 +69,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     FillingEditor,
     ClothsPanel,
     ZipsPanel,
+    RemnantsPanel,
     Icon,
   ],
   templateUrl: './stockroom-page.html',
@@ -86,17 +87,6 @@ export class StockroomPage {
 
   protected readonly grades = computed(() => this.#stored()?.shop.grades ?? []);
   protected readonly fillings = computed(() => this.#stored()?.shop.fillings ?? []);
-  protected readonly remnants = computed(() => {
-    const shop = this.#stored()?.shop;
-    const size = (mm: number): string => formatLengthUnit(mm, shop?.units ?? 'metric', shop?.step ?? { mm: 1, inch: 1 / 8 });
-    return (shop?.remnants ?? []).map(({ id, grade, thicknessMm, widthMm, lengthMm, note }) => ({
-      id,
-      name: shop?.grades.find((one) => one.id === grade)?.name ?? grade,
-      thick: size(thicknessMm),
-      size: `${size(lengthMm)} × ${size(widthMm)}`,
-      note: note ?? '',
-    }));
-  });
   protected readonly filling = computed(() => this.fillings().find(({ id }) => id === this.#chosen()) ?? null);
   protected readonly grade = computed(() => (this.filling() ? null : (this.grades().find(({ id }) => id === this.#chosen()) ?? this.grades()[0] ?? null)));
 
@@ -167,10 +157,6 @@ export class StockroomPage {
 
   protected setMachine(machine: Machine): void {
     this.#edit.change(({ machine: _before, ...shop }) => (machine === 'walking-foot' ? shop : { ...shop, machine }));
-  }
-
-  protected useUp(id: string): void {
-    this.#edit.change((shop) => ({ ...shop, remnants: shop.remnants.filter((one) => one.id !== id) }));
   }
 
   protected setGrade(grade: Grade): void {

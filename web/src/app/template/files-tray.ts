@@ -6,6 +6,7 @@ import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { Dialogs } from '../shared/dialogs';
 import { QuantityField } from '../shared/quantity-field';
+import { OutlineReader } from '../shared/outline-reader';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 const SIZE_WORDS: Record<(typeof TEMPLATE_SIZES)[number], string> = {
@@ -60,6 +61,7 @@ const ENDINGS = ['dxf', 'svg', 'plt', 'csv', 'json'] as const;
 export class FilesTray {
   protected readonly store = inject(JobStore);
   readonly #dialogs = inject(Dialogs);
+  readonly #reader = inject(OutlineReader);
   protected readonly endings = ENDINGS;
   protected readonly units = [
     { value: 'mm', name: 'millimetres' },
@@ -89,16 +91,11 @@ export class FilesTray {
   /** The piece that is chosen, by its id; null for the outline of a size. */
   readonly #piece = computed(() => (this.which().startsWith(PIECE) ? this.which().slice(PIECE.length) : null));
 
-  /** Reads an outline and makes it the template; what was there comes back with undo. The reader is loaded when it is wanted. */
+  /** Reads an outline and makes it the template; what was there comes back with undo. */
   protected async open(files: FileList | null): Promise<void> {
     const file = files?.[0];
     if (!file) return;
-    const { readOutlineFile } = await import('@yardland/core/format/formats');
-    const text = await file.text();
-    const first = readOutlineFile(file.name, text, null);
-    // What a person said counts only where the file says nothing.
-    const unsaid = first.ok && first.notes.some((note) => note.code === 'units-not-said');
-    const read = unsaid ? readOutlineFile(file.name, text, this.fileUnits()) : first;
+    const read = await this.#reader.read(file, this.fileUnits());
     if (!read.ok) {
       this.message.set(this.#words(read.problems));
       return;
@@ -107,7 +104,7 @@ export class FilesTray {
     this.message.set(
       [
         `${file.name} is the template now.`,
-        unsaid ? `Its units were not said: ${this.fileUnits() === 'mm' ? 'millimetres' : 'inches'} were taken.` : '',
+        read.unsaid ? `Its units were not said: ${this.fileUnits() === 'mm' ? 'millimetres' : 'inches'} were taken.` : '',
         this.#words(read.notes),
       ]
         .filter(Boolean)

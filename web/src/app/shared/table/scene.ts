@@ -22,6 +22,8 @@ export type Look =
   | 'sewing-edge'
   | 'material'
   | 'selvedge'
+  | 'soft-part'
+  | 'flaw'
   | 'bias'
   | 'board'
   | 'fold'
