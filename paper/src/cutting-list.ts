@@ -1,4 +1,5 @@
 import { amountWords, bounds, cutOrder, formatLength, formatLengthUnit, formatNumber, remnantWords, sayLine, type Plan, type PlannedLay } from '@yardland/core';
+import { drawLay, MOST_HIGH } from './lay-drawing';
 import { MARGIN, Writer, type Stamp } from './writer';
 
 /** What a lay is on, in words. */
@@ -21,6 +22,8 @@ interface Row {
   readonly words: string;
   readonly size: string;
   readonly missing: boolean;
+  /** Its number in the drawing of the lay; null for what has no place there. */
+  readonly number: number | null;
 }
 
 /** The pieces of a lay in the order in which they are cut, those of one kind together; those that found no place at the end. */
@@ -32,7 +35,8 @@ function rowsOf({ inWords, plan }: Writer, { request, answer, remnant }: Planned
   const missing = new Map<string, number>();
   // What a remnant has no room for stands under the next material.
   if (remnant === null) for (const id of answer.unplaced) missing.set(id, (missing.get(id) ?? 0) + 1);
-  const row = (id: string, count: number, lost: boolean): Row => {
+  const row = (id: string, count: number, number: number | null): Row => {
+    const lost = number === null;
     const [index = '', piece = ''] = id.split('/');
     const cushion = plan.cushions[Number(index)];
     const found = cushion?.pieces.find((one) => one.id === piece);
@@ -43,13 +47,20 @@ function rowsOf({ inWords, plan }: Writer, { request, answer, remnant }: Planned
         words: `${cushion.source.name}: ${found.label}${trimmed}`,
         size: `${length(found.width.value)} × ${length(found.height.value)}`,
         missing: lost,
+        number,
       };
     }
     // A block of bias strips: as large as the cloth it takes.
     const box = bounds(request.items.find((item) => item.id === id)?.polygon ?? []);
-    return { count, words: 'bias strips for the welt, as one block', size: `${length(box.maxY - box.minY)} × ${length(box.maxX - box.minX)}`, missing: lost };
+    return {
+      count,
+      words: 'bias strips for the welt, as one block',
+      size: `${length(box.maxY - box.minY)} × ${length(box.maxX - box.minX)}`,
+      missing: lost,
+      number,
+    };
   };
-  return [...[...counts].map(([id, count]) => row(id, count, false)), ...[...missing].map(([id, count]) => row(id, count, true))];
+  return [...[...counts].map(([id, count], i) => row(id, count, i + 1)), ...[...missing].map(([id, count]) => row(id, count, null))];
 }
 
 function layRows(writer: Writer, lay: PlannedLay): void {
@@ -57,13 +68,18 @@ function layRows(writer: Writer, lay: PlannedLay): void {
   const line = plan.buy.find(({ layKey }) => layKey === lay.key);
   const bought = line?.amount ? amountWords(line.sold, line.amount.value, inWords.units) : '';
   const buy = line ? bought : lay.remnant === null ? 'off what is left' : 'kept in stock';
-  writer.list(`${materialWords(writer, lay)} · ${buy}`, 18);
-  for (const { count, words, size, missing } of rowsOf(writer, lay)) {
+  writer.list(`${materialWords(writer, lay)} · ${buy}`, lay.answer ? MOST_HIGH + 32 : 18);
+  if (lay.answer) {
+    const items = [...new Set(cutOrder(lay.request, lay.answer).map(({ placement }) => placement.item))];
+    drawLay(writer, lay, lay.answer, new Map(items.map((item, i) => [item, i + 1])));
+  }
+  for (const { count, words, size, missing, number } of rowsOf(writer, lay)) {
     const label = missing ? `! finds no place: ${words}` : words;
     const lines = sheet.wrapped(label, width - 170, { size: 10 });
     writer.need(lines.length * 13 + 4);
-    sheet.line(formatNumber(count), MARGIN + 20, writer.y, { size: 10.5, face: 'bold', align: 'right' });
-    lines.forEach((text, i) => sheet.line(text, MARGIN + 30, writer.y + i * 13, { size: 10, face: missing ? 'bold' : 'text' }));
+    if (number !== null) sheet.line(`${number}`, MARGIN, writer.y + 2, { size: 7.5, grey: 60 });
+    sheet.line(formatNumber(count), MARGIN + 26, writer.y, { size: 10.5, face: 'bold', align: 'right' });
+    lines.forEach((text, i) => sheet.line(text, MARGIN + 34, writer.y + i * 13, { size: 10, face: missing ? 'bold' : 'text' }));
     sheet.line(size, MARGIN + width, writer.y, { size: 10.5, face: 'bold', align: 'right' });
     writer.y += lines.length * 13 + 3;
     sheet.rule(MARGIN, writer.y - 1.5, width, 0.3, 190);
@@ -72,7 +88,7 @@ function layRows(writer: Writer, lay: PlannedLay): void {
 }
 
 /**
- * The cutting list of a whole job, by material: each material with what to buy of it and its pieces in the order in which they are cut, then everything else to buy.
+ * The cutting list of a whole job, by material: each material with what to buy of it, its lay to scale, and its pieces in the order in which they are cut, then everything else to buy.
  * Net sizes of strips, with the length they are cut to.
  */
 export async function cuttingListPdf(plan: Plan, stamp: Stamp): Promise<Uint8Array> {

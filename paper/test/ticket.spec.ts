@@ -220,6 +220,12 @@ describe('the cutting list of a job', () => {
     expect(rows.length).toBeGreaterThan(8);
     expect(rows.filter((row) => !text.includes(row))).toEqual([]);
     expect(text).toContain('To buy besides');
+    // The lay stands above its list: every copy has the number of its row. Of the velvet the first row is the longest strip.
+    const lay = whole.lays.find(({ key }) => key === 'cloth');
+    const numbered = /Moss velvet · [\d /]+ yd((?: \d+)+?) (\d+) (\d+) [A-Z][^:]*: /.exec(text);
+    expect(numbered?.[2]).toBe('1');
+    expect(new Set(numbered?.[1]?.trim().split(' ')).size).toBeLessThanOrEqual(new Set(lay?.answer?.placements.map(({ item }) => item)).size);
+    expect((numbered?.[1]?.trim().split(' ').length ?? 0) / (lay?.answer?.placements.length ?? NaN)).toBeGreaterThan(0.6);
     expect(text).toMatch(/page 1 of \d/);
   });
 });

@@ -6,3 +6,4 @@ export * from './engine/engine';
 export * from './lay-file';
 export * from './pins';
 export * from './validate';
+export * from './bands';

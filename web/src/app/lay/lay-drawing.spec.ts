@@ -1,5 +1,5 @@
-import { placed, polygonArea, solveLay, type LayRequest } from '@yardland/core';
-import { bandsOf, partIn } from './lay-drawing';
+import { partIn, placed, polygonArea, solveLay, type LayRequest } from '@yardland/core';
+import { bandsOf } from './lay-drawing';
 
 const square = (w: number, h: number) => [
   { x: 0, y: 0 },

@@ -1,19 +1,7 @@
-import { bounds, boxOf, cutOrder, type LayAnswer, type LayMaterial, type Placement, type PlannedLay, type Point } from '@yardland/core';
+import { bounds, boxOf, cutOrder, type Band, type LayAnswer, type LayMaterial, type Placement, type PlannedLay, type Point } from '@yardland/core';
 import type { LayDrawing } from '@yardland/core/format/whole-lay';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { Look, SceneItem } from '../shared/table/scene';
-
-/** A stretch of material as it lies on the table: a part of the roll, or a sheet. */
-export interface Band {
-  /** Upper left on the table, mm. */
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly length: number;
-  /** Where on the roll it begins, mm. */
-  readonly from: number;
-  readonly sheet: number | null;
-}
 
 /** Room between rows or sheets, as a share of the material's width. */
 const GAP = 0.2;
@@ -84,27 +72,6 @@ export function hideItems({ y, width }: Band, { outline, flaws, soft = [] }: Ext
     ...soft.map((ring, i) => item(`soft-${i}`, ring, 'soft-part')),
     ...flaws.map((ring, i) => item(`flaw-${i}`, ring, 'flaw')),
   ];
-}
-
-/** The part of a polygon on one side of an upright line (one step of clipping by half planes). */
-function clipped(points: readonly Point[], at: number, keepRight: boolean): Point[] {
-  const inside = (p: Point): boolean => (keepRight ? p.x >= at : p.x <= at);
-  return points.flatMap((b, i) => {
-    const a = points[(i + points.length - 1) % points.length] as Point;
-    const cross = { x: at, y: a.y + ((b.y - a.y) * (at - a.x)) / (b.x - a.x || 1) };
-    if (inside(b)) return inside(a) ? [b] : [cross, b];
-    return inside(a) ? [cross] : [];
-  });
-}
-
-/** What of a laid piece, as it lies on its material, lies in a band, moved to the band's place; empty when none. */
-export function partIn(band: Band, points: readonly Point[], sheet: number): Point[] {
-  if (band.sheet !== null && band.sheet !== sheet) return [];
-  const kept = clipped(clipped(points, band.from, true), band.from + band.length, false).map((p) => ({
-    x: p.x - band.from + band.x,
-    y: p.y - band.width + band.y,
-  }));
-  return kept.length >= 3 && widthOf(kept) > 0.5 ? kept : [];
 }
 
 export function widthOf(points: readonly Point[]): number {

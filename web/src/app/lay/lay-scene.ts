@@ -2,9 +2,11 @@ import {
   bounds,
   formatLengthUnit,
   formatRun,
+  partIn,
   placed,
   polygonArea,
   type LayAnswer,
+  type Band,
   type LayPattern,
   type PlannedLay,
   type Pair,
@@ -12,7 +14,7 @@ import {
   type UnitSystem,
 } from '@yardland/core';
 import type { Look, Scene, SceneItem } from '../shared/table/scene';
-import { bandItems, bandsOf, hideItems, partIn, widthOf, type Band } from './lay-drawing';
+import { bandItems, bandsOf, hideItems, widthOf } from './lay-drawing';
 
 /** How far an arrow key moves a piece on the lay, mm. */
 const MOVE_STEP_MM = 10;
