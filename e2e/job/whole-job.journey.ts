@@ -145,6 +145,18 @@ test('steps are ticked and kept, a check measures against the promise', async ({
   await page.getByRole('textbox', { name: 'Remark' }).blur();
   await expect(page.locator('[data-part=comparison]').getByRole('row', { name: 'Wide' })).toContainText('1 mm over');
   await expect(page.locator('[data-part=comparison]').getByRole('row', { name: 'Deep' })).toContainText('20 mm over · look again');
+  // What a depth alone means, with the way to mend it; and what the hand says.
+  const means = page.getByRole('list', { name: 'What check 1 means' });
+  await expect(means).toContainText('Only the depth is 20 mm over');
+  await page.getByRole('combobox', { name: 'Corners' }).selectOption('empty');
+  await expect(means).toContainText('the core does not reach them');
+  await expect(means.getByRole('link', { name: 'Build' })).toBeVisible();
+  await page.locator('yl-pictures input[type=file]').setInputFiles({
+    name: 'kneeler.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64'),
+  });
+  await expect(page.getByRole('img', { name: 'Picture 1 of check 1' })).toBeVisible();
   await shop.expectAccessible();
   await expect(page.getByRole('link', { name: 'Check doubtful' })).toBeVisible();
 });

@@ -112,8 +112,8 @@ export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried
   });
 }
 
-/** The plan of a job with one of its lays answered, and that answer; null when the job has no such lay. */
-function laidOn(job: Job, shop: Shop, key: string): { made: Plan; answer: LayAnswer } | null {
+/** The plan of a job with one of its lays answered, and that answer; null when the job has no such lay. Remnants do not count: what is compared is all off new material. */
+function laidOn({ remnants: _aside, ...job }: Job, shop: Shop, key: string): { made: Plan; answer: LayAnswer } | null {
   const made = planSolved(job, shop, (one) => !('key' in one) || one.key === key);
   const answer = made.lays.find((lay) => lay.key === key)?.answer;
   return answer ? { made, answer } : null;

@@ -79,6 +79,12 @@ const seatSchema = z.strictObject({
   note: text(2000).optional(),
 });
 
+/** What is judged on a dressed cushion without a tape; the first of each is as it should be. */
+export const CORNERS = ['full', 'soft', 'empty'] as const;
+export const WELT_LIES = ['on-the-edge', 'rolls-over', 'wavy'] as const;
+export const THUMB = ['taut', 'slack', 'hard'] as const;
+export const IN_SEAT = ['fits', 'tight', 'gap'] as const;
+
 /** One dressed cushion measured against what was promised. */
 export const checkSchema = z.strictObject({
   date: day,
@@ -86,6 +92,14 @@ export const checkSchema = z.strictObject({
   depthMm: z.number().positive().max(20_000).optional(),
   edgeMm: thickness.optional(),
   middleMm: thickness.optional(),
+  /** How far a corner of the top lies off the one below it: the plates are twisted. */
+  twistMm: z.number().min(0).max(500).optional(),
+  corners: z.enum(CORNERS).optional(),
+  welt: z.enum(WELT_LIES).optional(),
+  /** Pressed with the thumb. */
+  thumb: z.enum(THUMB).optional(),
+  seat: z.enum(IN_SEAT).optional(),
+  pictures: z.array(z.uuid()).max(6).optional(),
   remark: text(2000).optional(),
 });
 export type Check = z.infer<typeof checkSchema>;

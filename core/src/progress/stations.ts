@@ -1,4 +1,4 @@
-import { compare } from '../record/check';
+import { meaningOf } from '../record/meaning';
 import type { Plan } from '../job/plan';
 
 /** The stations in working order, as they stand on the tape. */
@@ -65,12 +65,12 @@ export function stationStates(plan: Plan, index: number): Record<StationId, Stat
       ? 'blocked'
       : plan.wanted.length
         ? 'working'
-        : lays.some((lay) => lay.answer?.unplaced.length)
+        : lays.some((lay) => lay.remnant === null && lay.answer?.unplaced.length)
           ? 'blocked'
           : lays.length
             ? 'done'
             : 'open',
     bench: steps.length && steps.every((step) => (source.bench?.done[step.id]?.count ?? 0) >= source.quantity) ? 'done' : one.cover ? 'open' : 'blocked',
-    check: lastCheck ? (compare(one, lastCheck).some((row) => row.within === false) ? 'doubtful' : 'done') : 'open',
+    check: lastCheck ? (meaningOf(one, lastCheck).some(({ code }) => code !== 'as-promised') ? 'doubtful' : 'done') : 'open',
   };
 }

@@ -1,2 +1,3 @@
 // What is used outside the core.
 export * from './check';
+export * from './meaning';

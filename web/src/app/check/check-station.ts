@@ -1,19 +1,32 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { Icon } from '../shared/icon';
-import { compare, formatLengthUnit, type Check, type CheckPlace } from '@yardland/core';
+import { compare, formatLengthUnit, meaningOf, type Check, type CheckPlace } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { dayWords, today } from '../shared/days';
 import { Length } from '../shared/length';
 import { NoteField } from '../shared/note-field';
 import { QuantityField } from '../shared/quantity-field';
+import { Choice, type Option } from '../shared/choice';
+import { Pictures } from '../shared/pictures';
+import { Table } from '../shared/table/table';
+import { checkScene } from './check-scene';
+import { CORNER_OPTIONS, meaningWords, PLACES, SEAT_OPTIONS, THUMB_OPTIONS, WELT_OPTIONS } from './check-words';
 import { Button, Empty, Panel, PanelHead, StationFrame, Tool } from '../shared/ui/ui';
 
-const PLACE_WORDS: Record<CheckPlace, string> = { widthMm: 'Wide', depthMm: 'Deep', edgeMm: 'High at the edge', middleMm: 'High in the middle' };
+/** What is judged by hand and eye. */
+const JUDGED: readonly { readonly key: 'corners' | 'welt' | 'thumb' | 'seat'; readonly label: string; readonly options: readonly Option[] }[] = [
+  { key: 'corners', label: 'Corners', options: CORNER_OPTIONS },
+  { key: 'welt', label: 'Welt', options: WELT_OPTIONS },
+  { key: 'thumb', label: 'Under the thumb', options: THUMB_OPTIONS },
+  { key: 'seat', label: 'In its seat', options: SEAT_OPTIONS },
+];
+type Changed = { readonly [Key in keyof Check]?: Check[Key] | undefined };
 
 /** Dressed cushions measured against what was promised; each check is kept with its day and remark. */
 @Component({
   selector: 'yl-check-station',
-  imports: [Panel, PanelHead, Tool, NoteField, Empty, Button, Length, QuantityField, Icon],
+  imports: [RouterLink, Table, Choice, Pictures, Panel, PanelHead, Tool, NoteField, Empty, Button, Length, QuantityField, Icon],
   templateUrl: './check-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -24,12 +37,29 @@ export class CheckStation {
   protected readonly checks = computed(() => {
     const one = this.store.cushionPlan();
     if (!one) return [];
+    const welted = one.pieces.some(({ role }) => role === 'welt');
     return (one.source.checks ?? []).map((check, index) => ({
       index,
+
       title: `Cushion ${index + 1}, ${dayWords(check.date)}`,
       remark: check.remark ?? '',
-      rows: compare(one, check).map((row) => ({ ...row, name: PLACE_WORDS[row.place], off: this.#offWords(row.offMm) })),
+      twistMm: check.twistMm ?? null,
+      pictures: check.pictures ?? [],
+      judged: JUDGED.filter(({ key }) => key !== 'welt' || welted).map(({ key, label, options }) => ({
+        key,
+        label,
+        options,
+        value: check[key] ?? '',
+      })),
+      meanings: meaningOf(one, check).map((meaning) => meaningWords(meaning, (mm) => this.#length(mm))),
+      rows: compare(one, check).map((row) => ({ ...row, letter: PLACES[row.place].letter, name: PLACES[row.place].words, off: this.#offWords(row.offMm) })),
     }));
+  });
+
+  protected readonly stationNames = { template: 'Template', build: 'Build', filling: 'Filling', cover: 'Cover', bench: 'Bench' };
+  protected readonly scene = computed(() => {
+    const one = this.store.cushionPlan();
+    return one ? checkScene(one) : { title: 'Where it is measured', fit: 'none', items: [] };
   });
 
   protected add(): void {
@@ -41,17 +71,43 @@ export class CheckStation {
   }
 
   protected measure(index: number, place: CheckPlace, mm: number | null): void {
-    this.#checks(PLACE_WORDS[place], (checks) =>
+    this.#set(PLACES[place].words, index, { [place]: mm ?? undefined });
+  }
+
+  protected twist(index: number, mm: number | null): void {
+    this.#set('Twist', index, { twistMm: mm ?? undefined });
+  }
+
+  protected judge(index: number, { key, label }: Pick<(typeof JUDGED)[number], 'key' | 'label'>, value: string): void {
+    this.#set(label, index, { [key]: value });
+  }
+
+  protected remark(index: number, text: string): void {
+    this.#set('Remark', index, { remark: text.slice(0, 2000) });
+  }
+
+  protected addPicture(index: number, id: string): void {
+    this.#set('Picture of the cushion', index, (check) => ({ pictures: [...(check.pictures ?? []), id] }));
+  }
+
+  protected dropPicture(index: number, id: string): void {
+    this.#set('Picture taken out', index, (check) => ({ pictures: (check.pictures ?? []).filter((one) => one !== id) }));
+  }
+
+  /** Changes one check; what becomes undefined is left out. */
+  #set(label: string, index: number, change: Changed | ((check: Check) => Changed)): void {
+    this.#checks(label, (checks) =>
       checks.map((check, i) => {
         if (i !== index) return check;
-        const { [place]: _before, ...rest } = check;
-        return mm === null ? rest : { ...rest, [place]: mm };
+        const next = { ...check, ...(typeof change === 'function' ? change(check) : change) };
+        return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as Check;
       }),
     );
   }
 
-  protected remark(index: number, text: string): void {
-    this.#checks('Remark', (checks) => checks.map((check, i) => (i === index ? { ...check, remark: text.slice(0, 2000) } : check)));
+  #length(mm: number): string {
+    const { units, step } = this.store.inWords();
+    return formatLengthUnit(mm, units, step);
   }
 
   #checks(label: string, change: (checks: Check[]) => Check[]): void {
@@ -60,8 +116,7 @@ export class CheckStation {
 
   #offWords(mm: number | null): string {
     if (mm === null) return '';
-    const { units, step } = this.store.inWords();
-    const words = formatLengthUnit(Math.abs(mm), units, step);
+    const words = this.#length(Math.abs(mm));
     return words.startsWith('0 ') ? 'as promised' : `${words} ${mm > 0 ? 'over' : 'under'}`;
   }
 }

@@ -1,33 +1,28 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { Icon } from '../shared/icon';
 import { FINDINGS, KG_M3_PER_LB_FT3, N_PER_LBF, RATINGS, sampleResults, shipped, type Constants, type Finding, type Sample } from '@yardland/core';
 import { catchError, of } from 'rxjs';
 import { SamplesApi } from '../gauges/samples-api';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
-import { problemOf } from '../shared/problem';
 import { QuantityField } from '../shared/quantity-field';
 import { TextField } from '../shared/text-field';
 import { Tickbox } from '../shared/tickbox';
-import { Button, Tool, TrayPart, Words } from '../shared/ui/ui';
+import { TrayPart } from '../shared/ui/ui';
 import { FINDING_WORDS, optionsOf, RATING_WORDS } from './look-over-words';
-import { PicturesApi } from './pictures-api';
+import { Pictures } from '../shared/pictures';
 import { SeatEditor, toggled } from './seat-editor';
-
-const MOST_PICTURES = 12;
 
 /** The old core measured, looked at and photographed. */
 @Component({
   selector: 'yl-old-core-tray',
-  imports: [Tool, Button, Tickbox, Words, Choice, NumberField, QuantityField, TextField, Icon],
+  imports: [Pictures, Tickbox, Choice, NumberField, QuantityField, TextField],
   templateUrl: './old-core-tray.html',
   hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class OldCoreTray {
   protected readonly edit = inject(SeatEditor);
-  readonly #api = inject(PicturesApi);
   readonly #samples = toSignal(
     inject(SamplesApi)
       .list()
@@ -36,15 +31,12 @@ export class OldCoreTray {
   );
   protected readonly findings = FINDINGS.map((value) => ({ value, name: FINDING_WORDS[value] }));
   protected readonly ratings = optionsOf(RATINGS, RATING_WORDS);
-  protected readonly message = signal<string | null>(null);
-  protected readonly sending = signal(0);
   protected readonly measured = computed(() => this.#samples().map(({ sample }) => ({ value: sample.name, name: sample.name })));
   readonly #inch = computed(() => this.edit.store.units() === 'inch');
   protected readonly densityUnit = computed(() => (this.#inch() ? { name: 'lb/ft³', each: KG_M3_PER_LB_FT3 } : { name: 'kg/m³', each: 1 }));
   protected readonly forceUnit = computed(() => (this.#inch() ? { name: 'lbf', each: N_PER_LBF } : { name: 'N', each: 1 }));
   protected readonly shown = (value: number | undefined, each: number): number | null => (value === undefined ? null : Math.round((value / each) * 100) / 100);
   protected readonly stored = (value: number | null, each: number): number | null => (value === null ? null : value * each);
-  protected readonly address = (id: string): string => this.#api.address(id);
 
   protected toggle(finding: Finding): void {
     this.edit.setOld('Findings', { findings: toggled(this.edit.old().findings, finding) });
@@ -56,24 +48,8 @@ export class OldCoreTray {
     if (sample) this.edit.setOld('Measured at the gauges', { sample: name, ...measuresOf(sample, this.edit.old().findings, this.#assume()) });
   }
 
-  protected addPictures(files: FileList | null): void {
-    const job = this.edit.store.head()?.id;
-    const room = MOST_PICTURES - (this.edit.old().pictures?.length ?? 0);
-    if (!job || !files) return;
-    this.message.set(files.length > room ? `A core keeps ${MOST_PICTURES} pictures at most; the rest was left out.` : null);
-    for (const file of [...files].slice(0, room)) {
-      this.sending.update((n) => n + 1);
-      this.#api.send(job, file).subscribe({
-        next: ({ id }) => {
-          this.sending.update((n) => n - 1);
-          this.edit.setOld('Picture of the old core', { pictures: [...(this.edit.old().pictures ?? []), id] });
-        },
-        error: (error: unknown) => {
-          this.sending.update((n) => n - 1);
-          this.message.set(`${file.name}: ${problemOf(error).message}`);
-        },
-      });
-    }
+  protected addPicture(id: string): void {
+    this.edit.setOld('Picture of the old core', { pictures: [...(this.edit.old().pictures ?? []), id] });
   }
 
   protected dropPicture(id: string): void {
