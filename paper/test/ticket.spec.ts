@@ -16,7 +16,7 @@ import {
 } from '@yardland/core';
 import fc from 'fast-check';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { cuttingListPdf, templatePdf, ticketMark, ticketPdf } from '../src';
+import { cuttingListPdf, labelsPdf, pieceLabels, templatePdf, ticketMark, ticketPdf } from '../src';
 import { localTime } from '../src/local-time';
 
 const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
@@ -201,6 +201,27 @@ describe('a full-size print', () => {
     );
     // In an inch job: 380 + 2 × 1/4 in deep; 12 of margin on both sides, 120 for the proof square.
     expect(Number(sizeOf(pdf).split(' ')[1])).toBeCloseTo(((380 + 2 * 6.35 + 24 + 120) * 72) / 25.4, 0);
+  });
+});
+
+describe('labels of pieces', () => {
+  it('are one for every piece that is cut, all of its words on it, on sheets and off a roll', async () => {
+    const whole = planSolved(job('prompt-side-boxes'), shop);
+    const [box] = whole.cushions;
+    const copies = (box?.pieces ?? [])
+      .filter(({ material }) => ['cloth', 'foam', 'wadding'].includes(material.kind))
+      .reduce((sum, { countPerCushion }) => sum + countPerCushion * 6, 0);
+    const roll = await pagesOf(await labelsPdf(whole, 0, 'roll'));
+    expect(roll.length).toBe(copies);
+    expect(sizeOf(await labelsPdf(whole, 0, 'roll'))).toBe('175.748031 82.204724');
+    // Six cushions of two plates: each is named once.
+    const plates = roll.filter((page) => page.startsWith('plate, '));
+    expect(plates.length).toBe(12);
+    expect(plates.filter((page) => page.includes('plate, 2 of 2') && page.includes('Box seat, 6 of 6') && page.includes('20 3/4 × 18')).length).toBe(1);
+    const sheets = await pagesOf(await labelsPdf(whole, 0, 'letter'));
+    expect(sheets.length).toBe(Math.ceil(copies / 30));
+    expect(sheets.join(' ').match(/Box seat, \d of 6/g)?.length).toBe(copies);
+    expect(pieceLabels(whole, null).length).toBeGreaterThan(copies);
   });
 });
 

@@ -3,6 +3,11 @@ import { TEMPLATE_SIZES } from '../job/full-size';
 
 export const TEMPLATE_PAPERS = ['a4', 'letter', 'a3', 'legal'] as const;
 
+/** What labels are printed on: sheets of 24 or 30, or a label printer's roll. */
+export const LABEL_STOCKS = ['a4', 'letter', 'roll'] as const;
+/** Query of piece labels: of one cushion by its place from 1, or of the whole job. */
+export const labelQuerySchema = z.strictObject({ stock: z.enum(LABEL_STOCKS).optional(), cushion: z.coerce.number().int().min(1).max(2000).optional() });
+
 /** Query of a template's print: tiles on a paper, or one sheet off a roll. `cut` is the largest plate, as it is cut. */
 export const templatePrintQuerySchema = z.strictObject({
   paper: z.enum(TEMPLATE_PAPERS).optional(),

@@ -332,6 +332,7 @@ const SENTENCES: Record<string, Speak> = {
   'units-not-said': () => ['The file does not say its units; millimetres were taken.', 'Say mm or inch if its size is wrong.'],
   'offset-trimmed': () => ['A corner closed up; what was left was trimmed.', 'Look whether the shape is still the one that is wanted.'],
   'nothing-left': () => ['Nothing is left of the outline.', 'Take off less.'],
+  'print-too-many-labels': (n) => [`That is ${n('labels')} labels; ${n('most')} are printed at a time.`, 'Print the labels of one cushion after another.'],
   'file-unwritable': (n) => [`The file “${n('file')}” cannot be written.`, 'Check its folder.'],
   'file-not-json': () => ['The file is not JSON text.', 'Choose a job file that was exported from here, or one written to its description.'],
 };

@@ -1,9 +1,10 @@
-import { readWith, templatePrintQuerySchema } from '@yardland/core';
+import { labelQuerySchema, readWith, templatePrintQuerySchema } from '@yardland/core';
 import { Router, type Response } from 'express';
 import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
+import type { Printed } from '../workers/tasks';
 import type { Workers } from '../workers/workers';
 
 /** Tells when the asker has gone before the answer was sent. */
@@ -11,6 +12,15 @@ function whenLeft(response: Response): AbortSignal {
   const left = new AbortController();
   response.on('close', () => left.abort());
   return left.signal;
+}
+
+/** A file that was made; otherwise refused with why there is none. */
+function printed(made: Printed): Extract<Printed, { readonly kind: 'file' }> {
+  if (made.kind === 'no-piece') throw notFound('piece');
+  if (made.kind === 'no-outline')
+    throw new Refusal(409, { code: 'no-outline', path: 'template', message: 'This cushion cannot be cut yet: mend what its ticket says first.' });
+  if (made.kind === 'refused') throw refused(422, made.problem);
+  return made;
 }
 
 /** Paper and derived files of a job, made in worker threads: the ticket of each cushion as PDF, templates at full size, the whole plan as JSON. */
@@ -34,21 +44,28 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, workers: Workers)
     response.type('pdf').send(Buffer.from(pdf));
   });
 
+  router.get('/:id/labels.pdf', async (request, response) => {
+    const { stock, cushion } = check(labelQuerySchema, request.query, readWith);
+    const { job } = jobs.read(request.params.id);
+    if (cushion !== undefined && !job.cushions[cushion - 1]) throw notFound('cushion');
+    const task = {
+      job,
+      shop: shops.read().document,
+      index: cushion === undefined ? null : cushion - 1,
+      stock: stock ?? (job.units === 'inch' ? 'letter' : 'a4'),
+    };
+    const made = printed(await workers.labels(task, whenLeft(response)));
+    response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${made.words}`, 'pdf')}"`);
+    response.type('pdf').send(Buffer.from(made.file));
+  });
+
   router.get('/:id/templates/:cushion.pdf', async (request, response) => {
     const { paper = 'a4', size = 'given', piece = null, rollWidthMm = null } = check(templatePrintQuerySchema, request.query, readWith);
     const { job } = jobs.read(request.params.id);
     const index = Number(request.params.cushion) - 1;
     const cushion = job.cushions[index];
     if (!cushion) throw notFound('cushion');
-    const made = await workers.template({ job, shop: shops.read().document, index, size, piece, paper, rollWidthMm }, whenLeft(response));
-    if (made.kind === 'no-piece') throw notFound('piece');
-    if (made.kind === 'no-outline')
-      throw new Refusal(409, {
-        code: 'no-outline',
-        path: 'template',
-        message: 'This cushion cannot be cut yet: mend what its ticket says first.',
-      });
-    if (made.kind === 'refused') throw refused(422, made.problem);
+    const made = printed(await workers.template({ job, shop: shops.read().document, index, size, piece, paper, rollWidthMm }, whenLeft(response)));
     response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${cushion.name} ${made.words}`, 'pdf')}"`);
     response.type('pdf').send(Buffer.from(made.file));
   });

@@ -14,7 +14,18 @@ import {
   type Wanted,
 } from '@yardland/core';
 import { madePicture } from '@yardland/core/template/trace/made-picture';
-import { cuttingListPdf, MOST_PAGES, pagesFor, templatePdf, ticketPdf, type TemplatePaper } from '@yardland/paper';
+import {
+  cuttingListPdf,
+  labelsPdf,
+  MOST_LABELS,
+  MOST_PAGES,
+  pieceLabels,
+  pagesFor,
+  templatePdf,
+  ticketPdf,
+  type LabelStock,
+  type TemplatePaper,
+} from '@yardland/paper';
 import sharp from 'sharp';
 import { Answers } from './answers';
 
@@ -67,6 +78,15 @@ export async function ticket({ index, stamp, ...one }: TicketTask): Promise<Uint
 /** The cutting list of a whole job. */
 export async function cuttingList({ stamp, ...one }: Omit<TicketTask, 'index'>): Promise<Uint8Array> {
   return cuttingListPdf(await planned(one), stamp);
+}
+
+/** Labels of the pieces of a job or of one cushion. What shapes the pieces is worked out first, nothing is laid. */
+export async function labels({ index, stock, ...one }: InShop & { readonly index: number | null; readonly stock: LabelStock }): Promise<Printed> {
+  const plan = await planned(one, ({ request }) => request.format !== 'yardland/lay-request@2');
+  const count = pieceLabels(plan, index).length;
+  if (count === 0) return { kind: 'no-outline' };
+  if (count > MOST_LABELS) return { kind: 'refused', problem: issue('error', 'print-too-many-labels', 'cushion', { labels: count, most: MOST_LABELS }) };
+  return { kind: 'file', file: await labelsPdf(plan, index, stock), words: 'labels' };
 }
 
 /** A template or piece at full size. What shapes the pieces is worked out first, nothing is laid. */

@@ -38,6 +38,10 @@ export class Workers {
     return this.#run('cuttingList', task, left);
   }
 
+  labels(task: Parameters<typeof tasks.labels>[0], left: AbortSignal): Promise<tasks.Printed> {
+    return this.#run('labels', task, left);
+  }
+
   template(task: tasks.TemplateTask, left: AbortSignal): Promise<tasks.Printed> {
     return this.#run('template', task, left);
   }

@@ -21,6 +21,8 @@ import { JobStore } from './job-store';
       >
         <button type="button" cdkMenuItem (cdkMenuItemTriggered)="copy()"><svg ylIcon="clipboard-list" size="20"></svg> Copy what to buy</button>
         <a cdkMenuItem [href]="cuttingLink()" target="_blank" rel="noopener"><svg ylIcon="scissors" size="20"></svg> Print the job’s cutting list</a>
+        <a cdkMenuItem [href]="labelsLink('')" target="_blank" rel="noopener"><svg ylIcon="tags" size="20"></svg> Print piece labels, on sheets</a>
+        <a cdkMenuItem [href]="labelsLink('&stock=roll')" target="_blank" rel="noopener"><svg ylIcon="tags" size="20"></svg> Print piece labels, off a roll</a>
         <a cdkMenuItem [href]="templateLink()" target="_blank" rel="noopener"><svg ylIcon="shapes" size="20"></svg> Print the template, full size</a>
         <a cdkMenuItem [href]="exportLink()" download><svg ylIcon="download" size="20"></svg> Save the job as a file</a>
       </div>
@@ -38,6 +40,8 @@ export class TakeAway {
   protected readonly exportLink = computed(() => `${this.#job()}/export`);
   protected readonly cuttingLink = computed(() => `${this.#job()}/cutting-list.pdf`);
   protected readonly templateLink = computed(() => `${this.#job()}/templates/${this.store.cushionIndex() + 1}.pdf`);
+
+  protected readonly labelsLink = (stock: string): string => `${this.#job()}/labels.pdf?cushion=${this.store.cushionIndex() + 1}${stock}`;
 
   protected copy(): void {
     const text = [this.store.job()?.name ?? '', ...this.lines()].join('\n');
