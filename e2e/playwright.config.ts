@@ -24,6 +24,8 @@ export default defineConfig({
     locale: 'en-GB',
     launchOptions: { executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: flags },
     trace: 'retain-on-failure',
+    // What the browser keeps stands between a journey and the network: only the journeys of it allow it.
+    serviceWorkers: 'block',
   },
   webServer: {
     command: `node tools/serve-fresh.mjs ${port}`,

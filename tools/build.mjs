@@ -1,4 +1,5 @@
 // Builds the interface with Angular, and the server as one file beside its workers' tasks; packages stay outside, core goes in.
+import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
@@ -20,11 +21,43 @@ function compressed(folder) {
   }
 }
 
+/** What the service worker keeps from the start: every file but the page, which comes with a nonce of its own. A file whose name has no hash is told by its content. */
+function keptFiles(folder) {
+  const names = fs.readdirSync(folder, { recursive: true, encoding: 'utf8' }).map((name) => name.split(path.sep).join('/'));
+  return names
+    .filter((name) => /\.(js|css|woff2?|svg|png|webmanifest)$/.test(name) && name !== 'service-worker.js')
+    .sort()
+    .map((name) => {
+      const hashed = /[-.][A-Za-z0-9_-]{8}\.(?:js|css|woff2?)$/.test(name);
+      return {
+        url: `/${name}`,
+        revision: hashed
+          ? null
+          : createHash('sha256')
+              .update(fs.readFileSync(path.join(folder, name)))
+              .digest('hex')
+              .slice(0, 16),
+      };
+    });
+}
+
 await stamped(async () => {
   // Chunks that are always loaded together become one: a page asks for fewer files, and they compress better.
   must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false'], { NG_BUILD_OPTIMIZE_CHUNKS: '1' });
 
-  compressed(path.join(root, 'dist/web/browser'));
+  const browser = path.join(root, 'dist/web/browser');
+  await build({
+    absWorkingDir: root,
+    entryPoints: ['web/src/app/offline/service.worker.ts'],
+    outfile: path.join(browser, 'service-worker.js'),
+    bundle: true,
+    minify: true,
+    target: 'es2022',
+    format: 'iife',
+    define: { 'self.__WB_MANIFEST': JSON.stringify(keptFiles(browser)), 'process.env.NODE_ENV': '"production"' },
+    logLevel: 'warning',
+  });
+  compressed(browser);
 
   const workspaces = ['core', 'paper', 'server'].map((name) => JSON.parse(fs.readFileSync(path.join(root, name, 'package.json'), 'utf8')));
   const external = [...new Set(workspaces.flatMap((one) => Object.keys(one.dependencies ?? {})))].filter((name) => !name.startsWith('@yardland/'));

@@ -23,7 +23,7 @@ function firstLoad(): Row[] {
       for (const [, next] of fs.readFileSync(path.join(folder, name), 'utf8').matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) visit(next ?? '');
     };
     for (const [, name] of fs.readFileSync(path.join(folder, 'index.html'), 'utf8').matchAll(/src="([^"]+\.js)"/g)) visit(name ?? '');
-    const page = stats.find((name) => fs.readFileSync(path.join(folder, name), 'utf8').match(new RegExp(`["`]${selector}["`]`)) !== null);
+    const page = stats.find((name) => fs.readFileSync(path.join(folder, name), 'utf8').match(new RegExp(`["\x60]${selector}["\x60]`)) !== null);
     if (!page) throw new Error(`no script has the page ${selector}`);
     visit(page);
     return seen;

@@ -16,7 +16,10 @@ export function pages(webDir: string): Router {
       index: false,
       serveStatic: {
         setHeaders: (response, file) =>
-          response.setHeader('Cache-Control', /[-.][A-Z0-9]{8,}\.\w+(\.br|\.gz)?$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache'),
+          response.setHeader(
+            'Cache-Control',
+            /[-.][A-Za-z0-9_-]{8}\.(?:js|css|woff2?)(?:\.br|\.gz)?$/.test(file) ? 'public, max-age=31536000, immutable' : 'no-cache',
+          ),
       },
     }),
   );

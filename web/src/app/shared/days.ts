@@ -27,3 +27,13 @@ export function dueWords(day: string | null): string {
 export function dayWords(day: string, from = today()): string {
   return day.slice(0, 4) === from.slice(0, 4) ? LONG.format(noon(day)) : WITH_YEAR.format(noon(day));
 }
+
+const CLOCK = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+
+/** `at 14:32`; with its day when that is not today. Nothing for what is no time. */
+export function timeWords(iso: string, now = new Date()): string {
+  const at = new Date(iso);
+  if (Number.isNaN(at.getTime())) return '';
+  const clock = `at ${CLOCK.format(at)}`;
+  return today(at) === today(now) ? clock : `on ${dayWords(today(at), today(now))} ${clock}`;
+}

@@ -1,7 +1,8 @@
 import { HttpClient, type HttpInterceptorFn } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import { sessionListSchema, type SessionList } from '@yardland/core';
-import { map, tap, type Observable } from 'rxjs';
+import { map, switchMap, tap, type Observable } from 'rxjs';
+import { forgetKept } from '../offline/kept';
 import { problemOf } from '../shared/problem';
 
 /** Who is signed in, where the shop asks for its pass-phrase. */
@@ -17,8 +18,9 @@ export class SessionsApi {
     return this.#http.delete(`/api/sessions/${id}`);
   }
 
+  /** Signs out; what this device has kept of the shop is forgotten. */
   signOut(): Observable<unknown> {
-    return this.#http.post('/sign-out', null, { responseType: 'text' });
+    return this.#http.post('/sign-out', null, { responseType: 'text' }).pipe(switchMap(() => forgetKept()));
   }
 }
 
