@@ -11,6 +11,7 @@ test('the application opens with the server away, shows what it has and says so;
   // Kept from the moment the service worker is at work.
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await page.reload();
+  await shop.setLength('Wide', '1900');
   await shop.setLength('Deep', '815');
   await shop.saved();
   await page.getByRole('link', { name: 'Jobs', exact: true }).click();
@@ -32,12 +33,25 @@ test('the application opens with the server away, shows what it has and says so;
 
   // A job that was never opened here cannot be shown, and that is said.
   await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  await expect(page.getByRole('row', { name: /Reading corner/ })).toContainText('changes wait in this browser');
   await page.getByRole('link', { name: 'Storage chest top', exact: true }).click();
   await expect(page.getByText(/server/i).first()).toBeVisible();
 
   await context.setOffline(false);
-  await page.goto('/jobs');
+  await page.goto('/stockroom');
   await expect(page.getByText('The server is away')).toBeHidden();
+  // Its changes go out from wherever one is, without the job being opened.
+  await expect
+    .poll(async () => {
+      const { jobs } = (await (await page.request.get('/api/jobs')).json()) as { jobs: { id: string; name: string }[] };
+      const { job } = (await (await page.request.get(`/api/jobs/${jobs.find(({ name }) => name === 'Reading corner')?.id}`)).json()) as {
+        job: { cushions: { template: { widthMm: number } }[] };
+      };
+      return job.cushions[0]?.template.widthMm;
+    })
+    .toBe(1925);
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  await expect(page.getByRole('row', { name: /Reading corner/ })).not.toContainText('changes wait');
   await page.getByRole('link', { name: 'Reading corner', exact: true }).click();
   await shop.saved();
   await expect(page.getByRole('dialog')).toBeHidden();

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
+import { WaitingEdits } from './job/waiting-edits';
 import { MessagesList } from './shell/messages-list';
 import { Settings } from './shell/settings';
 
@@ -12,5 +13,6 @@ import { Settings } from './shell/settings';
 export class App {
   constructor() {
     inject(Settings).apply();
+    inject(WaitingEdits).start();
   }
 }

@@ -24,7 +24,7 @@ import { ShopService } from '../shared/shop.service';
 import { History } from './history';
 import { PendingShelf, type Kept, type Pending } from './pending-shelf';
 
-import { SaveQueue, type Answered, type SaveState } from './save-queue';
+import type { Answered, SaveQueue, SaveState } from './save-queue';
 import { SaveQueues } from './save-queues';
 
 interface Head {
@@ -122,14 +122,14 @@ export class JobStore {
   });
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.#subscriptions.unsubscribe());
+    inject(DestroyRef).onDestroy(() => this.#leave());
     // What changes in the stockroom while a job is open counts at once.
     this.#shops.changes$.pipe(takeUntilDestroyed()).subscribe((shop) => this.#shop.set(shop));
   }
 
   /** Opens a job; changes that an earlier window could not send go out first, if nobody else was at it since. */
   open(id: string): void {
-    this.#subscriptions.unsubscribe();
+    this.#leave();
     this.#subscriptions = new Subscription();
     this.#subscriptions.add(
       forkJoin([this.#api.read(id), this.#shops.shop$, this.#shelf.find(id)]).subscribe({
@@ -140,11 +140,17 @@ export class JobStore {
           if (busy) {
             this.#job.set(busy.latest ?? stored.job);
             this.#listen(busy);
-          } else this.#listen(this.#queues.keep(id, this.#newQueue(stored, pending)));
+          } else this.#listen(this.#newQueue(stored, pending));
         },
         error: (error: unknown) => this.failure.set(problemOf(error).message),
       }),
     );
+  }
+
+  #leave(): void {
+    this.#subscriptions.unsubscribe();
+    const id = this.#head()?.id;
+    if (id !== undefined) this.#queues.leave(id);
   }
 
   /** A queue for a job just read, with what an earlier window of this browser could not send, if nobody else was at it since. */
@@ -153,15 +159,7 @@ export class JobStore {
     const mine = pending?.changes.at(-1)?.job;
     const mayGoOn = pending !== null && pending.revision === revision;
     if (mine) this.#job.set(mine);
-    const queue = new SaveQueue(
-      {
-        write: (seen, label, job) => this.#api.write(id, seen, label, job),
-        step: (seen, direction) => this.#api.step(id, direction, seen),
-        keep: (waiting) => this.#shelf.keep(id, waiting),
-      },
-      revision,
-      mayGoOn ? pending.changes : [],
-    );
+    const queue = this.#queues.begin(id, revision, mayGoOn ? pending.changes : []);
     this.#blindSteps = mayGoOn ? pending.changes.filter((change) => change.job === null).length : 0;
     if (mine && !mayGoOn) {
       // What that window had from the server is not known, so its ticks cannot be told from the other's.

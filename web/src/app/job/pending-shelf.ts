@@ -1,6 +1,6 @@
 import { Injectable, type OnDestroy } from '@angular/core';
 import type { Job } from '@yardland/core';
-import { map, of, timer, type Observable } from 'rxjs';
+import { map, of, Subject, timer, type Observable } from 'rxjs';
 
 /** A change of a job, or a step back or forth. `job` is the document as it is afterwards; null where only the server knows it. */
 export interface Change {
@@ -67,6 +67,8 @@ export class PendingShelf implements OnDestroy {
   readonly #others = new Set<string>();
   readonly #channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(CHANNEL);
   #name = this.#named();
+  /** Something was put on a shelf of this window, or taken off. */
+  readonly changed$ = new Subject<void>();
 
   constructor() {
     this.#channel?.addEventListener('message', ({ data }: MessageEvent<Word>) => this.#hear(data));
@@ -96,6 +98,27 @@ export class PendingShelf implements OnDestroy {
 
   /** Keeps what waits. Where the browser's store is full the last state of the job is kept in place of every step to it; where even that does not fit, it says so. */
   keep(id: string, pending: Pending | null): Kept {
+    const kept = this.#keep(id, pending);
+    this.changed$.next();
+    return kept;
+  }
+
+  /** The jobs of which something waits, on the shelf of any window. */
+  jobs(): string[] {
+    try {
+      return [
+        ...new Set(
+          Object.keys(localStorage)
+            .filter((key) => key.startsWith(SHELF))
+            .map((key) => key.slice(SHELF.length).split('.')[0] ?? ''),
+        ),
+      ];
+    } catch {
+      return [];
+    }
+  }
+
+  #keep(id: string, pending: Pending | null): Kept {
     const key = this.#key(id);
     if (!pending) {
       remove(key);

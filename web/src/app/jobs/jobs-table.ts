@@ -9,6 +9,7 @@ import { PHONE } from '../shared/screens';
 import type { Pages, Place } from '../shared/pages';
 import { Chip, Tool } from '../shared/ui/ui';
 import type { JobRow } from './job-row';
+import { WaitingEdits } from '../job/waiting-edits';
 
 /** Heights of a row with the gap under it, pixels: in columns, and on a phone one cell under the other. Set in the template's classes too. */
 const ROW_PX = 76;
@@ -28,6 +29,7 @@ export class JobsTable implements DoCheck, AfterViewChecked {
   readonly putAway = output<JobRow>();
   readonly bringBack = output<JobRow>();
 
+  protected readonly waiting = inject(WaitingEdits).jobs;
   readonly #changes = inject(ChangeDetectorRef);
   #checking = false;
   readonly #screen = toSignal(inject(BreakpointObserver).observe(PHONE));
