@@ -7,6 +7,7 @@ import { pinoHttp } from 'pino-http';
 import type { Config } from './config';
 import { cameraRoutes } from './devices/camera.routes';
 import { backupRoutes } from './db/backups.routes';
+import { spaceOf } from './db/space';
 import { deviceRoutes } from './devices/devices.routes';
 import { simulatedDevices } from './devices/simulated';
 import { pages } from './http/page';
@@ -48,12 +49,12 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.get('/api/health', (_request, response) => {
     db.prepare('SELECT 1').get();
-    response.json({ ok: true, version: VERSION, migrations: MIGRATIONS.length });
+    response.json({ ok: true, version: VERSION, migrations: MIGRATIONS.length, space: spaceOf(db, config.limitBytes) });
   });
   app.use('/api/backups', backupRoutes(db, config.dataDir));
   app.use('/api/shop', shopRoutes(shops));
   app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, workers));
-  app.use('/api', pictureRoutes(db, jobs));
+  app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));
   app.use('/api/devices/camera', cameraRoutes(workers));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));

@@ -4,8 +4,10 @@ import { createApp } from './app';
 import { readConfig } from './config';
 import { dailyBackup } from './db/backup';
 import { lockFolder } from './db/lock';
+import { spaceOf } from './db/space';
 import { openDatabase, troubleWords } from './db/open';
 import { JobStore } from './jobs/jobs.store';
+import { clearPictures } from './pictures/clear';
 import { seedDemo } from './seed/seed';
 import { ShopStore } from './shop/shop.store';
 import { Workers } from './workers/workers';
@@ -14,6 +16,8 @@ import { Workers } from './workers/workers';
 const STOP_WITHIN_MS = 4000;
 /** How often it is seen whether the day has its backup. */
 const BACKUP_LOOK_MS = 3_600_000;
+/** How often pictures that nothing names are looked for. */
+const CLEAR_MS = 6 * 3_600_000;
 
 function start(): void {
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
@@ -35,8 +39,17 @@ function start(): void {
       (error: unknown) => log.error({ err: error }, 'the day’s backup could not be made'),
     );
   };
+  const clearSpace = (): void => {
+    clearPictures(db, new Date()).then(
+      (cleared) => cleared && log.info({ cleared }, 'pictures that nothing names any more were cleared'),
+      (error: unknown) => log.error({ err: error }, 'pictures could not be cleared'),
+    );
+    const { bytes, limitBytes, nearlyFull } = spaceOf(db, config.limitBytes);
+    if (nearlyFull) log.warn({ bytes, limitBytes }, 'the database is nearly as large as it may become');
+  };
   if (!seeded) backUpToday();
   setInterval(backUpToday, BACKUP_LOOK_MS).unref();
+  setInterval(clearSpace, CLEAR_MS).unref();
 
   const stop = (): void => {
     server.close(() => {

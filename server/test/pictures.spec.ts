@@ -1,4 +1,7 @@
+import path from 'node:path';
+import Sqlite from 'better-sqlite3';
 import sharp from 'sharp';
+import { clearPictures } from '../src/pictures/clear';
 import { running, type Running } from './support';
 
 let app: Running;
@@ -9,8 +12,8 @@ beforeAll(async () => {
 });
 afterAll(() => app.stop());
 
-const post = async (file: Buffer, type = 'image/jpeg') =>
-  fetch(`${app.url}/api/jobs/${job}/pictures`, { method: 'POST', headers: { 'content-type': type }, body: new Uint8Array(file) });
+const post = async (file: Buffer, type = 'image/jpeg', to = job) =>
+  fetch(`${app.url}/api/jobs/${to}/pictures`, { method: 'POST', headers: { 'content-type': type }, body: new Uint8Array(file) });
 const plain = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#c8a860' } });
 
 describe('pictures', () => {
@@ -52,5 +55,59 @@ describe('pictures', () => {
       body: new Uint8Array(8),
     });
     expect(elsewhere.status).toBe(404);
+  });
+
+  it('of one job are no more than its limit, also when they come at once', async () => {
+    const db = new Sqlite(path.join(app.dataDir, 'yardland.db'));
+    const { jobs } = (await app.get('/api/jobs')).body;
+    const full = jobs[1].id;
+    const put = db.prepare("INSERT INTO picture (id, job_id, width, height, jpeg, created_at) VALUES (?, ?, 1, 1, x'00', '2026-01-01T00:00:00.000Z')");
+    for (let i = 0; i < 198; i++) put.run(`full-${i}`, full);
+    const file = await plain(20, 20).jpeg().toBuffer();
+    const answers = await Promise.all(Array.from({ length: 6 }, () => post(file, 'image/jpeg', full)));
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 201, 409, 409, 409, 409]);
+    db.prepare('DELETE FROM picture WHERE job_id = ?').run(full);
+    db.close();
+  });
+
+  it('that no state of their job names go after a month, with undo and redo asked first', async () => {
+    const db = new Sqlite(path.join(app.dataDir, 'yardland.db'));
+    const { jobs } = (await app.get('/api/jobs')).body;
+    const stored = (await app.get(`/api/jobs/${jobs[2].id}`)).body;
+    const [undone, named, gone, fresh] = ['a', 'b', 'c', 'd'].map((sign) => `${sign.repeat(8)}-1111-4111-8111-${sign.repeat(12)}`);
+    const put = db.prepare("INSERT INTO picture (id, job_id, width, height, jpeg, created_at) VALUES (?, ?, 1, 1, x'00', ?)");
+    for (const id of [undone, named, gone]) put.run(id, stored.id, '2026-01-01T00:00:00.000Z');
+    put.run(fresh, stored.id, '2026-02-20T00:00:00.000Z');
+    const withPictures = (pictures: (string | undefined)[]) => ({
+      ...stored.job,
+      cushions: stored.job.cushions.map((one: object, i: number) => (i === 0 ? { ...one, checks: [{ date: '2026-01-02', pictures }] } : one)),
+    });
+    const first = await app.send('PUT', `/api/jobs/${stored.id}`, { revision: stored.revision, label: 'Picture', job: withPictures([undone]) });
+    expect(first.status).toBe(200);
+    await app.send('PUT', `/api/jobs/${stored.id}`, { revision: first.body.revision, label: 'Picture', job: withPictures([named]) });
+    const before = db.prepare('SELECT COUNT(*) AS many FROM picture WHERE job_id = ?').get(stored.id) as { many: number };
+    expect(await clearPictures(db, new Date('2026-03-01T00:00:00.000Z'))).toBe(1);
+    const left = db.prepare('SELECT id FROM picture WHERE job_id = ?').all(stored.id) as { id: string }[];
+    expect([before.many, left.map(({ id }) => id).sort()]).toEqual([4, [undone, named, fresh].sort() as string[]]);
+    expect(await clearPictures(db, new Date('2026-03-01T00:00:00.000Z'))).toBe(0);
+    db.close();
+  });
+
+  it('are no longer taken when the database is full, while jobs still are, and the shop is warned long before', async () => {
+    const full = await running({ limitBytes: 1000 });
+    const { jobs } = (await full.get('/api/jobs')).body;
+    const refused = await fetch(`${full.url}/api/jobs/${jobs[0].id}/pictures`, {
+      method: 'POST',
+      headers: { 'content-type': 'image/jpeg' },
+      body: new Uint8Array(await plain(20, 20).jpeg().toBuffer()),
+    });
+    expect([refused.status, ((await refused.json()) as { code: string }).code]).toEqual([507, 'database-full']);
+    const stored = (await full.get(`/api/jobs/${jobs[0].id}`)).body;
+    expect(
+      (await full.send('PUT', `/api/jobs/${stored.id}`, { revision: stored.revision, label: 'Name', job: { ...stored.job, name: 'Still kept' } })).status,
+    ).toBe(200);
+    expect((await full.get('/api/health')).body.space).toEqual(jasmine.objectContaining({ limitBytes: 1000, nearlyFull: true, full: true }));
+    expect((await app.get('/api/health')).body.space.nearlyFull).toBeFalse();
+    await full.stop();
   });
 });

@@ -41,7 +41,7 @@ export interface Running {
 }
 
 /** The real application on a real port over a fresh database, seeded with the demo shop. */
-export async function running(over: { passPhrase?: string; webDir?: string } = {}): Promise<Running> {
+export async function running(over: { passPhrase?: string; webDir?: string; limitBytes?: number } = {}): Promise<Running> {
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
   seedDemo(demoDir, db, new JobStore(db), new ShopStore(db));
@@ -55,6 +55,7 @@ export async function running(over: { passPhrase?: string; webDir?: string } = {
     simulationSpeed: 400,
     passPhrase: over.passPhrase ?? null,
     names: [],
+    limitBytes: over.limitBytes ?? 8e9,
   };
   const app = createApp(config, db, workers, pino({ level: 'silent' }));
   const server = await new Promise<Server>((resolve) => {

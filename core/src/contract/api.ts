@@ -90,6 +90,13 @@ export const problemSchema = z.strictObject({
 });
 export type Problem = z.infer<typeof problemSchema>;
 
+/** How the server is, and how much of its room the database takes. */
+export const healthSchema = z.object({
+  ok: z.literal(true),
+  space: z.strictObject({ bytes: z.number(), limitBytes: z.number(), nearlyFull: z.boolean(), full: z.boolean() }),
+});
+export type Health = z.infer<typeof healthSchema>;
+
 /** A backup that was made: its file's name, and how large it is. */
 export const backedUpSchema = z.strictObject({ name: z.string().max(80), bytes: z.number().int().nonnegative() });
 export type BackedUp = z.infer<typeof backedUpSchema>;

@@ -3,6 +3,7 @@ import type { Picture } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { raw, Router } from 'express';
 import sharp from 'sharp';
+import { spaceOf } from '../db/space';
 import { notFound, Refusal } from '../http/refusal';
 import type { JobStore } from '../jobs/jobs.store';
 
@@ -37,21 +38,27 @@ async function cleaned(file: Buffer): Promise<{ readonly data: Buffer; readonly 
   }
 }
 
-/** Pictures of old cores: posted to their job as the bare file, read by id. */
-export function pictureRoutes(db: Database, jobs: JobStore): Router {
-  const put = db.prepare('INSERT INTO picture (id, job_id, width, height, jpeg, created_at) VALUES (?, ?, ?, ?, ?, ?)');
-  const count = db.prepare<[string], { many: number }>('SELECT COUNT(*) AS many FROM picture WHERE job_id = ?');
+/** Pictures of old cores and checks: posted to their job as the bare file, read by id. */
+export function pictureRoutes(db: Database, jobs: JobStore, limitBytes: number): Router {
+  // The limit is part of the write, so that pictures that come at once cannot pass it together.
+  const put = db.prepare(`INSERT INTO picture (id, job_id, width, height, jpeg, created_at)
+    SELECT @id, @job, @width, @height, @data, @at WHERE (SELECT COUNT(*) FROM picture WHERE job_id = @job) < ${MOST_OF_A_JOB}`);
   const read = db.prepare<[string], { jpeg: Buffer }>('SELECT jpeg FROM picture WHERE id = ?');
 
   const router = Router();
   router.post('/jobs/:id/pictures', raw({ type: 'image/*', limit: FILE_LIMIT }), async (request, response) => {
     const { id: jobId } = jobs.readText(String(request.params['id']));
     if (!Buffer.isBuffer(request.body) || request.body.length === 0) throw notAPicture();
-    if ((count.get(jobId)?.many ?? 0) >= MOST_OF_A_JOB)
-      throw new Refusal(409, { code: 'too-many-pictures', path: '', message: `A job keeps ${MOST_OF_A_JOB} pictures at most.` });
+    if (spaceOf(db, limitBytes).full)
+      throw new Refusal(507, {
+        code: 'database-full',
+        path: '',
+        message: 'The shop’s database has reached its limit: no more pictures are taken. Jobs are still kept.',
+      });
     const { data, width, height } = await cleaned(request.body);
     const picture: Picture = { id: randomUUID(), width, height };
-    put.run(picture.id, jobId, width, height, data, new Date().toISOString());
+    if (put.run({ id: picture.id, job: jobId, width, height, data, at: new Date().toISOString() }).changes === 0)
+      throw new Refusal(409, { code: 'too-many-pictures', path: '', message: `A job keeps ${MOST_OF_A_JOB} pictures at most.` });
     response.status(201).json(picture);
   });
   router.get('/pictures/:id', (request, response) => {

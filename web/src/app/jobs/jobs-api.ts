@@ -1,6 +1,16 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { backedUpSchema, jobListSchema, storedJobSchema, type BackedUp, type Job, type JobList, type StoredJob } from '@yardland/core';
+import {
+  backedUpSchema,
+  healthSchema,
+  jobListSchema,
+  storedJobSchema,
+  type BackedUp,
+  type Health,
+  type Job,
+  type JobList,
+  type StoredJob,
+} from '@yardland/core';
 import { map, type Observable } from 'rxjs';
 
 /** The server's jobs, checked against their contract on the way in. */
@@ -27,6 +37,11 @@ export class JobsApi {
   /** Copies the whole shop to one file beside its database; its name and size. */
   backUp(): Observable<BackedUp> {
     return this.#http.post('/api/backups', {}).pipe(map((value) => backedUpSchema.parse(value)));
+  }
+
+  /** How the server is, and how much room its database has. */
+  health(): Observable<Health> {
+    return this.#http.get('/api/health').pipe(map((value) => healthSchema.parse(value)));
   }
 
   /** Undo or redo. */

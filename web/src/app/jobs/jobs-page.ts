@@ -111,6 +111,20 @@ export class JobsPage {
 
   protected readonly backingUp = signal(false);
 
+  constructor() {
+    // Said long before it is full; without an answer there is nothing to say.
+    this.#api.health().subscribe({
+      next: ({ space: { bytes, limitBytes, nearlyFull } }) => {
+        if (nearlyFull)
+          this.#messages.warn(
+            'space',
+            `The shop’s database holds ${formatNumber(bytes / 1e9, 1)} of ${formatNumber(limitBytes / 1e9, 1)} GB: beyond that no more pictures are taken. Take pictures out of old jobs, or let it become larger (YARDLAND_LIMIT_GB).`,
+          );
+      },
+      error: () => undefined,
+    });
+  }
+
   /** Copies the whole shop, pictures with it, to one file beside its database, while others work on. */
   protected backUp(): void {
     this.backingUp.set(true);
