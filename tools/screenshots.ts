@@ -56,6 +56,19 @@ const PICTURES: readonly Picture[] = [
   { file: 'cover', job: 'Roof terrace', place: '1/cover' },
   { file: 'lay', job: 'Reading corner', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
+  {
+    file: 'bench-view',
+    job: 'Prompt-side boxes',
+    place: '1/bench',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'At the bench' }).click();
+      const dialog = page.getByRole('dialog');
+      await dialog.getByRole('status').first().waitFor();
+      // On from the cutting to a seam: so many steps, and no more.
+      for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
+      await dialog.locator('svg').last().waitFor();
+    },
+  },
   { file: 'gauges', room: 'gauges', place: '' },
   { file: 'schools', room: 'schools', place: '' },
   { file: 'stockroom', room: 'stockroom', place: '' },

@@ -93,3 +93,32 @@ test('the bench view is stepped, ticked and timed by keys alone, and reads on a 
   await page.keyboard.press('Escape');
   await expect(view).toBeHidden();
 });
+
+test('a size that changes after cutting asks: keep it, cut it anew, or make it do; the bench is told', async ({ shop, page }) => {
+  await shop.openJob('Queue benches, courtyard');
+  await shop.goTo('Bench');
+  await page.getByRole('checkbox', { name: /^Done: Square the end/ }).click();
+  await shop.goTo('Template');
+  const depth = Number((await shop.size('Seat'))[1]?.replace(/\D/g, ''));
+  await shop.setLength('Deep', String(depth + 4));
+  await shop.goTo('Bench');
+  await page.getByRole('button', { name: 'Keep, cut anew, or make it do' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Cut before the size changed' });
+  const plate = dialog.getByRole('region', { name: /plate/ }).first();
+  await expect(plate).toContainText(/The cushion (stays|becomes)/);
+  // 4 missing front to back: 2 less of each seam.
+  await expect(plate).toContainText(/Sew it with a seam of \d+ mm/);
+  await shop.expectAccessible();
+  const pieces = await dialog.getByRole('region').count();
+  await plate.getByRole('button', { name: 'Make it do' }).click();
+  await expect(dialog.getByRole('region')).toHaveCount(pieces - 1);
+  await dialog.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(
+    page
+      .locator('.step')
+      .filter({ hasText: /as it was cut, .* sew it with a seam of/ })
+      .first(),
+  ).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.step').filter({ hasText: /as it was cut/ })).toHaveCount(0);
+});

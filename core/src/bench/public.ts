@@ -7,3 +7,4 @@ export * from './recut';
 export * from './runs';
 export * from './ticks';
 export * from './time';
+export * from './cut-otherwise';

@@ -27,12 +27,17 @@ export interface ChangedSince {
   readonly now: readonly [number, number] | null;
 }
 
-/** Which pieces of a ticked step have changed since. */
-export function changedSince(tick: Tick | undefined, all: readonly Piece[]): ChangedSince[] {
+/** Pieces that a person keeps as they were cut, by id. */
+export type KeptAsCut = Readonly<Record<string, { readonly sizes: readonly [number, number]; readonly seamMm?: number | undefined }>>;
+
+/** Which pieces of a ticked step have changed since; not those that are kept as they were then. */
+export function changedSince(tick: Tick | undefined, all: readonly Piece[], kept: KeptAsCut = {}): ChangedSince[] {
   return Object.entries(tick?.sizes ?? {}).flatMap(([id, then]): ChangedSince[] => {
     const piece = all.find((one) => one.id === id);
     if (!piece) return [{ piece: id, label: id.replaceAll('-', ' '), then, now: null }];
     const now = [piece.width.value, piece.height.value] as const;
+    const decided = kept[id]?.sizes;
+    if (decided && decided[0] === then[0] && decided[1] === then[1]) return [];
     const same = Math.abs(now[0] - then[0]) <= CHANGED_MM && Math.abs(now[1] - then[1]) <= CHANGED_MM;
     return same ? [] : [{ piece: id, label: piece.label, then, now }];
   });

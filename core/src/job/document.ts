@@ -226,6 +226,13 @@ export const cushionSchema = z.strictObject({
       clock: z.strictObject({ step: z.string().max(80), since: z.iso.datetime() }).optional(),
       /** Pieces that were wrong and are cut anew. */
       recuts: z.array(recutSchema).max(200).optional(),
+      /** Pieces that stay as they were cut although the plan has changed since: width and height, and the seam they are sewn with instead, mm. */
+      kept: z
+        .record(
+          z.string().max(60),
+          z.strictObject({ sizes: z.tuple([z.number().finite(), z.number().finite()]), seamMm: z.number().min(1).max(100).optional() }),
+        )
+        .optional(),
     })
     .optional(),
   checks: z.array(checkSchema).max(500).optional(),

@@ -4,6 +4,7 @@ import { drawnIn } from '../allowance/draw-in';
 import { evaluateSizes } from '../allowance/sizes';
 import { feltPieces } from '../allowance/felt';
 import { onRoll, wrapPieces } from '../allowance/wrap';
+import { withKept } from '../bench/cut-otherwise';
 import { forMachine } from '../bench/machine';
 import { ordered } from '../bench/order';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
@@ -289,7 +290,8 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     kept,
     coreWork({ source: cushion, shop, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume }),
   );
-  const work = ordered(forMachine(steps, shop.document.machine ?? 'walking-foot', cover.seams, assume));
+  const sewn = forMachine(steps, shop.document.machine ?? 'walking-foot', cover.seams, assume);
+  const work = ordered(withKept(sewn, pieces, cushion.bench?.kept ?? {}, units, shop.document.step));
   return {
     ...known,
     state: 'planned',

@@ -34,6 +34,7 @@ export * from './say';
 export * from './section';
 export * from './solve';
 export * from './split';
+export * from './kept-fit';
 export * from './left-overs';
 export * from './remnant-lays';
 export * from './trials';

@@ -7,6 +7,7 @@ import type { Scene } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { Button, StationFrame, Tool, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
+import type { CutOtherwiseData } from './cut-otherwise-dialog';
 import { BenchWork, minutesInWords } from './bench-work';
 import { stepScene } from './step-scene';
 
@@ -95,11 +96,20 @@ export class BenchStation {
     });
   }
 
-  protected async recut(): Promise<void> {
+  protected async recut(piece: string | null = null): Promise<void> {
     await this.#dialogs.open(async () => (await import('./recut-dialog')).RecutDialog, {
-      data: { store: this.store, work: this.work },
+      data: { store: this.store, work: this.work, piece },
       labelledBy: 'recut-title',
     });
+  }
+
+  /** What becomes of pieces that were cut before their size changed. */
+  protected async decide(step: Operation): Promise<void> {
+    const piece = await this.#dialogs.open<string | null, CutOtherwiseData>(async () => (await import('./cut-otherwise-dialog')).CutOtherwiseDialog, {
+      data: { store: this.store, work: this.work, step },
+      labelledBy: 'cut-otherwise-title',
+    });
+    if (piece) await this.recut(piece);
   }
 
   protected clock(): void {

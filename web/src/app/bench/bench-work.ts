@@ -73,7 +73,7 @@ export class BenchWork {
   changed(step: Operation): string[] {
     const { units, step: shopStep } = this.#store.inWords();
     const size = (pair: readonly [number, number]): string => pair.map((mm) => formatLength(mm, units, shopStep)).join(' × ');
-    return changedSince(this.#bench().done[step.id], this.#store.cushionPlan()?.pieces ?? []).map(({ label, then, now }) =>
+    return changedSince(this.#bench().done[step.id], this.#store.cushionPlan()?.pieces ?? [], this.#bench().kept).map(({ label, then, now }) =>
       now ? `${label} was ${size(then)} when this was ticked; it is ${size(now)} now.` : `${label}, ${size(then)}, was done here and is no longer in the plan.`,
     );
   }

@@ -14,6 +14,8 @@ import { minutesInWords, type BenchWork } from './bench-work';
 export interface RecutData {
   readonly store: JobStore;
   readonly work: BenchWork;
+  /** The piece that is wrong, where it is known. */
+  readonly piece: string | null;
 }
 
 /** A piece found to be wrong: which, on which cushions, and what has to be opened and done again for it. */
@@ -78,7 +80,9 @@ export class RecutDialog {
   protected readonly work = this.#data.work;
   readonly #all = computed(() => this.#data.store.cushionPlan()?.pieces ?? []);
   protected readonly pieces = computed(() => this.#all().map(({ id, label, remark }) => ({ value: id, name: remark ? `${label}, ${remark}` : label })));
-  protected readonly piece = signal(this.#all().find(({ id }) => this.#data.work.step()?.pieces.includes(id))?.id ?? this.#all()[0]?.id ?? '');
+  protected readonly piece = signal(
+    this.#data.piece ?? this.#all().find(({ id }) => this.#data.work.step()?.pieces.includes(id))?.id ?? this.#all()[0]?.id ?? '',
+  );
   protected readonly most = computed(() => this.#all().find(({ id }) => id === this.piece())?.countPerCushion ?? 1);
   protected readonly each = signal(1);
   protected readonly why = signal('');

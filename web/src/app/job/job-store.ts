@@ -80,6 +80,9 @@ export class JobStore {
   readonly undoLabel = computed(() => (this.#turned(), this.#history.undo ?? this.#head()?.undo ?? null));
   readonly redoLabel = computed(() => (this.#turned(), this.#history.redo ?? (this.#history.changed ? null : (this.#head()?.redo ?? null))));
 
+  /** The piece that is pointed at on the drawing: the ticket shows its row. */
+  readonly shownPiece = signal<string | null>(null);
+
   readonly saveState = signal<SaveState>('saved');
   /** How well changes that are not sent yet are kept in this browser. */
   readonly kept = signal<Kept>('all');

@@ -1,5 +1,5 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { Icon } from '../shared/icon';
@@ -148,6 +148,12 @@ export class Ticket {
   });
 
   constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    // The row of a piece that is picked on the lay comes into sight.
+    afterRenderEffect(() => {
+      const piece = this.store.shownPiece();
+      if (piece !== null) host.querySelector(`[data-piece="${CSS.escape(piece)}"]`)?.scrollIntoView({ block: 'nearest' });
+    });
     const announcer = inject(LiveAnnouncer);
     toObservable(this.#told)
       .pipe(debounceTime(READ_OUT_MS), distinctUntilChanged(), skip(1), takeUntilDestroyed())

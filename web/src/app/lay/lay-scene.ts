@@ -7,6 +7,7 @@ import {
   polygonArea,
   type LayAnswer,
   type Band,
+  type Bounds,
   type LayPattern,
   type PlannedLay,
   type Pair,
@@ -33,6 +34,8 @@ export interface LaySceneWords {
   readonly step: Pair;
   /** The picked piece: item and copy. */
   readonly picked: string | null;
+  /** The piece that the view is first brought to: item and copy. */
+  readonly near: string | null;
   readonly pinned: (piece: string) => boolean;
   /** A piece in one word or two, by its item. */
   readonly label: (item: string) => string;
@@ -73,7 +76,7 @@ function motifItems(band: Band, index: number, { alongMm, acrossMm, halfDrop, mo
 }
 
 /** A lay on the table: the material in rows or sheets, its pieces by cushion, the motifs of its pattern, the picked piece's mark, and the measures. */
-export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units, step, picked, pinned, label, words }: LaySceneWords): Scene {
+export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units, step, picked, near, pinned, label, words }: LaySceneWords): Scene {
   const { material } = lay.request;
   const bands = bandsOf(material, answer);
   const polygons = new Map(lay.request.items.map((item) => [item.id, item.polygon]));
@@ -83,6 +86,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
       : bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
   );
   let knob: Point | null = null;
+  let around: Scene['around'];
   for (const placement of answer.placements) {
     const polygon = polygons.get(placement.item);
     if (!polygon) continue;
@@ -106,6 +110,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
       });
       if (i !== main) return;
       if (picked === key) knob = middle;
+      if (near === key) around = widened(box);
       drawn.push({
         kind: 'note',
         key: `${key} words`,
@@ -124,7 +129,19 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
   const pattern = material.kind === 'roll' ? material.pattern : undefined;
   if (pattern && answer.patternAtMm !== undefined) bands.forEach((band, i) => drawn.push(...motifItems(band, i, pattern, answer.patternAtMm ?? 0)));
   if (knob) drawn.push({ kind: 'knob', key: 'move', at: knob, name: `Move ${words((picked ?? '').replace(/ \d+$/, ''))}`, look: 'mark', stepMm: MOVE_STEP_MM });
-  return { title, fit, room: { left: 84, right: 34, top: 74, bottom: 62 }, items: [...drawn, ...measures(bands, answer, units)] };
+  return {
+    title,
+    fit,
+    ...(around ? { around } : {}),
+    room: { left: 84, right: 34, top: 74, bottom: 62 },
+    items: [...drawn, ...measures(bands, answer, units)],
+  };
+}
+
+/** A box with as much again on every side: what lies round a piece is seen too. */
+function widened({ minX, minY, maxX, maxY }: Bounds): Bounds {
+  const [x, y] = [(maxX - minX) / 2, (maxY - minY) / 2];
+  return { minX: minX - x, minY: minY - y, maxX: maxX + x, maxY: maxY + y };
 }
 
 /** The usable width, and the length laid. */

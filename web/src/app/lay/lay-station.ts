@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import {
   amountWords,
   bounds,
@@ -60,6 +60,8 @@ export class LayStation {
   protected readonly lying = LYING;
   protected readonly picked = signal<string | null>(null);
   readonly #chosen = signal('cloth');
+  /** A piece that the ticket asks for, by the address: shown close by until another is picked. */
+  readonly piece = input<string>();
   readonly #dialogs = inject(Dialogs);
   protected readonly endings = ['dxf', 'svg', 'plt'];
   protected readonly biasWays = BIAS_WAYS_WORDS;
@@ -113,7 +115,8 @@ export class LayStation {
   protected readonly scene = computed<Scene>(() => {
     const lay = this.current();
     const answer = this.#shown();
-    const fit = `lay ${lay?.key ?? ''} ${answer ? 'laid' : ''}`;
+    const asked = this.#askedPiece();
+    const fit = `lay ${lay?.key ?? ''} ${answer ? 'laid' : ''} ${asked ?? ''}`;
     if (!lay || !answer) return { title: 'Lay', fit, items: [] };
     const { units, step } = this.store.inWords();
     return layScene(lay, answer, {
@@ -122,11 +125,42 @@ export class LayStation {
       units,
       step,
       picked: this.#pickedPiece(),
+      near: asked,
       pinned: (piece) => this.#pinOf(piece) !== null,
       label: (item) => this.#shortWords(item),
       words: (item) => this.#pieceWords(item),
     });
   });
+
+  /** The first copy of the piece that the ticket asks for, as `item copy`, and the lay that it is on; null when none is asked for, or it is not laid yet. */
+  readonly #asked = computed(() => {
+    const item = `${this.store.cushionIndex()}/${this.piece() ?? ''}`;
+    const lay = this.piece() === undefined ? undefined : this.lays().find(({ answer }) => answer?.placements.some((one) => one.item === item));
+    const placement = lay?.answer?.placements.find((one) => one.item === item);
+    return lay && placement ? { lay: lay.key, piece: `${placement.item} ${placement.copy}` } : null;
+  });
+  readonly #askedPiece = computed(() => (this.picked() === `${this.#asked()?.piece ?? ''} 0` ? (this.#asked()?.piece ?? null) : null));
+
+  constructor() {
+    // Told apart by its words: a lay that gets better is the same question.
+    const question = computed(() => JSON.stringify(this.#asked()));
+    effect(() => {
+      const asked = JSON.parse(question()) as { lay: string; piece: string } | null;
+      if (asked === null) return;
+      untracked(() => {
+        this.#chosen.set(asked.lay);
+        this.picked.set(`${asked.piece} 0`);
+      });
+    });
+    effect(() =>
+      this.store.shownPiece.set(
+        this.picked()
+          ?.replace(/^\d+\//, '')
+          .replace(/( \d+)+$/, '') ?? null,
+      ),
+    );
+    inject(DestroyRef).onDestroy(() => this.store.shownPiece.set(null));
+  }
 
   protected choose(key: string): void {
     this.picked.set(null);

@@ -128,6 +128,8 @@ export interface Scene {
   readonly title: string;
   /** Changes when the view should be fitted anew. */
   readonly fit: string;
+  /** What the view is fitted to at first; absent: everything. Fitting by hand shows everything. */
+  readonly around?: { readonly minX: number; readonly minY: number; readonly maxX: number; readonly maxY: number };
   readonly items: readonly SceneItem[];
   /** Room kept free round the drawing, pixels. */
   readonly room?: { readonly top?: number; readonly right?: number; readonly bottom?: number; readonly left?: number };

@@ -113,7 +113,8 @@ export class Table {
     effect(() => {
       fitKey();
       untracked(() => {
-        this.#own.set(null);
+        const { around, room } = this.scene();
+        this.#own.set(around ? fittedView(around, this.#size(), room) : null);
         this.typing.set(null);
       });
     });

@@ -1,0 +1,49 @@
+import { keptFit } from '../job/kept-fit';
+import { planSolved } from '../job/solve';
+import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
+import { adapting } from './cut-otherwise';
+import { changedSince } from './ticks';
+
+describe('a piece that was cut before its size changed', () => {
+  const shop = demoShop();
+  const made = (bench?: NonNullable<ReturnType<typeof sampleCushion>['bench']>) =>
+    planSolved(sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: 600, depthMm: 400 }, ...(bench ? { bench } : {}) })]), shop).cushions[0]!;
+  const one = made();
+  const plate = one.pieces.find(({ role }) => role === 'plate')!;
+  const [width, height] = [plate.width.value, plate.height.value];
+  const seam = (width - 600) / 2;
+
+  it('is trimmed where it is too large, sewn with a narrower seam where it is too small, and cut anew where that would be too narrow', () => {
+    expect(adapting(plate, [width + 8, height])).toEqual({ trimMm: [8, 0], seamMm: null });
+    // 4 missing across: 2 less of a seam on each edge.
+    const narrower = adapting(plate, [width - 4, height + 3]);
+    expect(narrower?.trimMm).toEqual([0, 3]);
+    expect(narrower?.seamMm).toBeCloseTo(seam - 2, 6);
+    expect(seam).toBeCloseTo(13, 0);
+    expect(adapting(plate, [width - 2 * (seam - 5.9), height])).toBeNull();
+  });
+
+  it('kept as it was, is no longer told of, and stands as a caution on each step that sews it, until it is cut at another size', () => {
+    const then: [number, number] = [width - 6, height];
+    const tick = { count: 1, sizes: { [plate.id]: then } };
+    expect(changedSince(tick, one.pieces).map(({ piece }) => piece)).toEqual([plate.id]);
+    expect(changedSince(tick, one.pieces, { [plate.id]: { sizes: then } })).toEqual([]);
+    expect(changedSince(tick, one.pieces, { [plate.id]: { sizes: [1, 2] } }).length).toBe(1);
+    const kept = made({ done: {}, kept: { [plate.id]: { sizes: then, seamMm: 10 } } });
+    const said = kept.operations.filter(({ cautions }) => cautions.some((words) => words.includes('as it was cut') && words.includes('seam of 10 mm')));
+    expect(said.length).toBeGreaterThan(1);
+    expect(said.every(({ phase, pieces }) => phase !== 'cut' && pieces.includes(plate.id))).toBeTrue();
+  });
+
+  it('fits tighter when its plate is smaller, looser when it is larger, and its boxing has its say too', () => {
+    const tension = (fit: ReturnType<typeof keptFit>): number => fit?.tensionAcrossNPerM ?? NaN;
+    const [small, same, large] = [-10, 0, 10].map((mm) => tension(keptFit(one, plate.id, [width + mm, height], (key) => shop.assume(key, 'metric'))));
+    expect(same).toBeCloseTo(one.fit?.tensionAcrossNPerM ?? NaN, 6);
+    expect(small).toBeGreaterThan(same ?? NaN);
+    expect(large).toBeLessThan(same ?? NaN);
+    const boxing = one.pieces.find(({ role }) => role === 'boxing')!;
+    const lower = keptFit(one, boxing.id, [boxing.width.value, boxing.height.value - 8], (key) => shop.assume(key, 'metric'));
+    expect(tension(lower)).toBeGreaterThan(same ?? NaN);
+    expect(keptFit(one, 'foam', [1, 1], (key) => shop.assume(key, 'metric'))).toBeNull();
+  });
+});
