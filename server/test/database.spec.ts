@@ -4,8 +4,9 @@ import fs from 'node:fs';
 import path from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { DatabaseRefused, migrate, MIGRATIONS } from '../src/db/migrate';
-import { openDatabase } from '../src/db/open';
+import { databaseFile, openDatabase } from '../src/db/open';
 import { JobStore } from '../src/jobs/jobs.store';
+import { ShopStore } from '../src/shop/shop.store';
 import { demoJob, root, temporaryFolder } from './support';
 
 describe('the database', () => {
@@ -33,6 +34,34 @@ describe('the database', () => {
       expect(db.prepare('SELECT name FROM job').get()).toEqual({ name: 'Kept' });
       expect(db.prepare('SELECT count(*) AS n FROM migration').get()).toEqual({ n: MIGRATIONS.length });
       db.close();
+    }
+  });
+
+  it('of every form that ever was opens from a kept one: its shop and job are read, found, changed, and the file stays whole', () => {
+    const kept = path.join(root, 'server/test/fixtures');
+    const files = fs.readdirSync(kept).filter((name) => /^form-\d+\.sql$/.test(name));
+    // Whoever adds a migration keeps a database of the form it makes.
+    expect(files.length).toBe(MIGRATIONS.length);
+    for (const file of files) {
+      const folder = temporaryFolder();
+      const old = new Sqlite(databaseFile(folder));
+      old.exec(fs.readFileSync(path.join(kept, file), 'utf8'));
+      old.close();
+      const db = openDatabase(folder);
+      const [jobs, shops] = [new JobStore(db), new ShopStore(db)];
+      const shop = shops.read().document;
+      expect([shop.grades.length, shop.cloths.length, shop.waddings.length]).withContext(file).toEqual([3, 2, 2]);
+      const { jobs: found } = jobs.list({ text: 'stalls', today: '2026-01-01', archived: false, limit: 10, from: 0 });
+      expect(found.length).withContext(file).toBe(1);
+      const { id, revision, job } = jobs.read(found[0]!.id);
+      expect([job.format, job.cushions.length]).withContext(file).toEqual(['yardland/job@3', 3]);
+      jobs.write(id, revision, 'Name', { ...job, name: 'Opened again' });
+      expect(jobs.read(id).job.name).withContext(file).toBe('Opened again');
+      shops.write(shop, 9);
+      expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
+      expect(db.pragma('foreign_key_check')).toEqual([]);
+      db.close();
+      fs.rmSync(folder, { recursive: true });
     }
   });
 
