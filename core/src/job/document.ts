@@ -14,6 +14,7 @@ import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
 import { readWith, type Read } from '../kernel/read';
 import { JOB_FORMAT, upgraded } from './upgrades/upgrades';
+import { MACHINES } from '../shop/machines';
 
 const text = (most: number) => z.string().max(most);
 const thickness = z.number().positive().max(1000);
@@ -208,6 +209,8 @@ export const cushionSchema = z.strictObject({
       middle: z.strictObject({ xMm: z.number().min(-20_000).max(20_000), yMm: z.number().min(-20_000).max(20_000) }).optional(),
     })
     .optional(),
+  /** Sewn on another machine than the shop's usual one. */
+  machine: z.enum(MACHINES).optional(),
   /** Steps done, by the step's own name: on how many of the cushions, and the sizes of its pieces when it was ticked, so that a later change shows. */
   bench: z
     .strictObject({

@@ -4,9 +4,6 @@ import { drawnIn } from '../allowance/draw-in';
 import { evaluateSizes } from '../allowance/sizes';
 import { feltPieces } from '../allowance/felt';
 import { onRoll, wrapPieces } from '../allowance/wrap';
-import { withKept } from '../bench/cut-otherwise';
-import { forMachine } from '../bench/machine';
-import { ordered } from '../bench/order';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
 import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contract';
 import type { Asked } from '../filling/old-core';
@@ -29,7 +26,7 @@ import { askedOf } from './asked';
 import { clothUse, shrinkage, slotFacts } from './cloths';
 import type { Cushion, Job } from './document';
 import { keptCover, lookedOver, type LookedOver } from './look-over';
-import { coreWork, fillingKinds, operationsFor } from './plan-operations';
+import { coreWork, fillingKinds, operationsFor, workOrder } from './plan-operations';
 import { crownFor, facesOf, padPieces, type PlannedCrown } from './plan-crown';
 import { asCutProblems, coreAsCut } from './core-as-cut';
 import { crownProblems, fitProblems, fitRequestOf, notModelled } from './plan-fit';
@@ -290,8 +287,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     kept,
     coreWork({ source: cushion, shop, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume }),
   );
-  const sewn = forMachine(steps, shop.document.machine ?? 'walking-foot', cover.seams, assume);
-  const work = ordered(withKept(sewn, pieces, cushion.bench?.kept ?? {}, units, shop.document.step));
+  const work = workOrder(steps, { source: cushion, job: { units, cloth }, shop, seams: cover.seams, pieces, assume });
   return {
     ...known,
     state: 'planned',

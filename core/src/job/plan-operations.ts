@@ -1,4 +1,8 @@
 import { coreOperations, oldCoverOperations, type CoreWork } from '../bench/core-operations';
+import { withKept } from '../bench/cut-otherwise';
+import { forMachine } from '../bench/machine';
+import { ordered, type Ordered } from '../bench/order';
+import { sewingWords, withSewing } from '../bench/sewing';
 import type { Cover } from '../cover/contract';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
@@ -7,8 +11,12 @@ import { isFoam } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import type { WrapWay } from '../shop/schools';
 import type { Shop } from '../shop/shop';
-import type { Cushion } from './document';
+import { clothUse } from './cloths';
+import type { Cushion, Job } from './document';
 import type { LookedOver } from './look-over';
+
+/** Cloth that is not in the stockroom is taken to be so thick, mm. */
+const USUAL_CLOTH_MM = 1;
 
 const WRAPPING: Record<WrapWay, string> = {
   blanket: 'Wrap the blanket round front and back, lap it once, and whip the end pieces in.',
@@ -68,4 +76,27 @@ export function operationsFor(cover: Cover, kept: 'wash' | 'restitch' | null, co
   const core0 = coreOperations(core);
   // The cloth is cut first, then what it goes round; the cover is sewn while the glue sets.
   return [...making.filter(({ phase }) => phase === 'cut'), ...core0, ...making.filter(({ phase }) => phase !== 'cut')];
+}
+
+interface Bench {
+  readonly source: Cushion;
+  readonly job: Pick<Job, 'units' | 'cloth'>;
+  readonly shop: Shop;
+  readonly seams: Cover['seams'];
+  readonly pieces: readonly Piece[];
+  readonly assume: Constants;
+}
+
+/** The steps in their order, as the machine, the cloth, and pieces that are kept as they were cut ask for them. */
+export function workOrder(steps: readonly Operation[], { source, job, shop, seams, pieces, assume }: Bench): Ordered {
+  const { operations, problems } = ordered(forMachine(steps, source.machine ?? shop.document.machine ?? 'walking-foot', seams, assume));
+  const cloth = shop.cloth(clothUse('main', job, source).material ?? '');
+  const sewn = {
+    name: cloth?.name ?? 'the cloth',
+    thicknessMm: cloth?.thicknessMm ?? USUAL_CLOTH_MM,
+    leather: cloth?.hideMm !== undefined,
+    outdoors: source.seat?.place === 'outdoor',
+  };
+  const set = withSewing(operations, sewingWords(sewn, assume, job.units, shop.document.step));
+  return { operations: withKept(set, pieces, source.bench?.kept ?? {}, job.units, shop.document.step), problems };
 }

@@ -164,6 +164,8 @@ export const ASSUMPTIONS = {
   edgeStripOverMm: length(25, 1, 'a strip round a board’s edge is cut longer by this', 'bench practice'),
   bolsterEndMm: length(50, 2, 'sewn shut at each end of a bolster’s zip', 'bench practice'),
   knifeSeamMm: length(13, 1 / 2, 'seam allowance of a knife edge, inside the insert’s own size', 'bench practice'),
+  joinStitchMm: plain(4, 'mm', 'stitch of a seam that joins', 'bench practice'),
+  topStitchMm: plain(6, 'mm', 'stitch of a row on top', 'bench practice'),
   ridgeMm: plain(5, 'mm', 'a ridge is top-stitched this far from its seam', 'bench practice'),
   ringStopMm: length(125, 5, 'a ring of welt is sewn to this far from where it was started, and then closed', 'room to work at the machine'),
   ringOverMm: length(25, 1, 'the end of a ring of welt is cut over its beginning by this', 'bench practice'),

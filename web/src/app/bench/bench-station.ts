@@ -1,6 +1,7 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
-import type { Operation } from '@yardland/core';
+import type { Machine, Operation } from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import { Choice } from '../shared/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import type { Scene } from '../shared/table/scene';
@@ -14,7 +15,7 @@ import { stepScene } from './step-scene';
 /** The work order: what is done on which of the batch, the step in hand drawn, the time it takes, and what was wrong and is cut anew. */
 @Component({
   selector: 'yl-bench-station',
-  imports: [BatchChips, Button, Words, Tool, Table, Icon],
+  imports: [Choice, BatchChips, Button, Words, Tool, Table, Icon],
   templateUrl: './bench-station.html',
   providers: [BenchWork],
   hostDirectives: [StationFrame],
@@ -72,6 +73,19 @@ export class BenchStation {
       const [list, step] = [host.querySelector<HTMLElement>('.work-order'), host.querySelector<HTMLElement>('.step.here')];
       if (list && step) list.scrollTop += step.getBoundingClientRect().top - list.getBoundingClientRect().top - list.clientHeight / 3;
     });
+  }
+
+  protected readonly machines = [
+    { value: 'usual', name: 'the shop’s usual machine' },
+    { value: 'walking-foot', name: 'a walking foot' },
+    { value: 'home', name: 'a home machine' },
+  ] as const;
+  protected readonly usualMachine = computed(() =>
+    (this.store.shop()?.document.machine ?? 'walking-foot') === 'home' ? 'the shop’s: a home machine' : 'the shop’s: a walking foot',
+  );
+
+  protected setMachine(machine: 'usual' | Machine): void {
+    this.store.editCushion('Sewn on', ({ machine: _before, ...cushion }) => (machine === 'usual' ? cushion : { ...cushion, machine }));
   }
 
   protected isDone(step: Operation): boolean {

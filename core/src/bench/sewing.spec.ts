@@ -1,0 +1,30 @@
+import { plan } from '../job/plan';
+import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
+import { needleFor } from './sewing';
+
+describe('how a cover is sewn', () => {
+  const cautions = (over: Parameters<typeof sampleCushion>[0], cloth: object): string[] =>
+    plan(sampleJob([sampleCushion(over)], { cloth: { widthMm: 1400, ...cloth } }), demoShop()).cushions[0]?.operations.flatMap(({ phase, cautions: said }) =>
+      phase === 'sew' ? said : [],
+    ) ?? [];
+
+  it('takes the needle by the cloth’s thickness, and leather its own point', () => {
+    const cloth = { name: '', leather: false, outdoors: false };
+    expect([0.4, 0.5, 0.7, 1.2, 1.4, 2].map((thicknessMm) => needleFor({ ...cloth, thicknessMm }).size)).toEqual([80, 80, 90, 100, 110, 120]);
+    expect(needleFor({ ...cloth, thicknessMm: 1.2, leather: true }).point).toBe('leather');
+  });
+
+  it('is said once, on the first step at the machine, with the cloth by name, and thread for the sun out of doors', () => {
+    const [said, ...more] = cautions({}, { material: 'moss-velvet' }).filter((words) => words.startsWith('Needle '));
+    expect(more).toEqual([]);
+    expect(said).toBe('Needle 110, round point; polyester thread; stitch 4 mm, top stitch 6 mm. Sew a scrap of Moss velvet first.');
+    const outside = cautions({ seat: { place: 'outdoor' } }, { material: 'rain-canvas' }).find((words) => words.startsWith('Needle '));
+    expect(outside).toContain('Needle 90');
+    expect(outside).toContain('stands the sun');
+  });
+
+  it('is on the cushion’s own machine where it has one', () => {
+    const pinned = (over: Parameters<typeof sampleCushion>[0]): boolean => cautions(over, {}).some((words) => words.includes('go round twice'));
+    expect([pinned({}), pinned({ machine: 'home' })]).toEqual([false, true]);
+  });
+});

@@ -1,0 +1,45 @@
+import type { Operation } from '../piece/operation';
+import type { Constants } from '../shop/assumptions';
+import { formatLengthUnit } from '../units/format';
+import type { Pair, UnitSystem } from '../units/length';
+
+/** What decides how a cover is sewn. */
+export interface SewnCloth {
+  readonly name: string;
+  readonly thicknessMm: number;
+  readonly leather: boolean;
+  readonly outdoors: boolean;
+}
+
+/**
+ * Needle sizes, hundredths of a millimetre across the blade, each up to so thick a cloth (mm): bench practice. A seam goes through two to four layers and the welt,
+ * so it is the cloth's own thickness that is looked at and the size allows for the layers.
+ */
+const NEEDLES = [
+  { upToMm: 0.5, size: 80 },
+  { upToMm: 0.8, size: 90 },
+  { upToMm: 1.2, size: 100 },
+  { upToMm: 1.6, size: 110 },
+  { upToMm: Infinity, size: 120 },
+] as const;
+
+/** The needle for a cloth: its size, and its point. */
+export function needleFor({ thicknessMm, leather }: SewnCloth): { readonly size: number; readonly point: 'round' | 'leather' } {
+  const found = NEEDLES.find(({ upToMm }) => thicknessMm <= upToMm + 1e-9);
+  return { size: found?.size ?? 120, point: leather ? 'leather' : 'round' };
+}
+
+/** What to set the machine to, for the first step that sews: needle, stitch lengths, thread, and that it is tried first. */
+export function sewingWords(cloth: SewnCloth, assume: Constants, units: UnitSystem, step: Pair): string {
+  const { size, point } = needleFor(cloth);
+  const length = (mm: number): string => formatLengthUnit(mm, units, step);
+  const thread = cloth.outdoors ? 'polyester thread that stands the sun' : 'polyester thread';
+  const leather = cloth.leather ? ' Every hole stays: no pins, no second try.' : '';
+  return `Needle ${size}, ${point} point; ${thread}; stitch ${length(assume('joinStitchMm'))}, top stitch ${length(assume('topStitchMm'))}. Sew a scrap of ${cloth.name} first.${leather}`;
+}
+
+/** The work order with what to set the machine to, on the first step that sews on it. */
+export function withSewing(operations: readonly Operation[], words: string): Operation[] {
+  const first = operations.findIndex(({ phase, needs, seams }) => phase === 'sew' && needs === 'machine' && seams.length > 0);
+  return operations.map((operation, i) => (i === first ? { ...operation, cautions: [...operation.cautions, words] } : operation));
+}
