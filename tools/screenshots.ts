@@ -65,7 +65,7 @@ const PICTURES: readonly Picture[] = [
       const dialog = page.getByRole('dialog');
       await dialog.getByRole('status').first().waitFor();
       // On from the cutting to a seam: so many steps, and no more.
-      for (let i = 0; i < 6; i++) await page.keyboard.press('ArrowRight');
+      for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowRight');
       await dialog.locator('svg').last().waitFor();
     },
   },

@@ -19,6 +19,9 @@ export interface CutOtherwiseData {
   template: `
     <div ylDialog="wide">
       <h2 id="cut-otherwise-title">Cut before the size changed</h2>
+      @if (rows().length > 1) {
+        <p ylWords>Pieces that were cut together fit each other: keep all of them, or none.</p>
+      }
       @for (one of rows(); track one.piece) {
         <section class="grid gap-2" [attr.aria-label]="one.label">
           <h3 class="text-lead">{{ one.label }}: cut {{ one.then }}, planned now {{ one.now }}</h3>
