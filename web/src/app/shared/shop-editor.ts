@@ -1,8 +1,11 @@
 import { inject, Injectable } from '@angular/core';
-import type { ShopDocument } from '@yardland/core';
+import { readWith, sayLine, type ShopDocument, type UnitSystem } from '@yardland/core';
 import { Messages } from './messages';
 import { problemOf } from './problem';
 import { ShopService } from './shop.service';
+
+/** Steps in which rooms show and take lengths. */
+const STEP = { mm: 1, inch: 1 / 8 };
 
 /** What messages about the shop's document are about. */
 const ABOUT = 'the shop';
@@ -25,6 +28,15 @@ export class ShopEditor {
         if (problem.code === 'stale-revision') this.#shops.renew().subscribe();
       },
     });
+  }
+
+  /** A thing of the shop as its schema has it; null where that does not allow it, which is said at once. */
+  taken<T>(schema: Parameters<typeof readWith<T>>[0], value: unknown, units: UnitSystem): T | null {
+    const read = readWith(schema, value);
+    if (read.ok) return read.value;
+    const [first] = read.problems;
+    this.refuse(first ? sayLine(first, { units, step: STEP }) : 'This cannot be.');
+    return null;
   }
 
   /** A change that the shop's document does not allow: nothing is sent. */

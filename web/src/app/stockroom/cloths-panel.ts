@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Icon } from '../shared/icon';
-import { clothSchema, formatLength, formatLengthUnit, formatNumber, readWith, sayLine, type Cloth, type ClothPattern } from '@yardland/core';
+import { clothSchema, formatLength, formatLengthUnit, formatNumber, type Cloth, type ClothPattern } from '@yardland/core';
 import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
@@ -196,12 +196,7 @@ export class ClothsPanel {
 
   /** Takes a changed cloth over, or says at once what is wrong with it. */
   protected set(change: Partial<Cloth>): void {
-    const read = readWith(clothSchema, { ...this.cloth(), ...change });
-    if (read.ok) {
-      this.#edit.change((shop) => ({ ...shop, cloths: shop.cloths.map((one) => (one.id === read.value.id ? read.value : one)) }));
-      return;
-    }
-    const [first] = read.problems;
-    this.#edit.refuse(first ? sayLine(first, { units: this.units(), step: STEP }) : 'This cannot be.');
+    const next = this.#edit.taken(clothSchema, { ...this.cloth(), ...change }, this.units());
+    if (next) this.#edit.change((shop) => ({ ...shop, cloths: shop.cloths.map((one) => (one.id === next.id ? next : one)) }));
   }
 }

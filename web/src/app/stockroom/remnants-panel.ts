@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { bounds, flatten, formatLength, formatLengthUnit, readWith, remnantSchema, say, sayLine, type Remnant } from '@yardland/core';
+import { bounds, flatten, formatLength, formatLengthUnit, remnantSchema, say, type Remnant } from '@yardland/core';
 import { Choice } from '../shared/choice';
 import { Icon } from '../shared/icon';
 import { newId } from '../shared/new-id';
@@ -215,13 +215,8 @@ export class RemnantsPanel {
     remnant: Remnant,
     change: Partial<Record<'cloth' | 'note', string>> & Partial<Pick<Remnant, 'lengthMm' | 'widthMm' | 'outline' | MarkKind>>,
   ): void {
-    const read = readWith(remnantSchema, { ...remnant, ...change });
-    if (read.ok) {
-      this.#edit.change((shop) => ({ ...shop, remnants: shop.remnants.map((one) => (one.id === read.value.id ? read.value : one)) }));
-      return;
-    }
-    const [first] = read.problems;
-    this.#edit.refuse(first ? sayLine(first, { units: this.units(), step: STEP }) : 'This cannot be.');
+    const next = this.#edit.taken(remnantSchema, { ...remnant, ...change }, this.units());
+    if (next) this.#edit.change((shop) => ({ ...shop, remnants: shop.remnants.map((one) => (one.id === next.id ? next : one)) }));
   }
 
   /** The outline of a file, laid with its box's corner at 0. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Icon } from '../shared/icon';
-import { readWith, salvagedZipSchema, sayLine, type SalvagedZip } from '@yardland/core';
+import { salvagedZipSchema, type SalvagedZip } from '@yardland/core';
 import { Choice } from '../shared/choice';
 import { newId } from '../shared/new-id';
 import { QuantityField } from '../shared/quantity-field';
@@ -97,13 +97,8 @@ export class ZipsPanel {
 
   /** Takes a changed zip over, or says at once what is wrong with it. */
   protected set(zip: SalvagedZip, change: Partial<SalvagedZip>): void {
-    const read = readWith(salvagedZipSchema, { ...zip, ...change });
-    if (read.ok) {
-      this.#edit.change((shop) => ({ ...shop, zips: shop.zips.map((one) => (one.id === read.value.id ? read.value : one)) }));
-      return;
-    }
-    const [first] = read.problems;
-    this.#edit.refuse(first ? sayLine(first, { units: this.units(), step: STEP }) : 'This cannot be.');
+    const next = this.#edit.taken(salvagedZipSchema, { ...zip, ...change }, this.units());
+    if (next) this.#edit.change((shop) => ({ ...shop, zips: shop.zips.map((one) => (one.id === next.id ? next : one)) }));
   }
 
   protected remove({ id }: SalvagedZip): void {
