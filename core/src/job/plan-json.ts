@@ -137,7 +137,15 @@ export function planJson(plan: Plan) {
     name: plan.job.name,
     units: plan.job.units,
     cushions: plan.cushions.map((one, index) => cushionJson(one, index, inWords)),
-    lays: plan.lays.map((lay) => ({ key: lay.key, subject: lay.subject, material: lay.request.material, gapMm: lay.request.gapMm, answer: lay.answer })),
+    lays: plan.lays.map((lay) => ({
+      key: lay.key,
+      subject: lay.subject,
+      ...(lay.remnant === null ? {} : { remnant: lay.remnant }),
+      ...(lay.recutOf === null ? {} : { recutOf: lay.recutOf }),
+      material: lay.request.material,
+      gapMm: lay.request.gapMm,
+      answer: lay.answer,
+    })),
     buy: plan.buy.map((line) => ({
       ware: line.ware,
       name: line.name,
