@@ -26,12 +26,12 @@ function merged(base: Bench, mine: Bench, theirs: Bench, quantity: number): Benc
   for (const [id, now] of Object.entries(mine.minutes ?? {})) minutes[id] = (theirs.minutes?.[id] ?? 0) + now - (base.minutes?.[id] ?? 0);
   const known = (base.recuts ?? []).map((one) => JSON.stringify(one));
   const recuts = [...(theirs.recuts ?? []), ...(mine.recuts ?? []).filter((one) => !known.includes(JSON.stringify(one)))];
-  const kept = { ...theirs.kept };
+  const decided = new Map(Object.entries(theirs.kept ?? {}));
   for (const id of new Set([...Object.keys(base.kept ?? {}), ...Object.keys(mine.kept ?? {})])) {
     if (same(base.kept?.[id], mine.kept?.[id])) continue;
     const now = mine.kept?.[id];
-    if (now) kept[id] = now;
-    else delete kept[id];
+    if (now) decided.set(id, now);
+    else decided.delete(id);
   }
   const clock = same(base.clock, mine.clock) ? theirs.clock : mine.clock;
   return {
@@ -39,7 +39,7 @@ function merged(base: Bench, mine: Bench, theirs: Bench, quantity: number): Benc
     ...(Object.keys(minutes).length ? { minutes } : {}),
     ...(clock ? { clock } : {}),
     ...(recuts.length ? { recuts } : {}),
-    ...(Object.keys(kept).length ? { kept } : {}),
+    ...(decided.size ? { kept: Object.fromEntries(decided) } : {}),
   };
 }
 

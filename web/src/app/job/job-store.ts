@@ -24,7 +24,7 @@ import { ShopService } from '../shared/shop.service';
 import { History } from './history';
 import { PendingShelf, type Kept, type Pending } from './pending-shelf';
 
-import type { Answered, SaveQueue, SaveState } from './save-queue';
+import { stillToSend, type Answered, type SaveQueue, type SaveState } from './save-queue';
 import { SaveQueues } from './save-queues';
 
 interface Head {
@@ -160,10 +160,12 @@ export class JobStore {
   #newQueue(stored: StoredJob, pending: Pending | null): SaveQueue {
     const { id, revision } = stored;
     const mine = pending?.changes.at(-1)?.job;
-    const mayGoOn = pending !== null && pending.revision === revision;
+    const left = pending && stillToSend(pending, stored);
+    const mayGoOn = left !== null;
+    if (left?.length === 0) this.#shelf.keep(id, null);
     if (mine) this.#job.set(mine);
-    const queue = this.#queues.begin(id, revision, mayGoOn ? pending.changes : []);
-    this.#blindSteps = mayGoOn ? pending.changes.filter((change) => change.job === null).length : 0;
+    const queue = this.#queues.begin(id, revision, left ?? []);
+    this.#blindSteps = (left ?? []).filter((change) => change.job === null).length;
     if (mine && !mayGoOn) {
       // What that window had from the server is not known, so its ticks cannot be told from the other's.
       this.#base = null;

@@ -29,6 +29,17 @@ const MOST_WAIT_MS = 30_000;
 const NO_STEP: ReadonlySet<string> = new Set(['nothing-to-undo', 'nothing-to-redo']);
 
 /**
+ * What of a shelf is still to be sent to a job as the server has it now: all of it, or all but the first change, where that was taken and its answer was lost with the page that
+ * waited for it. Null where somebody else was at the job meanwhile.
+ */
+export function stillToSend({ revision, changes }: Pending, stored: StoredJob): readonly Change[] | null {
+  if (stored.revision === revision) return changes;
+  const [first, ...rest] = changes;
+  const taken = stored.revision === revision + 1 && first?.kind === 'edit' && first.job !== null && differences(stored.job, first.job).length === 0;
+  return taken ? rest : null;
+}
+
+/**
  * Sends changes, undos and redos to the server one after the other, each naming the revision that the one before made. What has not been answered is kept
  * through `port.keep`, so that it goes out in order when the server is back, after a reload too. A stale write stops the queue in `conflict`.
  */

@@ -3,6 +3,7 @@ import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { catchError, EMPTY, exhaustMap, filter, from, fromEvent, map, merge, mergeMap, startWith, switchMap, timer, type Observable } from 'rxjs';
 import { JobsApi } from '../jobs/jobs-api';
 import { PendingShelf } from './pending-shelf';
+import { stillToSend } from './save-queue';
 import { SaveQueues } from './save-queues';
 
 /** Shelves are looked through so often while something waits, ms. */
@@ -49,8 +50,10 @@ export class WaitingEdits {
       switchMap((pending) => (pending ? this.#api.read(id).pipe(map((stored) => ({ pending, stored }))) : EMPTY)),
       map(({ pending, stored }) => {
         // Opened meanwhile: its page sends them.
-        if (this.#queues.has(id) || stored.revision !== pending.revision) return;
-        const queue = this.#queues.begin(id, stored.revision, pending.changes);
+        const left = this.#queues.has(id) ? null : stillToSend(pending, stored);
+        if (left?.length === 0) this.#shelf.keep(id, null);
+        if (!left?.length) return;
+        const queue = this.#queues.begin(id, stored.revision, left);
         queue.answered$.subscribe(() => {
           if (queue.waiting === 0) this.#queues.leave(id);
         });
