@@ -3,7 +3,7 @@ import { JOB_FORMAT, type Job, type StoredJob } from '@yardland/core';
 import { defer, firstValueFrom, of, throwError } from 'rxjs';
 import { PendingShelf, type Kept } from './pending-shelf';
 import type { Change, Pending } from './pending-shelf';
-import { SaveQueue } from './save-queue';
+import { SaveQueue, stillToSend } from './save-queue';
 
 const job = (name: string): Job => ({
   format: JOB_FORMAT,
@@ -214,5 +214,18 @@ describe('the shelf of pending changes', () => {
     set.and.throwError(new DOMException('full', 'QuotaExceededError'));
     expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('nothing');
     expect(localStorage.length).toBe(0);
+  });
+});
+
+describe('what of a shelf is still to be sent', () => {
+  const pending: Pending = { revision: 4, changes: [change('first'), change('second')] };
+  it('is all of it, all but a change that was taken and whose answer was lost, or a question to a person', () => {
+    expect(stillToSend(pending, stored(4, 'before'))).toEqual(pending.changes);
+    expect(stillToSend(pending, stored(5, 'first'))).toEqual([change('second')]);
+    expect(stillToSend({ revision: 4, changes: [change('first')] }, stored(5, 'first'))).toEqual([]);
+    expect(stillToSend(pending, stored(5, 'somebody else’s'))).toBeNull();
+    expect(stillToSend(pending, stored(6, 'first'))).toBeNull();
+    // What a step back led to is known to the server alone.
+    expect(stillToSend({ revision: 4, changes: [{ kind: 'undo', label: '', job: null }] }, stored(5, 'first'))).toBeNull();
   });
 });
