@@ -18,6 +18,7 @@ function materialWords({ inWords, plan }: Writer, { subject, recutOf, remnant }:
 
 /** One item of a lay with how often it is cut, how large, and for what. */
 interface Row {
+  readonly item: string;
   readonly count: number;
   readonly words: string;
   readonly size: string;
@@ -43,6 +44,7 @@ function rowsOf({ inWords, plan }: Writer, { request, answer, remnant }: Planned
     if (found && cushion) {
       const trimmed = found.trimMm > 0 ? `, cut ${length(found.width.value + found.trimMm)} long` : '';
       return {
+        item: id,
         count,
         words: `${cushion.source.name}: ${found.label}${trimmed}`,
         size: `${length(found.width.value)} × ${length(found.height.value)}`,
@@ -53,6 +55,7 @@ function rowsOf({ inWords, plan }: Writer, { request, answer, remnant }: Planned
     // A block of bias strips: as large as the cloth it takes.
     const box = bounds(request.items.find((item) => item.id === id)?.polygon ?? []);
     return {
+      item: id,
       count,
       words: 'bias strips for the welt, as one block',
       size: `${length(box.maxY - box.minY)} × ${length(box.maxX - box.minX)}`,
@@ -69,11 +72,9 @@ function layRows(writer: Writer, lay: PlannedLay): void {
   const bought = line?.amount ? amountWords(line.sold, line.amount.value, inWords.units) : '';
   const buy = line ? bought : lay.remnant === null ? 'off what is left' : 'kept in stock';
   writer.list(`${materialWords(writer, lay)} · ${buy}`, lay.answer ? MOST_HIGH + 32 : 18);
-  if (lay.answer) {
-    const items = [...new Set(cutOrder(lay.request, lay.answer).map(({ placement }) => placement.item))];
-    drawLay(writer, lay, lay.answer, new Map(items.map((item, i) => [item, i + 1])));
-  }
-  for (const { count, words, size, missing, number } of rowsOf(writer, lay)) {
+  const rows = rowsOf(writer, lay);
+  if (lay.answer) drawLay(writer, lay, lay.answer, new Map(rows.flatMap(({ item, number }) => (number === null ? [] : [[item, number] as const]))));
+  for (const { count, words, size, missing, number } of rows) {
     const label = missing ? `! finds no place: ${words}` : words;
     const lines = sheet.wrapped(label, width - 170, { size: 10 });
     writer.need(lines.length * 13 + 4);

@@ -3,7 +3,7 @@ import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import { formatLength, formatLengthUnit } from '../units/format';
 import type { Pair, UnitSystem } from '../units/length';
-import type { KeptAsCut } from './ticks';
+import { CHANGED_MM, type KeptAsCut } from './ticks';
 
 /** A seam narrower than this frays out or cannot be held at the needle, mm. */
 export const LEAST_SEAM_MM = 6;
@@ -30,7 +30,7 @@ export function adapting(piece: Piece, [width, height]: readonly [number, number
   const more = [width - piece.width.value, height - piece.height.value] as const;
   const trimMm = [Math.max(0, more[0]), Math.max(0, more[1])] as const;
   const missing = Math.max(0, -more[0], -more[1]);
-  if (missing <= 0.5) return { trimMm, seamMm: null };
+  if (missing <= CHANGED_MM) return { trimMm, seamMm: null };
   const seam = seamOf(piece);
   const seamMm = seam === null ? 0 : seam - missing / 2;
   return seamMm >= LEAST_SEAM_MM ? { trimMm, seamMm } : null;

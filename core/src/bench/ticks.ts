@@ -12,7 +12,7 @@ export interface Tick {
 }
 
 /** Sizes further apart than this are told of, mm: what a tape can tell. */
-const CHANGED_MM = 0.5;
+export const CHANGED_MM = 0.5;
 
 /** What a tick remembers of the pieces in hand. */
 export function sizesAt({ pieces }: Operation, all: readonly Piece[]): Record<string, [number, number]> {

@@ -1,6 +1,17 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { adapting, changedSince, FIT_WORDS, formatLength, formatLengthUnit, keptFit, shipped, type ChangedSince, type Operation } from '@yardland/core';
+import {
+  adapting,
+  CHANGED_MM,
+  changedSince,
+  FIT_WORDS,
+  formatLength,
+  formatLengthUnit,
+  keptFit,
+  shipped,
+  type ChangedSince,
+  type Operation,
+} from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import type { BenchWork } from './bench-work';
@@ -93,7 +104,7 @@ export class CutOtherwiseDialog {
   #adaptWords(way: ReturnType<typeof adapting>): string {
     if (way === null) return 'It is too small: its seam would be too narrow to hold.';
     const { units, step } = this.#data.store.inWords();
-    const [wide, high] = way.trimMm.map((mm) => (mm > 0.5 ? formatLengthUnit(mm, units, step) : ''));
+    const [wide, high] = way.trimMm.map((mm) => (mm > CHANGED_MM ? formatLengthUnit(mm, units, step) : ''));
     const off = [wide && `${wide} off its width`, high && `${high} off its height`].filter(Boolean).join(' and ');
     const seam = way.seamMm === null ? '' : `Sew it with a seam of ${formatLengthUnit(way.seamMm, units, step)}.`;
     return [off && `Trim ${off}.`, seam].filter(Boolean).join(' ');

@@ -7,7 +7,7 @@ const APART = 0.35;
 /** Points along the crowned top of the side. */
 const TOP_POINTS = 24;
 
-/** Where a dressed cushion is measured, each place with its letter: from above with its two diagonals, and from the front with its crown. */
+/** Where a dressed cushion is measured, each place with its letter: from above, along its middle lines, and from the front with its crown. */
 export function checkScene(one: CushionPlan): Scene {
   const target = promised(one);
   const shape = one.outlines?.sewn ?? one.outlines?.finished;

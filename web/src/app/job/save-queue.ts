@@ -28,6 +28,11 @@ const MOST_WAIT_MS = 30_000;
 /** Answers of the server to a step that is not there to be taken: nothing is lost by going on. */
 const NO_STEP: ReadonlySet<string> = new Set(['nothing-to-undo', 'nothing-to-redo']);
 
+/** A write was taken and its answer lost on the way: what the server has, one revision on from what was seen, is what was sent. */
+function wasTaken({ kind, job }: Change, seen: number, current: StoredJob): boolean {
+  return kind === 'edit' && job !== null && current.revision === seen + 1 && differences(current.job, job).length === 0;
+}
+
 /**
  * What of a shelf is still to be sent to a job as the server has it now: all of it, or all but the first change, where that was taken and its answer was lost with the page that
  * waited for it. Null where somebody else was at the job meanwhile.
@@ -35,8 +40,7 @@ const NO_STEP: ReadonlySet<string> = new Set(['nothing-to-undo', 'nothing-to-red
 export function stillToSend({ revision, changes }: Pending, stored: StoredJob): readonly Change[] | null {
   if (stored.revision === revision) return changes;
   const [first, ...rest] = changes;
-  const taken = stored.revision === revision + 1 && first?.kind === 'edit' && first.job !== null && differences(stored.job, first.job).length === 0;
-  return taken ? rest : null;
+  return first && wasTaken(first, revision, stored) ? rest : null;
 }
 
 /**
@@ -132,7 +136,7 @@ export class SaveQueue {
   #stop(change: Change, error: unknown, done: () => void): void {
     const problem = problemOf(error);
     if (problem.current && NO_STEP.has(problem.code)) this.#answered(change, problem.current);
-    else if (problem.current && this.#isOwn(change, problem.current)) this.#answered(change, problem.current);
+    else if (problem.current && wasTaken(change, this.#revision, problem.current)) this.#answered(change, problem.current);
     else if (problem.status === 409 && problem.current) {
       this.state$.next('conflict');
       this.conflict$.next(problem.current);
@@ -141,11 +145,6 @@ export class SaveQueue {
       this.refusal$.next(problem.message);
     }
     done();
-  }
-
-  /** The write was taken and its answer lost on the way: what the server has one revision on is what was sent. */
-  #isOwn({ kind, job }: Change, current: StoredJob): boolean {
-    return kind === 'edit' && job !== null && current.revision === this.#revision + 1 && differences(current.job, job).length === 0;
   }
 
   #keep(): void {
