@@ -1,4 +1,4 @@
-import { betterAnswer, checkLayFile, layFileAnswer, layFileRequest, layFileSchema, type LayAnswer, type LayFile } from '@yardland/core';
+import { bestAnswer, checkLayFile, layFileAnswer, layFileRequest, layFileSchema, type LayAnswer, type LayFile } from '@yardland/core';
 import { Worker } from 'node:worker_threads';
 import { layFor, type LayTask } from '../lay-worker';
 import { documentVerb } from './document-verb';
@@ -16,9 +16,7 @@ function inThread(task: LayTask): Promise<LayAnswer> {
 
 async function laid(file: LayFile): Promise<unknown> {
   const tasks = Array.from({ length: file.threads }, (_, i): LayTask => ({ request: layFileRequest(file, (file.seed + i) >>> 0), seconds: file.seconds }));
-  const [first, ...more] = tasks.length === 1 ? tasks.map(layFor) : await Promise.all(tasks.map(inThread));
-  if (!first) throw new Error('no thread');
-  return layFileAnswer(more.reduce((best, answer) => (betterAnswer(answer, best) ? answer : best), first));
+  return layFileAnswer(bestAnswer(tasks.length === 1 ? tasks.map(layFor) : await Promise.all(tasks.map(inThread))));
 }
 
 /** A lay of any pieces on a roll, sheets or a hide, as good as the time allows. */

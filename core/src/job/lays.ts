@@ -55,6 +55,8 @@ const MOVES_LEAST = 200;
 const MOVES_MOST = 6_000;
 /** So many times as many where the job asks for it: the last few parts in a hundred take their time. */
 const THOROUGH = 10;
+/** Searches of one lay that begin differently: which one comes out better is chance, and a machine has more than one core. */
+const SEEDS = 2;
 
 /** On foam and wadding every quarter turn is as good as another. */
 const ALL_TURNS: readonly number[] = [0, 90, 180, 270];
@@ -109,11 +111,12 @@ export function wanted(
     items,
     pins: pinsOn(job, key, items),
     seed: 1,
+    seeds: SEEDS,
     moves: movesFor(job, items),
   };
   const content = named.map(({ item, hash }) => [item.id, item.turns, hash, ...(item.motif ? [item.motif] : [])]);
   return {
-    hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.moves, request.pins, content])),
+    hash: hashText(JSON.stringify([request.format, material, gapMm, request.seed, request.seeds, request.moves, request.pins, content])),
     key,
     subject,
     request,

@@ -60,6 +60,8 @@ export interface LayRequest {
   /** Where a person has put pieces: they stay there, the rest is laid round them. One that is no longer legal, because it or the material has changed, does not count. */
   readonly pins: readonly Placement[];
   readonly seed: number;
+  /** Searches that begin differently, with seeds counted up from `seed`, each with all the moves; the best answer counts. One where it is left out. */
+  readonly seeds?: number;
   /** Places looked for at most. A count and not a time, so that the answer does not hang on the machine. */
   readonly moves: number;
 }

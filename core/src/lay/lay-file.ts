@@ -120,11 +120,3 @@ export function layFileAnswer({ placements, lengthMm, sheets, use, bound, patter
     unplaced,
   };
 }
-
-/** Which of two answers to one question is better: first by what has a place, then by sheets, then by length. */
-export function betterAnswer(a: LayAnswer, b: LayAnswer): boolean {
-  return (
-    a.unplaced.length < b.unplaced.length ||
-    (a.unplaced.length === b.unplaced.length && (a.sheets < b.sheets || (a.sheets === b.sheets && (a.use > b.use + 1e-12 || a.lengthMm < b.lengthMm - 1e-9))))
-  );
-}

@@ -105,6 +105,16 @@ describe('the lay', () => {
     expect(long.lengthMm).toBeLessThanOrEqual(short.lengthMm);
   });
 
+  it('of several seeds is the best of what each finds by itself', () => {
+    const items = perfectCut(9, 1350, 600, seededRandom(4)).map((polygon, i) => ({ id: `p${i}`, polygon, count: 1, turns: [0, 180] }));
+    const alone = [1, 2, 3].map((seed) => solveLay(request(items, { seed, gapMm: 0 })));
+    const together = solveLay(request(items, { seeds: 3, gapMm: 0 }));
+    expect(new Set(alone.map(({ lengthMm }) => lengthMm)).size).toBe(3);
+    expect(together.lengthMm).toBe(Math.min(...alone.map(({ lengthMm }) => lengthMm)));
+    expect(validateLay(request(items, { gapMm: 0 }), together)).toEqual([]);
+    expect(together.moves).toBe(alone.reduce((sum, { moves }) => sum + moves, 0));
+  });
+
   it('finds how pieces that were cut from a whole go together again', () => {
     // Eight crooked pieces cut from one rectangle: the optimum is known, and no lay can be shorter.
     const polygons = perfectCut(8, 1370, 526, seededRandom(3));

@@ -5,5 +5,6 @@ export * from './cut-order';
 export * from './engine/engine';
 export * from './lay-file';
 export * from './pins';
+export * from './seeds';
 export * from './validate';
 export * from './bands';

@@ -83,6 +83,9 @@ export interface Pull {
 /** Towards the squared end. */
 export const ALONG: Pull = { x: 1, y: 0 };
 
+/** The overlap of two pieces counts by this power of the product of their areas over the mean: a large piece finds a clear place less easily than a strip. */
+const SIZE_POWER = 0.25;
+
 /** Panels further on count as this much further along, so that earlier ones are filled first, mm. */
 const PANEL_REACH_MM = 1e6;
 
@@ -98,6 +101,7 @@ export class Arrangement {
   readonly #forbidden: (Forbidden | undefined)[][] = [];
   readonly #blocked: (Forbidden | undefined)[][] = [];
   readonly #firstTurn: readonly number[];
+  readonly #sizes: readonly number[];
   readonly #turnCount: number;
   // The neighbours of the piece that is being placed, and the stretches on one line: kept between calls so that no memory is asked for.
   readonly #near: Near[] = [];
@@ -124,6 +128,8 @@ export class Arrangement {
       return first;
     });
     this.#turnCount = next;
+    const meanMm2 = bodies.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) / bodies.length;
+    this.#sizes = bodies.map(({ areaMm2 }) => (areaMm2 / meanMm2) ** SIZE_POWER);
   }
 
   turned(piece: number, turn: number): Turned {
@@ -157,14 +163,21 @@ export class Arrangement {
     return (row[b] ??= forbiddenBy(blocked, this.turned(piece, turn).opposite));
   }
 
-  /** What the overlap of two placed pieces costs, unweighted; 0 when they are clear. */
+  #sizeOf(i: number, j: number): number {
+    return (this.#sizes[i] as number) * (this.#sizes[j] as number);
+  }
+
+  /** What the overlap of two placed pieces costs, by their sizes but unweighted; 0 when they are clear. */
   overlap(i: number, j: number): number {
-    const [a, b] = [this.places[i], this.places[j]];
+    const a = this.places[i];
+    const b = this.places[j];
     if (!a || !b || a.panel !== b.panel) return 0;
-    const [lying, box] = [this.turned(j, b.turn), this.turned(i, a.turn).againstBox];
-    const [dx, dy] = [a.x - b.x, a.y - b.y];
+    const lying = this.turned(j, b.turn);
+    const box = this.turned(i, a.turn).againstBox;
+    const dx = a.x - b.x;
+    const dy = a.y - b.y;
     if (dx <= lying.minX + box.minX || dx >= lying.maxX + box.maxX || dy <= lying.minY + box.minY || dy >= lying.maxY + box.maxY) return 0;
-    return this.#between(j, b.turn, i, a.turn).cost(a.x - b.x, a.y - b.y);
+    return this.#between(j, b.turn, i, a.turn).cost(dx, dy) * this.#sizeOf(i, j);
   }
 
   /** The same of a placed piece with what is blocked of its panel. */
@@ -281,7 +294,7 @@ export class Arrangement {
       near.other = j;
       near.x = other.x;
       near.y = other.y;
-      near.weight = this.weights.of(i, j);
+      near.weight = this.weights.of(i, j) * this.#sizeOf(i, j);
       near.minX = other.x + lying.minX + box.minX;
       near.maxX = other.x + lying.maxX + box.maxX;
       near.minY = other.y + lying.minY + box.minY;

@@ -5,6 +5,7 @@ import { lowerBound } from '../bound';
 import type { LayAnswer, LayProgress, LayRequest, Placement } from '../contract';
 import { fitsPattern, patternOf, phaseOf, turnedMotif } from '../pattern';
 import { pinsThatHold } from '../pins';
+import { bestAnswer, joinedProgress, searchesOf } from '../seeds';
 import { Arrangement, type Body, type Panel, type Place } from './arrangement';
 import { better, boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
 import { hidePanel } from './hide';
@@ -284,11 +285,8 @@ function* onHide(question: Question): Generator<Held, Held> {
   return best;
 }
 
-/**
- * Lays pieces close to the optimum. Yields the best so far after each round, so that a caller can show progress and stop;
- * stopping is taking the last yielded best as the answer.
- */
-export function* layEngine(request: LayRequest): Generator<LayProgress, LayAnswer> {
+/** One search, from the request's first seed. */
+function* search(request: LayRequest): Generator<LayProgress, LayAnswer> {
   const question = questionOf(request);
   const none: Held = { places: question.copies.map(() => null), sheets: question.copies.length ? 1 : 0, lengthMm: 0 };
   if (question.copies.length === 0) return answerOf(question, none);
@@ -298,6 +296,35 @@ export function* layEngine(request: LayRequest): Generator<LayProgress, LayAnswe
     if (step.done) return best;
     yield { done: Math.min(request.moves, best.moves), of: request.moves, best };
   }
+}
+
+/** Some searches in one thread, a round of each in turn. */
+function* inTurn(searches: readonly LayRequest[]): Generator<LayProgress, LayAnswer> {
+  const runs = searches.map(search);
+  const last: (LayProgress | null)[] = searches.map(() => null);
+  const answers: (LayAnswer | null)[] = searches.map(() => null);
+  while (answers.includes(null)) {
+    for (const [i, run] of runs.entries()) {
+      if (answers[i]) continue;
+      const step = run.next();
+      if (step.done) {
+        answers[i] = step.value;
+        const of = (searches[i] as LayRequest).moves;
+        last[i] = { done: of, of, best: step.value };
+      } else last[i] = step.value;
+    }
+    yield joinedProgress(last.filter((one) => one !== null));
+  }
+  return bestAnswer(answers.filter((one) => one !== null));
+}
+
+/**
+ * Lays pieces close to the optimum, with each of the request's seeds. Yields the best so far after each round, so that a caller can show progress and
+ * stop; stopping is taking the last yielded best as the answer. The searches may as well run apart (`searchesOf`, `bestAnswer`): the answer is the same.
+ */
+export function* layEngine(request: LayRequest): Generator<LayProgress, LayAnswer> {
+  const searches = searchesOf(request);
+  return yield* searches.length === 1 ? search(searches[0] as LayRequest) : inTurn(searches);
 }
 
 /** Runs the engine to its end: for the command line, the server and tests. */

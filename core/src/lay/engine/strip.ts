@@ -12,6 +12,8 @@ const FIRST_STEP = 0.04;
 const LAST_STEP = 0.0004;
 /** Pieces find places without overlap quickly as long as they use no more of the material than this. */
 const EASILY_USED = 0.71;
+/** How often a try that failed goes on from where it ended, and not from the best. */
+const GO_ON = 0.5;
 /** Rounds of pushing pieces together at most. */
 const COMPACT_ROUNDS = 8;
 
@@ -126,7 +128,7 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
       yield best;
       continue;
     }
-    put(all, best.places);
+    if (random() >= GO_ON) put(all, best.places);
     failed++;
     heat = heat === HOT ? COOL : HOT;
     if (failed % 2 === 0 || step > 0.01) step = Math.max(LAST_STEP, step / 2);

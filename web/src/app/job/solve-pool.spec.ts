@@ -84,6 +84,25 @@ describe('the solve pool', () => {
     expect(again.kind === 'done' && again.answer.format === 'yardland/checked-lay@2' && again.answer.answer.stopped).toBeFalse();
   });
 
+  it('runs the searches of a lay apart, with the answer that one thread gives, and stops and leaves all of them', async () => {
+    const request = { ...lay(60), seeds: 3 };
+    const says = await lastValueFrom(pool.solve('h', request));
+    expect(says.kind === 'done' && says.answer).toEqual(checkedLay(request, solveLay(request)));
+    const heard = (): string[] => workers.flatMap((worker) => worker.heard.map(({ kind }) => kind));
+    expect(heard()).toEqual(['solve', 'solve', 'solve']);
+
+    const stopped = lastValueFrom(pool.solve('h', { ...lay(1_000_000), seeds: 3 }));
+    await firstValueFrom(pool.solve('other', lay(4)));
+    pool.stop('h');
+    const best = await stopped;
+    expect(best.kind === 'done' && best.answer.format === 'yardland/checked-lay@2' && best.answer.answer.stopped).toBeTrue();
+    pool
+      .solve('h', { ...lay(1_000_000), seeds: 3 })
+      .subscribe()
+      .unsubscribe();
+    expect(heard().filter((kind) => kind === 'cancel')).toHaveSize(3);
+  });
+
   it('fails those who wait when a worker dies, and makes a new one for the next', async () => {
     const waiting = lastValueFrom(pool.solve('h', lay(1_000_000)).pipe(toArray()));
     workers[0]?.dispatchEvent(new ErrorEvent('error', { message: 'out of memory', cancelable: true }));

@@ -1,6 +1,6 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
-import type { HeavyRequest, TrialAsk } from '@yardland/core';
-import { Observable, type Subscriber } from 'rxjs';
+import { bestAnswer, joinedProgress, searchesOf, type CheckedLay, type HeavyRequest, type LayProgress, type LayRequest, type TrialAsk } from '@yardland/core';
+import { Observable, Subscription, type Subscriber } from 'rxjs';
 import type { FromSolveWorker, Solving, ToSolveWorker, Trying } from './solve-messages';
 
 /** How a worker is made; another one in tests. */
@@ -17,6 +17,11 @@ class Bench {
   readonly #waiting = new Map<string, Subscriber<Said>>();
 
   constructor(private readonly make: () => Worker) {}
+
+  /** How many wait for it. */
+  get load(): number {
+    return this.#waiting.size;
+  }
 
   ask(id: string, message: ToSolveWorker, subscriber: Subscriber<Said>): void {
     this.#waiting.set(id, subscriber);
@@ -65,28 +70,74 @@ class Bench {
   }
 }
 
-/** Workers for what takes long: one for crowns, lays and long cores, one for trying changes out, so that neither waits for the other. */
+/** More workers than this for solving would only take memory. */
+const MOST_SOLVING = 4;
+
+/** Workers for what takes long: one a core for crowns, lays and long cores, one for trying changes out, so that neither waits for the other. */
 @Injectable({ providedIn: 'root' })
 export class SolvePool {
   readonly #make = inject(MAKE_SOLVE_WORKER);
-  readonly #solving = new Bench(this.#make);
+  readonly #solving = Array.from({ length: Math.min(MOST_SOLVING, Math.max(1, navigator.hardwareConcurrency)) }, () => new Bench(this.#make));
   readonly #trying = new Bench(this.#make);
   #asked = 0;
-  /** The asking that is under way of a request, by the request's hash. */
-  readonly #ids = new Map<string, string>();
+  /** The askings that are under way of a request, by the request's hash: one for each search of a lay. */
+  readonly #underWay = new Map<string, { readonly bench: Bench; readonly id: string }[]>();
 
-  /** Solves a request; emits progress and at last the answer. Leaving before that stops the work. */
+  /** Solves a request; emits progress and at last the answer. Leaving before that stops the work. The searches of a lay run at once, as far as there are cores. */
   solve(hash: string, request: HeavyRequest): Observable<Solving> {
+    if (request.format !== 'yardland/lay-request@2') return this.#ask(hash, request);
+    const searches = searchesOf(request);
+    return searches.length === 1 ? this.#ask(hash, request) : this.#together(hash, request, searches);
+  }
+
+  #ask(hash: string, request: HeavyRequest): Observable<Solving> {
     return new Observable<Said>((subscriber) => {
       // A name of its own for each asking: the same question may be asked again while its last asking is being put away.
       const id = `${hash} ${++this.#asked}`;
-      this.#ids.set(hash, id);
-      this.#solving.ask(id, { kind: 'solve', id, request }, subscriber);
+      const bench = this.#solving.reduce((least, one) => (one.load < least.load ? one : least));
+      const asking = { bench, id };
+      this.#underWay.set(hash, [...(this.#underWay.get(hash) ?? []), asking]);
+      bench.ask(id, { kind: 'solve', id, request }, subscriber);
       return () => {
-        if (this.#ids.get(hash) === id) this.#ids.delete(hash);
-        this.#solving.leave(id);
+        const left = (this.#underWay.get(hash) ?? []).filter((one) => one !== asking);
+        if (left.length) this.#underWay.set(hash, left);
+        else this.#underWay.delete(hash);
+        bench.leave(id);
       };
     }) as Observable<Solving>;
+  }
+
+  /** The searches of one lay: the best of those that have begun as progress, the best of all at last. One that fails fails the lay. */
+  #together(hash: string, request: LayRequest, searches: readonly LayRequest[]): Observable<Solving> {
+    return new Observable<Solving>((subscriber) => {
+      const progress: (LayProgress | null)[] = searches.map(() => null);
+      const answers: (CheckedLay | null)[] = searches.map(() => null);
+      const hear = (i: number, says: Solving): void => {
+        if (says.kind === 'failed') {
+          subscriber.next(says);
+          subscriber.complete();
+          return;
+        }
+        if (says.kind === 'progress') progress[i] = says.progress;
+        else if (says.answer.format === 'yardland/checked-lay@2') {
+          answers[i] = says.answer;
+          progress[i] = { done: request.moves, of: request.moves, best: says.answer.answer };
+        }
+        const all = answers.filter((one) => one !== null);
+        if (all.length < searches.length) {
+          const joined = joinedProgress(progress.filter((one) => one !== null));
+          subscriber.next({ kind: 'progress', progress: { ...joined, of: request.moves * searches.length } });
+          return;
+        }
+        const answer = bestAnswer(all.map((one) => one.answer));
+        const problems = all.find((one) => one.answer.placements === answer.placements)?.problems ?? [];
+        subscriber.next({ kind: 'done', answer: { format: 'yardland/checked-lay@2', answer, problems } });
+        subscriber.complete();
+      };
+      const asked = new Subscription();
+      searches.forEach((one, i) => asked.add(this.#ask(hash, one).subscribe((says) => hear(i, says))));
+      return asked;
+    });
   }
 
   /** Tries changes of a cushion out; emits how far it is and at last the answer. Leaving before that stops the work. */
@@ -100,7 +151,6 @@ export class SolvePool {
 
   /** Asks for the best so far as the answer. */
   stop(hash: string): void {
-    const id = this.#ids.get(hash);
-    if (id !== undefined) this.#solving.stop(id);
+    for (const { bench, id } of this.#underWay.get(hash) ?? []) bench.stop(id);
   }
 }
