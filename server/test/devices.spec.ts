@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Reading } from '@yardland/core';
 import { running, type Running } from './support';
 
@@ -50,13 +51,21 @@ describe('samples', () => {
     const before = (await app.get('/api/samples')).body.samples.length;
     expect(before).toBe(5);
     const sample = { format: 'yardland/sample@1', name: 'Offcut', date: '2026-11-20', thicknessMm: 100 };
-    const made = await app.send('POST', '/api/samples', { sample });
-    expect(made.status).toBe(201);
-    expect((await app.send('PUT', `/api/samples/${made.body.id}`, { sample: { ...sample, lot: 'A1' } })).body.sample.lot).toBe('A1');
+    const place = `/api/samples/${randomUUID()}`;
+    const made = await app.send('PUT', place, { revision: 0, sample });
+    expect([made.status, made.body.revision]).toEqual([201, 1]);
+    expect((await app.send('PUT', place, { revision: 1, sample: { ...sample, lot: 'A1' } })).body.sample.lot).toBe('A1');
     expect((await app.get('/api/samples')).body.samples[0].sample.lot).toBe('A1');
-    expect((await app.send('POST', '/api/samples', { sample: { ...sample, massKg: -1 } })).body.path).toBe('sample.massKg');
-    expect((await app.send('DELETE', `/api/samples/${made.body.id}`)).status).toBe(204);
-    expect((await app.send('DELETE', `/api/samples/${made.body.id}`)).status).toBe(404);
+    expect((await app.send('PUT', place, { revision: 2, sample: { ...sample, massKg: -1 } })).body.path).toBe('sample.massKg');
+    // Another window has not seen that: it is told what stands now, and nothing is written over.
+    for (const revision of [0, 1]) {
+      const stale = await app.send('PUT', place, { revision, sample: { ...sample, note: 'from elsewhere' } });
+      expect([stale.status, stale.body.code, stale.body.currentSample.revision, stale.body.currentSample.sample.lot]).toEqual([409, 'stale-revision', 2, 'A1']);
+    }
+    expect((await app.send('DELETE', place)).status).toBe(204);
+    expect((await app.send('DELETE', place)).status).toBe(404);
+    expect((await app.send('PUT', place, { revision: 2, sample })).status).toBe(404);
+    expect((await app.send('PUT', '/api/samples/one', { revision: 0, sample })).body.path).toBe('id');
   });
 });
 

@@ -1,4 +1,4 @@
-import { SHIPPED_SCHOOLS } from '@yardland/core';
+import { SHIPPED_SCHOOLS, shopSchema } from '@yardland/core';
 import fc from 'fast-check';
 import type { Job, JobSummary } from '@yardland/core';
 import { demoJob, running, type Running } from './support';
@@ -147,10 +147,15 @@ describe('the shop', () => {
     const ours = { ...SHIPPED_SCHOOLS[0]!, id: 'ours', name: 'Ours' };
     const changed = {
       ...body.shop,
+      machine: 'home',
+      people: ['Alma', 'Bo'],
       calibration: { trimOffMm: 40 },
       schools: [ours],
+      zips: [{ id: 'zip', lengthMm: 640, colour: 'black', kind: 'continuous', from: 'an old cover' }],
       remnants: [{ id: 'wren-28-75', grade: 'wren-28', thicknessMm: 75, widthMm: 600, lengthMm: 1190 }],
     };
+    // Nothing of the document may be left out on the way to the disk: it has every field there is.
+    expect(Object.keys(changed).sort()).toEqual(Object.keys(shopSchema.shape).sort());
     const written = await app.send('PUT', '/api/shop', { revision: 1, shop: changed });
     expect([written.status, written.body.revision]).toEqual([200, 2]);
     expect((await app.get('/api/shop')).body).toEqual({ revision: 2, shop: changed });
@@ -158,6 +163,7 @@ describe('the shop', () => {
     expect([stale.status, stale.body.code, stale.body.currentShop.revision]).toEqual([409, 'stale-revision', 2]);
     expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, grades: [{ id: 'x' }] } })).body.path).toBe('shop.grades.0.name');
     expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, schools: [SHIPPED_SCHOOLS[0]] } })).body.path).toBe('shop.schools');
+    expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, people: ['Bo', 'Bo'] } })).body.path).toBe('shop.people');
     expect((await app.send('PUT', '/api/shop', { revision: 2, shop: { ...changed, calibration: { noSuch: 1 } } })).status).toBe(400);
   });
 });

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import type { ClosedLines } from '../form/form';
 import { JOB_STATES, jobSchema } from '../job/document';
 import { upgraded } from '../job/upgrades/upgrades';
+import { storedSampleSchema } from './samples';
 import { storedShopSchema } from './shop';
 
 /** What a list of jobs shows of each. */
@@ -79,7 +80,7 @@ export const writeJobSchema = z.strictObject({ revision, label, job: incomingJob
 export const revisionSchema = z.strictObject({ revision });
 export const archiveJobSchema = z.strictObject({ revision, archived: z.boolean() });
 
-/** Every refusal of the server. `current` or `currentShop` comes with a stale write. */
+/** Every refusal of the server. `current`, `currentShop` or `currentSample` comes with a stale write. */
 export const problemSchema = z.strictObject({
   code: z.string(),
   path: z.string(),
@@ -87,6 +88,7 @@ export const problemSchema = z.strictObject({
   problems: z.array(z.strictObject({ code: z.string(), path: z.string(), message: z.string() })).optional(),
   current: storedJobSchema.optional(),
   currentShop: storedShopSchema.optional(),
+  currentSample: storedSampleSchema.optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;
 

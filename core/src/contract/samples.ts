@@ -1,11 +1,12 @@
 import * as z from 'zod';
 import { sampleSchema } from '../filling/sample';
 
-export const storedSampleSchema = z.strictObject({ id: z.uuid(), sample: sampleSchema });
+export const storedSampleSchema = z.strictObject({ id: z.uuid(), revision: z.int().positive(), sample: sampleSchema });
 export type StoredSample = z.infer<typeof storedSampleSchema>;
 
 export const sampleListSchema = z.strictObject({ samples: z.array(storedSampleSchema) });
-export const writeSampleSchema = z.strictObject({ sample: sampleSchema });
+/** `revision`: the one that was seen; 0 for a sample that is new. */
+export const writeSampleSchema = z.strictObject({ revision: z.int().min(0), sample: sampleSchema });
 
 export const DEVICES = ['press-gauge', 'scale'] as const;
 export type DeviceId = (typeof DEVICES)[number];

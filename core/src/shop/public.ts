@@ -1,5 +1,6 @@
 // What is used outside the core.
 export * from './assumptions';
 export * from './machines';
+export * from './merge-shops';
 export * from './schools';
 export * from './shop';

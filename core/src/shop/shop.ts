@@ -26,6 +26,12 @@ export const shopSchema = z.strictObject({
   step: z.strictObject({ mm: z.number().positive().max(25), inch: z.number().positive().max(1) }),
   /** What covers are sewn on; absent: a machine with a walking foot. */
   machine: z.enum(MACHINES).optional(),
+  /** Who works here, by name only: at the bench each says which of them they are. */
+  people: z
+    .array(z.string().trim().min(1).max(40))
+    .max(40)
+    .refine((people) => new Set(people).size === people.length, 'two people of one name')
+    .optional(),
   grades: z.array(gradeSchema).max(500),
   fillings: z.array(fillingSchema).max(200).default([]),
   cloths: z.array(clothSchema).max(500),

@@ -10,6 +10,7 @@ import { salvagedZips } from './migrations/0007-salvaged-zips.sql';
 import { closedLines } from './migrations/0008-closed-lines.sql';
 import { sessions } from './migrations/0009-sessions.sql';
 import { remnantsOfAnyMaterial } from './migrations/0010-remnants-of-any-material.sql';
+import { shopSettings } from './migrations/0011-shop-settings.sql';
 
 export interface Migration {
   readonly name: string;
@@ -28,6 +29,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'closed-lines', sql: closedLines },
   { name: 'sessions', sql: sessions },
   { name: 'remnants-of-any-material', sql: remnantsOfAnyMaterial },
+  { name: 'shop-settings', sql: shopSettings },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

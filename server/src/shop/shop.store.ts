@@ -79,9 +79,11 @@ export class ShopStore {
   /** Brings the rows to what a document says: what has changed is written, what has gone is removed, all the rest is left alone. */
   write(document: ShopDocument, revision = 1): void {
     this.#db.transaction(() => {
+      // What has neither a column nor a table goes into the settings, so that nothing of the document is left out.
+      const { format: _format, name, units, step, calibration, grades: _g, fillings: _f, cloths: _c, waddings: _w, schools: _s, remnants: _r, zips: _z, ...settings } = document;
       this.#db
-        .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration, revision) VALUES (1, ?, ?, ?, ?, ?)')
-        .run(document.name, document.units, JSON.stringify(document.step), JSON.stringify(document.calibration), revision);
+        .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration, settings, revision) VALUES (1, ?, ?, ?, ?, ?, ?)')
+        .run(name, units, JSON.stringify(step), JSON.stringify(calibration), JSON.stringify(settings), revision);
       for (const kind of KINDS) this.#bring('material', kind, document[LISTS[kind]]);
       this.#bring('school', null, document.schools);
       this.#bring('remnant', null, document.remnants);
@@ -109,7 +111,9 @@ export class ShopStore {
 
   #readDocument(): ShopDocument {
     const row = this.#db
-      .prepare<[], { name: string; units: string; step: string; calibration: string }>('SELECT name, units, step, calibration FROM shop')
+      .prepare<[], { name: string; units: string; step: string; calibration: string; settings: string }>(
+        'SELECT name, units, step, calibration, settings FROM shop',
+      )
       .get();
     const select = this.#db.prepare<[Kind], { document: string }>('SELECT document FROM material WHERE kind = ? ORDER BY position');
     const materials = (kind: Kind): unknown[] => select.all(kind).map((one): unknown => JSON.parse(one.document));
@@ -119,6 +123,7 @@ export class ShopStore {
         .all()
         .map((one): unknown => JSON.parse(one.document));
     return shopSchema.parse({
+      ...(JSON.parse(row?.settings ?? '{}') as object),
       format: 'yardland/shop@1',
       name: row?.name,
       units: row?.units,

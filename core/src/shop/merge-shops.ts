@@ -1,0 +1,29 @@
+import { mergeFields, mergeRows, type Merged } from '../kernel/public';
+import type { ShopDocument } from './shop';
+
+const LISTS = ['grades', 'fillings', 'cloths', 'waddings', 'remnants', 'zips', 'schools'] as const;
+type List = (typeof LISTS)[number];
+
+/** What a thing of the shop is called; by its id where it has no name. */
+function nameOf(shop: ShopDocument, list: List, id: string): string {
+  const row = shop[list].find((one) => one.id === id);
+  return row && 'name' in row ? row.name : id;
+}
+
+/**
+ * Two windows that both had `base`: what this one changed in the shop, put onto what the other has now. Things of the lists are merged one by one, field by field.
+ * Where both changed the same, the other's stands and its name is among the clashes.
+ */
+export function mergeShops(base: ShopDocument, mine: ShopDocument, theirs: ShopDocument): Merged<ShopDocument> {
+  const whole = mergeFields(base, mine, theirs);
+  const clashes = whole.clashes.filter((key) => !(LISTS as readonly string[]).includes(key) && key !== 'calibration');
+  const calibration = mergeFields(base.calibration, mine.calibration, theirs.calibration);
+  let value: ShopDocument = { ...whole.value, calibration: calibration.value };
+  clashes.push(...calibration.clashes);
+  for (const list of LISTS) {
+    const rows = mergeRows<ShopDocument[List][number]>(base[list], mine[list], theirs[list]);
+    value = { ...value, [list]: rows.value };
+    clashes.push(...rows.clashes.map((id) => nameOf(theirs, list, id)));
+  }
+  return { value, clashes };
+}
