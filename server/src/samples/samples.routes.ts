@@ -18,9 +18,7 @@ const idSchema = z.strictObject({ id: z.uuid() });
 export function sampleRoutes(db: Database): Router {
   const list = db.prepare<[], Row>('SELECT id, revision, document FROM sample ORDER BY date DESC, name');
   const read = db.prepare<[string], Row>('SELECT id, revision, document FROM sample WHERE id = ?');
-  const put = db.prepare(
-    'INSERT OR REPLACE INTO sample (id, name, lot, date, document, revision) VALUES (@id, @name, @lot, @date, @document, @revision)',
-  );
+  const put = db.prepare('INSERT OR REPLACE INTO sample (id, name, lot, date, document, revision) VALUES (@id, @name, @lot, @date, @document, @revision)');
   const drop = db.prepare('DELETE FROM sample WHERE id = ?');
   const write = db.transaction((id: string, seen: number, sample: Sample): StoredSample => {
     const row = read.get(id);

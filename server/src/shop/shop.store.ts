@@ -80,7 +80,21 @@ export class ShopStore {
   write(document: ShopDocument, revision = 1): void {
     this.#db.transaction(() => {
       // What has neither a column nor a table goes into the settings, so that nothing of the document is left out.
-      const { format: _format, name, units, step, calibration, grades: _g, fillings: _f, cloths: _c, waddings: _w, schools: _s, remnants: _r, zips: _z, ...settings } = document;
+      const {
+        format: _format,
+        name,
+        units,
+        step,
+        calibration,
+        grades: _g,
+        fillings: _f,
+        cloths: _c,
+        waddings: _w,
+        schools: _s,
+        remnants: _r,
+        zips: _z,
+        ...settings
+      } = document;
       this.#db
         .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration, settings, revision) VALUES (1, ?, ?, ?, ?, ?, ?)')
         .run(name, units, JSON.stringify(step), JSON.stringify(calibration), JSON.stringify(settings), revision);

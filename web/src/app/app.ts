@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
+import { SamplesStore } from './gauges/samples-store';
 import { WaitingEdits } from './job/waiting-edits';
 import { MessagesList } from './shell/messages-list';
 import { Settings } from './shell/settings';
@@ -14,5 +15,6 @@ export class App {
   constructor() {
     inject(Settings).apply();
     inject(WaitingEdits).start();
+    inject(SamplesStore).resume();
   }
 }

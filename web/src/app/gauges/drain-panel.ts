@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
 import { form, FormField, max, min, required, submit, validate } from '@angular/forms/signals';
-import { formatNumber, sampleResults, type Constants, type Sample, type StoredSample } from '@yardland/core';
+import { formatNumber, sampleResults, type Constants, type Sample } from '@yardland/core';
+import type { ShownSample } from './samples-store';
 import { Choice } from '../shared/choice';
 import { LineChart, type ChartLine } from '../shared/line-chart';
 import { NumberField } from '../shared/number-field';
@@ -40,7 +41,7 @@ const POURED_L = 2;
 export class DrainPanel {
   readonly sample = input.required<Sample>();
   /** The other samples that were drained, to lay beside. */
-  readonly others = input.required<readonly StoredSample[]>();
+  readonly others = input.required<readonly ShownSample[]>();
   /** The shop's constants. */
   readonly assume = input.required<Constants>();
   readonly changed = output<NonNullable<Sample['drain']>>();

@@ -1,20 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Icon } from '../shared/icon';
-import {
-  formatNumber,
-  litresOf,
-  sampleResults,
-  say,
-  shipped,
-  type Constants,
-  type DeviceId,
-  type Drying,
-  type Grade,
-  type Sample,
-  type StoredSample,
-} from '@yardland/core';
-import { catchError, concatMap, EMPTY, of, Subject, tap } from 'rxjs';
+import { formatNumber, litresOf, sampleResults, say, shipped, type Constants, type DeviceId, type Drying, type Grade, type Sample } from '@yardland/core';
+import { catchError, of } from 'rxjs';
 import { dayWords, today } from '../shared/days';
 import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
@@ -31,6 +19,7 @@ import { DeviceReader } from './device-reader';
 import { DrainPanel } from './drain-panel';
 import { DryingPanel } from './drying-panel';
 import { SamplesApi } from './samples-api';
+import { SamplesStore, type ShownSample } from './samples-store';
 
 type Size = 'widthMm' | 'depthMm' | 'thicknessMm' | 'edgeMm' | 'middleMm';
 
@@ -70,14 +59,14 @@ export class GaugesPage {
   readonly #shops = inject(ShopService);
   readonly #shop = toSignal(this.#shops.shop$);
   readonly #devices = toSignal(this.#api.devices().pipe(catchError(() => of([]))), { initialValue: [] });
-  readonly #writes = new Subject<StoredSample>();
   protected readonly units = computed(() => this.#shop()?.document.units ?? 'metric');
   /** The shop's constants, calibrated where it has calibrated them. */
   protected readonly assume = computed<Constants>(() => (key) => this.#shop()?.assume(key, this.units()) ?? shipped(key));
   readonly #plateCm2 = computed(() => this.assume()('pressPlateCm2'));
   /** Thickness is read finer than foam is cut. */
   protected readonly step = { mm: 0.5, inch: 1 / 32 };
-  protected readonly samples = signal<readonly StoredSample[]>([]);
+  readonly #store = inject(SamplesStore);
+  protected readonly samples = this.#store.samples;
   readonly #chosen = signal<string | null>(null);
   readonly #messages = inject(Messages);
   protected readonly loadKg = signal(15);
@@ -121,24 +110,7 @@ export class GaugesPage {
     this.samples().filter(({ id, sample }) => id !== this.current()?.id && (sample.drain?.collected.length ?? 0) > 0),
   );
   constructor() {
-    this.#api
-      .list()
-      .subscribe({ next: (samples) => this.samples.set(samples), error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message) });
-    // One failed write is said and the next goes out all the same: it holds the whole sample.
-    const writing = this.#writes
-      .pipe(
-        concatMap((stored) =>
-          this.#api.write(stored).pipe(
-            tap(() => this.#messages.settle(ABOUT)),
-            catchError((error: unknown) => {
-              this.#messages.warn(ABOUT, `“${stored.sample.name}” was not saved: ${problemOf(error).message} Change it again to try once more.`);
-              return EMPTY;
-            }),
-          ),
-        ),
-      )
-      .subscribe();
-    inject(DestroyRef).onDestroy(() => writing.unsubscribe());
+    this.#store.load().subscribe({ error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message) });
   }
 
   protected simulated(device: DeviceId): boolean {
@@ -150,20 +122,11 @@ export class GaugesPage {
   }
 
   protected add(): void {
-    this.#api.create({ format: 'yardland/sample@1', name: `Sample of ${today()}`, date: today() }).subscribe({
-      next: (stored) => {
-        this.samples.update((all) => [stored, ...all]);
-        this.#chosen.set(stored.id);
-      },
-      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
-    });
+    this.#chosen.set(this.#store.add({ format: 'yardland/sample@1', name: `Sample of ${today()}`, date: today() }));
   }
 
-  protected remove({ id }: StoredSample): void {
-    this.#api.drop(id).subscribe({
-      next: () => this.samples.update((all) => all.filter((one) => one.id !== id)),
-      error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
-    });
+  protected remove({ id }: ShownSample): void {
+    this.#store.remove(id).subscribe({ error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message) });
   }
 
   /** Puts the sample into the catalogue as a foam: its density and hardness as measured, the sheet as of the first foam there. */
@@ -241,9 +204,6 @@ export class GaugesPage {
 
   #edit(change: (sample: Sample) => Sample): void {
     const current = this.current();
-    if (!current) return;
-    const next = { ...current, sample: change(current.sample) };
-    this.samples.update((all) => all.map((one) => (one.id === next.id ? next : one)));
-    this.#writes.next(next);
+    if (current) this.#store.change(current.id, change);
   }
 }

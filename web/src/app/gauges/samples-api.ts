@@ -25,12 +25,9 @@ export class SamplesApi {
     return this.#http.get('/api/samples').pipe(map((value) => sampleListSchema.parse(value).samples));
   }
 
-  create(sample: Sample): Observable<StoredSample> {
-    return this.#http.post('/api/samples', { sample }).pipe(map((value) => storedSampleSchema.parse(value)));
-  }
-
-  write({ id, sample }: StoredSample): Observable<StoredSample> {
-    return this.#http.put(`/api/samples/${id}`, { sample }).pipe(map((value) => storedSampleSchema.parse(value)));
+  /** Writes a sample with the revision that was seen; 0 makes it. */
+  write(id: string, revision: number, sample: Sample): Observable<StoredSample> {
+    return this.#http.put(`/api/samples/${id}`, { revision, sample }).pipe(map((value) => storedSampleSchema.parse(value)));
   }
 
   drop(id: string): Observable<unknown> {

@@ -1,6 +1,8 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { JOB_FORMAT, type Job, type StoredJob } from '@yardland/core';
 import { defer, firstValueFrom, of, throwError } from 'rxjs';
+import { Injector } from '@angular/core';
+import { WindowShelves } from '../shared/window-shelves';
 import { PendingShelf, type Kept } from './pending-shelf';
 import type { Change, Pending } from './pending-shelf';
 import { SaveQueue, stillToSend } from './save-queue';
@@ -178,11 +180,14 @@ describe('SaveQueue', () => {
 
 describe('the shelf of pending changes', () => {
   const ID = 'full-store';
+  const shelfOf = (shelves: WindowShelves): PendingShelf =>
+    Injector.create({ providers: [{ provide: WindowShelves, useValue: shelves }, PendingShelf] }).get(PendingShelf);
   beforeEach(() => localStorage.clear());
   afterEach(() => localStorage.clear());
 
   it('of each window is its own; what a closed one has left goes on in another', async () => {
-    const [here, there] = [new PendingShelf(), new PendingShelf()];
+    const [one, other] = [new WindowShelves(), new WindowShelves()];
+    const [here, there] = [shelfOf(one), shelfOf(other)];
     const found = (shelf: PendingShelf) => firstValueFrom(shelf.find(ID));
     // Both began with the name of one tab, as a copied tab does: the later one has taken another.
     await new Promise((resolve) => setTimeout(resolve, 100));
@@ -198,12 +203,13 @@ describe('the shelf of pending changes', () => {
     // It is this window's now.
     expect(Object.keys(localStorage).some((key) => key.endsWith('.gone'))).toBeFalse();
     expect((await found(there))?.changes ?? null).toBeNull();
-    for (const shelf of [here, there]) shelf.ngOnDestroy();
+    for (const shelves of [one, other]) shelves.ngOnDestroy();
   });
 
   it('keeps the job as it is now in place of every step when the store is full, and says when not even that fits', () => {
-    const pendingShelf = new PendingShelf();
-    pendingShelf.ngOnDestroy();
+    const shelves = new WindowShelves();
+    shelves.ngOnDestroy();
+    const pendingShelf = shelfOf(shelves);
     const set = spyOn(Storage.prototype, 'setItem').and.callThrough();
     const big = (name: string): Change => ({ ...change(name), label: name });
     expect(pendingShelf.keep(ID, { revision: 1, changes: [big('a'), big('b')] })).toBe('all');

@@ -1,6 +1,7 @@
 import type { Job, StoredJob } from '@yardland/core';
-import { BehaviorSubject, concatMap, defer, EMPTY, fromEvent, merge, Observable, retry, Subject, tap, throwError, timer } from 'rxjs';
+import { BehaviorSubject, concatMap, defer, EMPTY, Observable, retry, Subject, tap } from 'rxjs';
 import { problemOf } from '../shared/problem';
+import { whenBack } from '../shared/when-back';
 import { differences } from './differences';
 import type { Change, Kept, Pending } from './pending-shelf';
 
@@ -18,12 +19,6 @@ export interface Answered {
   readonly change: Change;
   readonly stored: StoredJob;
 }
-
-/** How long to wait before trying an unreachable server again; the browser's own sign of being back online is not waited for. */
-const TRY_AGAIN_MS = 3000;
-/** After an answer that says it is not for want of a way there, it is asked again after so long, doubled each time up to the most. */
-const FIRST_WAIT_MS = 1000;
-const MOST_WAIT_MS = 30_000;
 
 /** Answers of the server to a step that is not there to be taken: nothing is lost by going on. */
 const NO_STEP: ReadonlySet<string> = new Set(['nothing-to-undo', 'nothing-to-redo']);
@@ -102,7 +97,7 @@ export class SaveQueue {
     if (!change || this.state$.value === 'conflict' || this.state$.value === 'refused') return EMPTY;
     if (this.state$.value !== 'offline') this.state$.next('saving');
     return defer(() => this.#send(change)).pipe(
-      retry({ delay: (error, tries) => this.#whenBack(error, tries), resetOnSuccess: true }),
+      retry({ delay: (error, tries) => whenBack(error, tries, () => this.state$.next('offline')), resetOnSuccess: true }),
       tap((stored) => this.#answered(change, stored)),
       (sent) =>
         new Observable((subscriber) =>
@@ -122,15 +117,6 @@ export class SaveQueue {
     this.#keep();
     this.state$.next(this.#changes.length ? 'saving' : 'saved');
     this.answered$.next({ change, stored });
-  }
-
-  /** A server that is away, or too busy to answer, is asked again, less and less often. */
-  #whenBack(error: unknown, tries: number): Observable<unknown> {
-    const { status } = problemOf(error);
-    if (status !== 0 && status !== 429 && status < 500) return throwError(() => error);
-    this.state$.next('offline');
-    const wait = status === 0 ? TRY_AGAIN_MS : Math.min(MOST_WAIT_MS, FIRST_WAIT_MS * 2 ** (tries - 1));
-    return merge(timer(wait), fromEvent(window, 'online'));
   }
 
   #stop(change: Change, error: unknown, done: () => void): void {

@@ -70,14 +70,14 @@ class Bench {
   }
 }
 
-/** More workers than this for solving would only take memory. */
-const MOST_SOLVING = 4;
+/** Workers for solving: one core is left to the page; more than so many would only take memory. */
+const SOLVING = Math.min(4, Math.max(1, navigator.hardwareConcurrency - 1));
 
-/** Workers for what takes long: one a core for crowns, lays and long cores, one for trying changes out, so that neither waits for the other. */
+/** Workers for what takes long: some for crowns, lays and long cores, one for trying changes out, so that neither waits for the other. */
 @Injectable({ providedIn: 'root' })
 export class SolvePool {
   readonly #make = inject(MAKE_SOLVE_WORKER);
-  readonly #solving = Array.from({ length: Math.min(MOST_SOLVING, Math.max(1, navigator.hardwareConcurrency)) }, () => new Bench(this.#make));
+  readonly #solving = Array.from({ length: SOLVING }, () => new Bench(this.#make));
   readonly #trying = new Bench(this.#make);
   #asked = 0;
   /** The askings that are under way of a request, by the request's hash: one for each search of a lay. */

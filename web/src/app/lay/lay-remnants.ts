@@ -24,7 +24,6 @@ import { Button } from '../shared/ui/ui';
       <button type="button" ylButton class="self-center" (click)="keep()">Keep what is left ({{ left().length }})</button>
     }
   `,
-  providers: [ShopEditor],
   host: { class: 'contents' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

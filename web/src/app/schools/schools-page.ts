@@ -4,8 +4,6 @@ import { Icon } from '../shared/icon';
 import {
   pairMm,
   pairWith,
-  readWith,
-  sayLine,
   schoolSchema,
   SCHOOL_NUMBERS,
   SEWN_TO,
@@ -67,23 +65,22 @@ const SYSTEMS = [
   ],
   templateUrl: './schools-page.html',
   hostDirectives: [Room],
-  providers: [ShopEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SchoolsPage {
   readonly #shops = inject(ShopService);
-  readonly #stored = toSignal(this.#shops.stored$);
+  readonly #shop = toSignal(this.#shops.document$);
   readonly #edit = inject(ShopEditor);
   readonly #chosen = signal<string>(SHIPPED_SCHOOLS[0]?.id ?? '');
 
-  protected readonly own = computed<readonly SchoolRow[]>(() => this.#stored()?.shop.schools ?? []);
+  protected readonly own = computed<readonly SchoolRow[]>(() => this.#shop()?.schools ?? []);
   protected readonly all = computed(() => [...SHIPPED_SCHOOLS, ...this.own()]);
   protected readonly lines = computed<readonly PickLine[]>(() => this.all().map(({ id, name, idea }) => ({ value: id, name, about: idea })));
   protected readonly school = computed(() => this.all().find(({ id }) => id === this.#chosen()) ?? this.all()[0] ?? null);
   protected readonly shipped = computed(() => SHIPPED_SCHOOLS.some(({ id }) => id === this.school()?.id));
-  protected readonly units = linkedSignal(() => this.#stored()?.shop.units ?? 'metric');
-  protected readonly step = computed(() => this.#stored()?.shop.step ?? { mm: 1, inch: 1 / 8 });
-  protected readonly shop = computed(() => this.#stored()?.shop ?? null);
+  protected readonly units = linkedSignal(() => this.#shop()?.units ?? 'metric');
+  protected readonly step = computed(() => this.#shop()?.step ?? { mm: 1, inch: 1 / 8 });
+  protected readonly shop = computed(() => this.#shop() ?? null);
 
   protected readonly fine: Pair = { mm: 1, inch: 1 / 16 };
   protected readonly numbers = SCHOOL_NUMBERS;
@@ -147,12 +144,7 @@ export class SchoolsPage {
   protected set(change: Partial<SchoolRow>): void {
     const school = this.school();
     if (!school || this.shipped()) return;
-    const read = readWith(schoolSchema, { ...school, ...change });
-    if (!read.ok) {
-      const [first] = read.problems;
-      this.#edit.refuse(first ? sayLine(first, { units: this.units(), step: this.step() }) : 'This cannot be.');
-      return;
-    }
-    this.#edit.change((shop) => ({ ...shop, schools: shop.schools.map((one) => (one.id === school.id ? read.value : one)) }));
+    const taken = this.#edit.taken(schoolSchema, { ...school, ...change }, this.units());
+    if (taken) this.#edit.change((shop) => ({ ...shop, schools: shop.schools.map((one) => (one.id === school.id ? taken : one)) }));
   }
 }

@@ -8,7 +8,8 @@ export interface Message {
   readonly text: string;
   /** Something went wrong: it stays until it is put away. */
   readonly bad: boolean;
-  readonly undo: (() => void) | null;
+  /** What can be done about it, in a word. */
+  readonly action: { readonly word: string; readonly act: () => void } | null;
 }
 
 /** A message that only tells what was done stays so long: time enough to read it and to reach its Undo. */
@@ -23,13 +24,18 @@ export class Messages {
 
   /** What was done, with a way back where there is one. It goes by itself. */
   tell(about: string, text: string, undo: (() => void) | null = null): void {
-    const id = this.#add({ about, text, bad: false, undo });
+    const id = this.#add({ about, text, bad: false, action: undo && { word: 'Undo', act: undo } });
     setTimeout(() => this.drop(id), STAYS_MS);
   }
 
   /** What went wrong and what to do about it. It stays until it is put away, or settled. */
   warn(about: string, text: string): void {
-    this.#add({ about, text, bad: true, undo: null });
+    this.#add({ about, text, bad: true, action: null });
+  }
+
+  /** Something to decide: it stays until it is put away, or done. */
+  ask(about: string, text: string, word: string, act: () => void): void {
+    this.#add({ about, text, bad: true, action: { word, act } });
   }
 
   /** Nothing is wrong any more about this. */

@@ -10,9 +10,10 @@ import { Banner, Button } from '../shared/ui/ui';
     @for (message of messages.all(); track message.id) {
       <div [ylBanner]="message.bad ? 'bad' : ''" [attr.role]="message.bad ? 'alert' : 'status'">
         <span class="flex-1">{{ message.text }}</span>
-        @if (message.undo) {
-          <button type="button" ylButton (click)="undo(message)">Undo</button>
-        } @else {
+        @if (message.action; as action) {
+          <button type="button" ylButton (click)="act(message)">{{ action.word }}</button>
+        }
+        @if (!message.action || message.bad) {
           <button type="button" ylButton (click)="messages.drop(message.id)">All right</button>
         }
       </div>
@@ -24,8 +25,8 @@ import { Banner, Button } from '../shared/ui/ui';
 export class MessagesList {
   protected readonly messages = inject(Messages);
 
-  protected undo({ id, undo }: Message): void {
+  protected act({ id, action }: Message): void {
     this.messages.drop(id);
-    undo?.();
+    action?.act();
   }
 }

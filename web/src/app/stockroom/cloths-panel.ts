@@ -146,17 +146,16 @@ const STEP = { mm: 1, inch: 1 / 8 };
       }
     </div>
   `,
-  providers: [ShopEditor],
   host: { class: 'cloths' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ClothsPanel {
-  readonly #stored = toSignal(inject(ShopService).stored$);
+  readonly #shop = toSignal(inject(ShopService).document$);
   readonly #edit = inject(ShopEditor);
   protected readonly step = STEP;
   protected readonly chosen = signal<string | null>(null);
-  protected readonly units = computed(() => this.#stored()?.shop.units ?? 'metric');
-  readonly #cloths = computed(() => this.#stored()?.shop.cloths ?? []);
+  protected readonly units = computed(() => this.#shop()?.units ?? 'metric');
+  readonly #cloths = computed(() => this.#shop()?.cloths ?? []);
   protected readonly cloth = computed(() => this.#cloths().find(({ id }) => id === this.chosen()) ?? this.#cloths()[0] ?? null);
   protected readonly rows = computed(() =>
     this.#cloths().map(({ id, name, widthMm, oneWay, pattern, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 }) => ({

@@ -133,12 +133,11 @@ interface Mark {
       }
     </div>
   `,
-  providers: [ShopEditor],
   host: { class: 'block [&_h2]:mb-2 [&_h2]:text-figure [&_h4]:mt-2.5 [&_h4]:mb-1 [&_h4]:text-row' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class RemnantsPanel {
-  readonly #stored = toSignal(inject(ShopService).stored$);
+  readonly #shop = toSignal(inject(ShopService).document$);
   readonly #edit = inject(ShopEditor);
   readonly #reader = inject(OutlineReader);
   protected readonly step = STEP;
@@ -153,9 +152,9 @@ export class RemnantsPanel {
   protected readonly kind = signal<MarkKind>('flaws');
   protected readonly mark = signal<Mark>({ alongMm: 0, acrossMm: 0, longMm: 50, wideMm: 50 });
 
-  protected readonly units = computed(() => this.#stored()?.shop.units ?? 'metric');
-  protected readonly cloths = computed(() => (this.#stored()?.shop.cloths ?? []).map(({ id, name }) => ({ value: id, name })));
-  readonly #remnants = computed(() => this.#stored()?.shop.remnants ?? []);
+  protected readonly units = computed(() => this.#shop()?.units ?? 'metric');
+  protected readonly cloths = computed(() => (this.#shop()?.cloths ?? []).map(({ id, name }) => ({ value: id, name })));
+  readonly #remnants = computed(() => this.#shop()?.remnants ?? []);
   protected readonly remnant = computed(() => this.#remnants().find(({ id }) => id === this.chosen()) ?? this.#remnants()[0] ?? null);
   protected readonly rows = computed(() =>
     this.#remnants().map((one) => ({
@@ -191,7 +190,7 @@ export class RemnantsPanel {
   }
 
   protected name(remnant: Remnant): string {
-    const shop = this.#stored()?.shop;
+    const shop = this.#shop();
     const [list, id] = 'grade' in remnant ? [shop?.grades, remnant.grade] : [shop?.cloths, remnant.cloth];
     return list?.find((one) => one.id === id)?.name ?? id;
   }

@@ -11,8 +11,6 @@ import {
   pairMm,
   parseGradeCode,
   parseNumber,
-  readWith,
-  sayLine,
   type AssumptionKey,
   type Filling,
   type Grade,
@@ -74,19 +72,18 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
   ],
   templateUrl: './stockroom-page.html',
   hostDirectives: [Room],
-  providers: [ShopEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class StockroomPage {
   readonly #shops = inject(ShopService);
-  readonly #stored = toSignal(this.#shops.stored$);
+  readonly #shop = toSignal(this.#shops.document$);
   readonly #chosen = signal<string | null>(null);
   readonly #edit = inject(ShopEditor);
   protected readonly familyWords = FAMILY_WORDS;
   protected readonly kindWords = KIND_WORDS;
 
-  protected readonly grades = computed(() => this.#stored()?.shop.grades ?? []);
-  protected readonly fillings = computed(() => this.#stored()?.shop.fillings ?? []);
+  protected readonly grades = computed(() => this.#shop()?.grades ?? []);
+  protected readonly fillings = computed(() => this.#shop()?.fillings ?? []);
   protected readonly filling = computed(() => this.fillings().find(({ id }) => id === this.#chosen()) ?? null);
   protected readonly grade = computed(() => (this.filling() ? null : (this.grades().find(({ id }) => id === this.#chosen()) ?? this.grades()[0] ?? null)));
 
@@ -95,7 +92,7 @@ export class StockroomPage {
   protected readonly written = signal('');
 
   protected readonly constants = computed(() => {
-    const shop = this.#stored()?.shop;
+    const shop = this.#shop();
     if (!shop) return [];
     return (Object.keys(ASSUMPTIONS) as AssumptionKey[]).map((key) => {
       const { value, unit, meaning, source } = ASSUMPTIONS[key];
@@ -120,7 +117,7 @@ export class StockroomPage {
 
   /** A new foam like the one in hand; a grade code gives its density and hardness. */
   protected add(code: string): void {
-    const parsed = code.trim() ? parseGradeCode(code, this.#stored()?.shop.units ?? 'metric') : null;
+    const parsed = code.trim() ? parseGradeCode(code, this.#shop()?.units ?? 'metric') : null;
     if (code.trim() && !parsed) {
       this.#edit.refuse(`“${code}” is no grade code that is read here: write density and hardness, as 35-140, or leave it empty.`);
       return;
@@ -153,7 +150,7 @@ export class StockroomPage {
     { value: 'walking-foot', name: 'a walking foot: straight on' },
     { value: 'home', name: 'a home machine: pinned, gone round twice' },
   ] as const;
-  protected readonly machine = computed(() => this.#stored()?.shop.machine ?? 'walking-foot');
+  protected readonly machine = computed(() => this.#shop()?.machine ?? 'walking-foot');
 
   protected setMachine(machine: Machine): void {
     this.#edit.change(({ machine: _before, ...shop }) => (machine === 'walking-foot' ? shop : { ...shop, machine }));
@@ -186,12 +183,7 @@ export class StockroomPage {
 
   /** Takes a changed material over, or says at once what is wrong with it. */
   #keep<T>(schema: z.ZodType<T>, value: T, edit: (shop: ShopDocument, kept: T) => ShopDocument): void {
-    const read = readWith(schema, value);
-    if (read.ok) {
-      this.#edit.change((shop) => edit(shop, read.value));
-      return;
-    }
-    const [first] = read.problems;
-    this.#edit.refuse(first ? `${first.path}: ${sayLine(first, { units: 'metric', step: { mm: 1, inch: 1 / 8 } })}` : 'This cannot be.');
+    const kept = this.#edit.taken(schema, value, this.#shop()?.units ?? 'metric');
+    if (kept !== null) this.#edit.change((shop) => edit(shop, kept));
   }
 }

@@ -73,20 +73,19 @@ const STEP = { mm: 1, inch: 1 / 8 };
     }
     <button type="button" ylButton class="mt-2" (click)="add()"><svg ylIcon="plus" size="20"></svg> Salvaged zip</button>
   `,
-  providers: [ShopEditor],
   host: { class: 'mb-6.5 block [&>h2]:mb-2 [&>h2]:text-figure' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ZipsPanel {
-  readonly #stored = toSignal(inject(ShopService).stored$);
+  readonly #shop = toSignal(inject(ShopService).document$);
   readonly #edit = inject(ShopEditor);
   protected readonly step = STEP;
   protected readonly kinds = [
     { value: 'continuous', name: 'continuous' },
     { value: 'closed-end', name: 'closed ends' },
   ] as const;
-  protected readonly units = computed(() => this.#stored()?.shop.units ?? 'metric');
-  protected readonly zips = computed(() => this.#stored()?.shop.zips ?? []);
+  protected readonly units = computed(() => this.#shop()?.units ?? 'metric');
+  protected readonly zips = computed(() => this.#shop()?.zips ?? []);
 
   protected add(): void {
     this.#edit.change((shop) => {

@@ -1,0 +1,112 @@
+import { inject, Injectable, signal } from '@angular/core';
+import { mergeFields, type Sample } from '@yardland/core';
+import { catchError, EMPTY, filter, forkJoin, map, of, switchMap, type Observable } from 'rxjs';
+import { DocumentQueue, type Unsent, type Version } from '../shared/document-queue';
+import { Messages } from '../shared/messages';
+import { newUuid } from '../shared/new-id';
+import { tellOfQueue } from '../shared/queue-messages';
+import { WindowShelves } from '../shared/window-shelves';
+import { SamplesApi } from './samples-api';
+
+/** A sample as this window has it. */
+export interface ShownSample {
+  readonly id: string;
+  readonly sample: Sample;
+}
+
+/** Where what the server has not got of a sample is kept in the browser. */
+const KIND = 'yardland.unsent-sample.';
+
+/** The bench samples: what is changed shows at once, and goes out, each sample by itself, as soon as the server answers. New ones are made without it. */
+@Injectable({ providedIn: 'root' })
+export class SamplesStore {
+  readonly #api = inject(SamplesApi);
+  readonly #shelves = inject(WindowShelves);
+  readonly #messages = inject(Messages);
+  readonly #queues = new Map<string, DocumentQueue<Sample>>();
+  readonly #samples = signal<readonly ShownSample[]>([]);
+  /** The newest first. */
+  readonly samples = this.#samples.asReadonly();
+
+  /** Reads the samples, and goes on with what an earlier page could not send. What is being written here stays as it is. Fails where the server is away and nothing was kept. */
+  load(): Observable<unknown> {
+    return this.#api.list().pipe(
+      switchMap((stored) => {
+        const versions = new Map(stored.map(({ id, revision, sample }): [string, Version<Sample>] => [id, { revision, document: sample }]));
+        const waiting = this.#shelves.ids(KIND);
+        const found = waiting.map((id) => this.#shelves.find(KIND, id).pipe(map((unsent) => [id, unsent as Unsent<Sample> | null] as const)));
+        return (found.length ? forkJoin(found) : of([])).pipe(map((unsent) => ({ versions, unsent: new Map(unsent) })));
+      }),
+      map(({ versions, unsent }) => {
+        for (const id of new Set([...versions.keys(), ...unsent.keys()])) {
+          const [current, left] = [versions.get(id) ?? { revision: 0, document: null }, unsent.get(id) ?? null];
+          const document = current.document ?? left?.document;
+          const queue = this.#queues.get(id);
+          if (!document || (queue && queue.state$.value !== 'saved')) continue;
+          this.#begin(id, current, document).resume(left);
+        }
+        for (const [id, { state$ }] of this.#queues) if (!versions.has(id) && !unsent.has(id) && state$.value === 'saved') this.#queues.delete(id);
+        this.#show();
+      }),
+    );
+  }
+
+  /** Sends what an earlier page has left, where there is any. */
+  resume(): void {
+    of(this.#shelves.ids(KIND).length)
+      .pipe(
+        filter((left) => left > 0),
+        switchMap(() => this.load()),
+        catchError(() => EMPTY),
+      )
+      .subscribe();
+  }
+
+  /** Adds a sample; returns its identifier. */
+  add(sample: Sample): string {
+    const id = newUuid();
+    this.#begin(id, { revision: 0, document: null }, sample).resume(null);
+    this.#show();
+    return id;
+  }
+
+  change(id: string, edit: (sample: Sample) => Sample): void {
+    this.#queues.get(id)?.change(edit);
+  }
+
+  /** Takes a sample away, on the server first where it has it. */
+  remove(id: string): Observable<unknown> {
+    const queue = this.#queues.get(id);
+    return (queue?.isNew ? of(null) : this.#api.drop(id)).pipe(
+      map(() => {
+        queue?.end();
+        this.#queues.delete(id);
+        this.#show();
+      }),
+    );
+  }
+
+  #begin(id: string, current: Version<Sample>, document: Sample): DocumentQueue<Sample> {
+    const queue = new DocumentQueue<Sample>(
+      {
+        write: (revision, sample) => this.#api.write(id, revision, sample).pipe(map((stored) => ({ revision: stored.revision, document: stored.sample }))),
+        // Removed in another window while it was changed here: it is made again, with what was changed.
+        currentIn: ({ code, currentSample }) =>
+          code === 'not-found' ? { revision: 0, document: null } : currentSample ? { revision: currentSample.revision, document: currentSample.sample } : null,
+        merge: mergeFields,
+        keep: (waiting) => this.#shelves.keep(KIND, id, waiting),
+      },
+      current,
+      document,
+    );
+    this.#queues.set(id, queue);
+    tellOfQueue(queue, this.#messages, `sample ${id}`, `“${document.name}”`);
+    queue.document$.subscribe(() => this.#show());
+    return queue;
+  }
+
+  #show(): void {
+    const all = [...this.#queues].map(([id, { document$ }]): ShownSample => ({ id, sample: document$.value }));
+    this.#samples.set(all.sort((a, b) => b.sample.date.localeCompare(a.sample.date) || a.sample.name.localeCompare(b.sample.name)));
+  }
+}
