@@ -74,6 +74,21 @@ describe('jobs', () => {
     expect((await app.get(`/api/jobs/${id}`)).body.job.name).toBe('One');
   });
 
+  it('give the steps on both sides of where they stand, the nearest first, so that a window can go there without the server', async () => {
+    const { id, job } = await fresh();
+    let revision = 1;
+    for (let i = 1; i <= 24; i++)
+      revision = (await app.send('PUT', `/api/jobs/${id}`, { revision, label: `Step ${i}`, job: { ...job, name: `Name ${i}` } })).body.revision;
+    for (let i = 0; i < 2; i++) revision = (await app.send('POST', `/api/jobs/${id}/undo`, { revision })).body.revision;
+    const { body } = await app.get(`/api/jobs/${id}/steps`);
+    const said = (steps: { label: string; job: Job }[]): string[] => steps.map((step) => `${step.label}: ${step.job.name}`);
+    expect(body.revision).toBe(revision);
+    expect(said(body.future)).toEqual(['Step 23: Name 23', 'Step 24: Name 24']);
+    expect([body.past.length, ...said(body.past).slice(0, 2)]).toEqual([20, 'Step 22: Name 21', 'Step 21: Name 20']);
+    const { body: first } = await app.get(`/api/jobs/${(await fresh()).id}/steps`);
+    expect([first.past, first.future]).toEqual([[], []]);
+  });
+
   it('undo and redo over two hundred steps, and a new change ends the redo', async () => {
     const { id, job } = await fresh();
     let revision = 1;

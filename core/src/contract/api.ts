@@ -68,6 +68,13 @@ export const storedJobSchema = z.strictObject({
 });
 export type StoredJob = z.infer<typeof storedJobSchema>;
 
+const stepSchema = z.strictObject({ label: z.string(), job: jobSchema });
+/**
+ * Changes of a job on both sides of where it stands, the nearest first: what each is called, and the job as taking it back (`past`) or bringing it again (`future`) makes it.
+ */
+export const jobStepsSchema = z.strictObject({ revision: z.int().positive(), past: z.array(stepSchema), future: z.array(stepSchema) });
+export type JobSteps = z.infer<typeof jobStepsSchema>;
+
 const revision = z.int().positive();
 /** What changed, in a few words, for the undo button. */
 const label = z.string().trim().min(1).max(120);

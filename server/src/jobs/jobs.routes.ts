@@ -19,6 +19,9 @@ export function fileName(name: string, ending: string): string {
   return `${plain.slice(0, 60) || 'job'}.${ending}`;
 }
 
+/** Steps given to a window each way: so many can be taken back while the server is away. */
+const STEPS_GIVEN = 20;
+
 /** Jobs: list, make, read, write, undo, redo, copy, archive, export. */
 export function jobRoutes(store: JobStore): Router {
   const router = Router();
@@ -44,6 +47,9 @@ export function jobRoutes(store: JobStore): Router {
   router.put('/:id', (request, response) => {
     const { revision, label, job } = check(writeJobSchema, request.body, readWith);
     response.json(store.write(request.params.id, revision, label, job));
+  });
+  router.get('/:id/steps', (request, response) => {
+    response.json(store.steps(request.params.id, STEPS_GIVEN));
   });
   router.post('/:id/undo', (request, response) => {
     response.json(store.undo(request.params.id, check(revisionSchema, request.body, readWith).revision));

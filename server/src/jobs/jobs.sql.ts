@@ -93,6 +93,9 @@ export function jobStatements(db: Database) {
       WHERE id = @id`),
     archive: db.prepare('UPDATE job SET revision = revision + 1, archived = @archived, updated_at = @now WHERE id = @id'),
     insertStep: db.prepare('INSERT INTO job_step (job_id, step, label, document, created_at) VALUES (@id, @step, @label, @document, @now)'),
+    stepsBetween: db.prepare<[string, number, number], { step: number; label: string; document: string }>(
+      'SELECT step, label, document FROM job_step WHERE job_id = ? AND step BETWEEN ? AND ? ORDER BY step',
+    ),
     stepAt: db.prepare<[string, number], { document: string }>('SELECT document FROM job_step WHERE job_id = ? AND step = ?'),
     dropRedo: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step > @step'),
     dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { closedLines, flatten, outlineOf, readStoredJob, shapeOf, type Job, type JobList, type StoredJob } from '@yardland/core';
+import { closedLines, flatten, outlineOf, readStoredJob, shapeOf, type Job, type JobList, type JobSteps, type StoredJob } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
 import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
@@ -69,6 +69,26 @@ export class JobStore {
   /** The job as it is stored, without being read into an object: for handing on as it is. */
   readText(id: string): JobRow {
     return this.#row(id);
+  }
+
+  /** The changes on both sides of where a job stands, so many at most each way; as far as they can be read. */
+  steps(id: string, most: number): JobSteps {
+    const { step, revision } = this.#row(id);
+    const rows = this.#sql.stepsBetween.all(id, step - most, step + most);
+    const past: JobSteps['past'] = [];
+    const future: JobSteps['future'] = [];
+    for (let n = step; ; n--) {
+      const [change, before] = [rows.find((row) => row.step === n), rows.find((row) => row.step === n - 1)];
+      const job = change && before && readStoredJob(before.document);
+      if (!change || !job?.ok) break;
+      past.push({ label: change.label, job: job.value });
+    }
+    for (const row of rows.filter((one) => one.step > step)) {
+      const job = readStoredJob(row.document);
+      if (!job.ok) break;
+      future.push({ label: row.label, job: job.value });
+    }
+    return { revision, past, future };
   }
 
   create(job: Job, label = 'New job'): StoredJob {

@@ -1,4 +1,4 @@
-import type { Job } from '@yardland/core';
+import type { Job, JobSteps } from '@yardland/core';
 
 interface Step {
   readonly label: string;
@@ -9,6 +9,7 @@ interface Step {
 export class History {
   readonly #past: Step[] = [];
   readonly #future: Step[] = [];
+  #changed = false;
 
   /** What the next undo takes back, or null where only the server can say. */
   get undo(): string | null {
@@ -21,12 +22,19 @@ export class History {
 
   /** Whether changes were made here since the server's own steps: then its redo is gone. */
   get changed(): boolean {
-    return this.#past.length > 0;
+    return this.#changed;
   }
 
   made(label: string, from: Job): void {
     this.#past.push({ label, job: from });
     this.#future.length = 0;
+    this.#changed = true;
+  }
+
+  /** The server's steps on both sides of where the job stands, this window's own among them: everything it has made must be answered. */
+  learn({ past, future }: JobSteps): void {
+    this.#past.splice(0, Infinity, ...past.toReversed());
+    this.#future.splice(0, Infinity, ...future.toReversed());
   }
 
   /** The job one step back or forth from `now`; null where this window does not know it. */
@@ -41,5 +49,6 @@ export class History {
   forget(): void {
     this.#past.length = 0;
     this.#future.length = 0;
+    this.#changed = false;
   }
 }

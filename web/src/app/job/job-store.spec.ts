@@ -119,6 +119,42 @@ describe('JobStore', () => {
     expect([(request.body as StoredJob).revision, (request.body as StoredJob).job.name]).toEqual([5, 'As it was']);
   });
 
+  it('knows the last steps of earlier pages a while after it was opened, and goes there while the server is away', () => {
+    jasmine.clock().install();
+    store.open(ID);
+    http.expectOne(url).flush(stored(4, job, { undo: 'Name' }));
+    http.expectOne('/api/shop').flush({ revision: 1, shop: shopJson });
+    jasmine.clock().tick(2000);
+    const [before, first] = [
+      { ...job, name: 'Before' },
+      { ...job, name: 'First' },
+    ];
+    http.expectOne(`${url}/steps`).flush({
+      revision: 4,
+      past: [
+        { label: 'Name', job: before },
+        { label: 'Named', job: first },
+      ],
+      future: [{ label: 'Later', job: { ...job, name: 'Later' } }],
+    });
+    expect([store.undoLabel(), store.redoLabel()]).toEqual(['Name', 'Later']);
+    height(100);
+    http.expectOne({ method: 'PUT', url }).error(new ProgressEvent('error'), { status: 0 });
+    expect(store.saveState()).toBe('offline');
+    for (const name of [job.name, 'Before', 'First']) {
+      store.goBackOrForth('undo');
+      expect(store.job()?.name).toBe(name);
+    }
+    // Further back only the server knows the way: it is said, and nothing waits for it.
+    store.goBackOrForth('undo');
+    expect(store.job()?.name).toBe('First');
+    store.goBackOrForth('redo');
+    expect(store.job()?.name).toBe('Before');
+    height(130);
+    expect(store.cushion()?.heightMm).toBe(130);
+    jasmine.clock().uninstall();
+  });
+
   it('shows both sides of a conflict and overwrites only when told to', () => {
     open();
     height(100);

@@ -17,15 +17,18 @@ import {
   type StoredJob,
   type UnitSystem,
 } from '@yardland/core';
-import { forkJoin, Subscription } from 'rxjs';
+import { catchError, EMPTY, forkJoin, Subscription, switchMap, timer } from 'rxjs';
 import { JobsApi } from '../jobs/jobs-api';
+import { Messages } from '../shared/messages';
 import { problemOf } from '../shared/problem';
 import { ShopService } from '../shared/shop.service';
 import { History } from './history';
 import { PendingShelf, type Kept, type Pending } from './pending-shelf';
-
 import { stillToSend, type Answered, type SaveQueue, type SaveState } from './save-queue';
 import { SaveQueues } from './save-queues';
+
+/** The job's last steps are asked for when it has been open for so long, ms: its own reading goes first. */
+const STEPS_AFTER_MS = 1500;
 
 interface Head {
   readonly id: string;
@@ -55,6 +58,7 @@ export class JobStore {
   readonly #shops = inject(ShopService);
   readonly #queues = inject(SaveQueues);
   readonly #shelf = inject(PendingShelf);
+  readonly #messages = inject(Messages);
   #subscriptions = new Subscription();
   #queue: SaveQueue | null = null;
 
@@ -144,8 +148,24 @@ export class JobStore {
             this.#job.set(busy.latest ?? stored.job);
             this.#listen(busy);
           } else this.#listen(this.#newQueue(stored, pending));
+          this.#learnSteps(id);
         },
         error: (error: unknown) => this.failure.set(problemOf(error).message),
+      }),
+    );
+  }
+
+  /** The way back that other pages made, so that undo needs no server. Without an answer, or once something was changed here, it stays with the server. */
+  #learnSteps(id: string): void {
+    const steps$ = timer(STEPS_AFTER_MS).pipe(
+      switchMap(() => this.#api.steps(id)),
+      catchError(() => EMPTY),
+    );
+    this.#subscriptions.add(
+      steps$.subscribe((steps) => {
+        if (this.#queue?.waiting || this.#queue?.revision !== steps.revision || this.#blindSteps > 0) return;
+        this.#history.learn(steps);
+        this.#turned.update((n) => n + 1);
       }),
     );
   }
@@ -219,7 +239,11 @@ export class JobStore {
     this.#preview.set(null);
     const there = this.#blindSteps > 0 ? null : this.#history.step(direction, job);
     if (there) this.#job.set(there);
-    else {
+    else if (this.saveState() === 'offline') {
+      // Waiting for it would hold up every change until then.
+      this.#messages.warn('undo', 'This step is known to the server alone, and it does not answer: it can be taken when the server is back.');
+      return;
+    } else {
       this.#history.forget();
       this.#blindSteps++;
     }

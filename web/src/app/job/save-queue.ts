@@ -24,8 +24,8 @@ export interface Answered {
 const NO_STEP: ReadonlySet<string> = new Set(['nothing-to-undo', 'nothing-to-redo']);
 
 /** A write was taken and its answer lost on the way: what the server has, one revision on from what was seen, is what was sent. */
-function wasTaken({ kind, job }: Change, seen: number, current: StoredJob): boolean {
-  return kind === 'edit' && job !== null && current.revision === seen + 1 && differences(current.job, job).length === 0;
+function wasTaken({ job }: Change, seen: number, current: StoredJob): boolean {
+  return job !== null && current.revision === seen + 1 && differences(current.job, job).length === 0;
 }
 
 /**

@@ -4,11 +4,13 @@ import {
   backedUpSchema,
   healthSchema,
   jobListSchema,
+  jobStepsSchema,
   storedJobSchema,
   type BackedUp,
   type Health,
   type Job,
   type JobList,
+  type JobSteps,
   type StoredJob,
 } from '@yardland/core';
 import { map, type Observable } from 'rxjs';
@@ -42,6 +44,11 @@ export class JobsApi {
   /** How the server is, and how much room its database has. */
   health(): Observable<Health> {
     return this.#http.get('/api/health').pipe(map((value) => healthSchema.parse(value)));
+  }
+
+  /** The last changes of a job, and those that were taken back. */
+  steps(id: string): Observable<JobSteps> {
+    return this.#http.get(`/api/jobs/${id}/steps`).pipe(map((value) => jobStepsSchema.parse(value)));
   }
 
   /** Undo or redo. */
