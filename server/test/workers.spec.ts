@@ -3,20 +3,24 @@ import fs from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { Refusal } from '../src/http/refusal';
-import { Workers } from '../src/workers/workers';
+import { Workers, type Asker } from '../src/workers/workers';
 import { demoDir, demoJob, running } from './support';
 
 const shop = shopSchema.parse(JSON.parse(fs.readFileSync(path.join(demoDir, 'shop.json'), 'utf8')));
 const task = (job: Job) => ({ job, shop, index: 0, stamp: { revision: 1, printedAt: new Date(0) } });
 const problem = (error: unknown): readonly [number, string] => (error instanceof Refusal ? [error.status, error.problem.code] : [0, String(error)]);
 
+const asker = (name: string): Asker => ({ name, left: new AbortController().signal });
+
 describe('work that takes long', () => {
   it('is ended at the limit, refused when too much waits, and dropped when nobody waits for it', async () => {
     const thorough: Job = { ...demoJob('gallery-and-boxes'), lays: 'thorough' };
     const workers = new Workers({ limitMs: 4000, queue: 1 });
-    const stay = new AbortController().signal;
+    const stay = asker('one');
     const leaving = new AbortController();
-    const all = [1, 2, 3, 4, 5].map((n) => workers.ticket(task(thorough), n === 2 ? leaving.signal : stay).then(() => [200, ''] as const, problem));
+    const all = [1, 2, 3, 4, 5].map((n) =>
+      workers.ticket(task(thorough), n === 2 ? { ...stay, left: leaving.signal } : stay).then(() => [200, ''] as const, problem),
+    );
     setTimeout(() => leaving.abort(), 500);
     const answers = await Promise.all(all);
     expect(answers.filter(([, code]) => code === 'busy').length).toBe(Math.max(0, 5 - Math.max(2, availableParallelism() - 1) - 1));
@@ -26,6 +30,23 @@ describe('work that takes long', () => {
     const after = new Workers({ limitMs: 60_000 });
     expect((await after.ticket(task(demoJob('storage-chest')), stay)).length).toBeGreaterThan(10_000);
     await Promise.all([workers.close(), after.close()]);
+  }, 90_000);
+
+  it('is begun for each asker in turn: who asks for much waits behind who asks for little, and does not fill the queue', async () => {
+    const workers = new Workers({ queue: 20 });
+    const done: string[] = [];
+    const ask = (name: string): Promise<void> => workers.ticket(task(demoJob('storage-chest')), asker(name)).then(() => void done.push(name));
+    const running = Math.max(2, availableParallelism() - 1);
+    const much = Array.from({ length: running + 8 }, () => ask('much'));
+    const little = ask('little');
+    const another = ask('another');
+    await Promise.all([...much, little, another]);
+    // What ran already went first, and one of each line after that.
+    expect(done.indexOf('little')).toBeLessThanOrEqual(running + 2);
+    expect(done.indexOf('another')).toBeLessThanOrEqual(running + 3);
+    const full = await Promise.all(Array.from({ length: running + 11 }, () => ask('much').then(() => '', problem)));
+    expect(full.filter((one) => String(one) === '503,busy').length).toBe(1);
+    await workers.close();
   }, 90_000);
 
   it('does not hold up anybody else, and says so when it was too much', async () => {

@@ -1,17 +1,18 @@
 import { labelQuerySchema, readWith, templatePrintQuerySchema } from '@yardland/core';
-import { Router, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
 import type { Printed } from '../workers/tasks';
-import type { Workers } from '../workers/workers';
+import type { Asker, Workers } from '../workers/workers';
 
-/** Tells when the asker has gone before the answer was sent. */
-function whenLeft(response: Response): AbortSignal {
+/** Who asks, by session where one signs in and else by address; and when they have gone before the answer was sent. */
+function askerOf(request: Request, response: Response): Asker {
   const left = new AbortController();
   response.on('close', () => left.abort());
-  return left.signal;
+  const session: unknown = response.locals['session'];
+  return { name: typeof session === 'string' ? session : (request.socket.remoteAddress ?? ''), left: left.signal };
 }
 
 /** A file that was made; otherwise refused with why there is none. */
@@ -32,14 +33,14 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, workers: Workers)
     const index = Number(request.params.cushion) - 1;
     const cushion = job.cushions[index];
     if (!Number.isInteger(index) || !cushion) throw notFound('cushion');
-    const pdf = await workers.ticket({ job, shop: shops.read().document, index, stamp: { revision, printedAt: new Date() } }, whenLeft(response));
+    const pdf = await workers.ticket({ job, shop: shops.read().document, index, stamp: { revision, printedAt: new Date() } }, askerOf(request, response));
     response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${cushion.name}`, 'pdf')}"`);
     response.type('pdf').send(Buffer.from(pdf));
   });
 
   router.get('/:id/cutting-list.pdf', async (request, response) => {
     const { job, revision } = jobs.read(request.params.id);
-    const pdf = await workers.cuttingList({ job, shop: shops.read().document, stamp: { revision, printedAt: new Date() } }, whenLeft(response));
+    const pdf = await workers.cuttingList({ job, shop: shops.read().document, stamp: { revision, printedAt: new Date() } }, askerOf(request, response));
     response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} cutting list`, 'pdf')}"`);
     response.type('pdf').send(Buffer.from(pdf));
   });
@@ -54,7 +55,7 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, workers: Workers)
       index: cushion === undefined ? null : cushion - 1,
       stock: stock ?? (job.units === 'inch' ? 'letter' : 'a4'),
     };
-    const made = printed(await workers.labels(task, whenLeft(response)));
+    const made = printed(await workers.labels(task, askerOf(request, response)));
     response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${made.words}`, 'pdf')}"`);
     response.type('pdf').send(Buffer.from(made.file));
   });
@@ -65,14 +66,14 @@ export function ticketRoutes(jobs: JobStore, shops: ShopStore, workers: Workers)
     const index = Number(request.params.cushion) - 1;
     const cushion = job.cushions[index];
     if (!cushion) throw notFound('cushion');
-    const made = printed(await workers.template({ job, shop: shops.read().document, index, size, piece, paper, rollWidthMm }, whenLeft(response)));
+    const made = printed(await workers.template({ job, shop: shops.read().document, index, size, piece, paper, rollWidthMm }, askerOf(request, response)));
     response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${cushion.name} ${made.words}`, 'pdf')}"`);
     response.type('pdf').send(Buffer.from(made.file));
   });
 
   router.get('/:id/plan', async (request, response) => {
     const { job } = jobs.read(request.params.id);
-    response.type('json').send(await workers.plan({ job, shop: shops.read().document }, whenLeft(response)));
+    response.type('json').send(await workers.plan({ job, shop: shops.read().document }, askerOf(request, response)));
   });
   return router;
 }

@@ -110,7 +110,7 @@ export async function wholePlan(one: InShop): Promise<string> {
 }
 
 /** One of the simulated camera's pictures, as a JPEG file. */
-export async function photograph(shot: number): Promise<Uint8Array> {
+export async function photograph({ shot }: { readonly shot: number }): Promise<Uint8Array> {
   const { picture } = madePicture(shot);
   return await sharp(picture.data, { raw: { width: picture.width, height: picture.height, channels: 1 } })
     .jpeg({ quality: 88 })

@@ -3,11 +3,18 @@ import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/refusal';
 import type * as tasks from './tasks';
+import { Turns } from './turns';
 
-/** Work that waits for a thread at most; more is refused and asked for again later. */
+/** Work that waits for a thread at most, half of it for one asker; more is refused and asked for again later. */
 const QUEUE = 32;
 /** Asked again after so many seconds when the queue is full. */
 const RETRY_AFTER_S = 10;
+
+/** Who asks: a name of theirs, so that all get their turn, and the sign that they have gone. */
+export interface Asker {
+  readonly name: string;
+  readonly left: AbortSignal;
+}
 
 export interface WorkersOptions {
   /** A task that takes longer is ended, ms. */
@@ -15,13 +22,14 @@ export interface WorkersOptions {
   readonly queue?: number;
 }
 
-/** Long computing in worker threads, started when first needed: each within a time limit, ended when nobody waits for it any more. */
+/** Long computing in worker threads, started when first needed: askers in turn, each task within a time limit, ended when nobody waits for it any more. */
 export class Workers {
   #pool: Piscina | null = null;
-  /** Tasks asked for and not yet answered, running ones among them. */
-  #open = 0;
+  /** Tasks asked for and not yet answered, running ones among them, by who asked. */
+  readonly #open = new Map<string, number>();
   // One thread is left for the one that answers; but one job that takes long never holds up all others.
   readonly #most = Math.max(2, availableParallelism() - 1);
+  readonly #turns = new Turns(this.#most);
   readonly #limitMs: number;
   readonly #queue: number;
 
@@ -30,28 +38,28 @@ export class Workers {
     this.#queue = queue;
   }
 
-  ticket(task: tasks.TicketTask, left: AbortSignal): Promise<Uint8Array> {
-    return this.#run('ticket', task, left);
+  ticket(task: tasks.TicketTask, asker: Asker): Promise<Uint8Array> {
+    return this.#run('ticket', task, asker);
   }
 
-  cuttingList(task: Omit<tasks.TicketTask, 'index'>, left: AbortSignal): Promise<Uint8Array> {
-    return this.#run('cuttingList', task, left);
+  cuttingList(task: Omit<tasks.TicketTask, 'index'>, asker: Asker): Promise<Uint8Array> {
+    return this.#run('cuttingList', task, asker);
   }
 
-  labels(task: Parameters<typeof tasks.labels>[0], left: AbortSignal): Promise<tasks.Printed> {
-    return this.#run('labels', task, left);
+  labels(task: Parameters<typeof tasks.labels>[0], asker: Asker): Promise<tasks.Printed> {
+    return this.#run('labels', task, asker);
   }
 
-  template(task: tasks.TemplateTask, left: AbortSignal): Promise<tasks.Printed> {
-    return this.#run('template', task, left);
+  template(task: tasks.TemplateTask, asker: Asker): Promise<tasks.Printed> {
+    return this.#run('template', task, asker);
   }
 
-  plan(task: tasks.InShop, left: AbortSignal): Promise<string> {
-    return this.#run('wholePlan', task, left);
+  plan(task: tasks.InShop, asker: Asker): Promise<string> {
+    return this.#run('wholePlan', task, asker);
   }
 
   photograph(shot: number): Promise<Uint8Array> {
-    return this.#run('photograph', shot, new AbortController().signal);
+    return this.#run('photograph', { shot }, { name: 'camera', left: new AbortController().signal });
   }
 
   /** Ends what runs: nothing in a worker has to be finished for the shop's data to be whole. */
@@ -60,14 +68,22 @@ export class Workers {
   }
 
   /** Throws a Refusal with status 503 when the queue is full or the limit is reached. */
-  async #run<Answer>(name: keyof typeof tasks, value: unknown, left: AbortSignal): Promise<Answer> {
+  async #run<Answer>(name: keyof typeof tasks, value: object, { name: who, left }: Asker): Promise<Answer> {
     // Counted here: a pool whose threads are still starting takes any number.
-    if (this.#open >= this.#most + this.#queue)
+    const own = this.#open.get(who) ?? 0;
+    const all = [...this.#open.values()].reduce((sum, count) => sum + count, 0);
+    if (all >= this.#most + this.#queue || own >= this.#most + Math.ceil(this.#queue / 2))
       throw new Refusal(503, { code: 'busy', path: '', message: 'So much is being worked out that this has to wait. Ask again in a moment.' }, RETRY_AFTER_S);
     const late = AbortSignal.timeout(this.#limitMs);
-    this.#open++;
+    const signal = AbortSignal.any([late, left]);
+    this.#open.set(who, own + 1);
     try {
-      return (await this.#threads().run(value, { name, signal: AbortSignal.any([late, left]) })) as Answer;
+      await this.#turns.take(who, signal);
+      try {
+        return (await this.#threads().run(value, { name, signal })) as Answer;
+      } finally {
+        this.#turns.give();
+      }
     } catch (error) {
       if (late.aborted)
         throw new Refusal(503, {
@@ -78,7 +94,9 @@ export class Workers {
       if (left.aborted) throw new Refusal(499, { code: 'left', path: '', message: 'Nobody waits for this any more.' });
       throw error;
     } finally {
-      this.#open--;
+      const rest = (this.#open.get(who) ?? 1) - 1;
+      if (rest > 0) this.#open.set(who, rest);
+      else this.#open.delete(who);
     }
   }
 
