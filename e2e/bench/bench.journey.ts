@@ -61,6 +61,43 @@ test('a batch of six is ticked in two windows; a wrong plate opens what is sewn 
   await shop.saved();
 });
 
+test('people of the shop are told by name: whoever is at a screen signs what is ticked there', async ({ shop, page }) => {
+  await page.goto('/stockroom');
+  for (const name of ['Alma', 'Bo']) {
+    const box = page.getByRole('textbox', { name: 'Name', exact: true });
+    await box.fill(name);
+    await page.getByRole('button', { name: 'Add them' }).click();
+  }
+  await expect(page.getByRole('list', { name: 'Who works here' })).toContainText('Bo');
+  await page.getByRole('button', { name: 'Add them' }).click();
+  await expect(page.getByRole('alert')).toContainText('Write a name first.');
+  await shop.expectAccessible();
+
+  await shop.openJob('Puppeteers’ kneelers');
+  await shop.goTo('Bench');
+  const first = page.getByRole('listitem').filter({ hasText: 'Lay the faces on the core' }).last();
+  const cushion = (n: number) => first.getByRole('button', { name: new RegExp(`^Cushion ${n}, `) });
+  const at = page.getByRole('combobox', { name: 'At this screen' });
+  await at.selectOption('Alma');
+  await cushion(6).click();
+  await cushion(7).click();
+  await at.selectOption('Bo');
+  await cushion(8).click();
+  await expect(first).toContainText('done by Alma 6, 7; Bo 8');
+  await shop.saved();
+  await page.reload();
+  await expect(at).toHaveValue('Bo');
+  await expect(first).toContainText('done by Alma 6, 7; Bo 8');
+  await shop.expectAccessible();
+  // As it was, for the other journeys.
+  await first.getByRole('button', { name: /^Lay the faces/ }).click();
+  for (const n of [6, 7, 8]) await cushion(n).click();
+  await shop.saved();
+  await page.goto('/stockroom');
+  for (const name of ['Alma', 'Bo']) await page.getByRole('button', { name: `Remove ${name}` }).click();
+  await expect(page.getByRole('list', { name: 'Who works here' })).toBeHidden();
+});
+
 test('the bench view is stepped, ticked and timed by keys alone, and reads on a phone', async ({ shop, page }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
   await shop.openJob('Gallery and box seats');

@@ -4,11 +4,7 @@ import { expect, test } from '../support/bench';
 
 test.use({ expectedErrors: [/ERR_INTERNET_DISCONNECTED|409 \(Conflict\)/] });
 
-test('what is changed in the rooms while the server is away waits, and is put together with what another window did', async ({
-  shop,
-  page,
-  context,
-}) => {
+test('what is changed in the rooms while the server is away waits, and is put together with what another window did', async ({ shop, page, context }) => {
   const foam = async (): Promise<StoredShop['shop']['grades'][number] | undefined> =>
     ((await (await page.request.get('/api/shop')).json()) as StoredShop).shop.grades.find(({ name }) => name === 'Foam 37-150');
   await page.goto('/stockroom');

@@ -3,7 +3,7 @@ import { sampleCushion, sampleJob, demoShop } from '../testing/samples';
 import { planSolved } from '../job/solve';
 import type { Cushion } from '../job/document';
 import { operation } from '../piece/operation';
-import { doneOn, toggledOn, whereabouts } from './batch';
+import { doneBy, doneOn, signedBy, toggledOn, whereabouts } from './batch';
 import { openedAgain, redoing } from './recut';
 import { sewnRuns } from './runs';
 import type { Tick } from './ticks';
@@ -104,6 +104,20 @@ describe('a piece found to be wrong', () => {
     expect(cloths(one)).toEqual([...cloths(before), [`${String(cloths(before)[0]?.[0])}, cut anew`, 600]]);
     // The first lay is not touched by it: what is cut stays.
     expect(one.lays[0]?.hash).toBe(before.lays[0]?.hash as string);
+  });
+});
+
+describe('whose a tick is', () => {
+  it('is told for each cushion: who ticked before keeps theirs, a tick taken back is nobody’s', () => {
+    const first: Tick = { count: 2, on: [1, 2], by: signedBy(undefined, [1, 2], 'Alma', 6) };
+    const second: Tick = { count: 3, on: [2, 3, 5], by: signedBy(first, [2, 3, 5], 'Bo', 6) };
+    expect(doneBy(second, 6)).toEqual([
+      { person: 'Alma', cushions: [2] },
+      { person: 'Bo', cushions: [3, 5] },
+    ]);
+    // Nobody said who they are; and what an older tick does not tell is not made up.
+    expect(signedBy(second, [2, 3, 5, 6], '', 6)).toEqual({ 2: 'Alma', 3: 'Bo', 5: 'Bo' });
+    expect(doneBy({ count: 2 }, 6)).toEqual([]);
   });
 });
 

@@ -14,6 +14,27 @@ export function toggledOn(tick: Tick | undefined, cushion: number, quantity: num
   return done.includes(cushion) ? done.filter((one) => one !== cushion) : [...done, cushion].sort((a, b) => a - b);
 }
 
+/** Whose each tick is once `person` has said on which cushions it is done: who ticked before keeps theirs. Nobody's where no name is given. */
+export function signedBy(before: Tick | undefined, on: readonly number[], person: string, quantity: number): Record<string, string> {
+  const done = doneOn(before, quantity);
+  return Object.fromEntries(
+    on.flatMap((cushion) => {
+      const name = done.includes(cushion) ? before?.by?.[cushion] : person;
+      return name ? [[String(cushion), name]] : [];
+    }),
+  );
+}
+
+/** Who did an operation, in the order of the cushions, and on which. */
+export function doneBy(tick: Tick | undefined, quantity: number): { readonly person: string; readonly cushions: readonly number[] }[] {
+  const people = new Map<string, number[]>();
+  for (const cushion of doneOn(tick, quantity)) {
+    const person = tick?.by?.[cushion];
+    if (person) people.set(person, [...(people.get(person) ?? []), cushion]);
+  }
+  return [...people].map(([person, cushions]) => ({ person, cushions }));
+}
+
 /** Where one cushion of a batch is: how many operations are done on it, and the first that is not. */
 export interface Whereabouts {
   readonly cushion: number;

@@ -9,6 +9,8 @@ export interface Tick {
   /** On which of the cushions, from 1; absent: the first so many. */
   readonly on?: readonly number[] | undefined;
   readonly sizes?: TickedSizes | undefined;
+  /** Who ticked each of the cushions, by number. */
+  readonly by?: Readonly<Record<string, string>> | undefined;
 }
 
 /** Sizes further apart than this are told of, mm: what a tape can tell. */

@@ -221,6 +221,8 @@ export const cushionSchema = z.strictObject({
           /** On which of the cushions, from 1; absent: the first so many. */
           on: z.array(z.int().min(1).max(500)).max(500).optional(),
           sizes: z.record(z.string().max(60), z.tuple([z.number().finite(), z.number().finite()])).optional(),
+          /** Who ticked each of the cushions, by number: the name the shop has for them. */
+          by: z.record(z.string().regex(/^\d{1,3}$/), text(40)).optional(),
         }),
       ),
       /** Minutes clocked, by step, over all cushions. */

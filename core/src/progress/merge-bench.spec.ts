@@ -16,6 +16,13 @@ describe('two windows at one bench', () => {
     });
   });
 
+  it('keep whose each tick is', () => {
+    const mine = job({ done: { cut: { count: 2, on: [1, 2], by: { 1: 'Alma', 2: 'Alma' } } } });
+    const theirs = job({ done: { cut: { count: 2, on: [2, 3], by: { 2: 'Bo', 3: 'Bo' } } } });
+    const merged = mergeBench(job(), mine, theirs)?.cushions[0]?.bench?.done['cut'];
+    expect([merged?.on, merged?.by]).toEqual([[1, 2, 3], { 1: 'Alma', 2: 'Alma', 3: 'Bo' }]);
+  });
+
   it('keep what the other changed besides, and every recut once', () => {
     const recut = { piece: 'plate', cushions: [2], each: 1, date: '2026-01-05' };
     const made = mergeBench(job(), job({ done: {}, recuts: [recut] }), job({ done: {}, recuts: [{ ...recut, cushions: [4] }] }, { note: 'soft' }));

@@ -19,7 +19,9 @@ function merged(base: Bench, mine: Bench, theirs: Bench, quantity: number): Benc
       .filter((cushion) => after.includes(cushion) || !before.includes(cushion))
       .sort((a, b) => a - b);
     const sizes = mine.done[id]?.sizes ?? theirs.done[id]?.sizes;
-    done.set(id, { count: on.length, on, ...(sizes ? { sizes } : {}) });
+    const names = { ...theirs.done[id]?.by, ...mine.done[id]?.by };
+    const by = Object.fromEntries(on.flatMap((cushion) => (names[cushion] === undefined ? [] : [[cushion, names[cushion]]])));
+    done.set(id, { count: on.length, on, ...(sizes ? { sizes } : {}), ...(Object.keys(by).length ? { by } : {}) });
     if (on.length === 0) done.delete(id);
   }
   const minutes = { ...theirs.minutes };

@@ -84,6 +84,11 @@ export class BenchStation {
     (this.store.shop()?.document.machine ?? 'walking-foot') === 'home' ? 'the shop’s: a home machine' : 'the shop’s: a walking foot',
   );
 
+  protected readonly people = computed(() => {
+    const names = this.work.people();
+    return names.length ? [{ value: '', name: 'nobody in particular' }, ...names.map((name) => ({ value: name, name }))] : [];
+  });
+
   protected setMachine(machine: 'usual' | Machine): void {
     this.store.editCushion('Sewn on', ({ machine: _before, ...cushion }) => (machine === 'usual' ? cushion : { ...cushion, machine }));
   }

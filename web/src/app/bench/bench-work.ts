@@ -2,11 +2,13 @@ import { computed, inject, Injectable, linkedSignal } from '@angular/core';
 import {
   benchTime,
   changedSince,
+  doneBy,
   doneOn,
   filled,
   formatLength,
   formatNumber,
   PHASES,
+  signedBy,
   sizesAt,
   toggledOn,
   whereabouts,
@@ -15,6 +17,7 @@ import {
   type Phase,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import { Settings } from '../shell/settings';
 
 type Bench = NonNullable<Cushion['bench']>;
 const NOTHING: Bench = { done: {} };
@@ -31,6 +34,7 @@ export function minutesInWords(minutes: number): string {
 @Injectable()
 export class BenchWork {
   readonly #store = inject(JobStore);
+  readonly #settings = inject(Settings);
   readonly steps = computed<readonly Operation[]>(() => this.#store.cushionPlan()?.operations ?? []);
   readonly quantity = computed(() => this.#store.cushion()?.quantity ?? 1);
   readonly numbers = computed(() => Array.from({ length: this.quantity() }, (_, i) => i + 1));
@@ -40,6 +44,9 @@ export class BenchWork {
       ({ steps }) => steps.length,
     ),
   );
+  /** Who works in the shop, and which of them is at this screen. */
+  readonly people = computed(() => this.#store.shop()?.document.people ?? []);
+  readonly person = computed(() => this.people().find((name) => name === this.#settings.person()) ?? '');
   readonly left = computed(() => this.steps().filter((step) => this.done(step).length < this.quantity()).length);
   /** The step in hand: the first that is not done, unless another is pointed at. */
   readonly here = linkedSignal(() => this.steps().find((step) => this.done(step).length < this.quantity())?.id ?? this.steps()[0]?.id ?? '');
@@ -54,6 +61,16 @@ export class BenchWork {
   /** On which of the batch a step is done, from 1. */
   done({ id }: Operation): number[] {
     return doneOn(this.#bench().done[id], this.quantity());
+  }
+
+  /** Who did a step, and of a batch on which: `Alma 1, 2; Bo 3`. Empty where nobody said who they are. */
+  by({ id }: Operation): string {
+    const all = doneBy(this.#bench().done[id], this.quantity());
+    return all.map(({ person, cushions }) => (this.quantity() > 1 ? `${person} ${cushions.join(', ')}` : person)).join('; ');
+  }
+
+  isAt(person: string): void {
+    this.#settings.person.set(person);
   }
 
   words({ text, figures }: Operation): string {
@@ -81,8 +98,9 @@ export class BenchWork {
   setDone(step: Operation, on: readonly number[]): void {
     const sizes = sizesAt(step, this.#store.cushionPlan()?.pieces ?? []);
     this.change(`${PHASE_WORDS[step.phase]}: ${on.length} of ${this.quantity()}`, (bench) => {
-      const { [step.id]: _before, ...rest } = bench.done;
-      return { ...bench, done: on.length ? { ...rest, [step.id]: { count: on.length, on: [...on], sizes } } : rest };
+      const { [step.id]: before, ...rest } = bench.done;
+      const by = signedBy(before, on, this.person(), this.quantity());
+      return { ...bench, done: on.length ? { ...rest, [step.id]: { count: on.length, on: [...on], sizes, ...(Object.keys(by).length ? { by } : {}) } } : rest };
     });
   }
 

@@ -4,22 +4,25 @@ export type Theme = 'auto' | 'light' | 'dark';
 
 const KEY = 'yardland.settings';
 
-/** What belongs to this screen rather than to the shop: theme, and whether single keys act. Kept in the browser. */
+/** What belongs to this screen rather than to the shop: theme, whether single keys act, and who is at it. Kept in the browser. */
 @Injectable({ providedIn: 'root' })
 export class Settings {
   readonly theme = signal<Theme>('auto');
   /** Single-letter keys can be switched off for those who dictate or type by other means. */
   readonly keys = signal(true);
+  /** Which of the people of the shop is at this screen; empty: nobody has said. */
+  readonly person = signal('');
   readonly #root = inject(DOCUMENT).documentElement;
 
   constructor() {
     const kept = read();
     if (kept.theme) this.theme.set(kept.theme);
     if (kept.keys !== undefined) this.keys.set(kept.keys);
+    if (kept.person !== undefined) this.person.set(kept.person);
     effect(() => {
-      const [theme, keys] = [this.theme(), this.keys()];
+      const [theme, keys, person] = [this.theme(), this.keys(), this.person()];
       try {
-        localStorage.setItem(KEY, JSON.stringify({ theme, keys }));
+        localStorage.setItem(KEY, JSON.stringify({ theme, keys, person }));
       } catch {
         // A browser that keeps nothing still works; it just forgets.
       }
@@ -40,9 +43,15 @@ export class Settings {
   }
 }
 
-function read(): { theme?: Theme; keys?: boolean } {
+interface Kept {
+  theme?: Theme;
+  keys?: boolean;
+  person?: string;
+}
+
+function read(): Kept {
   try {
-    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as { theme?: Theme; keys?: boolean };
+    return JSON.parse(localStorage.getItem(KEY) ?? '{}') as Kept;
   } catch {
     return {};
   }

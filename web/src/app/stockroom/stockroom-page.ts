@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { Choice } from '../shared/choice';
 import { Icon } from '../shared/icon';
 import {
   ASSUMPTIONS,
@@ -14,7 +13,6 @@ import {
   type AssumptionKey,
   type Filling,
   type Grade,
-  type Machine,
   type ShopDocument,
 } from '@yardland/core';
 import { newId } from '../shared/new-id';
@@ -27,6 +25,7 @@ import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
 import { ClothsPanel } from './cloths-panel';
 import { RemnantsPanel } from './remnants-panel';
+import { ShopPanel } from './shop-panel';
 import { ZipsPanel } from './zips-panel';
 import { FillingEditor } from './filling-editor';
 import { GradeEditor } from './grade-editor';
@@ -51,7 +50,6 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
 @Component({
   selector: 'yl-stockroom-page',
   imports: [
-    Choice,
     RoomMain,
     RoomHead,
     Button,
@@ -68,6 +66,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     ClothsPanel,
     ZipsPanel,
     RemnantsPanel,
+    ShopPanel,
     Icon,
   ],
   templateUrl: './stockroom-page.html',
@@ -144,16 +143,6 @@ export class StockroomPage {
   protected remove(id: string): void {
     const without = <T extends { readonly id: string }>(rows: readonly T[]): T[] => rows.filter((one) => one.id !== id);
     this.#edit.change((shop) => ({ ...shop, grades: without(shop.grades), fillings: without(shop.fillings) }));
-  }
-
-  protected readonly machines = [
-    { value: 'walking-foot', name: 'a walking foot: straight on' },
-    { value: 'home', name: 'a home machine: pinned, gone round twice' },
-  ] as const;
-  protected readonly machine = computed(() => this.#shop()?.machine ?? 'walking-foot');
-
-  protected setMachine(machine: Machine): void {
-    this.#edit.change(({ machine: _before, ...shop }) => (machine === 'walking-foot' ? shop : { ...shop, machine }));
   }
 
   protected setGrade(grade: Grade): void {
