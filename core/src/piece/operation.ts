@@ -1,4 +1,5 @@
 import type { Figure } from '../kernel/figure';
+import type { Stage } from './stage';
 
 /** The parts of a work order, in their order. */
 export const PHASES = ['cut', 'prepare', 'sew', 'fill', 'fix'] as const;
@@ -25,6 +26,8 @@ export interface Operation {
   /** Time nobody works: until glue is tacky, or steam has dried. */
   readonly waitMinutes: number;
   readonly needs: Workplace;
+  /** What it folds, slits or turns, moment by moment; empty where the pieces in hand only meet. */
+  readonly stages: readonly Stage[];
   /** Operations that come before it, where they are in the order at all. */
   readonly after: readonly string[];
 }
@@ -33,5 +36,5 @@ export interface Operation {
 export type OperationDraft = Pick<Operation, 'id' | 'phase' | 'text' | 'minutes' | 'needs'> & Partial<Operation>;
 
 export function operation(draft: OperationDraft): Operation {
-  return { figures: [], pieces: [], seams: [], cautions: [], waitMinutes: 0, after: [], ...draft };
+  return { figures: [], pieces: [], seams: [], cautions: [], waitMinutes: 0, stages: [], after: [], ...draft };
 }

@@ -5,4 +5,5 @@ export * from './operation';
 export * from './piece';
 export * from './seam';
 export * from './sizes';
+export * from './stage';
 export * from './staples';

@@ -5,6 +5,7 @@ import type { Closing, CoverRequest } from '../contract';
 import type { Band } from '../parts/band';
 import { openZip } from '../parts/cover-operations';
 import type { PlaqueKind } from '../parts/plaque';
+import { hemmedEndStages } from '../parts/plaque-stages';
 import { endsFor, type Box } from './choices';
 
 const SLIDER = 'Slider on, and a stop sewn across each end, before the plaque is closed in.';
@@ -62,6 +63,7 @@ export function plaqueOperations({ choices, request: { sizes, assume }, band, cl
       cautions: [...(closing.kind === 'zip' ? [SLIDER] : []), MEASURE],
       pieces: plaque.pieces.map(({ id }) => id),
       seams: names,
+      stages: plaque.stages,
       minutes: sew(names),
       needs: 'machine',
       after: ['cut/notch'],
@@ -74,6 +76,7 @@ export function plaqueOperations({ choices, request: { sizes, assume }, band, cl
       cautions: endWords.cautions,
       pieces: [...band.boxing, ...plaque.pieces, ...plackets].map(({ id }) => id),
       seams: ends.map(({ id }) => id),
+      stages: !sizes.slope && kind === 'hemmed' ? hemmedEndStages(hem.value, lap.value, assume('endRowMm')) : [],
       minutes: sew(ends.map(({ id }) => id)),
       needs: 'machine',
       after: ['sew/plaque', 'sew/boxing-joins', 'sew/panel-corners'],

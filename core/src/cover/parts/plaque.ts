@@ -1,7 +1,9 @@
 import { law, minus, plus, sum, type Figure } from '../../kernel/figure';
 import type { Mark, Piece } from '../../piece/piece';
 import type { SeamDraft, Stretch } from '../../piece/seam';
+import type { Stage } from '../../piece/stage';
 import { clothStrip, pairOfMarks, stripEdge } from './cloth-piece';
+import { plaqueStages } from './plaque-stages';
 
 /** One strip, folded, seamed and slit; two strips folded in half; a narrow and a wide one that laps over the zip; two that overlap for hook and loop. */
 export const PLAQUES = ['slit', 'folded', 'lapped', 'hook-and-loop'] as const;
@@ -43,6 +45,8 @@ export interface Plaque {
   readonly left: readonly Stretch[];
   readonly right: readonly Stretch[];
   readonly seams: readonly SeamDraft[];
+  /** How it is made up, across. */
+  readonly stages: readonly Stage[];
 }
 
 /** One strip of a plaque before it is pieced: its height, its allowances, and what of its height is folded away where its ends are sewn. */
@@ -189,6 +193,7 @@ export function makePlaque(ask: PlaqueAsk): Plaque {
   const along = (list: readonly Piece[], edge: 'lower' | 'upper'): Stretch[] => list.map((piece) => stripEdge(piece, edge));
   return {
     kind,
+    stages: plaqueStages(ask),
     pieces: upper === lower ? lowerParts : [...lowerParts, ...upperParts],
     length,
     topEdge: along(upperParts, 'upper'),

@@ -30,7 +30,7 @@ export class BenchStation {
   protected readonly scene = computed<Scene>(() => {
     const [one, step] = [this.store.cushionPlan(), this.work.step()];
     const fit = `bench ${this.store.cushionIndex()} ${step?.id ?? ''}`;
-    return one?.state === 'planned' && step ? stepScene(one, step, fit, 'under-each-other') : { title: 'Bench', fit, items: [] };
+    return one?.state === 'planned' && step ? stepScene(one, step, fit, 'under-each-other', this.store.inWords()) : { title: 'Bench', fit, items: [] };
   });
 
   /** The time in words: for one and for all, what is left, and what was clocked against what it was reckoned at. */

@@ -1,6 +1,8 @@
-import { bounds, flatten, isNotch, sewnRuns, type Operation, type Piece, type Planned, type Point, type SewnRun } from '@yardland/core';
+import { bounds, flatten, isNotch, sewnRuns, type Operation, type Piece, type Planned, type Point, type SayIn, type SewnRun } from '@yardland/core';
+import { stapleScene } from '../cover/staple-scene';
 import { boxArea, notchItems } from '../shared/table/cushion-scene';
 import { shifted, type Look, type Scene, type SceneItem } from '../shared/table/scene';
+import { stageItems } from './stage-scene';
 
 /** A strip longer than so many times the widest plate is drawn with a break. */
 const BREAK_FROM = 3;
@@ -8,6 +10,8 @@ const BREAK_FROM = 3;
 const GAP = { 'in-rows': 0.12, 'under-each-other': 0.26 } as const;
 /** The drawing is about so many times wider than high, where it has the whole screen; beside the list pieces stand under each other. */
 const ASPECT = 1.25;
+/** On a piece narrower than so many seams the letters of opposite edges stand apart along it. */
+const NARROW = 12;
 /** Room in a row for the words over a small piece, as a share of the widest. */
 const SLOT = 0.62;
 
@@ -62,10 +66,10 @@ function between(points: readonly Point[], fromX: number, toX: number): Point[][
   return run.length ? [...runs, run] : runs;
 }
 
-/** The point half way along a line, and the direction there. */
-function middleOf(points: readonly Point[]): { readonly at: Point; readonly way: Point } {
+/** The point at a share of a line's length, and the direction there. */
+function placeOn(points: readonly Point[], share: number): { readonly at: Point; readonly way: Point } {
   const lengths = points.slice(1).map((p, i) => Math.hypot(p.x - (points[i] as Point).x, p.y - (points[i] as Point).y));
-  let rest = lengths.reduce((sum, mm) => sum + mm, 0) / 2;
+  let rest = lengths.reduce((sum, mm) => sum + mm, 0) * share;
   for (let i = 0; i < lengths.length; i++) {
     const [a, b, long] = [points[i] as Point, points[i + 1] as Point, lengths[i] as number];
     if (rest <= long && long > 0)
@@ -76,13 +80,13 @@ function middleOf(points: readonly Point[]): { readonly at: Point; readonly way:
 }
 
 /** What is sewn on a piece: the edge lit, the stitch line, its letter, and where it starts and stops. */
-function runItems(run: SewnRun, { parts, lowY }: Drawn, x: number, y: number, key: string, seamMm: number): SceneItem[] {
+function runItems(run: SewnRun, { parts, lowY }: Drawn, x: number, y: number, key: string, seamMm: number, share: number): SceneItem[] {
   const moved = (p: Point, dx: number): Point => ({ x: p.x + dx + x, y: p.y - lowY + y });
   return parts.flatMap(({ fromX, toX, dx }, part) =>
     between(run.points, fromX, toX).flatMap((line, k): SceneItem[] => {
       const shape = line.map((p) => moved(p, dx));
       const name = `${key}-${part}-${k}`;
-      const { at, way } = middleOf(shape);
+      const { at, way } = placeOn(shape, share);
       // Beside the line, on the piece: it runs counter-clockwise, so the piece is on its left.
       const inside = { x: at.x - way.y * seamMm * 2.4, y: at.y + way.x * seamMm * 2.4 };
       const across = (end: Point, next: Point, id: string): SceneItem[] => {
@@ -151,14 +155,35 @@ function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[]
       : [];
   return [
     ...outline,
-    ...runs.filter((run) => run.piece === id).flatMap((run, i) => runItems(run, drawn, x, y, `${id}-run-${i}`, seamMm)),
+    ...runs.filter((run) => run.piece === id).flatMap((run, i) => runItems(run, drawn, x, y, `${id}-run-${i}`, seamMm, height < seamMm * NARROW ? 0.3 : 0.5)),
     ...grain,
     { kind: 'note', key: `${id}-words`, at: { x, y: y + height }, dy: -7, text: `${piece.countPerCushion} × ${piece.label}` },
   ];
 }
 
-/** A step at the bench: its pieces to one scale, the edges that meet lit and lettered, notches, and the way of the roll where it is cut. */
-export function stepScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP): Scene {
+/** How a step looks at the bench: where it staples, from below with the order; else its pieces. Under either what it folds, slits or turns, moment by moment. */
+export function stepScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP, inWords: SayIn): Scene {
+  const scene =
+    step.phase === 'fix' && one.cover.staples && step.stages.length
+      ? stapleScene(one, fit, inWords, lying === 'in-rows' ? 'large' : 'small')
+      : piecesScene(one, step, fit, lying);
+  if (step.stages.length === 0) return scene;
+  const places = scene.items.flatMap((item) => (item.kind === 'area' ? ('segments' in item.shape ? flatten(item.shape) : item.shape) : []));
+  const box = bounds(places);
+  const wide = box.maxX - box.minX;
+  const left = box.minX;
+  const width = lying === 'in-rows' ? (wide / step.stages.length) * 0.78 : wide * 0.8;
+  const top = box.minY - wide * (lying === 'in-rows' ? 0.1 : 0.16);
+  return {
+    ...scene,
+    title: `${scene.title}. ${step.stages.map(({ words }, i) => `${i + 1}: ${words}`).join('; ')}`,
+    room: { left: 30, right: 30, top: 70, bottom: 70 },
+    items: [...scene.items, ...stageItems(step.stages, { left, top, width, lying })],
+  };
+}
+
+/** The pieces of a step to one scale, the edges that meet lit and lettered, notches, and the way of the roll where it is cut. */
+function piecesScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP): Scene {
   const pieces = one.pieces.filter(({ id }) => step.pieces.includes(id));
   const runs = sewnRuns(step, one.pieces, one.cover.seams);
   const widest = Math.max(one.sizes.cut.width.value, 200);

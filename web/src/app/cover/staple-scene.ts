@@ -2,24 +2,24 @@ import { mirrored, numberedStaples, outlineBounds, type Planned, type Point, typ
 import { circle } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
-/** Numbers of staples stand at least this share of the frame's width apart. */
-const NUMBERS_APART = 0.075;
+/** Numbers of staples stand at least this share of the frame's width apart; more of it in a small drawing. */
+const NUMBERS_APART = { large: 0.075, small: 0.17 };
 /** Radius of a staple's dot, as a share of the frame's width. */
 const DOT = 0.0045;
 
-/** Where a cover is stapled and in which order, as it lies before the upholsterer: turned over, the front at the foot. */
-export function stapleScene({ cover, source }: Planned, fit: string, { units, step }: SayIn): Scene {
+/** Where a cover is stapled and in which order, as it lies before the upholsterer: turned over, the front at the foot. A small drawing has numbers alone. */
+export function stapleScene({ cover, source }: Planned, fit: string, { units, step }: SayIn, room: keyof typeof NUMBERS_APART = 'large'): Scene {
   const plan = cover.staples;
   if (!plan) return { title: 'Stapling', fit, items: [] };
   const { minX, minY, maxX, maxY } = outlineBounds(plan.edge);
   const wide = maxX - minX;
   const middle = { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
   const turned = ({ x, y }: Point): Point => ({ x: 2 * middle.x - x, y });
-  const numbers = numberedStaples(plan, wide * NUMBERS_APART);
+  const numbers = numberedStaples(plan, wide * NUMBERS_APART[room]);
   // Numbers stand inside the line, on the side of the middle.
   const inwards = (p: Point): Point => {
     const far = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
-    const by = wide * 0.032;
+    const by = wide * (room === 'large' ? 0.032 : 0.07);
     return { x: p.x + ((middle.x - p.x) / far) * by, y: p.y + ((middle.y - p.y) / far) * by };
   };
   const staples = plan.staples.map(({ at, order, round, corner }): SceneItem => ({
@@ -49,6 +49,18 @@ export function stapleScene({ cover, source }: Planned, fit: string, { units, st
     dy: 5,
   }));
   const line = formatLength(plan.inMm, units, step);
+  const words: readonly SceneItem[] = [
+    { kind: 'note', key: 'line-words', at: middle, text: `the line, ${line} in from the edge`, anchor: 'middle', look: 'plain' },
+    {
+      kind: 'note',
+      key: 'order-words',
+      at: middle,
+      text: firstCorner ? `${plan.staples.length} staples; corners last, from ${firstCorner.order}` : `${plan.staples.length} staples, halving the gaps`,
+      anchor: 'middle',
+      look: 'plain',
+      dy: 22,
+    },
+  ];
   return {
     title: `${source.name}: stapling, seen from below`,
     fit: `${fit} staples`,
@@ -57,24 +69,7 @@ export function stapleScene({ cover, source }: Planned, fit: string, { units, st
       { kind: 'area', key: 'line', shape: mirrored(plan.line, middle.x), look: 'sew' },
       ...staples,
       ...labels,
-      ...pleats,
-      {
-        kind: 'note',
-        key: 'line-words',
-        at: middle,
-        text: `the line, ${line} in from the edge`,
-        anchor: 'middle',
-        look: 'plain',
-      },
-      {
-        kind: 'note',
-        key: 'order-words',
-        at: middle,
-        text: firstCorner ? `${plan.staples.length} staples; corners last, from ${firstCorner.order}` : `${plan.staples.length} staples, halving the gaps`,
-        anchor: 'middle',
-        look: 'plain',
-        dy: 22,
-      },
+      ...(room === 'small' ? [] : [...pleats, ...words]),
       { kind: 'note', key: 'front', at: { x: middle.x, y: minY }, text: 'front', anchor: 'middle', look: 'small', dy: 18 },
     ],
   };

@@ -10,7 +10,7 @@ import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../
 import { turnsIn } from '../../parts/corners';
 import { cutCover, dress, ridgeStep } from '../../parts/cover-operations';
 import { notionsFor } from '../../parts/notions';
-import { stapleClosing, staplePlan } from '../../parts/staple-plan';
+import { stapleClosing, staplePlan, turnedUnder } from '../../parts/staple-plan';
 import { offsetOrNull, quarterMarks, quarterPlaces } from '../../parts/ring';
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
@@ -160,6 +160,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       cautions: ['Flat, no pleat. Trim clear of the staples.'],
       pieces: flange ? [flange.id] : [band.id],
       seams: ['flange-to-board'],
+      stages: turnedUnder(assume('flangeWideMm') / 2, assume('flangeWideMm') / 2),
       minutes: minutesFor('staple', run('flange-to-board'), 0, assume),
       needs: 'bench',
       after: ['fill/dress'],
@@ -201,7 +202,9 @@ export const drum: Construction<Drum> = {
         : []),
     ]);
     const boardLine = offsetOrNull(core, -assume('boardOverhangMm')) ?? core;
-    const staples = staplePlan(boardLine, assume('flangeWideMm') / 2, assume);
+    const plan = staplePlan(boardLine, assume('flangeWideMm') / 2, assume);
+    // The flange is cut to the line: there is nothing to lay in pleats.
+    const staples = plan && { ...plan, pleats: [] };
     const closings: Closing[] = staples ? [stapleClosing(staples)] : [];
     return {
       pieces,

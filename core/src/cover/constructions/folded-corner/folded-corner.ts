@@ -7,6 +7,7 @@ import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Mark, Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
+import { stageLine, type Stage } from '../../../piece/stage';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../parts/cloth-piece';
@@ -91,6 +92,23 @@ function openingOf({ sewn, assume }: CoverRequest): { readonly from: number; rea
   return back && back.end - back.start > 2 * end ? { from: back.start + end, to: back.end - end } : null;
 }
 
+/** A corner of the top plate flat and folded: as much of the plate as the flaps are high, the plan's corner at the origin. */
+function cornerStages(highMm: number, seamMm: number): readonly Stage[] {
+  const h = highMm;
+  const flat = stageLine('cloth', [-h, -h], [h, -h], [h, h], [-h, h]);
+  const folded = stageLine('cloth', [-h, -h], [h, -h], [h, h], [-h, -h]);
+  return [
+    {
+      words: 'flat: fold it on the diagonal',
+      lines: [flat, stageLine('fold', [0, 0], [h, h]), stageLine('stitch', [0, 0], [h, 0]), stageLine('stitch', [0, 0], [0, h])],
+    },
+    {
+      words: 'folded, flap edge to flap edge; seamed from the corner down, cloth cut away',
+      lines: [folded, stageLine('stitch', [0, 0], [h, 0]), stageLine('cut', [seamMm, seamMm], [h, seamMm])],
+    },
+  ];
+}
+
 function operationsOf(request: CoverRequest, pieces: readonly Piece[], seams: readonly Seam[], tape: Figure | null, corners: number): Operation[] {
   const { assume, sizes } = request;
   const ids = pieces.map(({ id }) => id);
@@ -106,6 +124,7 @@ function operationsOf(request: CoverRequest, pieces: readonly Piece[], seams: re
       cautions: ['Back-tack at the plan’s corner: the pull comes there.'],
       pieces: ids.slice(0, 1),
       seams: cornerSeams.map(({ id }) => id),
+      stages: cornerStages(sizes.sewn.height.value, sizes.seam.value),
       minutes: minutesFor('sew', run(cornerSeams), corners, assume),
       needs: 'machine',
       after: ['cut/notch'],

@@ -12,7 +12,7 @@ import { cutCover, dress, ridgeStep } from '../../parts/cover-operations';
 import { frontOf } from '../../parts/front';
 import { notionsFor } from '../../parts/notions';
 import { widerThanCloth } from '../../parts/plate';
-import { pleatWords, stapleClosing, staplePlan } from '../../parts/staple-plan';
+import { pleatWords, stapleClosing, staplePlan, turnedUnder } from '../../parts/staple-plan';
 import { pullOverFields, pullOverSchema, type PullOver } from './choices';
 import { pullOverPieces, seamDown, type PullOverPieces } from './pieces';
 import { dropOf, frameEdge, pullOverSizes, underneath } from './sizes';
@@ -99,6 +99,7 @@ function operationsOf(
       figures: [line, given('apart', assume('stapleEveryMm'), 'shop')],
       cautions: ['Temporary staples until the nap and the ridge run straight. Trim clear of the staples.'],
       pieces: [made.plate.id, ...band],
+      stages: turnedUnder(line.value, assume('stapleHoldMm')),
       minutes: minutesFor('staple', perimeter(staples.line), 0, assume),
       needs: 'bench',
       after: ['fill/dress'],

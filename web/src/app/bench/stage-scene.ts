@@ -1,0 +1,63 @@
+import type { Stage, StageLook } from '@yardland/core';
+import type { Look, SceneItem } from '../shared/table/scene';
+
+const LOOKS: Record<StageLook, Look> = {
+  cloth: 'cover',
+  fold: 'fold',
+  stitch: 'sewing',
+  staple: 'core',
+  zip: 'cut',
+  cut: 'bound',
+  board: 'board',
+  foam: 'foam',
+};
+/** Letters of the words under a stage, as a share of its width: lines are broken there. */
+const LETTERS = 30;
+const LINE = 19;
+
+/** Words broken into lines of at most so many letters. */
+function lines(words: string, letters: number): string[] {
+  return words.split(' ').reduce<string[]>((found, word) => {
+    const last = found.at(-1);
+    if (last !== undefined && last.length + word.length < letters) found[found.length - 1] = `${last} ${word}`;
+    else found.push(word);
+    return found;
+  }, []);
+}
+
+/**
+ * The stages of a step beside each other or under each other, each larger than the pieces: numbered, drawn across, with its words beneath. `left` and `top`: where they begin;
+ * `width`: of one.
+ */
+export function stageItems(
+  stages: readonly Stage[],
+  { left, top, width, lying }: { readonly left: number; readonly top: number; readonly width: number; readonly lying: 'in-rows' | 'under-each-other' },
+): SceneItem[] {
+  const all = stages.flatMap(({ lines: drawn }) => drawn.filter(({ look }) => look !== 'stitch').flatMap(({ points }) => points));
+  const [minX, maxX] = [Math.min(...all.map(({ x }) => x)), Math.max(...all.map(({ x }) => x))];
+  const points = stages.flatMap(({ lines: drawn }) => drawn.flatMap((one) => one.points));
+  const [minY, maxY] = [Math.min(...points.map(({ y }) => y)), Math.max(...points.map(({ y }) => y))];
+  // One scale for all: what a fold takes is seen.
+  const scale = width / (maxX - minX);
+  const height = (maxY - minY) * scale;
+  return stages.flatMap(({ words, lines: drawn }, i): SceneItem[] => {
+    const [x0, y0] = lying === 'in-rows' ? [left + i * width * 1.25, top - height] : [left, top - height - i * (height + width * 0.42)];
+    return [
+      ...drawn.map(({ look, points: line }, k): SceneItem => ({
+        kind: 'area',
+        key: `stage-${i}-${k}`,
+        shape: line.map(({ x, y }) => ({ x: x0 + (x - minX) * scale, y: y0 + (y - minY) * scale })),
+        look: LOOKS[look],
+        open: look !== 'board' && look !== 'foam',
+      })),
+      ...lines(`${i + 1}  ${words}`, LETTERS).map((text, k): SceneItem => ({
+        kind: 'note',
+        key: `stage-${i}-words-${k}`,
+        at: { x: x0, y: y0 },
+        dy: 24 + k * LINE,
+        look: 'plain',
+        text,
+      })),
+    ];
+  });
+}
