@@ -15,6 +15,7 @@ import { sendRefusals, unknownRoute } from './http/refusal';
 import { sameOrigin, securityHeaders, styleNonce } from './http/security';
 import { jobRoutes } from './jobs/jobs.routes';
 import { JobStore } from './jobs/jobs.store';
+import { timesRoutes } from './jobs/times.routes';
 import { pictureRoutes } from './pictures/pictures.routes';
 import { sampleRoutes } from './samples/samples.routes';
 import { shopRoutes } from './shop/shop.routes';
@@ -54,6 +55,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.use('/api/backups', backupRoutes(db, config.dataDir));
   app.use('/api/shop', shopRoutes(shops));
   app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, workers));
+  app.use('/api/times', timesRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));
   app.use('/api/devices/camera', cameraRoutes(workers));

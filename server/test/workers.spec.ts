@@ -68,3 +68,33 @@ describe('work that takes long', () => {
     await ticket;
   }, 90_000);
 });
+
+describe('the clock at the bench', () => {
+  it('says of each sort of work how it stands to the shop’s rates, over the jobs that were clocked', async () => {
+    const app = await running();
+    const sewIn = (body: { works: { work: string; clocked: number; clockedMinutes: number; reckonedMinutes: number; factor: number | null }[] }) =>
+      body.works.find(({ work }) => work === 'sew');
+    const before = (await app.get('/api/times')).body;
+    const job = demoJob();
+    const { body } = await app.send('POST', '/api/jobs', { job });
+    const { operations } = (await app.get(`/api/jobs/${body.id}/plan`)).body.cushions[0];
+    const sewn = operations.filter(
+      (one: { phase: string; needs: string; minutes: number }) => one.phase === 'sew' && one.needs === 'machine' && one.minutes > 0,
+    );
+    expect(sewn.length).toBeGreaterThanOrEqual(5);
+    // All of one kind done on one cushion, each clocked at one and a half times what it is reckoned at.
+    const bench = {
+      done: Object.fromEntries(sewn.map(({ id }: { id: string }) => [id, { count: 1 }])),
+      minutes: Object.fromEntries(sewn.map(({ id, minutes }: { id: string; minutes: number }) => [id, minutes * 1.5])),
+    };
+    const [first, ...rest] = job.cushions;
+    await app.send('PUT', `/api/jobs/${body.id}`, { revision: 1, label: 'Clocked', job: { ...job, cushions: [{ ...first, bench }, ...rest] } });
+    const after = (await app.get('/api/times')).body;
+    expect(after.jobs).toBe(before.jobs + 1);
+    const reckoned = sewn.reduce((sum: number, { minutes }: { minutes: number }) => sum + minutes, 0);
+    const [was, is] = [sewIn(before), sewIn(after)];
+    expect(is?.clocked).toBe((was?.clocked ?? 0) + sewn.length);
+    expect(is?.factor).toBeCloseTo(((was?.clockedMinutes ?? 0) + 1.5 * reckoned) / ((was?.reckonedMinutes ?? 0) + reckoned), 6);
+    await app.stop();
+  }, 60_000);
+});

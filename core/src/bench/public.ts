@@ -1,6 +1,7 @@
 // What is used outside the core.
 export * from './batch';
 export * from './core-operations';
+export * from './learnt';
 export * from './machine';
 export * from './order';
 export * from './recut';

@@ -4,3 +4,4 @@ export * from './pictures';
 export * from './samples';
 export * from './shop';
 export * from './templates';
+export * from './times';

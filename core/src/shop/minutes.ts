@@ -1,7 +1,8 @@
-import type { Constants } from './assumptions';
+import type { AssumptionKey, Constants } from './assumptions';
 
 /** How an operation takes its time: so long to set up, so long a metre, so long a corner. */
-export type Work = 'cut' | 'sew' | 'hand' | 'staple' | 'prepare' | 'fill';
+export const WORKS = ['cut', 'prepare', 'sew', 'hand', 'fill', 'staple'] as const;
+export type Work = (typeof WORKS)[number];
 
 const RATES = {
   cut: ['cutFixedMinutes', 'cutMetreMinutes', 'cutCornerMinutes'],
@@ -17,3 +18,13 @@ export function minutesFor(work: Work, runMm: number, corners: number, assume: C
   const [fixed, metre, corner] = RATES[work];
   return assume(fixed) + (assume(metre) * runMm) / 1000 + assume(corner) * corners;
 }
+
+/** The rates that belong to one sort of work alone: what the clock can correct without touching another's. */
+export const OWN_RATES: Readonly<Record<Work, readonly AssumptionKey[]>> = {
+  cut: ['cutFixedMinutes', 'cutMetreMinutes', 'cutCornerMinutes'],
+  prepare: ['prepareFixedMinutes', 'prepareMetreMinutes'],
+  sew: ['sewFixedMinutes', 'sewMetreMinutes', 'sewCornerMinutes'],
+  hand: ['handFixedMinutes', 'handMetreMinutes'],
+  fill: ['fillFixedMinutes', 'fillCornerMinutes'],
+  staple: ['stapleFixedMinutes', 'stapleMetreMinutes'],
+};

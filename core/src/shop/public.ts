@@ -1,6 +1,7 @@
 // What is used outside the core.
 export * from './assumptions';
 export * from './machines';
+export * from './minutes';
 export * from './merge-shops';
 export * from './schools';
 export * from './shop';

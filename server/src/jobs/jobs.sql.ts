@@ -96,6 +96,9 @@ export function jobStatements(db: Database) {
     stepsBetween: db.prepare<[string, number, number], { step: number; label: string; document: string }>(
       'SELECT step, label, document FROM job_step WHERE job_id = ? AND step BETWEEN ? AND ? ORDER BY step',
     ),
+    clocked: db.prepare<[number], { document: string }>(`
+      SELECT s.document FROM (SELECT id, step FROM job ORDER BY updated_at DESC LIMIT ?) j
+      JOIN job_step s ON s.job_id = j.id AND s.step = j.step WHERE instr(s.document, '"minutes":{') > 0`),
     stepAt: db.prepare<[string, number], { document: string }>('SELECT document FROM job_step WHERE job_id = ? AND step = ?'),
     dropRedo: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step > @step'),
     dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),

@@ -71,6 +71,11 @@ export class JobStore {
     return this.#row(id);
   }
 
+  /** Of so many jobs that were worked at last those with clocked minutes, as they are stored. */
+  clocked(most: number): string[] {
+    return this.#sql.clocked.all(most).map(({ document: text }) => text);
+  }
+
   /** The changes on both sides of where a job stands, so many at most each way; as far as they can be read. */
   steps(id: string, most: number): JobSteps {
     const { step, revision } = this.#row(id);

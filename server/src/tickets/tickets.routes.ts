@@ -1,19 +1,12 @@
 import { labelQuerySchema, readWith, templatePrintQuerySchema } from '@yardland/core';
-import { Router, type Request, type Response } from 'express';
+import { Router } from 'express';
+import { askerOf } from '../http/asker';
 import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
 import type { Printed } from '../workers/tasks';
-import type { Asker, Workers } from '../workers/workers';
-
-/** Who asks, by session where one signs in and else by address; and when they have gone before the answer was sent. */
-function askerOf(request: Request, response: Response): Asker {
-  const left = new AbortController();
-  response.on('close', () => left.abort());
-  const session: unknown = response.locals['session'];
-  return { name: typeof session === 'string' ? session : (request.socket.remoteAddress ?? ''), left: left.signal };
-}
+import type { Workers } from '../workers/workers';
 
 /** A file that was made; otherwise refused with why there is none. */
 function printed(made: Printed): Extract<Printed, { readonly kind: 'file' }> {

@@ -1,14 +1,20 @@
 import {
+  clockedOperations,
   fullSize,
   issue,
+  learntFrom,
   openShop,
+  plan,
   planJson,
   planWith,
+  readStoredJob,
   solve as solveHere,
+  type Clocked,
   type HeavyAnswer,
   type HeavyRequest,
   type Issue,
   type Job,
+  type LearntTimes,
   type Plan,
   type ShopDocument,
   type Wanted,
@@ -107,6 +113,19 @@ export async function template({ index, size, piece, paper, rollWidthMm, ...one 
 /** The whole plan, with everything it wants answered, as JSON text. */
 export async function wholePlan(one: InShop): Promise<string> {
   return JSON.stringify(planJson(await planned(one)));
+}
+
+/** What the clock says of the shop's rates, from jobs as they are stored. One that cannot be read tells nothing. */
+export function times({ jobs, shop }: { readonly jobs: readonly string[]; readonly shop: ShopDocument }): LearntTimes {
+  const open = openShop(shop);
+  const clocked = jobs.flatMap((text): Clocked[][] => {
+    const read = readStoredJob(text);
+    if (!read.ok) return [];
+    return plan(read.value, open).cushions.map(({ operations, source: { bench, quantity } }) =>
+      clockedOperations(operations, bench?.done ?? {}, bench?.minutes ?? {}, quantity),
+    );
+  });
+  return { jobs: jobs.length, works: learntFrom(clocked.flat()) };
 }
 
 /** One of the simulated camera's pictures, as a JPEG file. */

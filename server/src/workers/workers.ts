@@ -58,6 +58,10 @@ export class Workers {
     return this.#run('wholePlan', task, asker);
   }
 
+  times(task: Parameters<typeof tasks.times>[0], asker: Asker): Promise<ReturnType<typeof tasks.times>> {
+    return this.#run('times', task, asker);
+  }
+
   photograph(shot: number): Promise<Uint8Array> {
     return this.#run('photograph', { shot }, { name: 'camera', left: new AbortController().signal });
   }

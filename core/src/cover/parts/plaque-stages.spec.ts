@@ -4,7 +4,7 @@ import { makePlaque, type PlaqueAsk } from './plaque';
 import { hemmedEndStages } from './plaque-stages';
 import { turnedUnder } from './staple-plan';
 
-const mm = (value: number) => given('given', value, 'given');
+const mm = (value: number) => given('given', value, 'entered');
 const ask = (kind: PlaqueAsk['kind']): PlaqueAsk => ({
   kind,
   opening: mm(500),

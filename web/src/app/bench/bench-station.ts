@@ -9,7 +9,8 @@ import { Table } from '../shared/table/table';
 import { Button, StationFrame, Tool, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import type { CutOtherwiseData } from './cut-otherwise-dialog';
-import { BenchWork, minutesInWords } from './bench-work';
+import { BenchWork } from './bench-work';
+import { minutesInWords } from '../shared/minutes';
 import { stepScene } from './step-scene';
 
 /** The work order: what is done on which of the batch, the step in hand drawn, the time it takes, and what was wrong and is cut anew. */

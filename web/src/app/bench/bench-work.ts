@@ -17,18 +17,13 @@ import {
   type Phase,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import { minutesInWords } from '../shared/minutes';
 import { Settings } from '../shell/settings';
 
 type Bench = NonNullable<Cushion['bench']>;
 const NOTHING: Bench = { done: {} };
 
 export const PHASE_WORDS: Record<Phase, string> = { cut: 'Cut', prepare: 'Prepare the core', sew: 'Sew', fill: 'Fill and dress', fix: 'Fix' };
-
-/** Minutes in words: `48 min`, `2 h 05`. */
-export function minutesInWords(minutes: number): string {
-  const whole = Math.round(minutes);
-  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
-}
 
 /** What is done at the bench on the cushion in hand: its steps, on which of the batch each is done, and the clock. Every change is one step of undo. */
 @Injectable()

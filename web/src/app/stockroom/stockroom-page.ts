@@ -23,6 +23,7 @@ import { Button, InputBox, LinkButton, Panel, Room, RoomHead, RoomMain, Rows, Wo
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
+import { ClockPanel } from './clock-panel';
 import { ClothsPanel } from './cloths-panel';
 import { RemnantsPanel } from './remnants-panel';
 import { ShopPanel } from './shop-panel';
@@ -67,6 +68,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     ZipsPanel,
     RemnantsPanel,
     ShopPanel,
+    ClockPanel,
     Icon,
   ],
   templateUrl: './stockroom-page.html',
