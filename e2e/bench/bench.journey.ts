@@ -98,6 +98,25 @@ test('people of the shop are told by name: whoever is at a screen signs what is 
   await expect(page.getByRole('list', { name: 'Who works here' })).toBeHidden();
 });
 
+test('piece labels go to the label printer, which says how far it is and can be stopped', async ({ shop, page }) => {
+  await shop.openJob('Puppeteers’ kneelers');
+  await page.getByRole('button', { name: 'More to take away' }).click();
+  await page.getByRole('menuitem', { name: 'Send the labels to the label printer' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Labels of Bridge kneeler' });
+  await expect(dialog).toContainText('simulated');
+  await shop.expectAccessible();
+  await dialog.getByRole('button', { name: 'Print' }).click();
+  await expect(dialog.getByRole('progressbar', { name: 'Labels printed' })).toBeVisible();
+  const out = async (): Promise<number> => Number(/(\d+) of \d+ printed/.exec(await dialog.innerText())?.[1]);
+  await expect.poll(out).toBeGreaterThan(2);
+  await dialog.getByRole('button', { name: 'Stop' }).click();
+  const stopped = await out();
+  await dialog.getByRole('button', { name: 'Go on' }).click();
+  await expect.poll(out).toBeGreaterThan(stopped);
+  // Whatever is left of the roll: it ends, or all are out.
+  await expect(dialog).toContainText(/All are out|The roll is at its end/, { timeout: 60_000 });
+});
+
 test('the bench view is stepped, ticked and timed by keys alone, and reads on a phone', async ({ shop, page }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
   await shop.openJob('Gallery and box seats');

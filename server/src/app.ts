@@ -9,6 +9,8 @@ import { cameraRoutes } from './devices/camera.routes';
 import { backupRoutes } from './db/backups.routes';
 import { spaceOf } from './db/space';
 import { deviceRoutes } from './devices/devices.routes';
+import { simulatedLabelPrinter } from './devices/label-printer';
+import { labelPrinterRoutes } from './devices/label-printer.routes';
 import { simulatedDevices } from './devices/simulated';
 import { pages } from './http/page';
 import { sendRefusals, unknownRoute } from './http/refusal';
@@ -59,6 +61,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));
   app.use('/api/devices/camera', cameraRoutes(workers));
+  app.use('/api/devices/label-printer', labelPrinterRoutes(simulatedLabelPrinter(config.simulationSpeed), jobs, shops, workers, log));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));
   app.use('/api', unknownRoute);
   if (config.webDir !== null) app.use(pages(config.webDir));

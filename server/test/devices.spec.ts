@@ -46,6 +46,31 @@ describe('the simulated devices', () => {
   });
 });
 
+describe('the simulated label printer', () => {
+  it('prints each label of a cushion, ends with the roll, and goes on from the next one on a new one', async () => {
+    expect((await app.get('/api/devices/label-printer')).body).toEqual({ name: 'Label printer', simulated: true });
+    const kneelers = (await app.get('/api/jobs?search=kneelers')).body.jobs[0].id as string;
+    const send = (from: number) =>
+      events(`/api/devices/label-printer/print?job=${kneelers}&cushion=1&from=${from}`) as unknown as Promise<
+        { event: string; data: { printed: number; of: number } }[]
+      >;
+    const first = await send(1);
+    const { of } = first[0]!.data;
+    // Eight kneelers of two plates, band, plaque, foam, two faces and a border of wadding at the least.
+    expect(of).toBeGreaterThanOrEqual(8 * 8);
+    expect(first.map(({ data }) => data.printed)).toEqual(Array.from({ length: of + 1 }, (_, i) => i));
+    expect(first.at(-1)!.event).toBe('done');
+    // A roll of a hundred: what was left of it, and no label more.
+    const second = await send(1);
+    expect(second.at(-1)).toEqual({ event: 'out-of-labels', data: { printed: 100 - of, of } });
+    expect((await app.send('POST', '/api/devices/label-printer/new-roll', {})).status).toBe(204);
+    const third = await send(100 - of + 1);
+    expect([third[1]!.data.printed, third.at(-1)]).toEqual([100 - of + 1, { event: 'done', data: { printed: of, of } }]);
+    expect((await app.get('/api/devices/label-printer/print?job=none')).body.path).toBe('job');
+    expect((await app.get(`/api/devices/label-printer/print?job=${kneelers}&cushion=99`)).status).toBe(404);
+  }, 60_000);
+});
+
 describe('samples', () => {
   it('are kept, renewed and dropped; bad ones are refused', async () => {
     const before = (await app.get('/api/samples')).body.samples.length;

@@ -8,6 +8,20 @@ export const LABEL_STOCKS = ['a4', 'letter', 'roll'] as const;
 /** Query of piece labels: of one cushion by its place from 1, or of the whole job. */
 export const labelQuerySchema = z.strictObject({ stock: z.enum(LABEL_STOCKS).optional(), cushion: z.coerce.number().int().min(1).max(2000).optional() });
 
+/** What is sent to the label printer: the labels of a job or of one cushion, from one on, counted from 1. */
+export const labelPrintQuerySchema = z.strictObject({
+  job: z.uuid(),
+  cushion: z.coerce.number().int().min(1).max(2000).optional(),
+  from: z.coerce.number().int().min(1).max(10_000).optional(),
+});
+
+/** How far the label printer is. */
+export const labelPrintSchema = z.strictObject({ printed: z.int().min(0), of: z.int().min(0) });
+export type LabelPrint = z.infer<typeof labelPrintSchema>;
+
+/** The shop's label printer; a simulated one says so. */
+export const labelPrinterSchema = z.strictObject({ name: z.string(), simulated: z.boolean() });
+
 /** Query of a template's print: tiles on a paper, or one sheet off a roll. `cut` is the largest plate, as it is cut. */
 export const templatePrintQuerySchema = z.strictObject({
   paper: z.enum(TEMPLATE_PAPERS).optional(),

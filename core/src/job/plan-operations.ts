@@ -1,5 +1,6 @@
 import { coreOperations, oldCoverOperations, type CoreWork } from '../bench/core-operations';
 import { withKept } from '../bench/cut-otherwise';
+import { footFor, withFeet } from '../bench/feet';
 import { forMachine } from '../bench/machine';
 import { ordered, type Ordered } from '../bench/order';
 import { sewingWords, withSewing } from '../bench/sewing';
@@ -89,7 +90,8 @@ interface Bench {
 
 /** The steps in their order, as the machine, the cloth, and pieces that are kept as they were cut ask for them. */
 export function workOrder(steps: readonly Operation[], { source, job, shop, seams, pieces, assume }: Bench): Ordered {
-  const { operations, problems } = ordered(forMachine(steps, source.machine ?? shop.document.machine ?? 'walking-foot', seams, assume));
+  const made = forMachine(steps, source.machine ?? shop.document.machine ?? 'walking-foot', seams, assume);
+  const { operations, problems } = ordered(made, (operation) => footFor(operation, pieces));
   const cloth = shop.cloth(clothUse('main', job, source).material ?? '');
   const sewn = {
     name: cloth?.name ?? 'the cloth',
@@ -97,6 +99,6 @@ export function workOrder(steps: readonly Operation[], { source, job, shop, seam
     leather: cloth?.hideMm !== undefined,
     outdoors: source.seat?.place === 'outdoor',
   };
-  const set = withSewing(operations, sewingWords(sewn, assume, job.units, shop.document.step));
+  const set = withSewing(withFeet(operations, pieces), sewingWords(sewn, assume, job.units, shop.document.step));
   return { operations: withKept(set, pieces, source.bench?.kept ?? {}, job.units, shop.document.step), problems };
 }

@@ -12,15 +12,15 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 /** Three-way merge of a thing's fields: where only one side changed a field, that side's counts; a field that is not there counts as left out. */
 export function mergeFields<T extends object>(base: T, mine: T, theirs: T): Merged<T> {
   const [was, here, there] = [base as Fields, mine as Fields, theirs as Fields];
-  const value: Record<string, unknown> = { ...there };
+  const value = new Map(Object.entries(there));
   const clashes: string[] = [];
   for (const key of new Set([...Object.keys(was), ...Object.keys(here)])) {
     if (same(was[key], here[key]) || same(here[key], there[key])) continue;
     if (!same(was[key], there[key])) clashes.push(key);
-    else if (here[key] === undefined) delete value[key];
-    else value[key] = here[key];
+    else if (here[key] === undefined) value.delete(key);
+    else value.set(key, here[key]);
   }
-  return { value: value as T, clashes };
+  return { value: Object.fromEntries(value) as T, clashes };
 }
 
 /**

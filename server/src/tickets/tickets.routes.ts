@@ -9,7 +9,7 @@ import type { Printed } from '../workers/tasks';
 import type { Workers } from '../workers/workers';
 
 /** A file that was made; otherwise refused with why there is none. */
-function printed(made: Printed): Extract<Printed, { readonly kind: 'file' }> {
+export function printed(made: Printed): Extract<Printed, { readonly kind: 'file' }> {
   if (made.kind === 'no-piece') throw notFound('piece');
   if (made.kind === 'no-outline')
     throw new Refusal(409, { code: 'no-outline', path: 'template', message: 'This cushion cannot be cut yet: mend what its ticket says first.' });

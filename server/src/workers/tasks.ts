@@ -58,7 +58,7 @@ export interface TemplateTask extends InShop {
 
 /** A file, or why there is none. */
 export type Printed =
-  | { readonly kind: 'file'; readonly file: Uint8Array; readonly words: string }
+  | { readonly kind: 'file'; readonly file: Uint8Array; readonly words: string; /** Of labels: how many. */ readonly count?: number }
   | { readonly kind: 'no-piece' }
   | { readonly kind: 'no-outline' }
   | { readonly kind: 'refused'; readonly problem: Issue };
@@ -92,7 +92,7 @@ export async function labels({ index, stock, ...one }: InShop & { readonly index
   const count = pieceLabels(plan, index).length;
   if (count === 0) return { kind: 'no-outline' };
   if (count > MOST_LABELS) return { kind: 'refused', problem: issue('error', 'print-too-many-labels', 'cushion', { labels: count, most: MOST_LABELS }) };
-  return { kind: 'file', file: await labelsPdf(plan, index, stock), words: 'labels' };
+  return { kind: 'file', file: await labelsPdf(plan, index, stock), words: 'labels', count };
 }
 
 /** A template or piece at full size. What shapes the pieces is worked out first, nothing is laid. */

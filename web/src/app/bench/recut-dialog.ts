@@ -8,7 +8,7 @@ import { NumberField } from '../shared/number-field';
 import { TextField } from '../shared/text-field';
 import { Button, DialogFields, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
-import { type BenchWork } from './bench-work';
+import type { BenchWork } from './bench-work';
 import { minutesInWords } from '../shared/minutes';
 
 /** What the dialog is opened with. */

@@ -1,6 +1,7 @@
 import { Clipboard } from '@angular/cdk/clipboard';
 import { CdkMenu, CdkMenuItem, CdkMenuTrigger } from '@angular/cdk/menu';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { Messages } from '../shared/messages';
 import { Tool } from '../shared/ui/ui';
@@ -23,6 +24,7 @@ import { JobStore } from './job-store';
         <a cdkMenuItem [href]="cuttingLink()" target="_blank" rel="noopener"><svg ylIcon="scissors" size="20"></svg> Print the job’s cutting list</a>
         <a cdkMenuItem [href]="labelsLink('')" target="_blank" rel="noopener"><svg ylIcon="tags" size="20"></svg> Print piece labels, on sheets</a>
         <a cdkMenuItem [href]="labelsLink('&stock=roll')" target="_blank" rel="noopener"><svg ylIcon="tags" size="20"></svg> Print piece labels, off a roll</a>
+        <button type="button" cdkMenuItem (cdkMenuItemTriggered)="toPrinter()"><svg ylIcon="tags" size="20"></svg> Send the labels to the label printer</button>
         <a cdkMenuItem [href]="templateLink()" target="_blank" rel="noopener"><svg ylIcon="shapes" size="20"></svg> Print the template, full size</a>
         <a cdkMenuItem [href]="exportLink()" download><svg ylIcon="download" size="20"></svg> Save the job as a file</a>
       </div>
@@ -36,12 +38,20 @@ export class TakeAway {
   protected readonly store = inject(JobStore);
   readonly #clipboard = inject(Clipboard);
   readonly #messages = inject(Messages);
+  readonly #dialogs = inject(Dialogs);
   readonly #job = computed(() => `/api/jobs/${this.store.head()?.id ?? ''}`);
   protected readonly exportLink = computed(() => `${this.#job()}/export`);
   protected readonly cuttingLink = computed(() => `${this.#job()}/cutting-list.pdf`);
   protected readonly templateLink = computed(() => `${this.#job()}/templates/${this.store.cushionIndex() + 1}.pdf`);
 
   protected readonly labelsLink = (stock: string): string => `${this.#job()}/labels.pdf?cushion=${this.store.cushionIndex() + 1}${stock}`;
+
+  protected async toPrinter(): Promise<void> {
+    await this.#dialogs.open(async () => (await import('./label-printer-dialog')).LabelPrinterDialog, {
+      data: { job: this.store.head()?.id ?? '', cushion: this.store.cushionIndex() + 1, name: this.store.cushion()?.name ?? '' },
+      labelledBy: 'label-printer-title',
+    });
+  }
 
   protected copy(): void {
     const text = [this.store.job()?.name ?? '', ...this.lines()].join('\n');

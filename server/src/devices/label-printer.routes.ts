@@ -1,0 +1,50 @@
+import { labelPrintQuerySchema, readWith, type LabelPrint } from '@yardland/core';
+import { Router } from 'express';
+import type { Logger } from 'pino';
+import { askerOf } from '../http/asker';
+import { check, notFound } from '../http/refusal';
+import type { JobStore } from '../jobs/jobs.store';
+import type { ShopStore } from '../shop/shop.store';
+import { printed } from '../tickets/tickets.routes';
+import type { Workers } from '../workers/workers';
+import { OutOfLabels, type LabelPrinter } from './label-printer';
+
+/** The shop's label printer: the labels of a job or of one cushion are made and sent to it; each that is out is told as a server-sent event, at the end `done` or `out-of-labels`. */
+export function labelPrinterRoutes(printer: LabelPrinter, jobs: JobStore, shops: ShopStore, workers: Workers, log: Logger): Router {
+  const router = Router();
+
+  router.get('/', (_request, response) => {
+    response.json({ name: printer.name, simulated: printer.simulated });
+  });
+
+  router.post('/new-roll', (_request, response) => {
+    printer.newRoll();
+    response.status(204).end();
+  });
+
+  router.get('/print', async (request, response) => {
+    const { job: id, cushion, from = 1 } = check(labelPrintQuerySchema, request.query, readWith);
+    const { job } = jobs.read(id);
+    if (cushion !== undefined && !job.cushions[cushion - 1]) throw notFound('cushion');
+    const { name, left } = askerOf(request, response);
+    const task = { job, shop: shops.read().document, index: cushion === undefined ? null : cushion - 1, stock: 'roll' as const };
+    const { file, count = 0 } = printed(await workers.labels(task, { name, left }));
+    response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
+    let out = from - 1;
+    const tell = (event: string): void => {
+      response.write(`event: ${event}\ndata: ${JSON.stringify({ printed: out, of: count } satisfies LabelPrint)}\n\n`);
+    };
+    tell('printed');
+    try {
+      for await (const label of printer.print(file, from, count, left)) {
+        out = label;
+        tell(out === count ? 'done' : 'printed');
+      }
+    } catch (error) {
+      if (error instanceof OutOfLabels) tell('out-of-labels');
+      else log.error({ err: error }, 'label printer failed');
+    }
+    response.end();
+  });
+  return router;
+}

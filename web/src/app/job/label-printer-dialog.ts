@@ -1,0 +1,133 @@
+import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
+import { HttpClient } from '@angular/common/http';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { labelPrinterSchema, labelPrintSchema, type LabelPrint } from '@yardland/core';
+import { catchError, map, of } from 'rxjs';
+import { problemOf } from '../shared/problem';
+import { Button, Chip, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
+
+/** What the dialog is opened with: a job, and which of its cushions, counted from 1. */
+export interface LabelPrinterData {
+  readonly job: string;
+  readonly cushion: number;
+  readonly name: string;
+}
+
+type State = 'ready' | 'printing' | 'stopped' | 'out-of-labels' | 'gone' | 'done';
+
+const SAYS: Record<State, string> = {
+  ready: 'One label for every piece that is cut, in the order of the ticket.',
+  printing: 'Printing.',
+  stopped: 'Stopped. The next label is the one after the last that is out.',
+  'out-of-labels': 'The roll is at its end. Put a new one in, and go on from the next label.',
+  gone: 'The printer does not answer. What is out is right; go on from the next label when it is back.',
+  done: 'All are out.',
+};
+
+/** Sends the piece labels of a cushion to the shop's label printer: how far it is, stop, a new roll, and going on where it stopped. */
+@Component({
+  selector: 'yl-label-printer-dialog',
+  imports: [Button, Chip, DialogFoot, DialogFrame, Words],
+  template: `
+    <div ylDialog>
+      <h2 id="label-printer-title">Labels of {{ data.name }}</h2>
+      <p class="flex items-center gap-2.5">
+        {{ printer()?.name ?? 'Label printer' }}
+        @if (printer()?.simulated) {
+          <span ylChip data-part="chip">simulated</span>
+        }
+      </p>
+      @if (at(); as now) {
+        <div class="grid gap-1.5">
+          <progress class="h-3 w-full accent-chalk" aria-label="Labels printed" [max]="now.of" [value]="now.printed"></progress>
+          <p class="text-lead tabular-nums" role="status">{{ now.printed }} of {{ now.of }} printed</p>
+        </div>
+      }
+      <p [ylWords]="state() === 'out-of-labels' || state() === 'gone' ? 'bad' : ''" [attr.role]="state() === 'ready' ? null : 'status'">{{ says() }}</p>
+      <div ylDialogFoot>
+        <button type="button" ylButton (click)="close()">Close</button>
+        @switch (state()) {
+          @case ('printing') {
+            <button type="button" ylButton="strong" (click)="stop()">Stop</button>
+          }
+          @case ('out-of-labels') {
+            <button type="button" ylButton="strong" (click)="newRoll()">A new roll is in: go on</button>
+          }
+          @case ('done') {
+            <button type="button" ylButton (click)="print(1)">Print them again</button>
+          }
+          @case ('ready') {
+            <button type="button" ylButton="strong" (click)="print(1)">Print</button>
+          }
+          @default {
+            <button type="button" ylButton="strong" (click)="goOn()">Go on</button>
+          }
+        }
+      </div>
+    </div>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class LabelPrinterDialog {
+  protected readonly data = inject<LabelPrinterData>(DIALOG_DATA);
+  readonly #ref = inject<DialogRef<void>>(DialogRef);
+  readonly #http = inject(HttpClient);
+  #source: EventSource | null = null;
+  protected readonly printer = toSignal(
+    this.#http.get('/api/devices/label-printer').pipe(
+      map((value) => labelPrinterSchema.parse(value)),
+      catchError(() => of(null)),
+    ),
+  );
+  protected readonly state = signal<State>('ready');
+  protected readonly at = signal<LabelPrint | null>(null);
+  readonly #refusal = signal<string | null>(null);
+  protected readonly says = computed(() => this.#refusal() ?? SAYS[this.state()]);
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.#source?.close());
+  }
+
+  protected print(from: number): void {
+    this.#source?.close();
+    this.#refusal.set(null);
+    this.state.set('printing');
+    const query = new URLSearchParams({ job: this.data.job, cushion: String(this.data.cushion), from: String(from) });
+    const source = new EventSource(`/api/devices/label-printer/print?${query.toString()}`);
+    this.#source = source;
+    const hear = (state: State) => (event: MessageEvent<string>) => {
+      this.at.set(labelPrintSchema.parse(JSON.parse(event.data)));
+      this.state.set(state);
+      if (state !== 'printing') source.close();
+    };
+    source.addEventListener('printed', hear('printing'));
+    source.addEventListener('done', hear('done'));
+    source.addEventListener('out-of-labels', hear('out-of-labels'));
+    source.addEventListener('error', () => {
+      // It would begin again by itself, with labels that are out already.
+      source.close();
+      this.state.set('gone');
+    });
+  }
+
+  protected stop(): void {
+    this.#source?.close();
+    this.state.set('stopped');
+  }
+
+  protected goOn(): void {
+    this.print((this.at()?.printed ?? 0) + 1);
+  }
+
+  protected newRoll(): void {
+    this.#http.post('/api/devices/label-printer/new-roll', {}).subscribe({
+      next: () => this.goOn(),
+      error: (error: unknown) => this.#refusal.set(problemOf(error).message),
+    });
+  }
+
+  protected close(): void {
+    this.#ref.close();
+  }
+}
