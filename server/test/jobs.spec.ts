@@ -110,10 +110,10 @@ describe('jobs', () => {
     expect((await app.get('/api/jobs?search=Else')).body.total).toBe(1);
   });
 
-  it('are copied without what was done on the bench, archived and brought back', async () => {
-    const { id } = await fresh(demoJob('storage-chest'));
+  it('are copied without what was done on the bench and what can be cut once only, archived and brought back', async () => {
+    const { id } = await fresh({ ...demoJob('storage-chest'), remnants: ['end-of-velvet'] });
     const copy = (await app.send('POST', `/api/jobs/${id}/duplicate`)).body;
-    expect(copy.job.cushions[0].checks).toBeUndefined();
+    expect([copy.job.cushions[0].checks, copy.job.remnants]).toEqual([undefined, undefined]);
     expect([copy.job.state, copy.job.name]).toEqual(['new', 'Storage chest top, again']);
     const archived = await app.send('POST', `/api/jobs/${copy.id}/archive`, { revision: 1, archived: true });
     expect(archived.body.archived).toBeTrue();
@@ -152,6 +152,22 @@ describe('what is not as it should be', () => {
       ),
       { seed: 91, numRuns: 120 },
     );
+  });
+});
+
+describe('remnants that jobs have set aside', () => {
+  it('are told with the job, until it is delivered or put away', async () => {
+    const held = async (): Promise<string[]> =>
+      (await app.get('/api/jobs/held-remnants')).body.held
+        .filter(({ remnant }: { remnant: string }) => remnant === 'end-of-velvet')
+        .map(({ name }: { name: string }) => name);
+    const one = await fresh({ ...demoJob(), name: 'One', remnants: ['end-of-velvet'] });
+    const two = await fresh({ ...demoJob(), name: 'Two', remnants: ['other', 'end-of-velvet'] });
+    expect(await held()).toEqual(['One', 'Two']);
+    await app.send('PUT', `/api/jobs/${one.id}`, { revision: 1, label: 'Delivered', job: { ...one.job, state: 'delivered' } });
+    expect(await held()).toEqual(['Two']);
+    await app.send('POST', `/api/jobs/${two.id}/archive`, { revision: 1, archived: true });
+    expect(await held()).toEqual([]);
   });
 });
 

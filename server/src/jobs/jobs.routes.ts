@@ -1,4 +1,4 @@
-import { archiveJobSchema, createJobSchema, isCurrent, jobQuerySchema, readWith, revisionSchema, writeJobSchema } from '@yardland/core';
+import { archiveJobSchema, createJobSchema, isCurrent, jobQuerySchema, readWith, revisionSchema, writeJobSchema, type HeldRemnants } from '@yardland/core';
 import { Router } from 'express';
 import { check } from '../http/refusal';
 import type { JobStore } from './jobs.store';
@@ -19,6 +19,8 @@ export function fileName(name: string, ending: string): string {
   return `${plain.slice(0, 60) || 'job'}.${ending}`;
 }
 
+/** So many of the jobs that were worked at last are asked what they have set aside. */
+const HELD_LOOKED_AT = 1000;
 /** Steps given to a window each way: so many can be taken back while the server is away. */
 const STEPS_GIVEN = 20;
 
@@ -30,6 +32,9 @@ export function jobRoutes(store: JobStore): Router {
     const query = check(jobQuerySchema, request.query, readWith);
     const { search: text, state, archived, limit = 200, from = 0 } = query;
     response.json(store.list({ text, state, archived: archived === 'yes', limit, from, today: localDay() }));
+  });
+  router.get('/held-remnants', (_request, response) => {
+    response.json({ held: store.heldRemnants(HELD_LOOKED_AT) } satisfies HeldRemnants);
   });
   router.post('/', (request, response) => {
     response.status(201).json(store.create(check(createJobSchema, request.body, readWith).job));

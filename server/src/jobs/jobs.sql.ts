@@ -99,6 +99,11 @@ export function jobStatements(db: Database) {
     clocked: db.prepare<[number], { document: string }>(`
       SELECT s.document FROM (SELECT id, step FROM job ORDER BY updated_at DESC LIMIT ?) j
       JOIN job_step s ON s.job_id = j.id AND s.step = j.step WHERE instr(s.document, '"minutes":{') > 0`),
+    heldRemnants: db.prepare<[number], { remnant: string; job: string; name: string }>(`
+      SELECT r.value AS remnant, j.id AS job, j.name
+      FROM (SELECT id, name, step FROM job WHERE archived = 0 AND state <> 'delivered' ORDER BY updated_at DESC LIMIT ?) j
+      JOIN job_step s ON s.job_id = j.id AND s.step = j.step, json_each(s.document, '$.remnants') r
+      WHERE instr(s.document, '"remnants":[') > 0 ORDER BY j.name`),
     stepAt: db.prepare<[string, number], { document: string }>('SELECT document FROM job_step WHERE job_id = ? AND step = ?'),
     dropRedo: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step > @step'),
     dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),

@@ -1,5 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { closedLines, flatten, outlineOf, readStoredJob, shapeOf, type Job, type JobList, type JobSteps, type StoredJob } from '@yardland/core';
+import {
+  closedLines,
+  flatten,
+  outlineOf,
+  readStoredJob,
+  shapeOf,
+  type Job,
+  type JobList,
+  type HeldRemnants,
+  type JobSteps,
+  type StoredJob,
+} from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
 import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
@@ -76,6 +87,11 @@ export class JobStore {
     return this.#sql.clocked.all(most).map(({ document: text }) => text);
   }
 
+  /** What jobs have set aside of the shop's remnants: of so many that were worked at last and are not delivered. */
+  heldRemnants(most: number): HeldRemnants['held'] {
+    return this.#sql.heldRemnants.all(most);
+  }
+
   /** The changes on both sides of where a job stands, so many at most each way; as far as they can be read. */
   steps(id: string, most: number): JobSteps {
     const { step, revision } = this.#row(id);
@@ -134,7 +150,8 @@ export class JobStore {
   duplicate(id: string): StoredJob {
     const { job } = this.read(id);
     const cushions = job.cushions.map(({ bench: _bench, checks: _checks, ...cushion }) => cushion);
-    const { dueDate: _dueDate, ...rest } = job;
+    // A remnant can be cut once only: it stays with the job that has it.
+    const { dueDate: _dueDate, remnants: _remnants, ...rest } = job;
     return this.create({ ...rest, name: `${job.name.slice(0, 113)}, again`, state: 'new', cushions }, 'Copied');
   }
 

@@ -155,7 +155,7 @@ export class JobStore {
     );
   }
 
-  /** The way back that other pages made, so that undo needs no server. Without an answer, or once something was changed here, it stays with the server. */
+  /** The way back that other pages made, so that undo needs no server. Without an answer, or while something waits to be sent, it stays with the server. */
   #learnSteps(id: string): void {
     const steps$ = timer(STEPS_AFTER_MS).pipe(
       switchMap(() => this.#api.steps(id)),

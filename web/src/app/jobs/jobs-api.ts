@@ -3,11 +3,13 @@ import { inject, Injectable } from '@angular/core';
 import {
   backedUpSchema,
   healthSchema,
+  heldRemnantsSchema,
   jobListSchema,
   jobStepsSchema,
   storedJobSchema,
   type BackedUp,
   type Health,
+  type HeldRemnants,
   type Job,
   type JobList,
   type JobSteps,
@@ -49,6 +51,11 @@ export class JobsApi {
   /** The last changes of a job, and those that were taken back. */
   steps(id: string): Observable<JobSteps> {
     return this.#http.get(`/api/jobs/${id}/steps`).pipe(map((value) => jobStepsSchema.parse(value)));
+  }
+
+  /** Remnants that jobs have set aside. */
+  heldRemnants(): Observable<HeldRemnants['held']> {
+    return this.#http.get('/api/jobs/held-remnants').pipe(map((value) => heldRemnantsSchema.parse(value).held));
   }
 
   /** Undo or redo. */

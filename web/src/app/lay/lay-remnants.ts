@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { leftOvers, remnantsFor, remnantWords, type PlannedLay } from '@yardland/core';
+import { catchError, of } from 'rxjs';
 import { JobStore } from '../job/job-store';
+import { JobsApi } from '../jobs/jobs-api';
 import { Messages } from '../shared/messages';
 import { newId } from '../shared/new-id';
 import { ShopEditor } from '../shared/shop-editor';
@@ -16,7 +19,12 @@ import { Button } from '../shared/ui/ui';
       <fieldset class="ticks flex flex-[1_1_100%] flex-wrap gap-x-4">
         <legend class="text-label text-ink-soft">Kept in the stockroom: cut from these first</legend>
         @for (row of rows(); track row.id) {
-          <yl-tickbox [checked]="row.taken" (checkedChange)="take(row.id, $event)">{{ row.words }}</yl-tickbox>
+          <yl-tickbox [checked]="row.taken" (checkedChange)="take(row, $event)"
+            >{{ row.words }}
+            @if (row.others) {
+              <span [class.text-warn]="row.taken" class="text-ink-soft">· set aside for {{ row.others }}</span>
+            }
+          </yl-tickbox>
         }
       </fieldset>
     }
@@ -33,6 +41,14 @@ export class LayRemnants {
   readonly #edit = inject(ShopEditor);
   readonly #messages = inject(Messages);
 
+  /** What other jobs have set aside; nothing while the server is away. */
+  readonly #held = toSignal(
+    inject(JobsApi)
+      .heldRemnants()
+      .pipe(catchError(() => of([]))),
+    { initialValue: [] },
+  );
+
   protected readonly rows = computed(() => {
     const [shop, aside] = [this.#store.shop(), new Set(this.#store.job()?.remnants)];
     if (!shop) return [];
@@ -40,6 +56,7 @@ export class LayRemnants {
       id: one.id,
       taken: aside.has(one.id),
       words: remnantWords(one, shop, this.#store.inWords()),
+      others: this.#othersWith(one.id),
     }));
   });
 
@@ -54,7 +71,18 @@ export class LayRemnants {
     );
   });
 
-  protected take(id: string, on: boolean): void {
+  /** The other jobs that have set a remnant aside, by name. */
+  #othersWith(id: string): string {
+    const here = this.#store.head()?.id;
+    return this.#held()
+      .filter(({ remnant, job }) => remnant === id && job !== here)
+      .map(({ name }) => name)
+      .join(', ');
+  }
+
+  protected take({ id, words, others }: { readonly id: string; readonly words: string; readonly others: string }, on: boolean): void {
+    if (on && others) this.#messages.warn('remnant', `The ${words} is set aside for ${others} too: it can be cut once only.`);
+    else this.#messages.settle('remnant');
     this.#store.edit(on ? 'Remnant set aside' : 'Remnant put back', ({ remnants = [], ...job }) => {
       const next = on ? [...remnants, id] : remnants.filter((one) => one !== id);
       return next.length ? { ...job, remnants: next } : job;
