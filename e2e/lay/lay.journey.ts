@@ -43,6 +43,7 @@ test('a piece is moved by keys and by hand, stays where it is put over a reload,
     .getByRole('button', { name: /plate.*copy 1/ })
     .first()
     .click();
+  await expect(page.locator('[data-part=room]')).toContainText(/^Room round it: .+ towards the beginning, .+ onward, .+ below, .+ above\.$/);
   await page.getByRole('button', { name: 'Pin it here' }).click();
   await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeVisible();
   const knob = page.getByRole('button', { name: /^Move .*plate/ });

@@ -5,6 +5,7 @@ export * from './cut-order';
 export * from './engine/engine';
 export * from './lay-file';
 export * from './pins';
+export * from './room';
 export * from './seeds';
 export * from './validate';
 export * from './bands';

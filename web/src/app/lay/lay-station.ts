@@ -4,10 +4,12 @@ import {
   bounds,
   clothLayKey,
   clothName,
+  formatLengthUnit,
   formatNumber,
   formatRun,
   nearestPlace,
   remnantWords,
+  roomAround,
   placed,
   withClothUse,
   type ClothUse,
@@ -45,6 +47,9 @@ const BIAS_WAYS_WORDS = [
   { value: 'across', name: 'selvedge to selvedge' },
   { value: 'tube', name: 'a tube, cut round' },
 ];
+
+/** Nearer than this a piece touches what is beside it, mm. */
+const TOUCHES_MM = 0.05;
 
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
@@ -253,6 +258,16 @@ export class LayStation {
   #pinOf(piece: string): Pin | null {
     return this.pins().find(({ item, copy }) => `${item} ${copy}` === piece) ?? null;
   }
+
+  /** The room round the picked piece, to the cut edges of its neighbours and the material's own. */
+  protected readonly pickedRoom = computed(() => {
+    const [lay, answer, placement] = [this.current(), this.#shown(), this.#pickedPlacement()];
+    if (!lay || !answer || !placement) return '';
+    const { units, step } = this.store.inWords();
+    const { back, onward, below, above } = roomAround(lay.request, answer, placement);
+    const far = (mm: number | null): string => (mm === null ? 'nothing' : mm < TOUCHES_MM ? 'touching' : formatLengthUnit(mm, units, step));
+    return `Room round it: ${far(back)} towards the beginning, ${far(onward)} onward, ${far(below)} below, ${far(above)} above.`;
+  });
 
   /** The picked piece carried over the table: it goes to the nearest legal place, and the rest is laid round it. */
   protected carried({ to }: { readonly key: string; readonly to: Point }): void {
