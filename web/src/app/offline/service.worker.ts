@@ -44,8 +44,8 @@ const page = new NetworkFirst({
   ],
 });
 
-/** What is not kept: streams, files that are made, and who is signed in. */
-const passing = (path: string): boolean => /\/(?:stream|export|plan|sessions|backups|health)$|\.pdf$|\/camera\//.test(path);
+/** What is not kept: streams, files that are made, who is signed in, and what is true only at the moment it is asked. */
+const passing = (path: string): boolean => /\/(?:stream|print|export|plan|steps|times|held-remnants|sessions|backups|health)$|\.pdf$|\/camera\//.test(path);
 
 cleanupOutdatedCaches();
 precacheAndRoute(self.__WB_MANIFEST, { cleanURLs: false });
