@@ -64,8 +64,8 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('button', { name: 'At the bench' }).click();
       const dialog = page.getByRole('dialog');
       await dialog.getByRole('status').first().waitFor();
-      // On from the cutting to a seam: so many steps, and no more.
-      for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowRight');
+      // On from the cutting to what is folded and slit.
+      for (let i = 0; i < 20 && !(await dialog.getByText('Make up the zip plaque').first().isVisible()); i++) await page.keyboard.press('ArrowRight');
       await dialog.locator('svg').last().waitFor();
     },
   },

@@ -109,6 +109,17 @@ function runItems(run: SewnRun, { parts, lowY }: Drawn, x: number, y: number, ke
   );
 }
 
+/** Runs along the same line of a piece as one, with the letters of all: both plates are drawn as one piece, and each is sewn by a seam of its own. */
+function oneOfEach(runs: readonly SewnRun[]): SewnRun[] {
+  const lines = new Map<string, SewnRun>();
+  for (const run of runs) {
+    const line = JSON.stringify(run.points);
+    const before = lines.get(line);
+    lines.set(line, before ? { ...before, letter: `${before.letter}, ${run.letter}` } : run);
+  }
+  return [...lines.values()];
+}
+
 /** One piece where it lies on the drawing, with everything on it. */
 function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[], seamMm: number, cutting: boolean): SceneItem[] {
   const { piece, parts, width, height, lowX, lowY } = drawn;
@@ -155,7 +166,9 @@ function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[]
       : [];
   return [
     ...outline,
-    ...runs.filter((run) => run.piece === id).flatMap((run, i) => runItems(run, drawn, x, y, `${id}-run-${i}`, seamMm, height < seamMm * NARROW ? 0.3 : 0.5)),
+    ...oneOfEach(runs.filter((run) => run.piece === id)).flatMap((run, i) =>
+      runItems(run, drawn, x, y, `${id}-run-${i}`, seamMm, height < seamMm * NARROW ? 0.3 : 0.5),
+    ),
     ...grain,
     { kind: 'note', key: `${id}-words`, at: { x, y: y + height }, dy: -7, text: `${piece.countPerCushion} × ${piece.label}` },
   ];
