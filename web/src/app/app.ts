@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, Injector } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { SamplesStore } from './gauges/samples-store';
 import { WaitingEdits } from './job/waiting-edits';
+import { UNSENT_SAMPLES, WindowShelves } from './shared/window-shelves';
 import { MessagesList } from './shell/messages-list';
 import { Settings } from './shell/settings';
 
@@ -12,9 +12,21 @@ import { Settings } from './shell/settings';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class App {
+  readonly #injector = inject(Injector);
+
   constructor() {
     inject(Settings).apply();
     inject(WaitingEdits).start();
-    inject(SamplesStore).resume();
+    if (inject(WindowShelves).ids(UNSENT_SAMPLES).length) void this.#sendSamples();
+  }
+
+  /** Samples that an earlier page could not send go out from whatever page is opened next. */
+  async #sendSamples(): Promise<void> {
+    try {
+      const { SamplesStore } = await import('./gauges/samples-store');
+      this.#injector.get(SamplesStore).resume();
+    } catch {
+      // The server is away, and with it the part that sends them: they stay on their shelf for the next page.
+    }
   }
 }

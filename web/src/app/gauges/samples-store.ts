@@ -1,11 +1,11 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { mergeFields, type Sample } from '@yardland/core';
-import { catchError, EMPTY, filter, forkJoin, map, of, switchMap, type Observable } from 'rxjs';
+import { catchError, EMPTY, forkJoin, map, of, switchMap, type Observable } from 'rxjs';
 import { DocumentQueue, type Unsent, type Version } from '../shared/document-queue';
 import { Messages } from '../shared/messages';
 import { newUuid } from '../shared/new-id';
 import { tellOfQueue } from '../shared/queue-messages';
-import { WindowShelves } from '../shared/window-shelves';
+import { UNSENT_SAMPLES, WindowShelves } from '../shared/window-shelves';
 import { SamplesApi } from './samples-api';
 
 /** A sample as this window has it. */
@@ -13,9 +13,6 @@ export interface ShownSample {
   readonly id: string;
   readonly sample: Sample;
 }
-
-/** Where what the server has not got of a sample is kept in the browser. */
-const KIND = 'yardland.unsent-sample.';
 
 /** The bench samples: what is changed shows at once, and goes out, each sample by itself, as soon as the server answers. New ones are made without it. */
 @Injectable({ providedIn: 'root' })
@@ -33,8 +30,8 @@ export class SamplesStore {
     return this.#api.list().pipe(
       switchMap((stored) => {
         const versions = new Map(stored.map(({ id, revision, sample }): [string, Version<Sample>] => [id, { revision, document: sample }]));
-        const waiting = this.#shelves.ids(KIND);
-        const found = waiting.map((id) => this.#shelves.find(KIND, id).pipe(map((unsent) => [id, unsent as Unsent<Sample> | null] as const)));
+        const waiting = this.#shelves.ids(UNSENT_SAMPLES);
+        const found = waiting.map((id) => this.#shelves.find(UNSENT_SAMPLES, id).pipe(map((unsent) => [id, unsent as Unsent<Sample> | null] as const)));
         return (found.length ? forkJoin(found) : of([])).pipe(map((unsent) => ({ versions, unsent: new Map(unsent) })));
       }),
       map(({ versions, unsent }) => {
@@ -51,14 +48,10 @@ export class SamplesStore {
     );
   }
 
-  /** Sends what an earlier page has left, where there is any. */
+  /** Sends what an earlier page has left. While the server is away it stays where it is. */
   resume(): void {
-    of(this.#shelves.ids(KIND).length)
-      .pipe(
-        filter((left) => left > 0),
-        switchMap(() => this.load()),
-        catchError(() => EMPTY),
-      )
+    this.load()
+      .pipe(catchError(() => EMPTY))
       .subscribe();
   }
 
@@ -94,7 +87,7 @@ export class SamplesStore {
         currentIn: ({ code, currentSample }) =>
           code === 'not-found' ? { revision: 0, document: null } : currentSample ? { revision: currentSample.revision, document: currentSample.sample } : null,
         merge: mergeFields,
-        keep: (waiting) => this.#shelves.keep(KIND, id, waiting),
+        keep: (waiting) => this.#shelves.keep(UNSENT_SAMPLES, id, waiting),
       },
       current,
       document,

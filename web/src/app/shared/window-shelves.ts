@@ -1,6 +1,9 @@
 import { Injectable, type OnDestroy } from '@angular/core';
 import { map, of, Subject, timer, type Observable } from 'rxjs';
 
+/** The shelves of bench samples: looked at by the application itself, which fetches what sends them only when there is something on one. */
+export const UNSENT_SAMPLES = 'yardland.unsent-sample.';
+
 const WINDOW = 'yardland.window';
 const CHANNEL = 'yardland.windows';
 /** Other windows of this browser answer within this, ms; one that the browser has put to sleep may not. */
