@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point';
 
-/** What a line of a stage is: cloth, a fold to be made, a row of stitches, a staple, a zip, a cut, a board, foam. */
-export type StageLook = 'cloth' | 'fold' | 'stitch' | 'staple' | 'zip' | 'cut' | 'board' | 'foam';
+/** What a line of a stage is: cloth, a fold to be made, a row of stitches, a staple, a zip, a board, foam. */
+export type StageLook = 'cloth' | 'fold' | 'stitch' | 'staple' | 'zip' | 'board' | 'foam';
 
 /** Millimetres; a board and foam are closed shapes, everything else is open. */
 export interface StageLine {

@@ -7,7 +7,6 @@ const LOOKS: Record<StageLook, Look> = {
   stitch: 'sewing',
   staple: 'core',
   zip: 'cut',
-  cut: 'bound',
   board: 'board',
   foam: 'foam',
 };

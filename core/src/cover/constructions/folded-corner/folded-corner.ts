@@ -92,20 +92,17 @@ function openingOf({ sewn, assume }: CoverRequest): { readonly from: number; rea
   return back && back.end - back.start > 2 * end ? { from: back.start + end, to: back.end - end } : null;
 }
 
-/** A corner of the top plate flat and folded: as much of the plate as the flaps are high, the plan's corner at the origin. */
+/** A corner of the top plate flat and folded, as it is cut: as much of the plate as the flaps are high, the plan's corner at the origin. */
 function cornerStages(highMm: number, seamMm: number): readonly Stage[] {
-  const h = highMm;
-  const flat = stageLine('cloth', [-h, -h], [h, -h], [h, h], [-h, h]);
-  const folded = stageLine('cloth', [-h, -h], [h, -h], [h, h], [-h, -h]);
+  const [h, s] = [highMm, seamMm];
+  const flat = stageLine('cloth', [-h, h], [s, h], [s, s], [h, s], [h, -h]);
+  const folded = stageLine('cloth', [-h, -h], [s, s], [h, s], [h, -h], [-h, -h]);
   return [
     {
       words: 'flat: fold it on the diagonal',
-      lines: [flat, stageLine('fold', [0, 0], [h, h]), stageLine('stitch', [0, 0], [h, 0]), stageLine('stitch', [0, 0], [0, h])],
+      lines: [flat, stageLine('fold', [-h, -h], [0, 0]), stageLine('stitch', [0, 0], [h, 0]), stageLine('stitch', [0, 0], [0, h])],
     },
-    {
-      words: 'folded, flap edge to flap edge; seamed from the corner down, cloth cut away',
-      lines: [folded, stageLine('stitch', [0, 0], [h, 0]), stageLine('cut', [seamMm, seamMm], [h, seamMm])],
-    },
+    { words: 'folded, flap edge to flap edge; seamed from the plan’s corner down', lines: [folded, stageLine('stitch', [0, 0], [h, 0])] },
   ];
 }
 
