@@ -10,7 +10,7 @@ describe('the order of operations', () => {
     expect(ids(op('b', 'cut', 'a'), op('a', 'cut', 'not-there'))).toEqual(['a', 'b']);
   });
 
-  it('changes the setup as seldom as the names allow: what needs none goes first, then one that can be finished', () => {
+  it('changes the setup as seldom as the names allow: where a change is needed, to one that can be finished', () => {
     const of = (id: string, ...after: string[]) => operation({ id, phase: 'sew', text: id, minutes: 1, needs: 'machine', after });
     // Given as a box seat's: zip, cord, cord, plain, and cord again, which waits for the plain one.
     const steps = [of('zip'), of('cord'), of('cord-on', 'cord'), of('plain', 'zip'), of('cord-top', 'cord-on', 'plain')];

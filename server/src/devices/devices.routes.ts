@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import type { Logger } from 'pino';
+import { beginEvents } from '../http/events';
 import { notFound } from '../http/refusal';
 import { Unplugged, type Device } from './device';
 
@@ -17,11 +18,7 @@ export function deviceRoutes(devices: readonly Device[], log: Logger): Router {
     const gone = new AbortController();
     const stream = device.stream(request.query, gone.signal);
     response.on('close', () => gone.abort());
-    // `no-transform` keeps the compression from holding readings back.
-    response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
-    const tell = (event: string, data: unknown): void => {
-      response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
-    };
+    const tell = beginEvents(response);
     try {
       for await (const reading of stream) tell(reading.done ? 'done' : 'reading', reading);
     } catch (error) {

@@ -2,6 +2,7 @@ import { labelPrintQuerySchema, readWith, type LabelPrint } from '@yardland/core
 import { Router } from 'express';
 import type { Logger } from 'pino';
 import { askerOf } from '../http/asker';
+import { beginEvents } from '../http/events';
 import { check, notFound } from '../http/refusal';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
@@ -29,10 +30,10 @@ export function labelPrinterRoutes(printer: LabelPrinter, jobs: JobStore, shops:
     const { name, left } = askerOf(request, response);
     const task = { job, shop: shops.read().document, index: cushion === undefined ? null : cushion - 1, stock: 'roll' as const };
     const { file, count = 0 } = printed(await workers.labels(task, { name, left }));
-    response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform', 'X-Accel-Buffering': 'no' });
+    const send = beginEvents(response);
     let out = from - 1;
     const tell = (event: string): void => {
-      response.write(`event: ${event}\ndata: ${JSON.stringify({ printed: out, of: count } satisfies LabelPrint)}\n\n`);
+      send(event, { printed: out, of: count } satisfies LabelPrint);
     };
     tell('printed');
     try {

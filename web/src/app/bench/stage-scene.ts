@@ -1,4 +1,5 @@
 import type { Stage, StageLook } from '@yardland/core';
+import { folded } from '../shared/table/draw';
 import type { Look, SceneItem } from '../shared/table/scene';
 
 const LOOKS: Record<StageLook, Look> = {
@@ -10,19 +11,9 @@ const LOOKS: Record<StageLook, Look> = {
   board: 'board',
   foam: 'foam',
 };
-/** Letters of the words under a stage, as a share of its width: lines are broken there. */
+/** Letters of a line of the words under a stage, and from line to line, pixels. */
 const LETTERS = 30;
 const LINE = 19;
-
-/** Words broken into lines of at most so many letters. */
-function lines(words: string, letters: number): string[] {
-  return words.split(' ').reduce<string[]>((found, word) => {
-    const last = found.at(-1);
-    if (last !== undefined && last.length + word.length < letters) found[found.length - 1] = `${last} ${word}`;
-    else found.push(word);
-    return found;
-  }, []);
-}
 
 /**
  * The stages of a step beside each other or under each other, each larger than the pieces: numbered, drawn across, with its words beneath. `left` and `top`: where they begin;
@@ -49,7 +40,7 @@ export function stageItems(
         look: LOOKS[look],
         open: look !== 'board' && look !== 'foam',
       })),
-      ...lines(`${i + 1}  ${words}`, LETTERS).map((text, k): SceneItem => ({
+      ...folded(`${i + 1} ${words}`, LETTERS).map((text, k): SceneItem => ({
         kind: 'note',
         key: `stage-${i}-words-${k}`,
         at: { x: x0, y: y0 },

@@ -1,6 +1,6 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { mergeFields, type Sample } from '@yardland/core';
-import { catchError, EMPTY, forkJoin, map, of, switchMap, type Observable } from 'rxjs';
+import { catchError, EMPTY, forkJoin, map, of, skip, switchMap, type Observable } from 'rxjs';
 import { DocumentQueue, type Unsent, type Version } from '../shared/document-queue';
 import { Messages } from '../shared/messages';
 import { newUuid } from '../shared/new-id';
@@ -39,7 +39,8 @@ export class SamplesStore {
           const [current, left] = [versions.get(id) ?? { revision: 0, document: null }, unsent.get(id) ?? null];
           const document = current.document ?? left?.document;
           const queue = this.#queues.get(id);
-          if (!document || (queue && queue.state$.value !== 'saved')) continue;
+          // What this window has as the server has it, or is writing, goes on as it is.
+          if (!document || (queue && (queue.state$.value !== 'saved' || (!left && queue.revision === current.revision)))) continue;
           this.#begin(id, current, document).resume(left);
         }
         for (const [id, { state$ }] of this.#queues) if (!versions.has(id) && !unsent.has(id) && state$.value === 'saved') this.#queues.delete(id);
@@ -94,7 +95,7 @@ export class SamplesStore {
     );
     this.#queues.set(id, queue);
     tellOfQueue(queue, this.#messages, `sample ${id}`, `“${document.name}”`);
-    queue.document$.subscribe(() => this.#show());
+    queue.document$.pipe(skip(1)).subscribe(() => this.#show());
     return queue;
   }
 

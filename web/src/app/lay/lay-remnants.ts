@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { leftOvers, remnantsFor, remnantWords, type PlannedLay } from '@yardland/core';
-import { catchError, of } from 'rxjs';
+import { catchError, filter, of, switchMap, take } from 'rxjs';
 import { JobStore } from '../job/job-store';
 import { JobsApi } from '../jobs/jobs-api';
 import { Messages } from '../shared/messages';
@@ -41,18 +41,26 @@ export class LayRemnants {
   readonly #edit = inject(ShopEditor);
   readonly #messages = inject(Messages);
 
-  /** What other jobs have set aside; nothing while the server is away. */
+  readonly #api = inject(JobsApi);
+  readonly #kept = computed(() => {
+    const shop = this.#store.shop();
+    return shop ? remnantsFor(this.lay().subject, shop) : [];
+  });
+  /** What other jobs have set aside: asked for once, and only where there is something to set aside; nothing while the server is away. */
   readonly #held = toSignal(
-    inject(JobsApi)
-      .heldRemnants()
-      .pipe(catchError(() => of([]))),
+    toObservable(this.#kept).pipe(
+      filter((kept) => kept.length > 0),
+      take(1),
+      switchMap(() => this.#api.heldRemnants()),
+      catchError(() => of([])),
+    ),
     { initialValue: [] },
   );
 
   protected readonly rows = computed(() => {
     const [shop, aside] = [this.#store.shop(), new Set(this.#store.job()?.remnants)];
     if (!shop) return [];
-    return remnantsFor(this.lay().subject, shop).map((one) => ({
+    return this.#kept().map((one) => ({
       id: one.id,
       taken: aside.has(one.id),
       words: remnantWords(one, shop, this.#store.inWords()),

@@ -62,7 +62,12 @@ export class DocumentQueue<D> {
     this.document$ = new BehaviorSubject(document);
   }
 
-  /** Whether the server has it. */
+  /** The revision that was last read or written. */
+  get revision(): number {
+    return this.#base.revision;
+  }
+
+  /** Whether the server has nothing of it yet, and nothing is on its way there. */
   get isNew(): boolean {
     return this.#base.revision === 0 && !this.#busy;
   }
