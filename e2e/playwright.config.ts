@@ -23,7 +23,9 @@ export default defineConfig({
     reducedMotion: 'reduce',
     locale: 'en-GB',
     launchOptions: { executablePath: process.env['CHROME_BIN'] ?? '/usr/bin/chromium', args: flags },
-    trace: 'retain-on-failure',
+    // A quarter of the time of a run; `--trace retain-on-failure` records what a journey that fails did.
+    trace: 'off',
+    screenshot: 'only-on-failure',
     // What the browser keeps stands between a journey and the network: only the journeys of it allow it.
     serviceWorkers: 'block',
   },

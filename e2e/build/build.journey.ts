@@ -1,5 +1,4 @@
 import fs from 'node:fs';
-import { PickListHarness } from '@yardland/web/harnesses';
 import { expect, test } from '../support/bench';
 
 test('a crown is asked for, seen from above, walked along its profile, and taken back', async ({ shop, page }) => {
@@ -117,7 +116,7 @@ test('a wedge has its slope, its panels and its order of work', async ({ shop, p
 
 test('a school is copied, edited with its example beside it, and used by a cushion', async ({ shop, page }) => {
   await page.goto('/schools');
-  await (await shop.control(PickListHarness.called('Allowance schools'), page.locator('main'))).pick('Packed ends');
+  await (await shop.pickList('Allowance schools')).pick('Packed ends');
   const example = page.getByRole('region', { name: 'Worked example' });
   await expect(example).toContainText('1 174 × 450 × 100'.replace(/ (?=\d{3} ×)/, '\u202f'));
   await expect(page.getByRole('textbox', { name: 'core longer, an end, metric' })).toBeDisabled();

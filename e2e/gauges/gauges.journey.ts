@@ -1,8 +1,8 @@
-import { FieldHarness, PickListHarness, TickboxHarness } from '@yardland/web/harnesses';
+import { FieldHarness, TickboxHarness } from '@yardland/web/harnesses';
 import { expect, test } from '../support/bench';
 
 test('a sample is weighed, pressed and drained, by hand and from the simulated devices', async ({ shop, page }) => {
-  const samples = () => shop.control(PickListHarness.called('Samples'), page.locator('main'));
+  const samples = () => shop.pickList('Samples');
   await page.goto('/gauges');
   await expect(page.getByRole('heading', { name: 'Gauges' })).toBeVisible();
   await page.getByRole('button', { name: 'New sample' }).click();
@@ -17,7 +17,7 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
     await box.fill(length);
     await box.press('Enter');
   }
-  const weight = await shop.control(FieldHarness.called('Weight'), page.getByRole('region', { name: 'Density' }));
+  const weight = await shop.control(FieldHarness, 'Weight', page.getByRole('region', { name: 'Density' }));
   await weight.enter('0.5');
   // 0.5 kg of 400 × 406.4 × 100 mm.
   await expect(page.getByRole('region', { name: 'Density' })).toContainText('30.8 kg/m³');
@@ -31,7 +31,7 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
   await press.getByRole('button', { name: 'Read from the press gauge' }).click();
   await expect(press.getByRole('listitem')).toHaveCount(1);
   await expect(press).toContainText(/\d+ N at 25 % \(\d+ to \d+ N\), support factor 2.2/);
-  await (await shop.control(FieldHarness.called('Load on the plate'), press)).enter('25');
+  await (await shop.control(FieldHarness, 'Load on the plate', press)).enter('25');
   await press.getByRole('button', { name: 'Read from the press gauge' }).click();
   await expect(press.getByRole('listitem')).toHaveCount(2);
 
@@ -53,12 +53,12 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
 
   // A drain test beside another sample's.
   const drain = page.getByRole('region', { name: 'Drain test' });
-  await (await shop.control(FieldHarness.called('Collected'), drain)).write('2,4');
+  await (await shop.control(FieldHarness, 'Collected', drain)).write('2,4');
   await drain.getByRole('button', { name: 'Add' }).click();
   await expect(drain).toContainText('After how many minutes?');
   await expect(drain).toContainText('More than was poured on.');
-  await (await shop.control(FieldHarness.called('After'), drain)).enter('10');
-  await (await shop.control(FieldHarness.called('Collected'), drain)).write('1,8');
+  await (await shop.control(FieldHarness, 'After', drain)).enter('10');
+  await (await shop.control(FieldHarness, 'Collected', drain)).write('1,8');
   await drain.getByRole('button', { name: 'Add' }).click();
   await expect(drain).toContainText('12.3 ml held back');
   await expect(drain.locator('.legendtext')).toHaveCount(2);
@@ -72,14 +72,14 @@ test('a sample is weighed, pressed and drained, by hand and from the simulated d
 
 test('a core that was wetted is weighed until it is dry, bare and in its cover', async ({ shop, page }) => {
   await page.goto('/gauges');
-  await (await shop.control(PickListHarness.called('Samples'), page.locator('main'))).pick('Tern 30 open, drained');
+  await (await shop.pickList('Samples')).pick('Tern 30 open, drained');
   const panel = page.getByRole('region', { name: 'Drying' });
   await expect(panel).toContainText(/bare: dry after [\d.]+ h; in its cover: dry after about [\d.]+ h, as it goes on/);
   await expect(panel.locator('.js-plotly-plot')).toBeVisible();
-  await (await shop.control(FieldHarness.called('After'), panel)).enter('600');
-  await (await shop.control(FieldHarness.called('Weighs'), panel)).enter('0.365');
-  await (await shop.control(TickboxHarness.called('in its cover'), panel)).toggle();
-  await (await shop.control(TickboxHarness.called('knocked on a grate first'), panel)).toggle();
+  await (await shop.control(FieldHarness, 'After', panel)).enter('600');
+  await (await shop.control(FieldHarness, 'Weighs', panel)).enter('0.365');
+  await (await shop.control(TickboxHarness, 'in its cover', panel)).toggle();
+  await (await shop.control(TickboxHarness, 'knocked on a grate first', panel)).toggle();
   await panel.getByRole('button', { name: 'Add weighing' }).click();
   await expect(panel.getByText('600 min: 0.365 kg, in its cover, knocked first')).toBeVisible();
   await expect(panel).toContainText(/in its cover: dry after [\d.]+ h$/m);

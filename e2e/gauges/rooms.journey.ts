@@ -11,7 +11,7 @@ test('what is changed in the rooms while the server is away waits, and is put to
   await page.getByRole('textbox', { name: 'Grade code' }).fill('37-150');
   await page.getByRole('button', { name: 'New foam' }).click();
   const form = page.getByRole('region', { name: 'Foam 37-150' });
-  const price = await shop.control(FieldHarness.called('Price a m³'), form);
+  const price = await shop.control(FieldHarness, 'Price a m³', form);
   await expect.poll(async () => (await foam())?.densityKgM3).toBe(37);
 
   await context.setOffline(true);
@@ -52,8 +52,8 @@ test('a sample is made and changed without the server, and goes out when it is b
   await expect(page.getByRole('button', { name: 'New sample' })).toBeVisible();
   await context.setOffline(true);
   await page.getByRole('button', { name: 'New sample' }).click();
-  await (await shop.control(FieldHarness.called('Called'), page.locator('main'))).enter('Offcut without a server');
-  await (await shop.control(FieldHarness.called('Weight'), page.getByRole('region', { name: 'Density' }))).enter('0.7');
+  await (await shop.control(FieldHarness, 'Called', page.locator('main'))).enter('Offcut without a server');
+  await (await shop.control(FieldHarness, 'Weight', page.getByRole('region', { name: 'Density' }))).enter('0.7');
   await expect(page.getByRole('alert')).toContainText('kept in this browser');
   expect(await sample()).toBeUndefined();
   // The page is left before the server is back: the next one that opens sends it.

@@ -29,7 +29,7 @@ test('a boxed cover is made in panels with a ridge, closed by hand, welted with 
   await expect(shop.piece('narrow plaque strip')).toBeVisible();
   await shop.choose('It runs', 'round three sides');
   await shop.choose('Its ends', 'hemmed over');
-  await expect(await (await shop.control(SwitchHarness.called('Plaque'))).chosen()).toBe('lapped');
+  await expect(await (await shop.control(SwitchHarness, 'Plaque')).chosen()).toBe('lapped');
 
   await shop.tray().getByText('Extras', { exact: true }).click();
   await shop.turn('Drain panel', 'mesh in the bottom');

@@ -1,8 +1,8 @@
-import { TestKey, type ComponentHarness, type HarnessPredicate } from '@angular/cdk/testing';
+import { TestKey, type ComponentHarness } from '@angular/cdk/testing';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
-import { ChoiceHarness, FieldHarness, SwitchHarness, TickboxHarness } from '@yardland/web/harnesses';
+import { ChoiceHarness, FieldHarness, PickListHarness, SwitchHarness, TickboxHarness, type LabelledControl } from '@yardland/web/harnesses';
 import { PageEnvironment } from './page-environment';
 
 /** The application as a person speaks of it: tape, table, tray, ticket. */
@@ -57,32 +57,40 @@ export class Shop {
     return this.ticket().locator('[data-part=piece-row]').filter({ hasText: label });
   }
 
-  /** A shared control, as soon as it is there: in the tray, or in another part of the page. */
-  async control<T extends ComponentHarness>(wanted: HarnessPredicate<T>, part: Locator = this.tray()): Promise<T> {
-    const environment = PageEnvironment.within(part);
-    await expect.poll(async () => (await environment.getHarnessOrNull(wanted)) !== null, { message: wanted.getDescription() }).toBe(true);
-    return environment.getHarness(wanted);
+  /** A shared control by its label: in the tray, or in another part of the page. Looked for anew at each use, so it may be drawn anew between two. */
+  async control<T extends ComponentHarness>(kind: LabelledControl<T>, label: string, part: Locator = this.tray()): Promise<T> {
+    const exactly = new RegExp(`^\\s*${label.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\s+/g, '\\s+')}\\s*$`);
+    const found = part.locator(kind.hostSelector).filter({ has: this.page.locator(kind.labelSelector, { hasText: exactly }) });
+    await expect(found, label).toHaveCount(1);
+    return new kind(PageEnvironment.within(found));
+  }
+
+  /** A list of which one is shown beside it, by its name. */
+  async pickList(name: string): Promise<PickListHarness> {
+    const found = this.page.locator(PickListHarness.hostSelector).filter({ has: this.page.getByRole('listbox', { name, exact: true }) });
+    await expect(found, name).toHaveCount(1);
+    return new PickListHarness(PageEnvironment.within(found));
   }
 
   /** Types a length into a field of the tray and settles it. */
   async setLength(field: string, text: string): Promise<void> {
-    await (await this.control(FieldHarness.called(field))).writeAndPress(text, TestKey.ENTER);
+    await (await this.control(FieldHarness, field)).writeAndPress(text, TestKey.ENTER);
   }
 
   /** Chooses in the tray, from a list that drops down, by the words that are shown. */
   async choose(label: string, name: string): Promise<void> {
-    await (await this.control(ChoiceHarness.called(label))).choose(name);
+    await (await this.control(ChoiceHarness, label)).choose(name);
   }
 
   /** Chooses in the tray, between a few side by side, and sees that it was taken. */
   async turn(label: string, name: string): Promise<void> {
-    await (await this.control(SwitchHarness.called(label))).choose(name);
-    await expect.poll(async () => (await this.control(SwitchHarness.called(label))).chosen(), { message: `${label}: ${name}` }).toBe(name);
+    await (await this.control(SwitchHarness, label)).choose(name);
+    await expect.poll(async () => (await this.control(SwitchHarness, label)).chosen(), { message: `${label}: ${name}` }).toBe(name);
   }
 
   /** Ticks a box of the tray, or takes its tick off. */
   async tick(label: string, on = true): Promise<void> {
-    const box = await this.control(TickboxHarness.called(label));
+    const box = await this.control(TickboxHarness, label);
     if ((await box.isTicked()) !== on) await box.toggle();
   }
 

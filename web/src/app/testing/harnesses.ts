@@ -6,13 +6,17 @@ interface Labelled extends BaseHarnessFilters {
   readonly label?: string;
 }
 
-/** A control with a label above it or round it. */
+/** A control with a label above it or round it; `labelSelector` finds the label inside the control. */
 abstract class LabelledHarness extends ComponentHarness {
-  protected abstract readonly labelSelector: string;
-
   async label(): Promise<string> {
-    return (await (await this.locatorFor(this.labelSelector)()).text()).trim();
+    const { labelSelector } = this.constructor as unknown as LabelledControl<this>;
+    return (await (await this.locatorFor(labelSelector)()).text()).trim();
   }
+}
+
+/** A kind of control that can be found by the words of its label. */
+export interface LabelledControl<T extends ComponentHarness> extends ComponentHarnessConstructor<T> {
+  readonly labelSelector: string;
 }
 
 function labelled<T extends LabelledHarness>(type: ComponentHarnessConstructor<T>, { label, ...filters }: Labelled): HarnessPredicate<T> {
@@ -22,7 +26,7 @@ function labelled<T extends LabelledHarness>(type: ComponentHarnessConstructor<T
 /** A box to type a length, a number, a word or a remark into. */
 export class FieldHarness extends LabelledHarness {
   static readonly hostSelector = 'yl-quantity, yl-number, yl-text, yl-note';
-  protected readonly labelSelector = 'label';
+  static readonly labelSelector = 'label';
   readonly #box = this.locatorFor('input, textarea');
   readonly #line = this.locatorForOptional('.field-says');
 
@@ -79,7 +83,7 @@ export class FieldHarness extends LabelledHarness {
 /** A choice from a list that drops down. */
 export class ChoiceHarness extends LabelledHarness {
   static readonly hostSelector = 'yl-choice';
-  protected readonly labelSelector = 'label';
+  static readonly labelSelector = 'label';
 
   static called(label: string): HarnessPredicate<ChoiceHarness> {
     return labelled(ChoiceHarness, { label });
@@ -105,7 +109,7 @@ export class ChoiceHarness extends LabelledHarness {
 /** A few choices side by side. */
 export class SwitchHarness extends LabelledHarness {
   static readonly hostSelector = 'yl-switch';
-  protected readonly labelSelector = 'legend';
+  static readonly labelSelector = 'legend';
 
   static called(label: string): HarnessPredicate<SwitchHarness> {
     return labelled(SwitchHarness, { label });
@@ -127,7 +131,7 @@ export class SwitchHarness extends LabelledHarness {
 /** A tick box with its words. */
 export class TickboxHarness extends LabelledHarness {
   static readonly hostSelector = 'yl-tickbox';
-  protected readonly labelSelector = 'label';
+  static readonly labelSelector = 'label';
 
   static called(label: string): HarnessPredicate<TickboxHarness> {
     return labelled(TickboxHarness, { label });
