@@ -49,9 +49,8 @@ test('a batch of six is ticked in two windows; a wrong plate opens what is sewn 
   await expect(band.getByRole('button', { name: /^Cushion 3, done/ })).toBeVisible();
   await shop.expectAccessible();
 
-  // It is laid by itself: what is cut already keeps its place.
-  await shop.goTo('Lay');
-  await shop.choose('Lay on', 'cover cloth, Moss velvet, cut anew');
+  // There is no room for it between what is cut, so that it is bought: the list of what is cut anew says where it lies, and goes there.
+  await page.getByRole('region', { name: 'Cut anew' }).getByRole('link', { name: '1 on Moss velvet, cut anew', exact: true }).click({ timeout: 60_000 });
   await expect(page.getByRole('button', { name: /plate.*copy 1/ })).toHaveCount(1);
   await expect(shop.tray()).toContainText('laid', { timeout: 60_000 });
   await shop.goTo('Bench');

@@ -1,9 +1,22 @@
-import { amountWords, bounds, cutOrder, formatLength, formatLengthUnit, formatNumber, remnantWords, sayLine, type Plan, type PlannedLay } from '@yardland/core';
+import {
+  amountWords,
+  bounds,
+  cutOrder,
+  formatLength,
+  formatLengthUnit,
+  formatNumber,
+  goesOn,
+  nothingOn,
+  remnantWords,
+  sayLine,
+  type Plan,
+  type PlannedLay,
+} from '@yardland/core';
 import { drawLay, MOST_HIGH } from './lay-drawing';
 import { MARGIN, Writer, type Stamp } from './writer';
 
 /** What a lay is on, in words. */
-function materialWords({ inWords, plan }: Writer, { subject, recutOf, remnant }: PlannedLay): string {
+function materialWords({ inWords, plan }: Writer, { subject, recutOf, remnant, request }: PlannedLay): string {
   const { units, step } = inWords;
   const name =
     subject.kind === 'cloth'
@@ -12,8 +25,9 @@ function materialWords({ inWords, plan }: Writer, { subject, recutOf, remnant }:
         ? `${plan.shop.grade(subject.grade)?.name ?? subject.grade}, ${formatLengthUnit(subject.thicknessMm, units, step)}`
         : (plan.shop.document.waddings.find(({ id }) => id === subject.material)?.name ?? 'Wadding');
   const kept = plan.shop.document.remnants.find(({ id }) => id === remnant);
-  if (kept) return `${name}, ${remnantWords(kept, plan.shop, inWords)}`;
-  return recutOf === null ? name : `${name}, cut anew`;
+  const on = kept ? `, ${remnantWords(kept, plan.shop, inWords)}` : '';
+  const anew = recutOf === null ? '' : request.material.kind === 'hide' ? ', cut anew from the rest' : ', cut anew';
+  return name + on + anew;
 }
 
 /** One item of a lay with how often it is cut, how large, and for what. */
@@ -28,14 +42,15 @@ interface Row {
 }
 
 /** The pieces of a lay in the order in which they are cut, those of one kind together; those that found no place at the end. */
-function rowsOf({ inWords, plan }: Writer, { request, answer, remnant }: PlannedLay): Row[] {
+function rowsOf({ inWords, plan }: Writer, lay: PlannedLay): Row[] {
+  const { request, answer } = lay;
   if (!answer) return [];
   const length = (mm: number): string => formatLength(mm, inWords.units, inWords.step);
   const counts = new Map<string, number>();
   for (const { placement } of cutOrder(request, answer)) counts.set(placement.item, (counts.get(placement.item) ?? 0) + 1);
   const missing = new Map<string, number>();
-  // What a remnant has no room for stands under the next material.
-  if (remnant === null) for (const id of answer.unplaced) missing.set(id, (missing.get(id) ?? 0) + 1);
+  // What a remnant, or what is left, has no room for stands under the next material.
+  if (!goesOn(lay)) for (const id of answer.unplaced) missing.set(id, (missing.get(id) ?? 0) + 1);
   const row = (id: string, count: number, number: number | null): Row => {
     const lost = number === null;
     const [index = '', piece = ''] = id.split('/');
@@ -102,7 +117,7 @@ export async function cuttingListPdf(plan: Plan, stamp: Stamp): Promise<Uint8Arr
     for (const problem of problems) writer.paragraph(`! ${sayLine(problem, writer.inWords)}`, { size: 9.5, face: 'bold' });
     writer.endList();
   }
-  for (const lay of plan.lays) layRows(writer, lay);
+  for (const lay of plan.lays) if (!nothingOn(lay)) layRows(writer, lay);
   const others = plan.buy.filter(({ layKey }) => layKey === null);
   if (others.length) {
     writer.list('To buy besides', 14);

@@ -4,6 +4,7 @@ import { planSolved } from '../job/solve';
 import type { Cushion } from '../job/document';
 import { operation } from '../piece/operation';
 import { doneBy, doneOn, signedBy, toggledOn, whereabouts } from './batch';
+import { stationStates } from '../progress/stations';
 import { openedAgain, redoing } from './recut';
 import { sewnRuns } from './runs';
 import type { Tick } from './ticks';
@@ -86,7 +87,7 @@ describe('a piece found to be wrong', () => {
     expect([made.redo, made.minutes]).toEqual([[], 0]);
   });
 
-  it('is laid on what is left of its cloth, or bought', () => {
+  it('is laid among what is cut of its material and beyond it, or bought', () => {
     const job = (recuts: NonNullable<Cushion['bench']>['recuts']) =>
       planSolved(
         sampleJob([sampleCushion({ quantity: 4, template: { shape: 'rectangle', widthMm: 600, depthMm: 500 }, bench: { done: {}, recuts } })], {
@@ -97,13 +98,24 @@ describe('a piece found to be wrong', () => {
     const cloths = (plan: ReturnType<typeof job>) => plan.buy.filter(({ ware }) => ware === 'cloth').map(({ name, amount }) => [name, amount?.value]);
     const before = job(undefined as never);
     const one = job([{ piece: 'plate', cushions: [2], each: 1, date: '2026-01-05' }]);
-    const lay = one.lays.find(({ recutOf }) => recutOf === 'cloth');
+    const lay = one.lays.find(({ key }) => key === 'cloth/recut');
+    // Nothing of the roll is left that is large enough.
+    expect(one.lays.find(({ key }) => key === 'cloth/left of 1')?.answer?.unplaced).toEqual(['0/plate']);
     // 626 × 526 by itself: the roll is 526 long there, more than is left of one bought to the next tenth of a metre.
     expect(lay?.request.items.map(({ id, count }) => [id, count])).toEqual([['0/plate', 1]]);
     expect(lay?.answer?.lengthMm).toBeCloseTo(526, 6);
     expect(cloths(one)).toEqual([...cloths(before), [`${String(cloths(before)[0]?.[0])}, cut anew`, 600]]);
     // The first lay is not touched by it: what is cut stays.
     expect(one.lays[0]?.hash).toBe(before.lays[0]?.hash as string);
+    // Two cores 600 × 500 of the four that lie on one sheet of 2000 × 1000: they lie beyond them on the same sheet, and no sheet is bought.
+    const foam = job([{ piece: 'foam-1', cushions: [2, 3], each: 1, date: '2026-01-05' }]);
+    const again = foam.lays.find(({ recutOf }) => recutOf === 'foam-wren-28-75');
+    expect(again?.answer?.placements.length).toBe(2);
+    expect(again?.problems).toEqual([]);
+    expect(stationStates(foam, 0).lay).toBe('done');
+    expect(stationStates(one, 0).lay).toBe('done');
+    expect(again?.request.material.kind === 'hide' && again.request.material.taken?.length).toBe(4);
+    expect(foam.buy.filter(({ ware }) => ware === 'foam').map(({ amount }) => amount?.value)).toEqual([1]);
   });
 });
 

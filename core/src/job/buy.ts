@@ -1,13 +1,11 @@
 import type { Notion } from '../cover/contract';
 import { given, law, plus, sum, type Figure, type Term } from '../kernel/figure';
 import type { Shop } from '../shop/shop';
-import { MM_PER_YARD, type UnitSystem } from '../units/length';
-import { roundUp } from '../units/round';
+import { leftOver, runBought } from './bought';
 import type { Job } from './document';
 import { notionsOf } from './notions';
 import type { CushionPlan } from './plan-cushion';
-import { leftOver } from './recut-lays';
-import { isBought, repeatToBegin, type PlannedLay } from './lays';
+import { goesOn, isBought, type PlannedLay } from './lays';
 import type { LotChoice } from './lots';
 import type { SalvagedUse } from './salvaged';
 
@@ -29,17 +27,6 @@ export interface BuyLine {
   readonly unplaced: number;
   /** The customer's own, of which so much is there, mm: nothing is bought. */
   readonly ownMm?: number;
-}
-
-/** Cloth and wadding are sold by this. */
-function saleStep(system: UnitSystem): { readonly mm: number; readonly words: string } {
-  return system === 'inch' ? { mm: MM_PER_YARD / 4, words: 'quarter yard' } : { mm: 100, words: 'tenth of a metre' };
-}
-
-function runToBuy(name: string, lengthMm: number, extra: readonly Figure[], system: UnitSystem): Figure {
-  const step = saleStep(system);
-  const length = sum('with the end squared', given('laid', lengthMm, 'counted'), ...extra.map((one) => plus(one)));
-  return law(name, `{0}, up to the next ${step.words}`, [length], (mm = 0) => roundUp(mm, step.mm));
 }
 
 function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Shop): BuyLine {
@@ -64,17 +51,13 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
   const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
   const line = { ware, name, thicknessMm: null, layKey: lay.key, lot: null, unplaced, ...(own === null ? {} : { ownMm: own }) };
   if (lay.request.material.kind === 'sheet') return { ...line, sold: 'hides', amount: answer ? given('hides', answer.sheets, 'counted', 'count') : null };
-  const squared = given('to square the end', shop.assume('squareEndMm', job.units), 'shop');
-  const repeatMm = repeatToBegin(lay.request);
-  const extra = repeatMm > 0 ? [squared, given('one repeat, to begin on a motif', repeatMm, 'material')] : [squared];
-  return { ...line, sold: 'run', amount: answer ? runToBuy(`${ware} to buy`, answer.lengthMm, extra, job.units) : null };
+  return { ...line, sold: 'run', amount: runBought(lay, job, shop) };
 }
 
-/** What is cut anew: nothing where it comes off what is left; otherwise its own line. */
-function recutLine(job: Job, lay: PlannedLay, of: BuyLine | undefined, base: PlannedLay | undefined, shop: Shop): BuyLine[] {
-  const left = base ? leftOver(base, of?.amount ?? null, shop.assume('squareEndMm', job.units)) : null;
-  const fits = lay.answer && left && lay.answer.sheets <= 1 && lay.answer.lengthMm <= left.value;
-  if (fits) return [];
+/** What is cut anew by itself: nothing where it comes off what is left of the roll; otherwise its own line. */
+function recutLine(job: Job, lay: PlannedLay, base: PlannedLay | undefined, lays: readonly PlannedLay[], shop: Shop): BuyLine[] {
+  const left = base && lay.request.material.kind === 'roll' ? leftOver(base, lays, job, shop) : null;
+  if (lay.answer && left && lay.answer.lengthMm <= left.value) return [];
   const line = layLine(job, lay, [], shop);
   return [{ ...line, name: `${line.name}, cut anew` }];
 }
@@ -143,16 +126,16 @@ export function buyList(
 ): BuyLine[] {
   const first = lays.filter(isBought);
   const lines = first.map((lay) => layLine(job, lay, lots, shop));
-  const again = lays.flatMap((lay) =>
-    lay.recutOf === null
-      ? []
-      : recutLine(
-          job,
-          lay,
-          lines.find(({ layKey }) => layKey === lay.recutOf),
-          first.find(({ key }) => key === lay.recutOf),
-          shop,
-        ),
-  );
+  const again = lays
+    .filter((lay) => lay.recutOf !== null && !goesOn(lay))
+    .flatMap((lay) =>
+      recutLine(
+        job,
+        lay,
+        first.find(({ key }) => key === lay.recutOf),
+        lays,
+        shop,
+      ),
+    );
   return [...lines, ...again, ...fillingLines(plans, shop), ...notionLines(plans, salvaged)];
 }

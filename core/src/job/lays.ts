@@ -32,13 +32,22 @@ export interface WantedLay {
   readonly request: LayRequest;
   /** Cushions, by their place in the job, that cannot be matched to the cloth's pattern: with a motif in its middle a piece would not lie between the selvedges. */
   readonly offPattern: readonly number[];
-  /** Pieces that were wrong and come off what is left of another lay: that one's key. */
+  /** Pieces that were wrong and are cut anew, from what is left of another lay or by themselves: that one's key. */
   readonly recutOf: string | null;
   /** The remnant or hide that it lies on, by id: what finds no place there goes on to the next, and to what is bought. */
   readonly remnant: string | null;
   /** It waits for the lays of remnants before it: what is left for it is not known yet. */
   readonly held: boolean;
 }
+
+/** The lay of what is cut anew by itself. */
+export const recutKey = (key: string): string => `${key}/recut`;
+
+/** The lay of what is cut anew from what another lay leaves of one of its sheets, or of its roll or remnant. */
+export const leftKey = (key: string, sheet: number): string => `${key}/left of ${sheet + 1}`;
+
+/** Whether what finds no place on a lay's material goes on to the next: the lay is on something that is there, and may be full. */
+export const goesOn = ({ request }: Pick<WantedLay, 'request'>): boolean => request.material.kind === 'hide';
 
 /** Whether a lay is of material that is bought, or the customer brings: not of a remnant, and not cut anew. */
 export const isBought = ({ recutOf, remnant }: WantedLay): boolean => recutOf === null && remnant === null;

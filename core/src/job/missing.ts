@@ -1,6 +1,6 @@
 import { issue, type Issue } from '../kernel/issue';
 import type { MaterialKind } from '../piece/material-ref';
-import type { PlannedLay } from './lays';
+import { goesOn, type PlannedLay } from './lays';
 import type { CushionPlan } from './plan-cushion';
 
 /** Where a piece of this material is changed, from the cushion. */
@@ -13,11 +13,11 @@ const PATHS: Record<MaterialKind, string> = {
   wadding: 'wrapLoftMm',
 };
 
-/** A piece that its material cannot give: never bought short in silence, but named with its size, under its cushion. */
+/** A piece that its material cannot give, the last that it goes on to: never bought short in silence, but named with its size, under its cushion. */
 export function missingPieces(lays: readonly PlannedLay[], cushions: readonly CushionPlan[]): Issue[] {
-  return lays.flatMap(({ answer, key, remnant }) =>
-    // What a remnant has no room for goes on to what is bought.
-    [...new Set((remnant === null && answer?.unplaced) || [])].flatMap((item) => {
+  return lays.flatMap((lay) => {
+    const { answer, key } = lay;
+    return [...new Set((!goesOn(lay) && answer?.unplaced) || [])].flatMap((item) => {
       const [index = '', id] = item.split('/');
       const piece = cushions[Number(index)]?.pieces.find((one) => one.id === id);
       if (!piece) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];
@@ -30,6 +30,6 @@ export function missingPieces(lays: readonly PlannedLay[], cushions: readonly Cu
           key,
         }),
       ];
-    }),
-  );
+    });
+  });
 }

@@ -6,7 +6,7 @@ import { answersIn, type HeavyRequest, type Solved } from './answers';
 import { buyList, type BuyLine } from './buy';
 import type { Job } from './document';
 import { chooseLots, lotProblems, type LotChoice } from './lots';
-import { isBought, repeatToBegin, laysOf, type PlannedLay, type WantedLay } from './lays';
+import { isBought, recutKey, repeatToBegin, laysOf, type PlannedLay, type WantedLay } from './lays';
 import { recutLays } from './recut-lays';
 import { offRemnants } from './remnant-lays';
 import { missingPieces } from './missing';
@@ -63,11 +63,12 @@ function markProblems(cushions: readonly CushionPlan[]): Issue[] {
   });
 }
 
-/** The customer's own cloth, where it is shorter than what the lay takes with its end squared. */
+/** The customer's own cloth, where it is shorter than what the lay, and by itself what is cut anew, takes with its end squared. */
 function ownClothProblems(lays: readonly PlannedLay[], squareEndMm: number): Issue[] {
-  return lays.filter(isBought).flatMap(({ subject, answer, request }) => {
+  return lays.filter(isBought).flatMap(({ subject, answer, request, key }) => {
     if (subject.kind !== 'cloth' || subject.ownLengthMm === null || !answer) return [];
-    const neededMm = answer.lengthMm + squareEndMm + repeatToBegin(request);
+    const again = lays.find((one) => one.key === recutKey(key))?.answer?.lengthMm ?? 0;
+    const neededMm = answer.lengthMm + again + squareEndMm + repeatToBegin(request);
     const shortMm = neededMm - subject.ownLengthMm;
     return shortMm > 0
       ? [issue('error', 'own-cloth-short', 'cloth.ownLengthMm', { cloth: subject.name, shortMm, neededMm, thereMm: subject.ownLengthMm })]
@@ -101,7 +102,8 @@ const asWanted = ({ hash, key, subject, request, offPattern, recutOf, remnant, h
 /** The lays of a job: what comes off remnants, what is bought, and what is cut anew. */
 function everyLay(job: Job, cushions: readonly CushionPlan[], shop: Shop, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   const lays = laysOf(job, cushions, shop);
-  return [...offRemnants(job, lays, shop, solvedAs), ...recutLays(job, cushions, lays, shop)];
+  const laid = offRemnants(job, lays, shop, solvedAs);
+  return [...laid, ...recutLays(job, cushions, lays, laid, shop, solvedAs)];
 }
 
 /**

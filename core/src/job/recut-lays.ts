@@ -1,18 +1,27 @@
-import { given, law, type Figure } from '../kernel/figure';
+import { hashText } from '../kernel/hash';
+import { placed, type LayAnswer, type LayMaterial } from '../lay/contract';
 import type { Shop } from '../shop/shop';
+import { runThere } from './bought';
 import { clothFacts } from './cloths';
 import type { Job } from './document';
-import { biasItems, repeatToBegin, wanted, type NamedItem, type PlannedLay, type WantedLay } from './lays';
+import { biasItems, leftKey, movesFor, pinsOn, recutKey, wanted, type NamedItem, type PlannedLay, type WantedLay } from './lays';
 import type { CushionPlan } from './plan-cushion';
+import { remnantKey, remnantMaterial, remnantsFor } from './remnant-lays';
 
-/** The lay of what is cut anew off the material of another lay. */
-export const recutKey = (key: string): string => `${key}/recut`;
+type Hide = Extract<LayMaterial, { readonly kind: 'hide' }>;
 
-/**
- * Pieces that were wrong, laid by themselves: what is cut already stays as it is, and they come off what is left of the same material. Recuts of pieces that the plan
- * no longer has are passed over: the record keeps them.
- */
-export function recutLays(job: Job, plans: readonly CushionPlan[], lays: readonly WantedLay[], shop: Shop): WantedLay[] {
+/** Material of the job that is there: a remnant set aside, or what was bought for a lay; with what is cut from it already. */
+interface Ground {
+  readonly key: string;
+  readonly of: string;
+  readonly remnant: string | null;
+  readonly material: Hide;
+  /** What the material depends on, for the lay's hash. */
+  readonly content: unknown;
+}
+
+/** What has to be cut anew, by the lay of its material. Recuts of pieces that the plan no longer has are passed over: the record keeps them. */
+function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly WantedLay[], shop: Shop): Map<WantedLay, NamedItem[]> {
   const groups = new Map<WantedLay, NamedItem[]>();
   const add = (lay: WantedLay, items: readonly NamedItem[]): void => {
     groups.set(lay, [...(groups.get(lay) ?? []), ...items]);
@@ -37,22 +46,119 @@ export function recutLays(job: Job, plans: readonly CushionPlan[], lays: readonl
       add(lay, biasItems([{ ...cut, count }], use.bias ?? 'block', clothFacts(use, job.units, shop)));
     }
   });
-  return [...groups].map(([lay, items]) => ({
-    ...wanted(job, recutKey(lay.key), lay.subject, lay.request.material, lay.request.gapMm, items),
-    recutOf: lay.key,
+  return groups;
+}
+
+/** The outlines of what a lay has cut from one sheet, or from its roll or hide. */
+function cutFrom({ request: { items } }: PlannedLay, { placements }: LayAnswer, sheet: number): (readonly { x: number; y: number }[])[] {
+  const polygons = new Map(items.map(({ id, polygon }) => [id, polygon]));
+  return placements.filter((one) => one.sheet === sheet).map((one) => placed(polygons.get(one.item) ?? [], one));
+}
+
+/** What is there of a lay's roll or sheets once it is cut. Of a lay that breaks the rules nothing is cut. */
+function leftOf(lay: PlannedLay, job: Job, shop: Shop): Ground[] {
+  const { answer, request, key } = lay;
+  if (!answer || request.material.kind === 'hide') return [];
+  const { material } = request;
+  const lengthMm = material.kind === 'sheet' ? material.lengthMm : (runThere(lay, job, shop)?.value ?? 0);
+  const outline = [
+    { x: 0, y: 0 },
+    { x: lengthMm, y: 0 },
+    { x: lengthMm, y: material.widthMm },
+    { x: 0, y: material.widthMm },
+  ];
+  if (!(lengthMm > 0)) return [];
+  return Array.from({ length: answer.sheets }, (_, sheet) => ({
+    key: leftKey(key, sheet),
+    of: key,
+    remnant: null,
+    material: { kind: 'hide', outline, flaws: [], taken: cutFrom(lay, answer, sheet) },
+    content: [lay.hash, lengthMm, answer.placements],
   }));
 }
 
+/** What a job has of a lay's material: the remnants that it set aside, the smallest first, and what was bought. Null while that is not known. */
+function groundsOf(job: Job, base: WantedLay, laid: readonly PlannedLay[], shop: Shop): Ground[] | null {
+  const unknown = ({ answer, problems }: PlannedLay): boolean => !answer && problems.length === 0;
+  const aside = new Set(job.remnants ?? []);
+  const remnants = remnantsFor(base.subject, shop).filter(({ id }) => aside.has(id));
+  const bought = laid.find(({ key }) => key === base.key);
+  const before = remnants.map(({ id }) => laid.find(({ key }) => key === remnantKey(base.key, id)));
+  if ([bought, ...before].some((lay) => lay && unknown(lay))) return null;
+  const kept = remnants.map((remnant, i): Ground => {
+    const [lay, of] = [before[i], remnantKey(base.key, remnant.id)];
+    const taken = lay?.answer ? cutFrom(lay, lay.answer, 0) : [];
+    const material = remnantMaterial(remnant);
+    return {
+      key: leftKey(of, 0),
+      of,
+      remnant: remnant.id,
+      material: { ...material, taken },
+      content: [material, lay?.hash ?? null, lay?.answer?.placements ?? []],
+    };
+  });
+  return [...kept, ...(bought ? leftOf(bought, job, shop) : [])];
+}
+
+/** On which lays a piece that is cut anew comes to lie, and how often. */
+export function recutPlaces(lays: readonly PlannedLay[], item: string): readonly { readonly lay: PlannedLay; readonly count: number }[] {
+  return lays.flatMap((lay) => {
+    const count = lay.recutOf === null ? 0 : (lay.answer?.placements.filter((one) => one.item === item).length ?? 0);
+    return count ? [{ lay, count }] : [];
+  });
+}
+
+/** A lay for what is cut anew on which nothing found a place: there is nothing to see on it. */
+export const nothingOn = ({ recutOf, answer }: PlannedLay): boolean => recutOf !== null && answer?.placements.length === 0;
+
 /**
- * What is left of the material that was bought for a lay, mm: the roll beyond what is laid and squared, or the last sheet beyond what is laid. Null while the lay is worked out.
+ * Pieces that were wrong, laid on what the job has of their material once everything is cut: among the pieces that are cut from its remnants, its roll or its sheets and beyond them, on
+ * one after the other; what finds no place there at last by itself, to be bought. Each is known once those before it are answered (`solvedAs`); until then the last one is
+ * held. Pieces that have to match a pattern are laid by themselves: of the roll's end it is not known how far it is to the next motif.
  */
-export function leftOver(lay: PlannedLay, bought: Figure | null, squareEndMm: number): Figure | null {
-  const { answer, request } = lay;
-  if (!answer) return null;
-  const laid = given('laid', answer.lengthMm, 'counted');
-  if (request.material.kind === 'sheet')
-    return law('left of the last sheet', '{0} − {1}', [given('sheet', request.material.lengthMm, 'material'), laid], (sheet = 0, mm = 0) => sheet - mm);
-  if (!bought) return null;
-  const off = given('to square the end, and a repeat', squareEndMm + repeatToBegin(request), 'shop');
-  return law('left of the roll', '{0} − {1} − {2}', [bought, laid, off], (all = 0, mm = 0, squared = 0) => Math.max(0, all - mm - squared));
+export function recutLays(
+  job: Job,
+  plans: readonly CushionPlan[],
+  lays: readonly WantedLay[],
+  laid: readonly WantedLay[],
+  shop: Shop,
+  solvedAs: (lay: WantedLay) => PlannedLay,
+): WantedLay[] {
+  return [...recutItems(job, plans, lays, shop)].flatMap(([base, named]): WantedLay[] => {
+    const bySelf = (items: readonly NamedItem[], held: boolean): WantedLay => ({
+      ...wanted(job, recutKey(base.key), base.subject, base.request.material, base.request.gapMm, items),
+      recutOf: base.key,
+      held,
+    });
+    const grounds = groundsOf(job, base, laid.map(solvedAs), shop);
+    if (!grounds) return [bySelf(named, true)];
+    let rest = named;
+    const before: WantedLay[] = [];
+    for (const ground of grounds) {
+      const here = rest.filter(({ item }) => !item.motif);
+      if (here.length === 0) break;
+      const items = here.map(({ item }) => item);
+      const pins = pinsOn(job, ground.key, items);
+      const content = here.map(({ item, hash }) => [item.id, item.count, hash]);
+      const on: WantedLay = {
+        ...base,
+        key: ground.key,
+        hash: hashText(JSON.stringify(['left', base.request.gapMm, ground.content, ground.key, pins, content])),
+        request: { ...base.request, material: ground.material, items, pins, moves: movesFor(job, items) },
+        offPattern: [],
+        recutOf: ground.of,
+        remnant: ground.remnant,
+      };
+      before.push(on);
+      const { answer, problems } = solvedAs(on);
+      if (!answer && problems.length === 0) return [...before, bySelf(rest, true)];
+      const found = new Map<string, number>();
+      for (const { item } of answer?.placements ?? []) found.set(item, (found.get(item) ?? 0) + 1);
+      rest = rest.flatMap((one) => {
+        const count = one.item.count - (found.get(one.item.id) ?? 0);
+        return count > 0 ? [{ hash: `${one.hash} ${count}`, item: { ...one.item, count } }] : [];
+      });
+    }
+    return rest.length ? [...before, bySelf(rest, false)] : before;
+  });
 }

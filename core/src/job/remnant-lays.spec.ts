@@ -54,6 +54,29 @@ describe('cut from remnants first', () => {
     expect(made.problems.map(({ code }) => code)).not.toContain('piece-missing');
   });
 
+  it('cuts anew from what is left of the remnants, then of the roll', () => {
+    const wrong = (cushions: readonly number[]): Job => {
+      const {
+        cushions: [first],
+        ...rest
+      } = job(['large']);
+      if (!first) throw new Error('no cushion');
+      return { ...rest, cushions: [{ ...first, bench: { done: {}, recuts: [{ piece: 'plate', cushions: [...cushions], each: 1, date: '2026-01-05' }] } }] };
+    };
+    // A plate is 526 × 476: two more fit beyond what is cut of a long remnant, and nothing is bought.
+    const made = planSolved(wrong([1, 2]), shopWith([cloth('large', 6000, 1380)]));
+    const again = onCloth(made).filter(({ recutOf }) => recutOf !== null);
+    expect(again.map(({ key, remnant }) => [key, remnant])).toEqual([['cloth/on large/left of 1', 'large']]);
+    expect(again[0]?.answer?.placements.map(({ item }) => item)).toEqual(['0/plate', '0/plate']);
+    expect(again[0]?.problems).toEqual([]);
+    expect(made.buy.filter(({ ware }) => ware === 'cloth')).toEqual([]);
+    // A remnant too small for anything of the first lay still takes what fits it.
+    const scrap = planSolved(wrong([1]), shopWith([cloth('large', 480, 530)]));
+    const whole = onCloth(scrap).map(({ key, answer }) => [key, answer?.placements.filter(({ item }) => item === '0/plate').length]);
+    expect(whole.filter(([, count]) => count !== 0).length).toBeGreaterThan(1);
+    expect(whole.reduce((sum, [, count]) => sum + Number(count), 0)).toBe(5);
+  });
+
   it('buys nothing where a remnant takes everything, and all of it where none takes a piece', () => {
     const whole = planSolved(job(['roll']), shopWith([cloth('roll', 9000, 1380)]));
     expect(onCloth(whole).map(({ remnant }) => remnant)).toEqual(['roll']);

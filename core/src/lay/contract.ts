@@ -20,11 +20,18 @@ export interface LayPattern {
 /**
  * What pieces lie on, millimetres: x along from the squared end, y across from one usable edge, face up.
  * A hide lies where its outline says, its box's lower left at any place; flaws are outlines inside it, and soft parts (the belly, the neck) outlines where nothing that is seen may lie.
+ * `taken`: the outlines of pieces that are cut from it already, to which others keep the gap. What is left of a roll or a sheet is a hide with such parts.
  */
 export type LayMaterial =
   | { readonly kind: 'roll'; readonly widthMm: number; readonly pattern?: LayPattern }
   | { readonly kind: 'sheet'; readonly widthMm: number; readonly lengthMm: number }
-  | { readonly kind: 'hide'; readonly outline: readonly Point[]; readonly flaws: readonly (readonly Point[])[]; readonly soft?: readonly (readonly Point[])[] };
+  | {
+      readonly kind: 'hide';
+      readonly outline: readonly Point[];
+      readonly flaws: readonly (readonly Point[])[];
+      readonly soft?: readonly (readonly Point[])[];
+      readonly taken?: readonly (readonly Point[])[];
+    };
 
 export interface LayItem {
   readonly id: string;

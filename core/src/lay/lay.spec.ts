@@ -193,6 +193,33 @@ describe('the lay', () => {
     expect(pinsThatHold(ground, [first, lie('a', 1, 100, 100), lie('b', 0, 500, 0), lie('b', 9, 0, 700)])).toEqual([first, lie('b', 0, 500, 0)]);
   });
 
+  it('finds the hole between pieces that are cut already, with the gap to them', () => {
+    // A square of 1000 of which all but 300…500 × 400…600 is cut away.
+    const taken = [
+      [0, 0, 300, 1000],
+      [500, 0, 1000, 1000],
+      [300, 0, 500, 400],
+      [300, 600, 500, 1000],
+    ].map(([x0 = 0, y0 = 0, x1 = 0, y1 = 0]) => ring([x0, y0], [x1, y0], [x1, y1], [x0, y1]));
+    const hide: LayMaterial = { kind: 'hide', outline: ring([0, 0], [1000, 0], [1000, 1000], [0, 1000]), flaws: [], taken };
+    const in1 = (size: number, gapMm: number): LayAnswer => {
+      const asked = request([piece('patch', size, size, 1, [0])], { material: hide, gapMm });
+      const answer = solveLay(asked);
+      expect(validateLay(asked, answer)).toEqual([]);
+      return answer;
+    };
+    expect(in1(200, 0).placements.map(({ x, y }) => [x, y])).toEqual([[300, 400]]);
+    expect(in1(201, 0).unplaced).toEqual(['patch']);
+    expect(in1(190, 5).placements.map(({ x, y }) => [x, y])).toEqual([[305, 405]]);
+    expect(in1(191, 5).unplaced).toEqual(['patch']);
+    // All that was left is used.
+    expect(in1(200, 0).use).toBeCloseTo(1, 9);
+    // The check sees a piece on what is cut already, and one that is too near to it.
+    const asked = request([piece('patch', 190, 190, 1, [0])], { material: hide, gapMm: 5 });
+    const at = (x: number): LayAnswer => ({ ...in1(190, 5), placements: [{ item: 'patch', copy: 0, sheet: 0, x, y: 405, turn: 0 }] });
+    expect([at(304), at(200)].map((answer) => validateLay(asked, answer).map(({ code }) => code))).toEqual([['lay-too-near'], ['lay-too-near']]);
+  });
+
   it('keeps to a hide and off its flaws, and says what found no place', () => {
     const hide: LayMaterial = {
       kind: 'hide',

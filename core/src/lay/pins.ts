@@ -32,7 +32,7 @@ function hindrances(ground: Ground, pins: readonly Placement[], moving: Turned, 
   });
   if (material.kind !== 'hide') return others;
   const { minX, minY } = boxOf(material);
-  const { blocked, forSeen } = hidePanel(material);
+  const { blocked, forSeen } = hidePanel(material, ground.gapMm);
   return [...others, { forbidden: forbiddenBy((seen ? forSeen : blocked) ?? [], moving.opposite), x: minX, y: minY }];
 }
 

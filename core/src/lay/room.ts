@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point';
 import { boxOf, placed, type LayAnswer, type LayRequest, type Placement } from './contract';
 
-/** How far a placed piece could be pushed each way before it meets another, a flaw or the edge, mm: towards the squared end, onward along the material, and across. Null where nothing is met: a roll's open end. */
+/** How far a placed piece could be pushed each way before it meets another, one that is cut already, a flaw or the edge, mm: towards the squared end, onward along the material, and across. Null where nothing is met: a roll's open end. */
 export interface Room {
   readonly back: number | null;
   readonly onward: number | null;
@@ -45,12 +45,13 @@ function push(ring: readonly Point[], other: readonly Point[]): number {
 export function roomAround(request: LayRequest, { placements }: Pick<LayAnswer, 'placements'>, placement: Placement): Room {
   const polygonOf = (one: Placement): readonly Point[] => placed(request.items.find(({ id }) => id === one.item)?.polygon ?? [], one);
   const ring = polygonOf(placement);
-  const flaws = request.material.kind === 'hide' ? request.material.flaws : [];
+  const { material } = request;
+  const flaws = material.kind === 'hide' ? [...material.flaws, ...(material.taken ?? [])] : [];
   const others = [
     ...placements.filter((one) => one.sheet === placement.sheet && (one.item !== placement.item || one.copy !== placement.copy)).map(polygonOf),
     ...flaws,
   ];
-  const box = boxOf(request.material);
+  const box = boxOf(material);
   const towards = (turn: (p: Point) => Point, edge: number): number | null => {
     const turned = ring.map(turn);
     const far = Math.max(...turned.map(({ x }) => x));

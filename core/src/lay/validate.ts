@@ -15,6 +15,8 @@ interface Laid {
   readonly label: string;
   readonly sheet: number;
   readonly polygon: readonly Point[];
+  /** It was there before: it is not checked against others that were. */
+  readonly before?: true;
 }
 
 /**
@@ -26,7 +28,7 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
   const { material } = request;
   const items = new Map(request.items.map((item) => [item.id, item]));
   const seen = new Set<string>();
-  const laid: Laid[] = [];
+  const laid = cutAlready(material);
   const box = boxOf(material);
   if (material.kind === 'roll') box.maxX = answer.lengthMm;
 
@@ -65,6 +67,10 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
   return problems;
 }
 
+/** Pieces that are cut from a hide already: others keep the gap to them as to each other. */
+const cutAlready = (material: LayMaterial): Laid[] =>
+  material.kind === 'hide' ? (material.taken ?? []).map((polygon, i) => ({ label: `cut already ${i + 1}`, sheet: 0, polygon, before: true })) : [];
+
 /** Pieces whose motif is not where the cloth has one. */
 function notMatched({ material, items }: LayRequest, { placements, patternAtMm = 0 }: LayAnswer): Issue[] {
   const pattern = patternOf(material);
@@ -78,7 +84,7 @@ function notMatched({ material, items }: LayRequest, { placements, patternAtMm =
 
 /** The pins that count beyond doubt: in a turn their piece may have, inside the material, clear of the pins before them by a little more than they must be. */
 function legalPins({ items, pins, material, gapMm }: LayRequest): Placement[] {
-  const held: Laid[] = [];
+  const held = cutAlready(material);
   const pattern = patternOf(material);
   let phaseMm: number | null = null;
   return pins.filter((pin) => {
@@ -127,7 +133,7 @@ function tooNear(laid: readonly Laid[], gapMm: number): Issue[] {
   for (const b of sorted) {
     open = open.filter((a) => a.sheet === b.sheet && a.box.maxX + gapMm > b.box.minX);
     for (const a of open) {
-      if (a.box.minY - b.box.maxY >= gapMm || b.box.minY - a.box.maxY >= gapMm) continue;
+      if ((a.before && b.before) || a.box.minY - b.box.maxY >= gapMm || b.box.minY - a.box.maxY >= gapMm) continue;
       if (gapMm > NOISE_MM) {
         const gap = polygonGap(a.polygon, b.polygon);
         if (gap < least) problems.push(issue('error', 'lay-too-near', '', { piece: a.label, other: b.label, gapMm: gap }));

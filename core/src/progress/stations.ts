@@ -1,5 +1,6 @@
-import { meaningOf } from '../record/meaning';
+import { goesOn } from '../job/lays';
 import type { Plan } from '../job/plan';
+import { meaningOf } from '../record/meaning';
 
 /** The stations in working order, as they stand on the tape. */
 export const STATIONS = [
@@ -65,7 +66,7 @@ export function stationStates(plan: Plan, index: number): Record<StationId, Stat
       ? 'blocked'
       : plan.wanted.length
         ? 'working'
-        : lays.some((lay) => lay.remnant === null && lay.answer?.unplaced.length)
+        : lays.some((lay) => !goesOn(lay) && lay.answer?.unplaced.length)
           ? 'blocked'
           : lays.length
             ? 'done'

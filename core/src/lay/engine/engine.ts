@@ -93,7 +93,7 @@ function answerOf(question: Question, held: Held): LayAnswer {
       ? material.widthMm * held.lengthMm
       : material.kind === 'sheet'
         ? material.widthMm * material.lengthMm * held.sheets
-        : Math.abs(polygonArea(material.outline)) - material.flaws.reduce((sum, flaw) => sum + Math.abs(polygonArea(flaw)), 0);
+        : Math.abs(polygonArea(material.outline)) - [...material.flaws, ...(material.taken ?? [])].reduce((sum, part) => sum + Math.abs(polygonArea(part)), 0);
   const pattern = patternOf(material);
   const patternAtMm = pattern && phaseOf(pattern, request.items, placements);
   return {
@@ -265,7 +265,7 @@ function* onHide(question: Question): Generator<Held, Held> {
   if (request.material.kind !== 'hide') throw new Error('not a hide');
   const pins = pinsOf(question);
   const corner = bounds(request.material.outline);
-  const all = new Arrangement(bodies, shapes, [hidePanel(request.material)], random, pins.map(Boolean));
+  const all = new Arrangement(bodies, shapes, [hidePanel(request.material, request.gapMm)], random, pins.map(Boolean));
   put(
     all,
     pins.map((pin) => pin && { ...pin, x: pin.x - corner.minX, y: pin.y - corner.minY }),

@@ -1,6 +1,8 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
-import type { Machine, Operation } from '@yardland/core';
+import { RouterLink } from '@angular/router';
+import { formatNumber, recutPlaces, type Machine, type Operation } from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import { layWords } from '../lay/lay-words';
 import { Choice } from '../shared/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
@@ -16,7 +18,7 @@ import { stepScene } from './step-scene';
 /** The work order: what is done on which of the batch, the step in hand drawn, the time it takes, and what was wrong and is cut anew. */
 @Component({
   selector: 'yl-bench-station',
-  imports: [Choice, BatchChips, Button, Words, Tool, Table, Icon],
+  imports: [RouterLink, Choice, BatchChips, Button, Words, Tool, Table, Icon],
   templateUrl: './bench-station.html',
   providers: [BenchWork],
   hostDirectives: [StationFrame],
@@ -55,7 +57,11 @@ export class BenchStation {
     this.work.recuts().map(({ piece, cushions, each, why, date }, index) => {
       const label = this.store.cushionPlan()?.pieces.find(({ id }) => id === piece)?.label ?? piece.replaceAll('-', ' ');
       const on = this.work.quantity() > 1 ? ` on ${cushions.join(', ')}` : '';
-      return { index, words: `${cushions.length * each} × ${label}${on}, ${date}${why ? `: ${why}` : ''}` };
+      const lies = recutPlaces(this.store.plan()?.lays ?? [], `${this.store.cushionIndex()}/${piece}`).map(({ lay, count }) => ({
+        key: lay.key,
+        words: `${formatNumber(count)} on ${layWords(lay, this.store.shop(), this.store.inWords())}`,
+      }));
+      return { index, lies, words: `${cushions.length * each} × ${label}${on}, ${date}${why ? `: ${why}` : ''}` };
     }),
   );
 

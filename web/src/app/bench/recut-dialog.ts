@@ -66,7 +66,9 @@ export interface RecutData {
       } @else {
         <p ylWords>Nothing is sewn with it yet: it only has to be cut anew.</p>
       }
-      <p ylWords>It is laid off what is left of its material, or bought where that is too short: the Lay shows it. What is cut already is not laid again.</p>
+      <p ylWords>
+        It is laid on what is left of its material, also between the pieces that are cut from it, or bought where it finds no room there: the Lay shows it.
+      </p>
       <div ylDialogFoot>
         <button type="button" ylButton (click)="close()">Nothing is wrong</button>
         <button type="button" ylButton="strong" [disabled]="cushions().length === 0 || !piece()" (click)="confirm()">Cut it anew</button>

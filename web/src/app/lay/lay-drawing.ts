@@ -1,4 +1,4 @@
-import { bounds, boxOf, cutOrder, type Band, type LayAnswer, type LayMaterial, type Placement, type PlannedLay, type Point } from '@yardland/core';
+import { bounds, boxOf, cutOrder, partIn, type Band, type LayAnswer, type LayMaterial, type Placement, type PlannedLay, type Point } from '@yardland/core';
 import type { LayDrawing } from '@yardland/core/format/whole-lay';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { Look, SceneItem } from '../shared/table/scene';
@@ -8,11 +8,17 @@ const GAP = 0.2;
 /** A roll is folded into rows so that the whole is about this much wider than high. */
 const ASPECT = 1.5;
 
-/** How the material is laid out on the table: a long roll goes on in the next row, sheets lie side by side. */
+/** How the material is laid out on the table: a long roll, or what is left of one, goes on in the next row, sheets lie side by side. */
 export function bandsOf(material: LayMaterial, answer: LayAnswer): Band[] {
+  const inRows = (allMm: number, width: number, first: number): Band[] => {
+    const rows = Math.max(1, Math.round(Math.sqrt(allMm / (ASPECT * width * (1 + GAP)))));
+    const length = allMm / rows;
+    return Array.from({ length: rows }, (_, row) => ({ x: 0, y: -row * width * (1 + GAP), width, length, from: first + row * length, sheet: null }));
+  };
   if (material.kind === 'hide') {
     const { minX, minY, maxX, maxY } = boxOf(material);
-    return [{ x: 0, y: 0, width: maxY - minY, length: maxX - minX, from: minX, sheet: 0 }];
+    const bands = inRows(maxX - minX, maxY - minY, minX);
+    return bands.length === 1 ? bands.map((band) => ({ ...band, sheet: 0 })) : bands;
   }
   const width = material.widthMm;
   if (material.kind === 'sheet') {
@@ -26,9 +32,7 @@ export function bandsOf(material: LayMaterial, answer: LayAnswer): Band[] {
       sheet,
     }));
   }
-  const rows = Math.max(1, Math.round(Math.sqrt(answer.lengthMm / (ASPECT * width * (1 + GAP)))));
-  const length = answer.lengthMm / rows;
-  return Array.from({ length: rows }, (_, row) => ({ x: 0, y: -row * width * (1 + GAP), width, length, from: row * length, sheet: null }));
+  return inRows(answer.lengthMm, width, 0);
 }
 
 /** The material of a band with its words; on a roll the selvedges, and the line that no lay of these pieces can be shorter than. */
@@ -59,19 +63,14 @@ export function bandItems(band: Band, index: number, answer: LayAnswer, words: s
   return items;
 }
 
-/** A remnant or hide as it lies in its band, whose lower left is the lower left of its box: its edge, its soft parts, its flaws. */
-export function hideItems({ y, width }: Band, { outline, flaws, soft = [] }: Extract<LayMaterial, { readonly kind: 'hide' }>): SceneItem[] {
-  const item = (key: string, ring: readonly Point[], look: Look): SceneItem => ({
-    kind: 'area',
-    key,
-    shape: ring.map((p) => ({ x: p.x, y: p.y - width + y })),
-    look,
-  });
-  return [
-    item('material-0', outline, 'material'),
-    ...soft.map((ring, i) => item(`soft-${i}`, ring, 'soft-part')),
-    ...flaws.map((ring, i) => item(`flaw-${i}`, ring, 'flaw')),
-  ];
+/** What of a remnant, a hide or what is left of a roll lies in a band: its edge, its soft parts, what is cut from it already, its flaws. */
+export function hideItems(band: Band, index: number, { outline, flaws, soft = [], taken = [] }: Extract<LayMaterial, { readonly kind: 'hide' }>): SceneItem[] {
+  const items = (key: string, rings: readonly (readonly Point[])[], look: Look): SceneItem[] =>
+    rings.flatMap((ring, i) => {
+      const shape = partIn(band, ring, 0);
+      return shape.length ? [{ kind: 'area', key: `${key}-${index}-${i}`, shape, look }] : [];
+    });
+  return [...items('material', [outline], 'material'), ...items('soft', soft, 'soft-part'), ...items('taken', taken, 'taken'), ...items('flaw', flaws, 'flaw')];
 }
 
 export function widthOf(points: readonly Point[]): number {
@@ -117,7 +116,7 @@ export function wholeLay({ request, subject }: PlannedLay, answer: LayAnswer, wo
   ];
   const edges =
     material.kind === 'hide'
-      ? [material.outline, ...(material.soft ?? []), ...material.flaws]
+      ? [material.outline, ...(material.soft ?? []), ...(material.taken ?? []), ...material.flaws]
       : material.kind === 'roll'
         ? [box(answer.lengthMm, material.widthMm)]
         : Array.from({ length: answer.sheets }, (_, sheet) => moved(box(material.lengthMm, material.widthMm), sheet));

@@ -82,7 +82,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
   const polygons = new Map(lay.request.items.map((item) => [item.id, item.polygon]));
   const drawn: SceneItem[] = bands.flatMap((band, i) =>
     material.kind === 'hide'
-      ? hideItems(band, material)
+      ? hideItems(band, i, material)
       : bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
   );
   let knob: Point | null = null;
@@ -134,7 +134,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
     fit,
     ...(around ? { around } : {}),
     room: { left: 84, right: 34, top: 74, bottom: 62 },
-    items: [...drawn, ...measures(bands, answer, units)],
+    items: [...drawn, ...measures(bands, units)],
   };
 }
 
@@ -145,7 +145,7 @@ function widened({ minX, minY, maxX, maxY }: Bounds): Bounds {
 }
 
 /** The usable width, and the length laid. */
-function measures(bands: readonly Band[], answer: LayAnswer, units: UnitSystem): SceneItem[] {
+function measures(bands: readonly Band[], units: UnitSystem): SceneItem[] {
   const [first, last] = [bands[0], bands[bands.length - 1]];
   if (!first || !last) return [];
   const width: SceneItem = {
@@ -166,6 +166,6 @@ function measures(bands: readonly Band[], answer: LayAnswer, units: UnitSystem):
     ];
     return [width, { kind: 'dim', key: 'length', name: 'length', side: 'below', away: 30, from, to, mm: first.length }];
   }
-  const text = `${formatRun(answer.lengthMm, units)} altogether`;
+  const text = `${formatRun(last.from + last.length, units)} altogether`;
   return [width, { kind: 'note', key: 'whole', at: { x: last.x + last.length, y: low }, dy: 26, anchor: 'end', look: 'head', text }];
 }

@@ -7,8 +7,9 @@ import {
   formatLengthUnit,
   formatNumber,
   formatRun,
+  goesOn,
   nearestPlace,
-  remnantWords,
+  nothingOn,
   roomAround,
   placed,
   withClothUse,
@@ -17,7 +18,6 @@ import {
   type LayAnswer,
   type Placement,
   type Point,
-  type LaySubject,
   type PlannedLay,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
@@ -29,6 +29,7 @@ import { Tickbox } from '../shared/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
+import { layWords } from './lay-words';
 import { LayRemnants } from './lay-remnants';
 import { PlanSolver } from '../job/plan-solver';
 import { Dialogs } from '../shared/dialogs';
@@ -64,16 +65,18 @@ export class LayStation {
   protected readonly solver = inject(PlanSolver);
   protected readonly lying = LYING;
   protected readonly picked = signal<string | null>(null);
-  readonly #chosen = signal('cloth');
+  /** The lay that the address asks for, by its key. */
+  readonly on = input<string>();
+  readonly #chosen = linkedSignal(() => this.on() ?? 'cloth');
   /** A piece that the ticket asks for, by the address: shown close by until another is picked. */
   readonly piece = input<string>();
   readonly #dialogs = inject(Dialogs);
   protected readonly endings = ['dxf', 'svg', 'plt'];
   protected readonly biasWays = BIAS_WAYS_WORDS;
 
-  protected readonly lays = computed(() => this.store.plan()?.lays ?? []);
+  protected readonly lays = computed(() => this.store.plan()?.lays.filter((lay) => !nothingOn(lay)) ?? []);
   protected readonly current = computed<PlannedLay | null>(() => this.lays().find((lay) => lay.key === this.#chosen()) ?? this.lays()[0] ?? null);
-  protected readonly tabs = computed(() => this.lays().map((lay) => ({ value: lay.key, name: this.#layWords(lay) })));
+  protected readonly tabs = computed(() => this.lays().map((lay) => ({ value: lay.key, name: layWords(lay, this.store.shop(), this.store.inWords()) })));
   protected readonly progress = computed(() => this.solver.progress()[this.current()?.hash ?? ''] ?? null);
   /** The checked answer, or the best so far while it is being worked out. */
   readonly #fresh = computed(() => this.current()?.answer ?? this.progress()?.best ?? null);
@@ -86,11 +89,13 @@ export class LayStation {
   protected readonly facts = computed(() => {
     const [lay, answer, { units }] = [this.current(), this.#fresh(), this.store.inWords()];
     if (!lay || !answer) return null;
-    if (lay.remnant !== null) {
-      const laid = `${formatNumber(answer.placements.length)} pieces of what is still to be cut`;
+    if (goesOn(lay)) {
+      const count = answer.placements.length;
+      const laid = `${formatNumber(count)} ${count === 1 ? 'piece' : 'pieces'} of what is ${lay.recutOf === null ? 'still to be cut' : 'cut anew'}`;
       return {
         own: '',
-        buy: 'nothing: it is kept',
+        buy: 'nothing',
+        why: lay.remnant === null ? 'it comes off what is left' : 'it is kept',
         laid,
         use: `${formatNumber(answer.use * 100)} %`,
         bound: '',
@@ -105,7 +110,8 @@ export class LayStation {
     const buy = line?.amount ? amountWords(line.sold, line.amount.value, units) : '…';
     return {
       own: line?.ownMm === undefined ? '' : formatRun(line.ownMm, units),
-      buy: fromLeft ? 'nothing: it comes off what is left' : buy,
+      buy: fromLeft ? 'nothing' : buy,
+      why: fromLeft ? 'it comes off what is left' : '',
       laid: sheets ? `${answer.sheets} used` : `${formatRun(answer.lengthMm, units)} laid`,
       use: `${formatNumber(answer.use * 100)} %`,
       bound: sheets ? `${formatNumber(answer.bound)} at the least` : `${formatRun(answer.bound, units)} at the least`,
@@ -126,7 +132,7 @@ export class LayStation {
     const { units, step } = this.store.inWords();
     return layScene(lay, answer, {
       fit,
-      title: `Lay on ${this.#layWords(lay)}`,
+      title: `Lay on ${layWords(lay, this.store.shop(), this.store.inWords())}`,
       units,
       step,
       picked: this.#pickedPiece(),
@@ -348,22 +354,6 @@ export class LayStation {
     this.store.edit(label, (job) => withClothUse(job, name, change));
     // The lay on show stays the one on this cloth, under its new name.
     this.#chosen.set(clothLayKey(change(here), withClothUse(before, name, change).cloth));
-  }
-
-  /** What a lay is on: the material, or the remnant of it. */
-  #layWords({ subject, remnant, recutOf }: PlannedLay): string {
-    const shop = this.store.shop();
-    const kept = shop?.document.remnants.find(({ id }) => id === remnant);
-    const on = shop && kept ? `, ${remnantWords(kept, shop, this.store.inWords())}` : recutOf === null ? '' : ', cut anew';
-    return this.#subjectWords(subject) + on;
-  }
-
-  #subjectWords(subject: LaySubject): string {
-    const shop = this.store.shop();
-    const { units, step } = this.store.inWords();
-    if (subject.kind === 'cloth') return subject.slots.includes('main') ? `cover cloth, ${subject.name}` : `${subject.slots.join(' and ')}, ${subject.name}`;
-    if (subject.kind === 'wadding') return shop?.document.waddings.find((one) => one.id === subject.material)?.name.toLowerCase() ?? 'wadding';
-    return `${shop?.grade(subject.grade)?.name ?? subject.grade}, ${formatNumber(units === 'inch' ? subject.thicknessMm / 25.4 : subject.thicknessMm, units === 'inch' && step ? 2 : 0)} ${units === 'inch' ? 'in' : 'mm'}`;
   }
 
   #pieceWords(id: string): string {

@@ -23,6 +23,7 @@ export type Look =
   | 'material'
   | 'selvedge'
   | 'soft-part'
+  | 'taken'
   | 'flaw'
   | 'bias'
   | 'board'

@@ -1,0 +1,16 @@
+import { formatNumber, remnantWords, type LaySubject, type PlannedLay, type SayIn, type Shop } from '@yardland/core';
+
+/** What a lay is on: the material, a remnant of it, or what is left of that once it is cut. */
+export function layWords({ subject, remnant, recutOf, request }: PlannedLay, shop: Shop | null, inWords: SayIn): string {
+  const kept = shop?.document.remnants.find(({ id }) => id === remnant);
+  const on = shop && kept ? `, ${remnantWords(kept, shop, inWords)}` : '';
+  if (recutOf === null) return subjectWords(subject, shop, inWords) + on;
+  const name = subject.kind === 'cloth' ? subject.name : subjectWords(subject, shop, inWords);
+  return `${name}${on}, ${request.material.kind === 'hide' ? 'cut anew from the rest' : 'cut anew'}`;
+}
+
+function subjectWords(subject: LaySubject, shop: Shop | null, { units, step }: SayIn): string {
+  if (subject.kind === 'cloth') return subject.slots.includes('main') ? `cover cloth, ${subject.name}` : `${subject.slots.join(' and ')}, ${subject.name}`;
+  if (subject.kind === 'wadding') return shop?.document.waddings.find((one) => one.id === subject.material)?.name.toLowerCase() ?? 'wadding';
+  return `${shop?.grade(subject.grade)?.name ?? subject.grade}, ${formatNumber(units === 'inch' ? subject.thicknessMm / 25.4 : subject.thicknessMm, units === 'inch' && step ? 2 : 0)} ${units === 'inch' ? 'in' : 'mm'}`;
+}
