@@ -99,3 +99,38 @@ test('a cloth is given its shrinkage, and the plates of a job of it are cut larg
   await shop.tick('washed before it is cut');
   await expect(shop.piece('staple flange').locator('[data-part=size]')).toContainText(/390\s*×\s*390/);
 });
+
+test('the shop says once how it fills and how it makes a cover; a cushion goes its own way', async ({ shop, page }) => {
+  await page.goto('/stockroom');
+  await page.getByRole('combobox', { name: 'Soft cores go in' }).selectOption('bag left in');
+  await shop.openJob('Reading corner');
+  await shop.goTo('Bench');
+  const filled = page.getByRole('combobox', { name: 'Filled' });
+  await expect(filled.locator('option:checked')).toHaveText('the shop’s: bag left in');
+  const insert = page.getByRole('button', { name: /^Turn the cover\./ });
+  await expect(insert).toContainText('the bag stays inside');
+  const bags = shop.ticket().getByRole('row', { name: /Thin bags, left inside/ });
+  await expect(bags).toContainText('5');
+  await filled.selectOption('by hand');
+  await expect(insert).toContainText('Fold the core in half');
+  await expect(bags).toContainText('4');
+  await shop.expectAccessible();
+
+  await shop.goTo('Cover');
+  await shop.turn('Edge', 'ridge');
+  await page.getByRole('button', { name: 'Always make it so' }).click();
+  await expect(page.getByText('Boxed: new cushions are made so from now on.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Always make it so' })).toBeHidden();
+  await page.getByRole('textbox', { name: /^Quick line/ }).fill('500 x 450 x 75 boxed');
+  await page.keyboard.press('Enter');
+  await expect(shop.ticket()).toContainText('ridged');
+  await shop.saved();
+
+  await page.goto('/stockroom');
+  const usual = page.getByRole('list', { name: 'It usually makes them so' });
+  await expect(usual).toContainText('edge ridge');
+  await usual.getByRole('button', { name: 'Make Boxed as shipped' }).click();
+  await expect(usual).toBeHidden();
+  await page.getByRole('combobox', { name: 'Soft cores go in' }).selectOption('bag drawn out');
+  await expect(page.getByRole('combobox', { name: 'Soft cores go in' })).toHaveValue('bag-out');
+});

@@ -179,6 +179,9 @@ describe('the shop', () => {
     const changed = {
       ...body.shop,
       machine: 'home',
+      fill: 'bag-left',
+      wrapFix: 'staples',
+      usual: { boxed: { edge: 'welt', cordMm: 6 } },
       people: ['Alma', 'Bo'],
       calibration: { trimOffMm: 40 },
       schools: [ours],

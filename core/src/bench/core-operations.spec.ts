@@ -1,6 +1,8 @@
 import type { Cushion } from '../job/document';
+import { plan } from '../job/plan';
+import { openShop, type ShopDocument } from '../shop/shop';
 import { planned } from '../testing/planned';
-import { sampleCushion } from '../testing/samples';
+import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 
 const operation = (over: Partial<Cushion>, id: string) => planned(sampleCushion(over)).operations.find((one) => one.id === id);
 
@@ -39,5 +41,56 @@ describe('the work on a core', () => {
     expect(closed.problems.map(({ code }) => code)).toContain('zip-too-short-for-core');
     const open = planned(sampleCushion({ core, heightMm: 150 }));
     expect(open.problems.map(({ code }) => code)).not.toContain('zip-too-short-for-core');
+  });
+});
+
+describe('what the shop does its own way', () => {
+  const made = (shop: Partial<ShopDocument>, over: Partial<Cushion> = {}) => {
+    const whole = plan(sampleJob([sampleCushion({ quantity: 3, ...over })]), openShop({ ...demoShop().document, ...shop }));
+    const [one] = whole.cushions;
+    const step = (id: string) => one?.operations.find((each) => each.id === id);
+    return { whole, step, codes: one?.problems.map(({ code }) => code) ?? [] };
+  };
+  const bags = ({ whole }: ReturnType<typeof made>) => whole.buy.filter(({ ware }) => ware === 'bag').map(({ amount }) => amount?.value);
+
+  it('fills by its own way, a cushion by another: with or without a bag, which is bought only where it stays inside', () => {
+    expect(made({}).step('fill/insert')?.text).toContain('draw the bag out');
+    expect(made({ fill: 'bag-left' }).step('fill/insert')?.text).toContain('the bag stays inside');
+    const hand = made({ fill: 'bag-left' }, { fill: 'by-hand' });
+    expect(hand.step('fill/insert')?.text).toContain('Fold the core in half');
+    expect(hand.step('fill/insert')?.cautions.join(' ')).not.toContain('child');
+    expect([{}, { fill: 'bag-left' as const }].map((shop) => bags(made(shop)))).toEqual([[], [3]]);
+    expect(bags(hand)).toEqual([]);
+    // Springs are never bagged, whatever the shop does.
+    const springs = made(
+      { fill: 'bag-left' },
+      {
+        heightMm: 150,
+        core: {
+          layers: [
+            { grade: 'wren-28', thicknessMm: 30 },
+            { grade: 'plover-springs', thicknessMm: 120 },
+          ],
+        },
+      },
+    );
+    expect([bags(springs), springs.step('fill/insert')?.text.includes('neither bagged')]).toEqual([[], true]);
+  });
+
+  it('wants a wider opening for a core that is folded by hand', () => {
+    // 600 × 800: an opening of 600 + 2 × 50, of which pockets of 100 leave 500. A bag passes 0.6 × 600, a folded core wants 600.
+    const over: Partial<Cushion> = {
+      template: { shape: 'rectangle', widthMm: 600, depthMm: 800 },
+      construction: { kind: 'boxed', edge: 'plain', zipPocketMm: 100 },
+    };
+    expect(made({}, over).codes).not.toContain('zip-too-short-for-core');
+    expect(made({ fill: 'by-hand' }, over).codes).toContain('zip-too-short-for-core');
+  });
+
+  it('holds wraps its own way, a cushion another, and warns where that holds nothing', () => {
+    expect(made({ wrapFix: 'staples' }).step('prepare/wrap')?.text).toContain('Staple it');
+    expect(made({ wrapFix: 'staples' }, { wrapFix: 'stitch' }).step('prepare/wrap')?.text).not.toContain('Staple it');
+    expect(made({ wrapFix: 'loose' }).codes).toContain('wrap-not-fixed');
+    expect(made({ wrapFix: 'loose' }, { wrapFix: 'adhesive' }).codes).not.toContain('wrap-not-fixed');
   });
 });

@@ -1,7 +1,7 @@
 import type { Operation } from '../piece/operation';
 import type { Seam } from '../piece/seam';
 import type { Constants } from '../shop/assumptions';
-import type { Machine } from '../shop/machines';
+import type { Machine } from '../shop/ways';
 
 const PINNED = 'Home machine: pin it, the welt underneath where there is one; go round twice, the second time from the other side.';
 const OVER_ZIP = 'Home machine: a scrap of cloth under the zip’s tape where it is crossed; press away from the zip.';

@@ -10,6 +10,7 @@ import type { Seam } from '../piece/seam';
 import type { StaplePlan } from '../piece/staples';
 import type { GivenSize, Sizes } from '../piece/sizes';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
+import type { FillWay } from '../shop/ways';
 import type { OutlineMark } from '../template/marks';
 import type { UnitSystem } from '../units/length';
 
@@ -43,6 +44,8 @@ export interface Contents {
   readonly stiff: boolean;
   /** A soft insert by itself, such as feather: pushed in by hand. */
   readonly loose: boolean;
+  /** How a core that is neither of these goes in. */
+  readonly fill: FillWay;
   /** A word on the core that goes back in: its mark, and whether its old cover is the pattern; empty otherwise. */
   readonly belongs: string;
 }
@@ -78,7 +81,7 @@ export type Closing =
 
 /** What is bought by length or count besides cloth, foam and wadding; for one cushion. */
 export interface Notion {
-  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'staples' | 'thin-foam' | 'fill';
+  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'bag' | 'staples' | 'thin-foam' | 'fill';
   /** As it stands on the list of what to buy. */
   readonly name: string;
   readonly sold: 'run' | 'count' | 'weight';

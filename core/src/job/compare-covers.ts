@@ -1,5 +1,6 @@
 import type { CoverTraits } from '../cover/contract';
 import { CONSTRUCTIONS } from '../cover/list';
+import { usualChoices } from '../cover/usual';
 import { area } from '../geometry/outline';
 import type { ClosedForm } from '../form/form';
 import type { Issue } from '../kernel/issue';
@@ -49,13 +50,13 @@ function carriedOver(from: Cushion['construction'], to: Readonly<Record<string, 
 }
 
 /**
- * The same cushion through every construction: the one in hand as it is chosen, each other as it usually is with this one's edge and seam where it has them. Crowns are
+ * The same cushion through every construction: the one in hand as it is chosen, each other as the shop usually makes it with this one's edge and seam where it has them. Crowns are
  * not worked out: plates are laid flat.
  */
 export function compareCovers(cushion: Cushion, context: CushionContext): CoverOffer[] {
   return CONSTRUCTIONS.flatMap((module): CoverOffer[] => {
     const inHand = module.kind === cushion.construction.kind;
-    const construction = inHand ? cushion.construction : carriedOver(cushion.construction, module.defaults());
+    const construction = inHand ? cushion.construction : carriedOver(cushion.construction, usualChoices(module, context.shop.document));
     if (!construction) return [];
     const plan = planCushion({ ...cushion, construction }, context);
     const shared = { kind: module.kind, name: module.name, detail: module.says(construction), construction };

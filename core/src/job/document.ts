@@ -14,7 +14,7 @@ import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
 import { readWith, type Read } from '../kernel/read';
 import { JOB_FORMAT, upgraded } from './upgrades/upgrades';
-import { MACHINES } from '../shop/machines';
+import { FILL_WAYS, MACHINES } from '../shop/ways';
 
 const text = (most: number) => z.string().max(most);
 const thickness = z.number().positive().max(1000);
@@ -187,7 +187,7 @@ export const cushionSchema = z.strictObject({
   wrapLoftMm: z.number().nonnegative().max(150).optional(),
   /** Absent: as the school usually wraps. */
   wrapWay: z.enum(WRAP_WAYS).optional(),
-  /** How the wrap is held; absent: with adhesive. */
+  /** How the wrap is held; absent: as the shop usually does it. */
   wrapFix: z.enum(WRAP_FIXES).optional(),
   /** Faces that stand proud: how far, how the plates make room for it, on how many faces, and with what pads under them. */
   crown: z
@@ -211,6 +211,8 @@ export const cushionSchema = z.strictObject({
     .optional(),
   /** Sewn on another machine than the shop's usual one. */
   machine: z.enum(MACHINES).optional(),
+  /** Its core goes in otherwise than the shop's usual way. */
+  fill: z.enum(FILL_WAYS).optional(),
   /** Steps done, by the step's own name: on how many of the cushions, and the sizes of its pieces when it was ticked, so that a later change shows. */
   bench: z
     .strictObject({

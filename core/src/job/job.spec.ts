@@ -5,6 +5,7 @@ import { compare } from '../record/check';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { readJob, readJobText } from './document';
 import { plan } from './plan';
+import type { ShopDocument } from '../shop/shop';
 import { readQuickLine, sayQuickProblem } from './quick-line';
 import { say } from './say';
 
@@ -116,6 +117,20 @@ describe('the quick line', () => {
     expect(readQuickLine('500 × 450 × 75', 'metric')).toEqual(jasmine.objectContaining({ ok: true, quantity: 1, heightMm: 75 }));
     expect(readQuickLine('2 x 19 3/4" x 432 mm x 7,5 cm plain', 'metric')).toEqual(jasmine.objectContaining({ quantity: 2, heightMm: 75 }));
     expect(readQuickLine('2 x rectangle 500 x 450 x 75 boxed', 'metric')).toEqual(jasmine.objectContaining({ quantity: 2 }));
+  });
+
+  it('takes what it does not say from how the shop usually makes it, and passes over what no construction knows', () => {
+    const made = (text: string, usual: ShopDocument['usual']) => {
+      const reading = readQuickLine(text, 'metric', { usual });
+      return reading.ok ? reading.construction : reading.code;
+    };
+    const ours = { boxed: { edge: 'welt', cordMm: 6 }, 'rolled-edge': { tufts: 'diamond', tuftWith: 'button', knotted: 'third' } };
+    expect(made('500 x 450 x 75', ours)).toEqual({ kind: 'boxed', edge: 'welt', cordMm: 6 });
+    expect(made('500 x 450 x 75 boxed plain', ours)).toEqual({ kind: 'boxed', edge: 'plain', cordMm: 6 });
+    expect(made('900 x 450 x 100 mattress', ours)).toEqual(
+      jasmine.objectContaining({ kind: 'rolled-edge', tufts: 'diamond', tuftWith: 'button', knotted: 'third' }),
+    );
+    expect(made('500 x 450 x 75', { boxed: { edge: 'feathered' } })).toEqual({ kind: 'boxed', edge: 'plain' });
   });
 
   it('says what it did not understand', () => {

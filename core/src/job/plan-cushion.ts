@@ -5,6 +5,7 @@ import { evaluateSizes } from '../allowance/sizes';
 import { feltPieces } from '../allowance/felt';
 import { onRoll, wrapPieces } from '../allowance/wrap';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
+import { bagInside } from '../cover/parts/cover-operations';
 import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contract';
 import type { Asked } from '../filling/old-core';
 import { fit, type Fit, type FitRequest } from '../fit/fit';
@@ -223,7 +224,8 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   const facts = slotFacts({ cloth, units }, cushion, shop);
   const crown = profile.domes ? crownFor(cushion, sizes, outlines, answers.crown) : null;
   const looked = lookedOver({ ...known, sizes });
-  const cover = construction.make(cushion.construction, {
+  const contents = contentsOf(cushion, sizes.core, shop);
+  const made = construction.make(cushion.construction, {
     sizes,
     sewn: outlines.sewn,
     cut: outlines.cut,
@@ -232,9 +234,10 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     marks: cushion.marks ?? [],
     round: round ?? law('seam line round', 'edge of the sewn outline, {0} × {1}', [sizes.sewn.width, sizes.sewn.depth], () => perimeter(outlines.sewn)),
     cloth: facts,
-    contents: contentsOf(cushion, sizes.core, shop),
+    contents,
     assume,
   });
+  const cover = { ...made, notions: [...made.notions, ...bagInside(made, contents)] };
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
   const places = cushion.seat?.places ?? 1;
   const ownFeather = construction.fillsFeather?.(cushion.construction) ?? null;
@@ -343,7 +346,7 @@ function isBlock(layers: Cushion['core']['layers'], { width, depth, height }: Si
 }
 
 /** What the cover goes round. */
-function contentsOf({ core, seat }: Cushion, coreSize: Sizes['core'], shop: Shop): Contents {
+function contentsOf({ core, seat, fill }: Cushion, coreSize: Sizes['core'], shop: Shop): Contents {
   const { layers } = core;
   const mark = core.kept ? seat?.old?.mark : undefined;
   const kinds = fillingKinds(layers, shop);
@@ -356,6 +359,7 @@ function contentsOf({ core, seat }: Cushion, coreSize: Sizes['core'], shop: Shop
     foamOnSprings: kinds.filter((kind, i) => i > 0 && [kind, kinds[i - 1]].sort().join() === 'foam,spring').length,
     stiff: kinds.includes('spring') || layers.some(({ grade }) => shop.grade(grade)?.family === 'slab') || isBlock(layers, coreSize),
     loose: kinds.length > 0 && kinds.every((kind) => kind === 'feather'),
+    fill: fill ?? shop.document.fill ?? 'bag-out',
     belongs: mark ? ` Core ${mark} goes in${pattern}.` : '',
   };
 }

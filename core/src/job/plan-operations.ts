@@ -65,7 +65,7 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
     springs: core.layers.filter((_, i) => fillingKinds(core.layers, shop)[i] === 'spring').map(({ grade }) => grade),
     crownedFaces: faces,
     slabs: core.layers.map(({ grade }) => grade).filter((grade) => shop.grade(grade)?.family === 'slab'),
-    wrapping: wrapped ? { way: WRAPPING[wrapWay], fix: source.wrapFix ?? 'adhesive' } : null,
+    wrapping: wrapped ? { way: WRAPPING[wrapWay], fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive' } : null,
     assume,
   };
 }

@@ -28,8 +28,9 @@ export function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, sch
 }
 
 /** What is wrong with a wrap: no wadding of that loft, too thin to do anything, or nothing that holds it. */
-export function wrapProblems({ wrapFix }: Cushion, loftMm: number, rolls: Rolls, shop: Shop, assume: Constants): Issue[] {
+export function wrapProblems({ wrapFix: own }: Cushion, loftMm: number, rolls: Rolls, shop: Shop, assume: Constants): Issue[] {
   if (loftMm <= 0) return [];
+  const wrapFix = own ?? shop.document.wrapFix;
   return [
     ...loftProblems(loftMm, shop, rolls),
     ...(loftMm < assume('leastWrapMm') ? [issue('warning', 'wrap-very-thin', 'wrapLoftMm', { loftMm, leastMm: assume('leastWrapMm') })] : []),

@@ -1,6 +1,8 @@
 import type { Choices } from '../cover/contract';
 import { CONSTRUCTIONS, constructionSchema, type Construction } from '../cover/list';
+import { usualChoices } from '../cover/usual';
 import type { GivenSize } from '../piece/sizes';
+import type { ShopDocument } from '../shop/shop';
 import { SHAPES, type Template } from '../template/shapes/shapes';
 import { parseLength } from '../units/parse';
 import type { UnitSystem } from '../units/length';
@@ -52,8 +54,9 @@ function splitMeasures(text: string): { readonly measures: string; readonly word
 /**
  * Reads a cushion as it would be scribbled on card: `6 x 19 3/4 x 17 x 3 boxed welt` (how many, wide, deep, high), `19 3/4 x 17 x 3`, `2 x 500 mm x 450 mm x 75 mm`.
  * Four measures start with the number of pieces, three are for one piece; `2 x round 460 x 90`: a shape's word may stand before, and a round one has one measure less. Numbers without a mark are in `units`.
+ * What the line does not say of the construction is as the shop usually makes it.
  */
-export function readQuickLine(text: string, units: UnitSystem): QuickReading {
+export function readQuickLine(text: string, units: UnitSystem, shop: Pick<ShopDocument, 'usual'> = {}): QuickReading {
   const { measures, words } = splitMeasures(text);
   const shapeWords = new Set<string>(SHAPES.flatMap((shape) => shape.words));
   const parts = measures
@@ -79,7 +82,7 @@ export function readQuickLine(text: string, units: UnitSystem): QuickReading {
   }
 
   const kind = CONSTRUCTIONS.find((module) => words.some((word) => module.words.includes(word))) ?? CONSTRUCTIONS[0];
-  let choices: Choices = kind?.defaults() ?? { kind: 'boxed' };
+  let choices: Choices = kind ? usualChoices(kind, shop) : { kind: 'boxed' };
   for (const word of words) {
     const choice = kind?.choiceWords[word];
     if (choice) choices = { ...choices, ...choice };

@@ -103,7 +103,7 @@ const SENTENCES: Record<string, Speak> = {
   ],
   'zip-too-short-for-core': (_, mm) => [
     `The core needs an opening of ${mm('neededMm')} and the zip gives ${mm('openingMm')}.`,
-    'Run the zip further round the corners, or make its pockets shallower.',
+    'Run the zip further round the corners, make its pockets shallower, or compress a soft core in a bag.',
   ],
   'straight-welt-on-tight-curve': (_, mm) => [
     `Welt cut straight does not lie round a radius of ${mm('radiusMm')}: woven cloth wants ${mm('leastMm')} or more.`,

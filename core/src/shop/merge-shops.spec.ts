@@ -19,9 +19,10 @@ describe('two windows that changed the shop', () => {
   const base = shop({ waddings: [wadding('a', 13), wadding('b', 25), wadding('c', 6)], calibration: { pressPlateCm2: 300 } });
 
   it('keep what each did: a change, a removal, an addition, another field of the same thing', () => {
-    const mine = shop({ ...base, waddings: [wadding('a', 14), wadding('b', 25), wadding('mine', 9)], machine: 'home' });
+    const mine = shop({ ...base, waddings: [wadding('a', 14), wadding('b', 25), wadding('mine', 9)], machine: 'home', usual: { boxed: { edge: 'welt' } } });
     const theirs = shop({
       ...base,
+      usual: { drum: { edge: 'plain' } },
       waddings: [wadding('a', 13, 'Soft wadding'), wadding('b', 26), wadding('c', 6), wadding('theirs', 8)],
       name: 'The Lantern',
     });
@@ -29,6 +30,7 @@ describe('two windows that changed the shop', () => {
     expect(clashes).toEqual([]);
     expect(value.waddings).toEqual([wadding('a', 14, 'Soft wadding'), wadding('b', 26), wadding('theirs', 8), wadding('mine', 9)]);
     expect([value.name, value.machine, value.units]).toEqual(['The Lantern', 'home', 'metric']);
+    expect(value.usual).toEqual({ boxed: { edge: 'welt' }, drum: { edge: 'plain' } });
   });
 
   it('name what both changed: the other one’s stands', () => {

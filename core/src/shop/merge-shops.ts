@@ -16,10 +16,12 @@ function nameOf(shop: ShopDocument, list: List, id: string): string {
  */
 export function mergeShops(base: ShopDocument, mine: ShopDocument, theirs: ShopDocument): Merged<ShopDocument> {
   const whole = mergeFields(base, mine, theirs);
-  const clashes = whole.clashes.filter((key) => !(LISTS as readonly string[]).includes(key) && key !== 'calibration');
+  const clashes = whole.clashes.filter((key) => !(LISTS as readonly string[]).includes(key) && key !== 'calibration' && key !== 'usual');
   const calibration = mergeFields(base.calibration, mine.calibration, theirs.calibration);
-  let value: ShopDocument = { ...whole.value, calibration: calibration.value };
-  clashes.push(...calibration.clashes);
+  const usual = mergeFields(base.usual ?? {}, mine.usual ?? {}, theirs.usual ?? {});
+  const { usual: _before, ...merged } = whole.value;
+  let value: ShopDocument = { ...merged, calibration: calibration.value, ...(Object.keys(usual.value).length ? { usual: usual.value } : {}) };
+  clashes.push(...calibration.clashes, ...usual.clashes);
   for (const list of LISTS) {
     const rows = mergeRows<ShopDocument[List][number]>(base[list], mine[list], theirs[list]);
     value = { ...value, [list]: rows.value };

@@ -1,6 +1,6 @@
 // What is used outside the core.
 export * from './assumptions';
-export * from './machines';
+export * from './ways';
 export * from './minutes';
 export * from './merge-shops';
 export * from './schools';

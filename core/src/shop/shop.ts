@@ -13,8 +13,8 @@ import {
 } from '../material/material';
 import { allAssumed, ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
-import { MACHINES } from './machines';
-import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, type SchoolRow } from './schools';
+import { FILL_WAYS, MACHINES } from './ways';
+import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, WRAP_FIXES, type SchoolRow } from './schools';
 
 const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
 
@@ -26,6 +26,12 @@ export const shopSchema = z.strictObject({
   step: z.strictObject({ mm: z.number().positive().max(25), inch: z.number().positive().max(1) }),
   /** What covers are sewn on; absent: a machine with a walking foot. */
   machine: z.enum(MACHINES).optional(),
+  /** How soft cores go in; absent: in a bag that is drawn out again. */
+  fill: z.enum(FILL_WAYS).optional(),
+  /** How wraps are held; absent: with adhesive. */
+  wrapFix: z.enum(WRAP_FIXES).optional(),
+  /** By construction, the choices that a cushion takes over when it is made that way. One that the construction no longer knows is passed over. */
+  usual: z.record(z.string().max(40), z.record(z.string().max(40), z.union([z.string().max(40), z.number().finite(), z.boolean()]))).optional(),
   /** Who works here, by name only: at the bench each says which of them they are. */
   people: z
     .array(z.string().trim().min(1).max(40))

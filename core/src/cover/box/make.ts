@@ -7,6 +7,7 @@ import type { AssumptionKey } from '../../shop/assumptions';
 import type { Closing, Cover, CoverRequest } from '../contract';
 import type { Band } from '../parts/band';
 import { makeBand, type RollMarks } from '../parts/boxing';
+import { softOpening } from '../parts/cover-operations';
 import { enteredOr } from '../parts/entered-or';
 import { extrasOf, type Added } from '../parts/extras';
 import { notionsFor, zipClosing } from '../parts/notions';
@@ -130,13 +131,14 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
   return { ...band, boxing: band.boxing.map(along), plaque: band.plaque && { ...band.plaque, pieces: band.plaque.pieces.map(along) } };
 }
 
-/** Whether the core goes in through the opening: soft foam is bagged, what cannot be squeezed needs the whole of its smaller side and both corners open. */
-function openingProblems({ sizes, sewn, contents, assume }: CoverRequest, { clear, opening }: Band): Issue[] {
+/** Whether the core goes in through the opening: soft foam by the way it is filled, what cannot be squeezed needs the whole of its smaller side and both corners open. */
+function openingProblems(request: CoverRequest, { clear, opening }: Band): Issue[] {
+  const { sizes, sewn, contents, assume } = request;
   const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
   const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
-  const bagged = smaller * assume('softCoreOpening');
-  const short = contents.stiff ? opening.value < Math.max(smaller, back + 2 * assume('zipReturnMm')) - 1e-6 : clear.value < bagged - 1e-6;
-  const neededMm = contents.stiff ? Math.max(smaller, back + 2 * assume('zipReturnMm')) : bagged;
+  const soft = softOpening(request, smaller);
+  const short = contents.stiff ? opening.value < Math.max(smaller, back + 2 * assume('zipReturnMm')) - 1e-6 : clear.value < soft - 1e-6;
+  const neededMm = contents.stiff ? Math.max(smaller, back + 2 * assume('zipReturnMm')) : soft;
   return short
     ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReach', { openingMm: contents.stiff ? opening.value : clear.value, neededMm })]
     : [];

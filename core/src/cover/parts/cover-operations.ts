@@ -4,7 +4,8 @@ import { operation, type Operation } from '../../piece/operation';
 import { isNotch, type Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
 import { minutesFor } from '../../shop/minutes';
-import type { CoverRequest } from '../contract';
+import type { FillWay } from '../../shop/ways';
+import type { Contents, Cover, CoverRequest, Notion } from '../contract';
 
 /** Cutting the cloth and notching it, in the construction's own words; nothing where there is no piece of cloth. */
 export function cutCover(pieces: readonly Piece[], words: { readonly cut: string; readonly notch: string }, assume: Constants): Operation[] {
@@ -69,19 +70,47 @@ export function ridgeStep({ assume }: CoverRequest, pieces: readonly string[], m
 
 const BAG = 'Thin plastic bags and vacuum: never within a child’s reach.';
 
+const SOFT_CORE: Readonly<Record<FillWay, string>> = {
+  'bag-out': 'Compress the core in a thin bag with the vacuum, slide it to the front, let the air back and draw the bag out.',
+  'bag-left': 'Compress the core in a thin bag with the vacuum, slide it to the front and let the air back; the bag stays inside.',
+  'by-hand': 'Fold the core in half, push it to the front and let it open inside.',
+};
+
+/** How the core goes in, by what it is, and what to mind. */
+function inserting({ sprung, stiff, loose, fill }: Contents): { readonly text: string; readonly cautions: readonly string[] } {
+  if (sprung)
+    return {
+      text: 'Slide the sprung core in as it is, neither bagged nor compressed.',
+      cautions: ['Springs under load: keep the unit flat, its covering whole.'],
+    };
+  if (stiff) return { text: 'Slide the core in as it is through the whole opening, both corners open.', cautions: [] };
+  if (loose) return { text: 'Push the insert in, its corners into those of the cover.', cautions: [] };
+  return { text: SOFT_CORE[fill], cautions: fill === 'by-hand' ? [] : [BAG] };
+}
+
 /** Putting the core in through the opening. */
 export function insertCore({ contents, assume }: CoverRequest, after: string): Operation {
-  const { layers, sprung, stiff, loose, belongs } = contents;
-  const pushed = stiff || loose;
+  const { text, cautions } = inserting(contents);
   return operation({
     id: 'fill/insert',
     phase: 'fill',
-    text: `Turn the cover. ${sprung ? 'Slide the sprung core in as it is, neither bagged nor compressed.' : stiff ? 'Slide the core in as it is through the whole opening, both corners open.' : loose ? 'Push the insert in, its corners into those of the cover.' : 'Fold or compress the core in a thin bag, slide it in, let the air back.'}${belongs}`,
-    cautions: [...(sprung ? ['Springs under load: keep the unit flat, its covering whole.'] : pushed ? [] : [BAG]), ...(layers > 1 ? ['Soft side up.'] : [])],
+    text: `Turn the cover. ${text}${contents.belongs}`,
+    cautions: [...cautions, ...(contents.layers > 1 ? ['Soft side up.'] : [])],
     minutes: minutesFor('fill', 0, 0, assume),
     needs: 'bench',
     after: [after],
   });
+}
+
+/** The bag that stays inside with a soft core, to be bought: one for each cushion. Bags that are drawn out are used again. */
+export function bagInside({ operations }: Pick<Cover, 'operations'>, { sprung, stiff, loose, fill }: Contents): Notion[] {
+  const bagged = fill === 'bag-left' && !sprung && !stiff && !loose && operations.some(({ id }) => id === 'fill/insert');
+  return bagged ? [{ ware: 'bag', name: 'Thin bags, left inside', sold: 'count', amount: given('bag', 1, 'counted', 'count'), onFilled: true }] : [];
+}
+
+/** The opening that a soft core needs, mm, by the smaller side of it: part of that in a bag or as an insert that is pushed in, all of it folded by hand. */
+export function softOpening({ contents: { fill, loose }, assume }: CoverRequest, smallerMm: number): number {
+  return fill === 'by-hand' && !loose ? smallerMm : smallerMm * assume('softCoreOpening');
 }
 
 /** Dressing the filled cushion. */

@@ -1,6 +1,6 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { formatNumber, recutPlaces, type Machine, type Operation } from '@yardland/core';
+import { FILL_WAYS, formatNumber, MACHINES, recutPlaces, type Operation } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { layWords } from '../lay/lay-words';
 import { Choice } from '../shared/choice';
@@ -13,6 +13,7 @@ import { BatchChips } from './batch-chips';
 import type { CutOtherwiseData } from './cut-otherwise-dialog';
 import { BenchWork } from './bench-work';
 import { minutesInWords } from '../shared/minutes';
+import { waysOfOne } from '../shared/way-words';
 import { stepScene } from './step-scene';
 
 /** The work order: what is done on which of the batch, the step in hand drawn, the time it takes, and what was wrong and is cut anew. */
@@ -82,22 +83,22 @@ export class BenchStation {
     });
   }
 
-  protected readonly machines = [
-    { value: 'usual', name: 'the shop’s usual machine' },
-    { value: 'walking-foot', name: 'a walking foot' },
-    { value: 'home', name: 'a home machine' },
-  ] as const;
-  protected readonly usualMachine = computed(() =>
-    (this.store.shop()?.document.machine ?? 'walking-foot') === 'home' ? 'the shop’s: a home machine' : 'the shop’s: a walking foot',
-  );
+  protected readonly machines = computed(() => waysOfOne('machine', this.store.shop()?.document));
+  protected readonly fills = computed(() => waysOfOne('fill', this.store.shop()?.document));
 
   protected readonly people = computed(() => {
     const names = this.work.people();
     return names.length ? [{ value: '', name: 'nobody in particular' }, ...names.map((name) => ({ value: name, name }))] : [];
   });
 
-  protected setMachine(machine: 'usual' | Machine): void {
-    this.store.editCushion('Sewn on', ({ machine: _before, ...cushion }) => (machine === 'usual' ? cushion : { ...cushion, machine }));
+  protected setMachine(value: string): void {
+    const machine = MACHINES.find((one) => one === value);
+    this.store.editCushion('Sewn on', ({ machine: _before, ...cushion }) => (machine ? { ...cushion, machine } : cushion));
+  }
+
+  protected setFill(value: string): void {
+    const fill = FILL_WAYS.find((one) => one === value);
+    this.store.editCushion('How it is filled', ({ fill: _before, ...cushion }) => (fill ? { ...cushion, fill } : cushion));
   }
 
   protected isDone(step: Operation): boolean {

@@ -1,4 +1,4 @@
-import { formatNumber, MM_PER_INCH, type Sensitivity, type UnitSystem, type WrapFix, type WrapWay } from '@yardland/core';
+import { formatNumber, MM_PER_INCH, type Sensitivity, type UnitSystem, type WrapWay } from '@yardland/core';
 
 export const WRAP_WORDS: Record<WrapWay, string> = {
   blanket: 'blanket round front and back',
@@ -8,13 +8,6 @@ export const WRAP_WORDS: Record<WrapWay, string> = {
   border: 'border only',
   parcel: 'parcel fold, mitred',
   whipped: 'faces whipped together',
-};
-
-export const FIX_WORDS: Record<WrapFix, string> = {
-  adhesive: 'adhesive',
-  staples: 'staples',
-  stitch: 'hand stitch',
-  loose: 'loose',
 };
 
 const WHAT: Record<Sensitivity['what'], string> = {

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type WrapFix, type WrapWay } from '@yardland/core';
+import { formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type WrapWay } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/quantity-field';
 import { TrayPart } from '../shared/ui/ui';
-import { FIX_WORDS, WRAP_WORDS } from './build-words';
+import { waysOfOne } from '../shared/way-words';
+import { WRAP_WORDS } from './build-words';
 
 /** How the core is wrapped, in how thick a wadding, what is cut for it and how much comes off the roll. */
 @Component({
@@ -21,7 +22,7 @@ import { FIX_WORDS, WRAP_WORDS } from './build-words';
       (valueChange)="setWrap($event)"
     />
     <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (picked)="setWay($event)" />
-    <yl-choice label="Held by" [options]="fixes" [value]="store.cushion()?.wrapFix ?? 'adhesive'" (picked)="setFix($event)" />
+    <yl-choice label="Held by" [options]="fixes()" [value]="store.cushion()?.wrapFix ?? 'shop'" (picked)="setFix($event)" />
     <yl-choice class="wide" label="Off the roll, whole job" [options]="rolls()" [value]="roll()" (picked)="setRoll($event)" />
     <yl-facts [facts]="facts()" />
   `,
@@ -84,10 +85,11 @@ export class WrapTray {
     this.store.editCushion('Wrap', ({ wrapLoftMm: _asSchool, ...cushion }) => (mm === null ? cushion : { ...cushion, wrapLoftMm: mm }));
   }
 
-  protected readonly fixes = WRAP_FIXES.map((value) => ({ value, name: FIX_WORDS[value] }));
+  protected readonly fixes = computed(() => waysOfOne('wrapFix', this.store.shop()?.document));
 
-  protected setFix(value: WrapFix): void {
-    this.store.editCushion('How the wrap is held', ({ wrapFix: _before, ...cushion }) => (value === 'adhesive' ? cushion : { ...cushion, wrapFix: value }));
+  protected setFix(value: string): void {
+    const fix = WRAP_FIXES.find((one) => one === value);
+    this.store.editCushion('How the wrap is held', ({ wrapFix: _before, ...cushion }) => (fix ? { ...cushion, wrapFix: fix } : cushion));
   }
 
   /** The shop's rolls. The job takes one of them, or whichever is nearest in loft. */

@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Icon } from '../shared/icon';
-import { CONSTRUCTIONS, constructionOf, cushionSchema, type Choices, type CoverOffer, type Field } from '@yardland/core';
+import { CONSTRUCTIONS, constructionOf, cushionSchema, isUsual, usualChoices, withUsual, type Choices, type CoverOffer, type Field } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/choice';
 import { Dialogs } from '../shared/dialogs';
+import { Messages } from '../shared/messages';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
+import { ShopEditor } from '../shared/shop-editor';
 import { Button, TrayPart, Words } from '../shared/ui/ui';
 
 type UsualLength = Extract<Field<Choices>, { kind: 'length' }>['usual'];
@@ -56,6 +58,9 @@ type Shown = { readonly key: string; readonly label: string } & (
     }
     @if (group() === 'made') {
       <button type="button" ylButton class="self-end" (click)="compare()"><svg ylIcon="columns-3" size="20"></svg> Compare covers</button>
+      @if (!isUsual()) {
+        <button type="button" ylButton class="self-end" (click)="keepAsUsual()">Always make it so</button>
+      }
       <p ylWords>{{ construction().idea }}</p>
     }
   `,
@@ -65,6 +70,8 @@ type Shown = { readonly key: string; readonly label: string } & (
 export class FieldsTray {
   protected readonly store = inject(JobStore);
   readonly #dialogs = inject(Dialogs);
+  readonly #edit = inject(ShopEditor);
+  readonly #messages = inject(Messages);
   /** Which of the construction's fields are shown. */
   readonly group = input.required<'made' | 'closing' | 'extras'>();
   /** Small parts are set finer than the shop cuts. */
@@ -93,7 +100,26 @@ export class FieldsTray {
 
   protected choose(kind: string): void {
     const next = CONSTRUCTIONS.find((one) => one.kind === kind);
-    if (next && next.kind !== this.choices().kind) this.#construct('Construction', next.defaults());
+    if (next && next.kind !== this.choices().kind) this.#construct('Construction', usualChoices(next, this.store.shop()?.document ?? {}));
+  }
+
+  /** Whether the shop makes this construction just so. */
+  protected readonly isUsual = computed(() => {
+    const shop = this.store.shop();
+    return !shop || isUsual(this.construction(), this.choices(), shop.document);
+  });
+
+  /** From now on the shop makes this construction so, until a cushion says otherwise. Cushions that are there stay as they are. */
+  protected keepAsUsual(): void {
+    const [{ kind, name }, choices, usual] = [this.construction(), this.choices(), this.store.shop()?.document.usual?.[this.choices().kind]];
+    const before = usual ? { ...usual, kind } : null;
+    this.#edit.change(
+      (shop) => withUsual(shop, kind, choices),
+      () =>
+        this.#messages.tell('usual', `${name}: new cushions are made so from now on. The Stockroom has the list.`, () =>
+          this.#edit.change((shop) => withUsual(shop, kind, before)),
+        ),
+    );
   }
 
   protected set(label: string, key: string, value: string | number | null): void {

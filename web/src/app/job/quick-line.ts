@@ -46,7 +46,7 @@ export class QuickLine {
   readonly added = output<number>();
   protected readonly text = signal('');
   protected readonly example = computed(() => (this.#store.units() === 'inch' ? '6 x 19 3/4 x 17 x 3 welt' : '6 x 500 x 430 x 75 welt'));
-  protected readonly reading = computed(() => readQuickLine(this.text(), this.#store.units()));
+  protected readonly reading = computed(() => readQuickLine(this.text(), this.#store.units(), this.#store.shop()?.document));
 
   protected readonly says = computed(() => {
     const reading = this.reading();

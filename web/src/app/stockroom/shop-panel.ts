@@ -1,20 +1,47 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { shopSchema, type Machine } from '@yardland/core';
-import { Choice } from '../shared/choice';
+import { CONSTRUCTIONS, formatLengthUnit, formatNumber, shopSchema, withUsual, type ShopDocument } from '@yardland/core';
+import { Choice, type Option } from '../shared/choice';
 import { Icon } from '../shared/icon';
 import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
 import { Button, Tool, Words } from '../shared/ui/ui';
+import { shopsWay, WAYS, type Way } from '../shared/way-words';
 
-/** What the shop sews on, and who works in it: by name only, so that a tick at the bench says whose it is. */
+const LABELS: readonly { readonly way: Way; readonly label: string }[] = [
+  { way: 'machine', label: 'Machine' },
+  { way: 'fill', label: 'Soft cores go in' },
+  { way: 'wrapFix', label: 'Wraps are held by' },
+];
+
+/** How the shop works where there are several ways, how it usually makes its covers, and who works in it: by name only, so that a tick at the bench says whose it is. */
 @Component({
   selector: 'yl-shop-panel',
   imports: [Button, Choice, Icon, TextField, Tool, Words],
   template: `
-    <h2>What the shop sews on</h2>
-    <yl-choice class="mb-6.5 block max-w-96" label="Machine" [options]="machines" [value]="machine()" (picked)="setMachine($event)" />
+    <h2>How the shop works</h2>
+    <p ylWords>A cushion may be made another way: at its Build and its Bench.</p>
+    <div class="mt-1.5 mb-3 grid max-w-240 grid-cols-3 gap-3 max-tablet:grid-cols-1">
+      @for (one of ways(); track one.way) {
+        <yl-choice [label]="one.label" [options]="one.options" [value]="one.value" (picked)="setWay(one.way, $event)" />
+      }
+    </div>
+    @if (usual().length) {
+      <h3 id="usual-title" class="text-body font-semibold">It usually makes them so</h3>
+      <ul aria-labelledby="usual-title" class="mt-1.5 mb-6.5 grid max-w-240 gap-2">
+        @for (one of usual(); track one.kind) {
+          <li class="flex items-center justify-between gap-3 rounded-lg bg-linen pl-3.5 shadow-card">
+            <span
+              ><b>{{ one.name }}</b> <span class="text-ink-soft">{{ one.says }}</span></span
+            >
+            <button type="button" ylTool="quiet" [attr.aria-label]="'Make ' + one.name + ' as shipped'" (click)="dropUsual(one.kind)">
+              <svg ylIcon="x" size="18"></svg>
+            </button>
+          </li>
+        }
+      </ul>
+    }
     <h2 id="people-title">Who works here</h2>
     <p ylWords>Names alone, no passwords: at the bench each says which of them they are, and a tick says whose it is.</p>
     @if (people().length) {
@@ -40,14 +67,40 @@ export class ShopPanel {
   readonly #edit = inject(ShopEditor);
   protected readonly name = signal('');
   protected readonly people = computed(() => this.#shop()?.people ?? []);
-  protected readonly machines = [
-    { value: 'walking-foot', name: 'a walking foot: straight on' },
-    { value: 'home', name: 'a home machine: pinned, gone round twice' },
-  ] as const;
-  protected readonly machine = computed(() => this.#shop()?.machine ?? 'walking-foot');
+  protected readonly ways = computed(() =>
+    LABELS.map(({ way, label }) => ({ way, label, options: WAYS[way] as readonly Option[], value: shopsWay(way, this.#shop()) })),
+  );
 
-  protected setMachine(machine: Machine): void {
-    this.#edit.change(({ machine: _before, ...shop }) => (machine === 'walking-foot' ? shop : { ...shop, machine }));
+  /** Constructions of which the shop has said how it usually makes them. */
+  protected readonly usual = computed(() => {
+    const shop = this.#shop();
+    if (!shop) return [];
+    const inWords = { units: shop.units, step: shop.step };
+    return CONSTRUCTIONS.filter(({ kind }) => shop.usual?.[kind]).map(({ kind, name, fields }) => {
+      const kept = shop.usual?.[kind] ?? {};
+      const says = fields.flatMap((field) => {
+        const value = kept[field.key];
+        if (value === undefined) return [];
+        const words =
+          field.kind === 'choice'
+            ? (field.options.find((option) => option.value === value)?.name ?? String(value))
+            : field.kind === 'length'
+              ? formatLengthUnit(Number(value), inWords.units, inWords.step)
+              : formatNumber(Number(value));
+        return [`${field.label.toLowerCase()} ${words}`];
+      });
+      return { kind, name, says: says.join(', ') };
+    });
+  });
+
+  /** The first of a list of ways is the usual one, which is not kept. */
+  protected setWay(way: Way, value: string): void {
+    const wanted = value === WAYS[way][0]?.value ? {} : { [way]: value };
+    this.#edit.change(({ [way]: _before, ...shop }) => ({ ...shop, ...wanted }) as ShopDocument);
+  }
+
+  protected dropUsual(kind: string): void {
+    this.#edit.change((shop) => withUsual(shop, kind, null));
   }
 
   protected add(): void {

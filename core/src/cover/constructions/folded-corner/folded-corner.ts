@@ -11,7 +11,7 @@ import { stageLine, type Stage } from '../../../piece/stage';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../parts/cloth-piece';
-import { cutCover, dress, insertCore, openZip } from '../../parts/cover-operations';
+import { cutCover, dress, insertCore, openZip, softOpening } from '../../parts/cover-operations';
 import { widerThanCloth } from '../../parts/plate';
 import { notionsFor, zipClosing } from '../../parts/notions';
 import { foldedCornerFields, foldedCornerSchema, type FoldedCorner } from './choices';
@@ -222,7 +222,7 @@ export const foldedCorner: Construction<FoldedCorner> = {
       ? zipClosing(sum('zip opening', back, minus(given('sewn at each end', assume('bolsterEndMm'), 'shop'), 2)), 'in the bottom seam, at the back', assume)
       : null;
     const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
-    const neededMm = request.contents.stiff ? smaller : smaller * assume('softCoreOpening');
+    const neededMm = request.contents.stiff ? smaller : softOpening(request, smaller);
     return {
       pieces,
       seams,

@@ -10,7 +10,7 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
 import { clothPiece, stripEdge } from '../../parts/cloth-piece';
 import { TWO_ROUNDED } from '../../parts/corners';
-import { cutCover, dress, insertCore, openZip } from '../../parts/cover-operations';
+import { cutCover, dress, insertCore, openZip, softOpening } from '../../parts/cover-operations';
 import { frontOf, type FrontAndRest } from '../../parts/front';
 import { widerThanCloth } from '../../parts/plate';
 import { notionsFor, zipClosing } from '../../parts/notions';
@@ -289,7 +289,7 @@ export const waterfall: Construction<Waterfall> = {
     const zip = zipClosing(made.opening, 'the back and round its corners', request.assume);
     const back = edgeSpans(request.sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
     const smaller = Math.min(request.sizes.core.width.value, request.sizes.core.depth.value);
-    const neededMm = request.contents.stiff ? Math.max(smaller, back) : smaller * request.assume('softCoreOpening');
+    const neededMm = request.contents.stiff ? Math.max(smaller, back) : softOpening(request, smaller);
     return {
       pieces,
       seams,

@@ -1,0 +1,7 @@
+/** What the shop sews on: a walking-foot machine feeds both layers alike, a home machine only the lower one. */
+export const MACHINES = ['walking-foot', 'home'] as const;
+export type Machine = (typeof MACHINES)[number];
+
+/** How a soft core goes in: compressed in a thin bag that is drawn out again or stays inside, or folded and pushed in by hand. */
+export const FILL_WAYS = ['bag-out', 'bag-left', 'by-hand'] as const;
+export type FillWay = (typeof FILL_WAYS)[number];
