@@ -164,9 +164,10 @@ test('a size that changes after cutting asks: keep it, cut it anew, or make it d
   // 4 missing front to back: 2 less of each seam.
   await expect(plate).toContainText(/Sew it with a seam of \d+ mm/);
   await shop.expectAccessible();
-  const pieces = await dialog.getByRole('region').count();
+  const open = dialog.getByRole('heading', { name: /planned now/ });
+  const pieces = await open.count();
   await plate.getByRole('button', { name: 'Make it do' }).click();
-  await expect(dialog.getByRole('region')).toHaveCount(pieces - 1);
+  await expect(open).toHaveCount(pieces - 1);
   await dialog.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(
     page
@@ -176,4 +177,12 @@ test('a size that changes after cutting asks: keep it, cut it anew, or make it d
   ).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.locator('.step').filter({ hasText: /as it was cut/ })).toHaveCount(0);
+  // What was cut together goes together: one press keeps all of it.
+  await page.getByRole('button', { name: 'Keep, cut anew, or make it do' }).click();
+  const together = dialog.getByRole('region', { name: 'All of them' });
+  await expect(together).toContainText(/The cushion (stays|becomes)/);
+  await expect(together).not.toContainText('The band is then');
+  await expect(plate).toContainText('The band is then 8 mm too long');
+  await together.getByRole('button', { name: 'Keep all that was cut' }).click();
+  await expect(dialog).toContainText('Every piece of this step is decided.');
 });

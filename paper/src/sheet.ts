@@ -120,6 +120,16 @@ export class Sheet {
     this.doc.undash();
   }
 
+  /** An open line through points. */
+  polyline(points: readonly Point[], { width = 1, dash }: Pick<Pen, 'width' | 'dash'>): void {
+    points.forEach((point, i) => (i === 0 ? this.doc.moveTo(point.x, point.y) : this.doc.lineTo(point.x, point.y)));
+    this.doc.lineWidth(width);
+    if (dash) this.doc.dash(dash[0], { space: dash[1] });
+    else this.doc.undash();
+    this.doc.strokeColor('black').stroke();
+    this.doc.undash();
+  }
+
   stroke(from: Point, to: Point, width = 0.6): void {
     this.doc.moveTo(from.x, from.y).lineTo(to.x, to.y).lineWidth(width).strokeColor('black').undash().stroke();
   }

@@ -1,4 +1,5 @@
 import { doneOn, filled, formatNumber } from '@yardland/core';
+import { drawStages } from './stages';
 import type { TicketWriter } from './ticket-writer';
 import { MARGIN, type Writer } from './writer';
 
@@ -31,7 +32,7 @@ function tickBoxes(writer: Writer, done: readonly number[], quantity: number): v
   }
 }
 
-/** The order of work, to be ticked off on paper: each step with its time, its own cautions, and a box for each of the batch. */
+/** The order of work, to be ticked off on paper: each step with its time, its own cautions, how its pieces stand where it folds or turns them, and a box for each of the batch. */
 export function workOrder(writer: TicketWriter): void {
   const { one, inWords } = writer;
   if (!one.operations.length) return;
@@ -41,6 +42,7 @@ export function workOrder(writer: TicketWriter): void {
     const minutes = formatNumber(step.minutes * quantity);
     writer.paragraph(`${i + 1}  ${filled(step.text, step.figures, inWords.units, inWords.step)} (${minutes} min)`, { size: 9 });
     for (const caution of step.cautions) writer.paragraph(`    ! ${caution}`, { size: 8.5, face: 'bold' });
+    drawStages(writer, step.stages);
     tickBoxes(writer, doneOn(bench?.done[step.id], quantity), quantity);
   });
   writer.endList();

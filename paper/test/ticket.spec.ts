@@ -58,6 +58,7 @@ function missingFrom(pages: readonly string[], whole: Plan, index: number): stri
 
 describe('the printed ticket', () => {
   it('has every piece of every demo cushion on it with its size, on A4 or Letter by the job’s units, each page numbered', async () => {
+    let moments = 0;
     for (const name of names) {
       const one = job(name);
       const whole = planSolved(one, shop, shapes);
@@ -67,12 +68,18 @@ describe('the printed ticket', () => {
         expect(missingFrom(pages, whole, i))
           .withContext(`${name} ${i}`)
           .toEqual([]);
+        // So does every moment of a step that folds, slits or turns something.
+        const text = pages.join('').replace(/\s/g, '');
+        const stages = whole.cushions[i]?.operations.flatMap((step) => step.stages.map(({ words }) => words.replace(/\s/g, ''))) ?? [];
+        moments += stages.length;
+        expect(stages.filter((words) => !text.includes(words))).toEqual([]);
         pages.forEach((page, p) => expect(page).toContain(`page ${p + 1} of ${pages.length}`));
         expect(sizeOf(pdf))
           .withContext(name)
           .toBe(one.units === 'inch' ? '612 792' : '595.28 841.89');
       }
     }
+    expect(moments).toBeGreaterThan(50);
   }, 120_000);
 
   it('leaves none out of a long bench in layers, glued up and wrapped, and repeats the heading where a list goes on', async () => {

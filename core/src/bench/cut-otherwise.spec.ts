@@ -1,5 +1,6 @@
-import { keptFit } from '../job/kept-fit';
+import { keptFit, type KeptSizes } from '../job/kept-fit';
 import { planSolved } from '../job/solve';
+import type { Constants } from '../shop/assumptions';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { adapting } from './cut-otherwise';
 import { changedSince } from './ticks';
@@ -36,14 +37,30 @@ describe('a piece that was cut before its size changed', () => {
   });
 
   it('fits tighter when its plate is smaller, looser when it is larger, and its boxing has its say too', () => {
-    const tension = (fit: ReturnType<typeof keptFit>): number => fit?.tensionAcrossNPerM ?? NaN;
-    const [small, same, large] = [-10, 0, 10].map((mm) => tension(keptFit(one, plate.id, [width + mm, height], (key) => shop.assume(key, 'metric'))));
+    const assume: Constants = (key) => shop.assume(key, 'metric');
+    const tension = (kept: KeptSizes): number => keptFit(one, kept, assume).fit?.tensionAcrossNPerM ?? NaN;
+    const [small, same, large] = [-10, 0, 10].map((mm) => tension({ [plate.id]: [width + mm, height] }));
     expect(same).toBeCloseTo(one.fit?.tensionAcrossNPerM ?? NaN, 6);
     expect(small).toBeGreaterThan(same ?? NaN);
     expect(large).toBeLessThan(same ?? NaN);
     const boxing = one.pieces.find(({ role }) => role === 'boxing')!;
-    const lower = keptFit(one, boxing.id, [boxing.width.value, boxing.height.value - 8], (key) => shop.assume(key, 'metric'));
-    expect(tension(lower)).toBeGreaterThan(same ?? NaN);
-    expect(keptFit(one, 'foam', [1, 1], (key) => shop.assume(key, 'metric'))).toBeNull();
+    expect(tension({ [boxing.id]: [boxing.width.value, boxing.height.value - 8] })).toBeGreaterThan(same ?? NaN);
+    expect(keptFit(one, { foam: [1, 1] }, assume).fit).toBeNull();
+  });
+
+  it('goes together with the others that were cut with it, and not with those that are cut anew', () => {
+    const assume: Constants = (key) => shop.assume(key, 'metric');
+    // The same cushion, cut when it was 20 wider and 10 deeper: every piece as it was then.
+    const before = planSolved(sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: 620, depthMm: 410 } })]), shop).cushions[0]!;
+    const sizes = (roles: readonly string[]): KeptSizes =>
+      Object.fromEntries(before.pieces.filter(({ role }) => roles.includes(role)).map(({ id, width: w, height: h }) => [id, [w.value, h.value] as const]));
+    // Twice 20 and 10 round it: the band of now is 60 too short for the plates of then, and that of then 60 too long for the plates of now.
+    expect(keptFit(one, sizes(['plate']), assume).bandLongerMm).toBeCloseTo(-60, 6);
+    expect(keptFit(one, sizes(['boxing', 'plaque']), assume).bandLongerMm).toBeCloseTo(60, 6);
+    const all = keptFit(one, sizes(['plate', 'boxing', 'plaque']), assume);
+    expect(all.bandLongerMm).toBeCloseTo(0, 6);
+    // The core is cut as it is planned now: the cover of then is loose on it, as the cover of now is not.
+    expect(all.fit!.tensionAcrossNPerM).toBeLessThan(one.fit!.tensionAcrossNPerM);
+    expect(keptFit(one, {}, assume)).toEqual({ fit: null, bandLongerMm: 0 });
   });
 });

@@ -10,6 +10,7 @@ import {
   keptFit,
   shipped,
   type ChangedSince,
+  type KeptSizes,
   type Operation,
 } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
@@ -31,7 +32,13 @@ export interface CutOtherwiseData {
     <div ylDialog="wide">
       <h2 id="cut-otherwise-title">Cut before the size changed</h2>
       @if (rows().length > 1) {
-        <p ylWords>Pieces that were cut together fit each other: keep all of them, or none.</p>
+        <section class="grid gap-2" aria-label="All of them">
+          <h3 class="text-lead">All of them, as they were cut together</h3>
+          <div class="grid items-center gap-3 [grid-template-columns:minmax(200px,1fr)_2fr] max-phone:grid-cols-1">
+            <button type="button" ylButton (click)="keepAll()">Keep all that was cut</button>
+            <p ylWords>{{ together() }}</p>
+          </div>
+        </section>
       }
       @for (one of rows(); track one.piece) {
         <section class="grid gap-2" [attr.aria-label]="one.label">
@@ -68,19 +75,11 @@ export class CutOtherwiseDialog {
     const plan = store.cushionPlan();
     const bench = store.cushion()?.bench;
     if (!plan || !bench) return [];
-    const shop = store.shop();
-    const assume = (key: Parameters<typeof shipped>[0]): number => shop?.assume(key, store.units()) ?? shipped(key);
     return changedSince(bench.done[step.id], plan.pieces, bench.kept).flatMap((source) => {
       const piece = plan.pieces.find(({ id }) => id === source.piece);
       if (!source.now || !piece) return [];
       const way = adapting(piece, source.then);
-      const after = keptFit(plan, source.piece, source.then, assume);
-      const keep =
-        after && plan.fit
-          ? after.verdict === plan.fit.verdict
-            ? `The cushion stays ${FIT_WORDS[after.verdict]}.`
-            : `The cushion becomes ${FIT_WORDS[after.verdict]}; as planned it is ${FIT_WORDS[plan.fit.verdict]}.`
-          : 'The fit does not depend on this piece.';
+      const keep = this.#keepWords({ [source.piece]: source.then }, 'The fit does not depend on this piece.');
       return [
         {
           source,
@@ -95,6 +94,38 @@ export class CutOtherwiseDialog {
       ];
     });
   });
+
+  /** What comes of keeping every piece of the step that is not decided yet. */
+  protected readonly together = computed(() =>
+    this.#keepWords(Object.fromEntries(this.rows().map(({ source }) => [source.piece, source.then])), 'The fit does not depend on these pieces.'),
+  );
+
+  /** What keeping pieces does to the fit, beside those that are kept already, and whether they still go together with the rest. */
+  #keepWords(kept: KeptSizes, none: string): string {
+    const { store } = this.#data;
+    const [plan, shop, { units, step }] = [store.cushionPlan(), store.shop(), store.inWords()];
+    if (!plan) return '';
+    const assume = (key: Parameters<typeof shipped>[0]): number => shop?.assume(key, units) ?? shipped(key);
+    const before = Object.fromEntries(Object.entries(store.cushion()?.bench?.kept ?? {}).map(([id, { sizes }]) => [id, sizes]));
+    const { fit, bandLongerMm } = keptFit(plan, { ...before, ...kept }, assume);
+    const fits =
+      fit && plan.fit
+        ? fit.verdict === plan.fit.verdict
+          ? `The cushion stays ${FIT_WORDS[fit.verdict]}.`
+          : `The cushion becomes ${FIT_WORDS[fit.verdict]}; as planned it is ${FIT_WORDS[plan.fit.verdict]}.`
+        : none;
+    const off = formatLengthUnit(Math.abs(bandLongerMm), units, step);
+    const apart =
+      Math.abs(bandLongerMm) > CHANGED_MM
+        ? ` The band is then ${off} too ${bandLongerMm > 0 ? 'long' : 'short'} for the plates’ edge: cut what goes with it anew, or keep it too.`
+        : '';
+    return fits + apart;
+  }
+
+  protected keepAll(): void {
+    const all = Object.fromEntries(this.rows().map(({ source: { piece, then } }) => [piece, { sizes: [then[0], then[1]] as [number, number] }]));
+    this.#data.work.change('All kept as they were cut', (bench) => ({ ...bench, kept: { ...bench.kept, ...all } }));
+  }
 
   #size(pair: readonly [number, number]): string {
     const { units, step } = this.#data.store.inWords();
