@@ -67,6 +67,25 @@ describe('yardland lay', () => {
     expect(corners.every(([, y]) => y > -1e-6 && y < 600 + 1e-6)).toBeTrue();
   });
 
+  it('lays sheets for a saw that goes from edge to edge, and gives its cuts in order', () => {
+    const box = [
+      [0, 0],
+      [500, 0],
+      [500, 400],
+      [0, 400],
+    ];
+    const sheet = { kind: 'sheet', widthMm: 800, lengthMm: 1000, cuts: 'edge-to-edge' };
+    const { code, out } = lay({ ...slants, material: sheet, pieces: [{ id: 'core', outline: box, count: 4, turns: [0] }] });
+    expect(code).toBe(0);
+    const answer = JSON.parse(out) as Answer & { readonly cuts: unknown; readonly sheets: number };
+    expect([answer.sheets, answer.use]).toEqual([1, 1]);
+    expect(answer.cuts).toEqual([
+      { sheet: 0, from: [500, 0], to: [500, 800] },
+      { sheet: 0, from: [0, 400], to: [500, 400] },
+      { sheet: 0, from: [500, 400], to: [1000, 400] },
+    ]);
+  });
+
   it('tries a seed to each thread and gives the best of them', () => {
     const { code, out } = lay({ ...slants, threads: 2, seconds: 0.5 });
     expect(code).toBe(0);

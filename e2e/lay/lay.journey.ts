@@ -151,3 +151,33 @@ test('what is cut comes off a hide first, and what a job leaves over is kept in 
   await expect(remnants.getByRole('row', { name: /Perches in leather/ })).toHaveCount(1);
   await shop.expectAccessible();
 });
+
+test('a welt for which less is bought is proposed by itself; foam is sawn from edge to edge, its cuts numbered', async ({ shop, page }) => {
+  await shop.openJob('Reading corner');
+  await shop.goTo('Lay');
+  const proposal = shop.tray().locator('[data-part=proposal]');
+  await expect(proposal).toContainText(/less to buy, .* in the welt/, { timeout: 60_000 });
+  const cloth = shop.tray().locator('dl').first();
+  const before = await cloth.innerText();
+  await proposal.getByRole('button', { name: 'Cut it so' }).click();
+  await expect.poll(() => cloth.innerText(), { timeout: 60_000 }).not.toBe(before);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => cloth.innerText(), { timeout: 60_000 }).toBe(before);
+
+  const foam = await shop.tray().getByRole('combobox', { name: 'Lay on' }).locator('option').allInnerTexts();
+  await shop.choose('Lay on', foam.find((name) => / mm$/.test(name)) ?? '');
+  await shop.tick('sawn from edge to edge');
+  // Along it and across it: the day mattress alone lies on its sheet.
+  await expect(page.locator('.look-saw')).toHaveCount(2, { timeout: 60_000 });
+  await shop.expectAccessible();
+  // Where the saw goes nothing is moved by hand.
+  await page
+    .locator('yl-table')
+    .getByRole('button', { name: /copy 1$/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Pin it here' }).click();
+  await expect(shop.tray().getByRole('alert')).toContainText('pieces are not moved by hand');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.look-saw')).toHaveCount(0, { timeout: 60_000 });
+});

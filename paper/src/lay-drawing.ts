@@ -1,4 +1,4 @@
-import { bounds, boxOf, cutOrder, partIn, type Band, type LayAnswer, type LayMaterial, type PlannedLay, type Point } from '@yardland/core';
+import { bounds, boxOf, cutOrder, edgeCuts, isSawn, partIn, type Band, type LayAnswer, type LayMaterial, type PlannedLay, type Point } from '@yardland/core';
 import { MARGIN, type Writer } from './writer';
 
 /** A roll is drawn at most so high, points: two or three rows of it go on a page beside their list. */
@@ -35,7 +35,7 @@ function isLong(material: LayMaterial): boolean {
 }
 
 /**
- * A lay to scale, in rows over the width of the page: the material's edge, its flaws and soft parts, what is cut from it already in grey, and every piece with the number of its row in the list (`numbers`, by item).
+ * A lay to scale, in rows over the width of the page: the material's edge, its flaws and soft parts, what is cut from it already in grey, the cuts of a saw that goes from edge to edge in their order, and every piece with the number of its row in the list (`numbers`, by item).
  * What a row breaks stands in both. Begins another page where a row has no room.
  */
 export function drawLay(writer: Writer, lay: PlannedLay, answer: LayAnswer, numbers: ReadonlyMap<string, number>): void {
@@ -48,6 +48,7 @@ export function drawLay(writer: Writer, lay: PlannedLay, answer: LayAnswer, numb
   const long = isLong(material);
   const scale = long ? MOST_HIGH / across : Math.min((material.kind === 'hide' ? HIDE_HIGH : MOST_HIGH) / across, width / along);
   const laid = cutOrder(lay.request, answer);
+  const cuts = isSawn(material) ? (edgeCuts(lay.request, answer) ?? []) : [];
   const bands = bandsOn(lay, answer, width / scale);
   const high = across * scale;
   const perRow = long ? 1 : Math.max(1, Math.floor((width + GAP) / (along * scale + GAP)));
@@ -81,6 +82,13 @@ export function drawLay(writer: Writer, lay: PlannedLay, answer: LayAnswer, numb
       if (number !== undefined && maxX - minX >= LEAST_LABEL && maxY - minY >= LEAST_LABEL)
         sheet.line(`${number}`, (minX + maxX) / 2, (minY + maxY) / 2 - 3.5, { size: 6.5, face: 'bold', align: 'center' });
     }
+    cuts
+      .filter((cut) => cut.sheet === band.sheet)
+      .forEach(({ from, to }, k) => {
+        const [a, b] = [at(from), at(to)];
+        sheet.polyline([a, b], { width: 0.9, dash: [3, 2] });
+        sheet.line(`${k + 1}`, a.x === b.x ? b.x : b.x + 2, a.x === b.x ? b.y - 8 : b.y - 3.5, { size: 6, grey: 60, align: a.x === b.x ? 'center' : 'left' });
+      });
     for (const flaw of hide?.flaws ?? []) inBand(flaw, { width: 0.5, fill: 'black' });
   });
   writer.y += high + GAP;

@@ -16,7 +16,7 @@ function inThread(task: LayTask): Promise<LayAnswer> {
 
 async function laid(file: LayFile): Promise<unknown> {
   const tasks = Array.from({ length: file.threads }, (_, i): LayTask => ({ request: layFileRequest(file, (file.seed + i) >>> 0), seconds: file.seconds }));
-  return layFileAnswer(bestAnswer(tasks.length === 1 ? tasks.map(layFor) : await Promise.all(tasks.map(inThread))));
+  return layFileAnswer(layFileRequest(file, file.seed), bestAnswer(tasks.length === 1 ? tasks.map(layFor) : await Promise.all(tasks.map(inThread))));
 }
 
 /** A lay of any pieces on a roll, sheets or a hide, as good as the time allows. */

@@ -1,5 +1,6 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
-import { compareLays, type LayWay } from './compare-lays';
+import { openShop } from '../shop/shop';
+import { cheapestWelt, compareLays, type LayCompared, type LayWay } from './compare-lays';
 import { planSolved } from './solve';
 import { finished } from './trials';
 
@@ -46,6 +47,32 @@ describe('one cloth laid in other ways', () => {
     expect(row('as-it-is').joins).toBeGreaterThan(row('bias', { way: 'across' }).joins);
     // A seat’s ring is longer than a strip, so it has one join; the stool’s is not: four rings of seats, two of the stool.
     expect(row('bias', { way: 'across' }).joins).toBe(4);
+  });
+
+  it('proposes the welt for which least is bought, with the fewest joins, and none that leaves a piece out or brings a new problem', () => {
+    const welts = finished(compareLays(job, job.cloth, shop, 'welt'));
+    expect(welts).toEqual(rows.filter(({ way }) => ['as-it-is', 'bias', 'straight-welt'].includes(way.kind)));
+    const best = cheapestWelt(rows);
+    expect(best?.buyMm).toBe(Math.min(...welts.map(({ buyMm }) => buyMm ?? Infinity)));
+    expect(best?.buyMm).toBeLessThan(row('as-it-is').buyMm ?? 0);
+    const [now, one] = [row('as-it-is'), row('bias', { way: 'across' })];
+    const bought = (buyMm: number, more: Partial<LayCompared> = {}): LayCompared => ({ ...one, buyMm, ...more });
+    const at1000: LayCompared = { ...now, buyMm: 1000 };
+    expect(cheapestWelt([at1000, bought(1000), bought(1100)])).toBeNull();
+    expect(cheapestWelt([at1000, bought(900, { unplaced: 1 }), bought(800, { problems: now.problems + 1 })])).toBeNull();
+    expect(cheapestWelt([at1000, bought(900, { joins: 9 }), bought(900, { joins: 3 }), bought(950, { joins: 0 })])?.joins).toBe(3);
+  });
+
+  it('lays on the remnants that are set aside first', () => {
+    const document = shop.document;
+    const cloth = document.cloths.find(({ pattern }) => !pattern)!;
+    const stocked = openShop({ ...document, remnants: [{ id: 'end', cloth: cloth.id, lengthMm: 700, widthMm: 1300 }] });
+    const on = { ...job.cloth, material: cloth.id, widthMm: cloth.widthMm };
+    const bought = (remnants: readonly string[]): number => {
+      const whole = { ...job, cloth: on, remnants: [...remnants] };
+      return finished(compareLays(whole, on, stocked, 'welt'))[0]?.buyMm ?? NaN;
+    };
+    expect(bought(['end'])).toBeLessThan(bought([]));
   });
 
   it('takes at least as much one by one as laid together', () => {

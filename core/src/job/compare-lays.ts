@@ -8,6 +8,7 @@ import { clothName, clothUse } from './cloths';
 import type { ClothUse, Cushion, Job } from './document';
 import { clothLayKey, patternFor } from './lays';
 import { plan, type Plan } from './plan';
+import { remnantKey } from './remnant-lays';
 import { planSolved } from './solve';
 
 /** One other way to lay the same set on a cloth. */
@@ -34,6 +35,8 @@ export interface LayCompared {
   readonly joins: number;
   /** Pieces that found no place. */
   readonly unplaced: number;
+  /** Warnings and errors of the plan as it would be. */
+  readonly problems: number;
 }
 
 /** Widths that cloth is commonly sold in, over the selvedges, mm. */
@@ -112,11 +115,14 @@ export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried
   });
 }
 
-/** The plan of a job with one of its lays answered, and that answer; null when the job has no such lay. Remnants do not count: what is compared is all off new material. */
-function laidOn({ remnants: _aside, ...job }: Job, shop: Shop, key: string): { made: Plan; answer: LayAnswer } | null {
-  const made = planSolved(job, shop, (one) => !('key' in one) || one.key === key);
-  const answer = made.lays.find((lay) => lay.key === key)?.answer;
-  return answer ? { made, answer } : null;
+/** The plan of a job with one of its cloths laid, on the remnants that are set aside first, and what is laid on new cloth; null when the job has no such cloth. */
+function laidOn(job: Job, shop: Shop, key: string): { made: Plan; answer: Pick<LayAnswer, 'lengthMm' | 'use' | 'unplaced'> } | null {
+  const isOn = (one: string): boolean => one === key || one.startsWith(remnantKey(key, ''));
+  const made = planSolved(job, shop, (one) => !('key' in one) || isOn(one.key));
+  const all = made.lays.filter((lay) => isOn(lay.key) && lay.recutOf === null);
+  if (all.length === 0) return null;
+  // Where the remnants take everything, nothing is laid on new cloth.
+  return { made, answer: all.find((lay) => lay.key === key)?.answer ?? { lengthMm: 0, use: 0, unplaced: [] } };
 }
 
 function joinsIn({ cushions }: Plan): number {
@@ -134,11 +140,20 @@ function compared({ way, job, use }: Tried, shop: Shop): LayCompared | null {
   if (!laid) return null;
   const { made, answer } = laid;
   const line = made.buy.find(({ layKey }) => layKey === key);
-  return { way, job, laidMm: answer.lengthMm, buyMm: line?.amount?.value ?? null, use: answer.use, joins: joinsIn(made), unplaced: answer.unplaced.length };
+  return {
+    way,
+    job,
+    laidMm: answer.lengthMm,
+    buyMm: line ? (line.amount?.value ?? null) : 0,
+    use: answer.use,
+    joins: joinsIn(made),
+    unplaced: answer.unplaced.length,
+    problems: made.problems.filter(({ severity }) => severity !== 'note').length,
+  };
 }
 
-/** Each cushion laid by itself, as it is cut when one is made after another: all lengths together. */
-function oneByOne(job: Job, use: ClothUse, shop: Shop): LayCompared | null {
+/** Each cushion laid by itself off new cloth, as it is cut when one is made after another: all lengths together. */
+function oneByOne({ remnants: _aside, ...job }: Job, use: ClothUse, shop: Shop): LayCompared | null {
   const rows = job.cushions.flatMap((cushion) => {
     const alone = { ...job, cushions: [cushion] };
     const row = compared({ way: { kind: 'one-by-one' }, job: alone, use }, shop);
@@ -154,13 +169,18 @@ function oneByOne(job: Job, use: ClothUse, shop: Shop): LayCompared | null {
     use: rows.reduce((sum, row) => sum + row.use * row.laidMm, 0) / laidMm,
     joins: rows.reduce((sum, row) => sum + row.joins, 0),
     unplaced: rows.reduce((sum, row) => sum + row.unplaced, 0),
+    problems: Math.max(...rows.map(({ problems }) => problems)),
   };
 }
 
-/** The set on one cloth in every way that might take less, each really laid. Yields after each. */
-export function* compareLays(job: Job, use: ClothUse, shop: Shop): Generator<TrialProgress, LayCompared[]> {
-  const ways = layWays(plan(job, shop), use, shop);
-  const of = ways.length + 1;
+/** Ways that change nothing but how the welt is cut. */
+const WELT_WAYS: readonly LayWay['kind'][] = ['as-it-is', 'bias', 'straight-welt'];
+
+/** The set on one cloth in every way that might take less, each really laid; or `only` as it is and with its welt cut in other ways. Yields after each. */
+export function* compareLays(job: Job, use: ClothUse, shop: Shop, only?: 'welt'): Generator<TrialProgress, LayCompared[]> {
+  const all = layWays(plan(job, shop), use, shop);
+  const ways = only === 'welt' ? all.filter(({ way }) => WELT_WAYS.includes(way.kind)) : all;
+  const of = ways.length + (only ? 0 : 1);
   const rows: LayCompared[] = [];
   yield { done: 0, of };
   for (const [done, way] of ways.entries()) {
@@ -168,6 +188,18 @@ export function* compareLays(job: Job, use: ClothUse, shop: Shop): Generator<Tri
     if (row) rows.push(row);
     yield { done: done + 1, of };
   }
-  const alone = oneByOne(job, use, shop);
+  const alone = only ? null : oneByOne(job, use, shop);
   return alone ? [...rows, alone] : rows;
+}
+
+/**
+ * The way to cut the welt for which the least cloth is bought, where that is less than now: every piece finds a place, and nothing is wrong that is not wrong now. Of ways for which as much is
+ * bought the one with the fewest joins. Null where there is none.
+ */
+export function cheapestWelt([now, ...others]: readonly LayCompared[]): LayCompared | null {
+  const bought = ({ buyMm }: LayCompared): number => buyMm ?? Infinity;
+  const better = others.filter(
+    (row) => row.job && WELT_WAYS.includes(row.way.kind) && row.unplaced === 0 && now && row.problems <= now.problems && bought(row) < bought(now),
+  );
+  return better.sort((a, b) => bought(a) - bought(b) || a.joins - b.joins)[0] ?? null;
 }

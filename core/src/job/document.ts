@@ -274,6 +274,8 @@ export const jobSchema = z.strictObject({
   pins: z.array(pinSchema).max(500).optional(),
   /** Lays are looked for ten times as long. */
   lays: z.enum(['thorough']).optional(),
+  /** Foam is sawn from edge to edge of what is cut. */
+  foamCuts: z.enum(['edge-to-edge']).optional(),
   /** Salvaged zips of the shop that are set aside for it, by id. */
   zips: z.array(z.string().min(1).max(60)).max(200).optional(),
   /** Remnants and hides of the shop that are set aside for it, by id: they are cut from first. */

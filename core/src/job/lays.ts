@@ -6,7 +6,7 @@ import type { Point } from '../geometry/point';
 import { hashText } from '../kernel/hash';
 import type { Issue } from '../kernel/issue';
 import { fitsPattern } from '../lay/pattern';
-import { turnedBy, type LayAnswer, type LayItem, type LayMaterial, type LayPattern, type LayRequest } from '../lay/contract';
+import { isSawn, turnedBy, type LayAnswer, type LayItem, type LayMaterial, type LayPattern, type LayRequest } from '../lay/contract';
 import { nominalThickness } from '../material/material';
 import { motifsOf } from '../piece/motifs';
 import type { Piece } from '../piece/piece';
@@ -118,7 +118,7 @@ export function wanted(
     material,
     gapMm,
     items,
-    pins: pinsOn(job, key, items),
+    pins: isSawn(material) ? [] : pinsOn(job, key, items),
     seed: 1,
     seeds: SEEDS,
     moves: movesFor(job, items),
@@ -279,6 +279,7 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
       kind: 'sheet',
       widthMm: grade.sheet.widthMm - trim,
       lengthMm: grade.sheet.lengthMm - trim,
+      ...(job.foamCuts ? { cuts: job.foamCuts } : {}),
     };
     const kerfMm = Math.max(
       ...plans

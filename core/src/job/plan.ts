@@ -119,7 +119,8 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
     previous.job.waddings === job.waddings &&
     previous.job.pins === job.pins &&
     previous.job.remnants === job.remnants &&
-    previous.job.lays === job.lays;
+    previous.job.lays === job.lays &&
+    previous.job.foamCuts === job.foamCuts;
   const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const answers = answersIn(solved);
   const cushions = job.cushions.map((cushion) => {

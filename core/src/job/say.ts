@@ -197,6 +197,7 @@ const SENTENCES: Record<string, Speak> = {
   'lay-piece-missing': (n) => [`${n('piece')} is missing from the lay.`, 'Lay it again.'],
   'lay-turn-not-allowed': (n) => [`${n('piece')} is turned by ${n('turn')}°, against the cloth.`, 'Lay it again.'],
   'lay-off-pattern': (n, mm) => [`${n('piece')} lies ${mm('byMm')} off the pattern.`, 'Lay it again.'],
+  'lay-not-edge-to-edge': () => ['The saw cannot part these pieces from edge to edge.', 'Lay them again.'],
   'pattern-cannot-match': (n) => [
     `${n('cushion')} cannot be matched to the pattern of ${n('cloth')}: a piece with a motif in its middle would not lie between the selvedges. It is laid as if there were no pattern.`,
     'Lay it the other way up the roll, split the seat, or take a wider cloth.',

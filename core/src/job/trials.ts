@@ -15,6 +15,8 @@ export interface LayTrialAsk {
   readonly job: Job;
   readonly use: ClothUse;
   readonly shop: ShopDocument;
+  /** Only as it is, and with its welt cut in other ways. */
+  readonly only?: 'welt';
 }
 
 /** A question about a cushion beside its plan, whole in itself so that a worker can answer it. */
@@ -37,7 +39,7 @@ export type TrialAnswer =
 /** Answers a question beside the plan, yielding how far it is. */
 export function* runTrial(ask: TrialAsk): Generator<TrialProgress, TrialAnswer> {
   if (ask.format === 'yardland/lay-compare-ask@1')
-    return { format: 'yardland/lay-compare-answer@1', compared: yield* compareLays(ask.job, ask.use, openShop(ask.shop)) };
+    return { format: 'yardland/lay-compare-answer@1', compared: yield* compareLays(ask.job, ask.use, openShop(ask.shop), ask.only) };
   return yield* runCushionTrial(ask);
 }
 

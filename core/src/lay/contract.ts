@@ -24,7 +24,8 @@ export interface LayPattern {
  */
 export type LayMaterial =
   | { readonly kind: 'roll'; readonly widthMm: number; readonly pattern?: LayPattern }
-  | { readonly kind: 'sheet'; readonly widthMm: number; readonly lengthMm: number }
+  /** `cuts`: sawn by a saw that runs from edge to edge of what it cuts, each piece as its box. */
+  | { readonly kind: 'sheet'; readonly widthMm: number; readonly lengthMm: number; readonly cuts?: 'edge-to-edge' }
   | {
       readonly kind: 'hide';
       readonly outline: readonly Point[];
@@ -126,3 +127,6 @@ export function boxOf(material: LayMaterial): { minX: number; minY: number; maxX
   if (material.kind === 'hide') return bounds(material.outline);
   return { minX: 0, minY: 0, maxX: material.kind === 'sheet' ? material.lengthMm : Infinity, maxY: material.widthMm };
 }
+
+/** Whether a material is sheets that a saw parts from edge to edge. */
+export const isSawn = (material: LayMaterial): boolean => material.kind === 'sheet' && material.cuts === 'edge-to-edge';

@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { polygonCrossing } from '../geometry/simple';
 import { issue, type Issue } from '../kernel/issue';
-import type { LayAnswer, LayMaterial, LayRequest } from './contract';
+import { isSawn, type LayAnswer, type LayMaterial, type LayRequest } from './contract';
+import { edgeCuts } from './edge-to-edge';
 
 /** Bounds that a cushion shop never meets, so that no question keeps a machine for hours. */
 const MOST_ITEMS = 500;
@@ -28,7 +29,7 @@ export const layFileSchema = z.strictObject({
   format: z.literal('yardland/lay@2', { error: ({ input }) => (input === 'yardland/lay@1' ? LAY_1_REFUSED : undefined) }),
   material: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('roll'), widthMm: length, pattern: patternSchema.optional() }),
-    z.strictObject({ kind: z.literal('sheet'), widthMm: length, lengthMm: length }),
+    z.strictObject({ kind: z.literal('sheet'), widthMm: length, lengthMm: length, cuts: z.literal('edge-to-edge').optional() }),
     z.strictObject({ kind: z.literal('hide'), outline: ring, flaws: z.array(ring).max(200).default([]), soft: z.array(ring).max(50).default([]) }),
   ]),
   gapMm: z.number().min(0).max(500).default(0),
@@ -87,7 +88,10 @@ export function layFileRequest({ material, gapMm, pieces }: LayFile, seed: numbe
   const asked = (): LayMaterial => {
     if (material.kind === 'hide')
       return { kind: 'hide', outline: polygon(material.outline), flaws: material.flaws.map(polygon), soft: material.soft.map(polygon) };
-    if (material.kind === 'sheet') return material;
+    if (material.kind === 'sheet') {
+      const { cuts, ...sheet } = material;
+      return cuts ? { ...sheet, cuts } : sheet;
+    }
     return { kind: 'roll', widthMm: material.widthMm, ...(material.pattern ? { pattern: material.pattern } : {}) };
   };
   return {
@@ -108,8 +112,10 @@ export function layFileRequest({ material, gapMm, pieces }: LayFile, seed: numbe
   };
 }
 
-/** The answer as a file: the outline of each copy turned counter-clockwise about its own origin, then moved. */
-export function layFileAnswer({ placements, lengthMm, sheets, use, bound, patternAtMm, unplaced }: LayAnswer) {
+/** The answer as a file: the outline of each copy turned counter-clockwise about its own origin, then moved; where a saw goes from edge to edge, its cuts in their order. */
+export function layFileAnswer(request: LayRequest, answer: LayAnswer) {
+  const { placements, lengthMm, sheets, use, bound, patternAtMm, unplaced } = answer;
+  const cuts = isSawn(request.material) ? edgeCuts(request, answer) : null;
   return {
     placements: placements.map(({ item, copy, sheet, x, y, turn }) => ({ id: item, copy, sheet, xMm: x, yMm: y, turn })),
     lengthMm,
@@ -117,6 +123,7 @@ export function layFileAnswer({ placements, lengthMm, sheets, use, bound, patter
     use,
     boundMm: bound,
     ...(patternAtMm === undefined ? {} : { patternAtMm }),
+    ...(cuts ? { cuts: cuts.map(({ sheet, from, to }) => ({ sheet, from: [from.x, from.y], to: [to.x, to.y] })) } : {}),
     unplaced,
   };
 }

@@ -2,6 +2,7 @@
 export * from './bound';
 export * from './contract';
 export * from './cut-order';
+export * from './edge-to-edge';
 export * from './engine/engine';
 export * from './lay-file';
 export * from './pins';

@@ -3,8 +3,9 @@ import { overlapArea } from '../geometry/overlap';
 import type { Point } from '../geometry/point';
 import { polygonArea, polygonGap } from '../geometry/polygon';
 import { issue, type Issue } from '../kernel/issue';
+import { edgeCuts } from './edge-to-edge';
 import { fitsPattern, offPattern, ON_PATTERN_MM, patternOf, phaseOf, turnedMotif } from './pattern';
-import { boxOf, placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest, type Placement } from './contract';
+import { boxOf, isSawn, placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest, type Placement } from './contract';
 
 /** Pieces may come nearer than the gap by this, mm: double-precision noise, not a rule. */
 const NOISE_MM = 1e-3;
@@ -63,6 +64,7 @@ export function validateLay(request: LayRequest, answer: LayAnswer): Issue[] {
     if (found && (off > NOISE_MM || found.turn !== pin.turn || found.sheet !== pin.sheet))
       problems.push(issue('error', 'lay-pin-moved', '', { piece: `${pin.item} ${pin.copy + 1}` }));
   }
+  if (isSawn(material) && !edgeCuts(request, answer)) problems.push(issue('error', 'lay-not-edge-to-edge', '', {}));
   problems.push(...notMatched(request, answer), ...tooNear(laid, request.gapMm));
   return problems;
 }

@@ -77,7 +77,8 @@ export function layBoxes(copies: readonly BoxedCopy[], ground: BoxGround): BoxLa
 export const better = (a: Pick<BoxLay, 'sheets' | 'lengthMm'>, b: Pick<BoxLay, 'sheets' | 'lengthMm'>): boolean =>
   a.sheets < b.sheets || (a.sheets === b.sheets && a.lengthMm < b.lengthMm - 1e-6);
 
-const SORTS: readonly ((a: BoxedCopy, b: BoxedCopy) => number)[] = [
+/** Orders in which boxes are laid that do well. */
+export const BOX_ORDERS: readonly ((a: BoxedCopy, b: BoxedCopy) => number)[] = [
   (a, b) => b.across - a.across || b.along - a.along,
   (a, b) => b.along - a.along || b.across - a.across,
   (a, b) => b.across * b.along - a.across * a.along,
@@ -85,7 +86,7 @@ const SORTS: readonly ((a: BoxedCopy, b: BoxedCopy) => number)[] = [
 ];
 
 /** The order with one stretch of it reversed or two places exchanged. */
-function shuffled(order: readonly BoxedCopy[], random: () => number): BoxedCopy[] {
+export function shuffled(order: readonly BoxedCopy[], random: () => number): BoxedCopy[] {
   const next = [...order];
   const i = Math.floor(random() * next.length);
   const j = Math.floor(random() * next.length);
@@ -101,8 +102,8 @@ function shuffled(order: readonly BoxedCopy[], random: () => number): BoxedCopy[
 export function* searchBoxes(copies: readonly BoxedCopy[], ground: BoxGround, tries: number, random: () => number): Generator<BoxLay, BoxLay> {
   let order = copies;
   let best: BoxLay = { placements: [], sheets: Infinity, lengthMm: Infinity };
-  for (let tried = 0; tried < Math.max(SORTS.length, tries); tried++) {
-    const sort = SORTS[tried];
+  for (let tried = 0; tried < Math.max(BOX_ORDERS.length, tries); tried++) {
+    const sort = BOX_ORDERS[tried];
     const next = sort ? [...copies].sort(sort) : shuffled(order, random);
     const lay = layBoxes(next, ground);
     if (better(lay, best)) best = lay;

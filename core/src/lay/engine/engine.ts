@@ -2,12 +2,13 @@ import { bounds } from '../../geometry/outline';
 import { polygonArea } from '../../geometry/polygon';
 import { seededRandom } from '../../kernel/random';
 import { lowerBound } from '../bound';
-import type { LayAnswer, LayProgress, LayRequest, Placement } from '../contract';
+import { isSawn, type LayAnswer, type LayProgress, type LayRequest, type Placement } from '../contract';
 import { fitsPattern, patternOf, phaseOf, turnedMotif } from '../pattern';
 import { pinsThatHold } from '../pins';
 import { bestAnswer, joinedProgress, searchesOf } from '../seeds';
 import { Arrangement, type Body, type Panel, type Place } from './arrangement';
 import { better, boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
+import { searchEdgeToEdge } from './guillotine';
 import { hidePanel } from './hide';
 import { layMatched, type Matched } from './matched';
 import { Budget, COOL, separate } from './separate';
@@ -22,6 +23,8 @@ const ONE_BY_ONE_MOST = 150;
 const AS_BOXES_MOST = 1200;
 /** Orders of boxes are tried in full for so many pieces; of more, fewer. */
 const BOX_TRIES_FOR = 400;
+/** Orders of boxes that are tried at most where a saw runs from edge to edge. */
+const EDGE_TRIES = 6_000;
 /** Share of what is left of the work that goes into doing without a sheet. */
 const SHEET_SHARE = 0.4;
 
@@ -259,6 +262,18 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
   }
 }
 
+/** Sheets that are sawn from edge to edge. Nothing is pinned on them: what is moved by hand would stand in the saw's way. */
+function* edgeToEdge(question: Question): Generator<Held, Held> {
+  const { request, copies, budget, random } = question;
+  let best: Held = { places: copies.map(() => null), sheets: Infinity, lengthMm: Infinity };
+  for (const lay of searchEdgeToEdge(copies, groundOf(request), Math.min(request.moves, EDGE_TRIES), random)) {
+    budget.spend(copies.length);
+    best = { places: placesOf(question, lay.placements), sheets: lay.sheets, lengthMm: lay.lengthMm };
+    yield best;
+  }
+  return best;
+}
+
 /** A hide: as many pieces as find a place, the largest first. */
 function* onHide(question: Question): Generator<Held, Held> {
   const { request, bodies, shapes, budget, random } = question;
@@ -290,7 +305,7 @@ function* search(request: LayRequest): Generator<LayProgress, LayAnswer> {
   const question = questionOf(request);
   const none: Held = { places: question.copies.map(() => null), sheets: question.copies.length ? 1 : 0, lengthMm: 0 };
   if (question.copies.length === 0) return answerOf(question, none);
-  const work = request.material.kind === 'hide' ? onHide(question) : onRollOrSheets(question);
+  const work = request.material.kind === 'hide' ? onHide(question) : isSawn(request.material) ? edgeToEdge(question) : onRollOrSheets(question);
   for (let step = work.next(); ; step = work.next()) {
     const best = answerOf(question, step.value);
     if (step.done) return best;

@@ -5,6 +5,7 @@ import { formatLengthUnit, formatNumber, formatRun, type ClothUse, type Job, typ
 import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solve-pool';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
+import { BIAS_WORDS } from './lay-words';
 
 /** What the dialog is opened with: the job, and the cloth of the lay on show. */
 export interface CompareLaysData {
@@ -25,12 +26,6 @@ interface Row {
   readonly shortest: boolean;
   readonly job: Job | null;
 }
-
-const BIAS_WORDS = {
-  block: 'Bias strips from blocks',
-  across: 'Bias strips from selvedge to selvedge',
-  tube: 'Bias from a tube, cut round and round',
-} as const;
 
 /** Lengths nearer than this are the same, mm. */
 const SAME_MM = 5;

@@ -1,7 +1,9 @@
 import {
   bounds,
+  edgeCuts,
   formatLengthUnit,
   formatRun,
+  isSawn,
   partIn,
   placed,
   polygonArea,
@@ -126,6 +128,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
       });
     });
   }
+  if (isSawn(material)) drawn.push(...cutItems(bands, lay, answer));
   const pattern = material.kind === 'roll' ? material.pattern : undefined;
   if (pattern && answer.patternAtMm !== undefined) bands.forEach((band, i) => drawn.push(...motifItems(band, i, pattern, answer.patternAtMm ?? 0)));
   if (knob) drawn.push({ kind: 'knob', key: 'move', at: knob, name: `Move ${words((picked ?? '').replace(/ \d+$/, ''))}`, look: 'mark', stepMm: MOVE_STEP_MM });
@@ -136,6 +139,30 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
     room: { left: 84, right: 34, top: 74, bottom: 62 },
     items: [...drawn, ...measures(bands, units)],
   };
+}
+
+/** The cuts of a saw that goes from edge to edge, numbered in their order on each sheet. */
+function cutItems(bands: readonly Band[], lay: PlannedLay, answer: LayAnswer): SceneItem[] {
+  const cuts = edgeCuts(lay.request, answer) ?? [];
+  return bands.flatMap(({ x, y, width, sheet }): SceneItem[] =>
+    cuts
+      .filter((cut) => cut.sheet === sheet)
+      .flatMap(({ from, to }, i): SceneItem[] => {
+        const [a, b] = [from, to].map((p) => ({ x: x + p.x, y: y - width + p.y })) as [Point, Point];
+        return [
+          { kind: 'area', key: `saw-${sheet ?? 0}-${i}`, shape: [a, b], open: true, look: 'saw' },
+          {
+            kind: 'note',
+            key: `saw-${sheet ?? 0}-${i} words`,
+            at: b,
+            dy: a.x === b.x ? -6 : 4,
+            text: `${i + 1}`,
+            anchor: a.x === b.x ? 'middle' : 'start',
+            look: 'small',
+          },
+        ];
+      }),
+  );
 }
 
 /** A box with as much again on every side: what lies round a piece is seen too. */

@@ -8,6 +8,7 @@ import {
   formatNumber,
   formatRun,
   goesOn,
+  isSawn,
   nearestPlace,
   nothingOn,
   roomAround,
@@ -30,6 +31,7 @@ import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
 import { layWords } from './lay-words';
+import { LayProposal } from './lay-proposal';
 import { LayRemnants } from './lay-remnants';
 import { PlanSolver } from '../job/plan-solver';
 import { Dialogs } from '../shared/dialogs';
@@ -55,7 +57,7 @@ const TOUCHES_MM = 0.05;
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
+  imports: [LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -238,6 +240,10 @@ export class LayStation {
     this.store.edit('How long lays are looked for', ({ lays: _before, ...job }) => (thorough ? { ...job, lays: 'thorough' as const } : job));
   }
 
+  protected setEdgeToEdge(on: boolean): void {
+    this.store.edit('How foam is sawn', ({ foamCuts: _before, ...job }) => (on ? { ...job, foamCuts: 'edge-to-edge' as const } : job));
+  }
+
   /** The lay in other ways; what is taken is one step of undo. */
   protected async compare(): Promise<void> {
     const use = this.use();
@@ -316,6 +322,10 @@ export class LayStation {
   #pin(wanted: Placement): void {
     const lay = this.current();
     if (!lay) return;
+    if (isSawn(lay.request.material)) {
+      this.said.set('Where a saw goes from edge to edge, pieces are not moved by hand.');
+      return;
+    }
     const place = nearestPlace(lay.request, lay.request.pins, wanted, this.#shown()?.patternAtMm ?? null);
     this.said.set(place ? '' : 'There is no room for it there: pinned pieces or the edge are in the way.');
     if (!place) return;

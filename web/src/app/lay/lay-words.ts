@@ -1,5 +1,12 @@
 import { formatNumber, remnantWords, type LaySubject, type PlannedLay, type SayIn, type Shop } from '@yardland/core';
 
+/** The ways to cut strips on the bias. */
+export const BIAS_WORDS = {
+  block: 'Bias strips from blocks',
+  across: 'Bias strips from selvedge to selvedge',
+  tube: 'Bias from a tube, cut round and round',
+} as const;
+
 /** What a lay is on: the material, a remnant of it, or what is left of that once it is cut. */
 export function layWords({ subject, remnant, recutOf, request }: PlannedLay, shop: Shop | null, inWords: SayIn): string {
   const kept = shop?.document.remnants.find(({ id }) => id === remnant);

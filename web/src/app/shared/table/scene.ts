@@ -24,6 +24,7 @@ export type Look =
   | 'selvedge'
   | 'soft-part'
   | 'taken'
+  | 'saw'
   | 'flaw'
   | 'bias'
   | 'board'
