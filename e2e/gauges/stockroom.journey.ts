@@ -134,3 +134,49 @@ test('the shop says once how it fills and how it makes a cover; a cushion goes i
   await page.getByRole('combobox', { name: 'Soft cores go in' }).selectOption('bag drawn out');
   await expect(page.getByRole('combobox', { name: 'Soft cores go in' })).toHaveValue('bag-out');
 });
+
+test('a hide is put round by hand in a picture, with a flaw on it, in the plane of a sheet of known size', async ({ shop, page }) => {
+  await page.goto('/stockroom');
+  await page.getByRole('button', { name: 'Remnant or hide of cloth' }).click();
+  const panel = page.locator('yl-remnants-panel').getByRole('region');
+  await panel.getByRole('button', { name: 'Outline and flaws from a picture' }).click();
+  const dialog = page.getByRole('dialog', { name: 'A hide from a picture' });
+  await dialog.getByRole('button', { name: 'Take one' }).click();
+  const corner = (name: string) => dialog.getByRole('button', { name: `Corner of the sheet, ${name}` });
+  await expect(corner('back left')).toBeVisible({ timeout: 20_000 });
+  await dialog.getByText('put by hand').click();
+  const middle = async (name: string): Promise<{ x: number; y: number }> => {
+    const box = await corner(name).boundingBox();
+    return { x: (box?.x ?? 0) + (box?.width ?? 0) / 2, y: (box?.y ?? 0) + (box?.height ?? 0) / 2 };
+  };
+  const corners = await Promise.all(['front left', 'front right', 'back right', 'back left'].map(middle));
+  const centre = { x: corners.reduce((sum, { x }) => sum + x / 4, 0), y: corners.reduce((sum, { y }) => sum + y / 4, 0) };
+  const press = async (share: number): Promise<void> => {
+    for (const { x, y } of corners) await page.mouse.click(centre.x + (x - centre.x) * share, centre.y + (y - centre.y) * share);
+  };
+  await press(0.7);
+  await dialog.getByRole('combobox', { name: 'Now put' }).selectOption('flaw');
+  await press(0.15);
+  // One more, and it is taken back again, point by point.
+  await dialog.getByRole('button', { name: 'Another one' }).click();
+  await press(0.3);
+  await expect(dialog.getByRole('status')).toContainText('2 × flaw');
+  for (let i = 0; i < 5; i++) await dialog.getByRole('button', { name: 'Take the last point back' }).click();
+  await expect(dialog.getByRole('status')).toContainText(/\d+ × \d+ mm, with 1 × flaw/);
+  await shop.expectAccessible();
+  await dialog.getByRole('button', { name: 'Take as its outline' }).click();
+  await expect(dialog).toBeHidden();
+  // Seven tenths of the sheet of 594 × 841 about its middle; the picture is at a slant, so that the middle is not the middle of the sheet.
+  await expect(panel).toContainText(/flaw \d+ × \d+ mm/);
+  const size = (await page.getByRole('table', { name: 'Remnants and hides' }).getByRole('row').last().getByRole('cell').nth(2).innerText()).replace(
+    /[^\d×]/g,
+    '',
+  );
+  const [along = 0, across = 0] = size.split('×').map(Number);
+  expect(Math.abs(along - 0.7 * 594)).toBeLessThan(60);
+  expect(Math.abs(across - 0.7 * 841)).toBeLessThan(90);
+  await page
+    .getByRole('button', { name: /^Used up/ })
+    .last()
+    .click();
+});

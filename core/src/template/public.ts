@@ -10,5 +10,6 @@ export * from './shapes/shape';
 export * from './shapes/shapes';
 export * from './sized';
 export * from './trace/homography';
+export * from './trace/on-sheet';
 export type { Corners, PenEdge, Traced, TraceAnswer, TraceRequest } from './trace/trace';
 export type { SeatStation } from './shapes/stations';

@@ -4,6 +4,7 @@ import type { Point } from '../../geometry/point';
 import { outlineOf, type Template } from '../shapes/shapes';
 import type { Gray } from './gray';
 import { homography, mapPoint } from './homography';
+import { sheetCorners } from './on-sheet';
 import type { Corners } from './trace';
 
 /** A picture of a traced sheet as a camera would take it, made from an outline that is known: so that errors can be measured. */
@@ -126,12 +127,7 @@ export function madePicture(index: number): MadePicture {
     depth,
     made.penMm,
   );
-  const sheet: Corners = [
-    { x: 0, y: 0 },
-    { x: width, y: 0 },
-    { x: width, y: depth },
-    { x: 0, y: depth },
-  ];
+  const sheet = sheetCorners({ width, depth });
   const toSheet = homography(made.corners, sheet);
   const random = seededRandom(made.seed);
   const data = new Uint8Array(SIZE.width * SIZE.height);

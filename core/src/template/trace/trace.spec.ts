@@ -1,10 +1,11 @@
 import { asymmetry, distanceTo } from '../../geometry/measure';
-import { flatten, outlineBounds, type Outline } from '../../geometry/outline';
+import { area, flatten, outlineBounds, type Outline } from '../../geometry/outline';
 import { selfCrossing } from '../../geometry/simple';
 import { moved } from '../../geometry/transform';
 import { homography, mapPoint } from './homography';
 import { MADE_PICTURES, madePicture } from './made-picture';
 import { findSheet, traceOutline } from './trace';
+import { onSheet, outlineThrough } from './on-sheet';
 
 /** Mean and worst distance between two outlines laid with their middles on each other. */
 function error(found: Outline, truth: Outline): { readonly mean: number; readonly worst: number } {
@@ -98,5 +99,59 @@ describe('a picture of a traced sheet', () => {
       'picture-corners-on-a-line',
     );
     expect(code(traceOutline({ ...made, edge: 'middle', toleranceMm: 0.6 }, () => false))).toBe('stopped');
+  });
+});
+
+describe('points put by hand in a picture', () => {
+  it('lie where they are in the plane of the sheet, seen straight or at a slant, also beyond it', () => {
+    // Half a pixel a millimetre, the front at the foot of the picture.
+    const straight = [
+      { x: 100, y: 400 },
+      { x: 600, y: 400 },
+      { x: 600, y: 150 },
+      { x: 100, y: 150 },
+    ] as const;
+    const size = { width: 1000, depth: 500 };
+    expect(
+      onSheet(
+        [
+          { x: 100, y: 400 },
+          { x: 350, y: 275 },
+          { x: 700, y: 450 },
+        ],
+        straight,
+        size,
+      ).map(({ x, y }) => [Math.round(x * 1e6) / 1e6, Math.round(y * 1e6) / 1e6]),
+    ).toEqual([
+      [0, 0],
+      [500, 250],
+      [1200, -100],
+    ]);
+    // A road that narrows: its sides meet at the horizon, y = 50; at its end it is three times as far as at its foot.
+    const slant = [
+      { x: 0, y: 350 },
+      { x: 300, y: 350 },
+      { x: 200, y: 150 },
+      { x: 100, y: 150 },
+    ] as const;
+    const [half] = onSheet([{ x: 150, y: 200 }], slant, { width: 300, depth: 400 });
+    // Distance goes as 1 / y from the horizon: 1/300 at the foot, 1/100 at the end, so that 1/150 is half of the way there: 1/300 of 2/300.
+    expect(half?.x).toBeCloseTo(150, 6);
+    expect(half?.y).toBeCloseTo(200, 6);
+    // Nothing lies on the horizon or above it.
+    expect(onSheet([{ x: 150, y: 50 }], slant, { width: 300, depth: 400 })).toEqual([]);
+    expect(onSheet([{ x: 150, y: 40 }], slant, { width: 300, depth: 400 })).toEqual([]);
+  });
+
+  it('make an outline that turns counter-clockwise, its sides facing where they look', () => {
+    const clockwise = [
+      { x: 0, y: 0 },
+      { x: 0, y: 300 },
+      { x: 400, y: 300 },
+      { x: 400, y: 0 },
+    ];
+    const outline = outlineThrough(clockwise);
+    expect(outline.segments.map(({ edge }) => edge)).toEqual(['front', 'right', 'back', 'left']);
+    expect(area(outline)).toBeCloseTo(120_000, 6);
   });
 });

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { bounds, flatten, formatLength, formatLengthUnit, remnantSchema, say, type Remnant } from '@yardland/core';
+import { bounds, flatten, formatLength, formatLengthUnit, remnantSchema, say, type Point, type Remnant } from '@yardland/core';
 import { Choice } from '../shared/choice';
+import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { newId } from '../shared/new-id';
 import { OutlineReader } from '../shared/outline-reader';
@@ -10,6 +11,7 @@ import { ShopEditor } from '../shared/shop-editor';
 import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
 import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
+import type { PhotoData } from '../template/photo-dialog';
 import { RemnantPicture } from './remnant-picture';
 
 const STEP = { mm: 1, inch: 1 / 8 };
@@ -75,6 +77,7 @@ interface Mark {
               <input #file type="file" class="sr-only" accept=".dxf,.svg,.csv,.json" (change)="open(remnant, file.files); file.value = ''" />
             </label>
           </div>
+          <button type="button" ylButton class="mb-2" (click)="photo(remnant)"><svg ylIcon="image" size="20"></svg> Outline and flaws from a picture</button>
           <yl-remnant-picture [remnant]="remnant" />
           <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
             @if (clothOf(remnant); as cloth) {
@@ -140,6 +143,7 @@ export class RemnantsPanel {
   readonly #shop = toSignal(inject(ShopService).document$);
   readonly #edit = inject(ShopEditor);
   readonly #reader = inject(OutlineReader);
+  readonly #dialogs = inject(Dialogs);
   protected readonly step = STEP;
   protected readonly markKinds = MARKS;
   protected readonly markFields = [
@@ -231,6 +235,25 @@ export class RemnantsPanel {
     const { minX, minY, maxX, maxY } = bounds(points);
     const outline = points.map(({ x, y }): [number, number] => [x - minX, y - minY]);
     this.set(remnant, { outline, lengthMm: maxX - minX, widthMm: maxY - minY });
+  }
+
+  /** Outline, flaws and soft parts put round by hand in a picture of it. */
+  protected async photo(remnant: Remnant): Promise<void> {
+    const data: PhotoData = {
+      title: 'A hide from a picture',
+      about: 'Lay a sheet of known size flat on it, or it on one, all four corners in the picture; the camera may stand at a slant.',
+      take: 'Take as its outline',
+      inWords: { units: this.units(), step: STEP },
+      parts: MARKS.map(({ value, name }) => ({ value, name })),
+      taken: (outline, parts) => {
+        const pairs = (ring: readonly Point[]): [number, number][] => ring.map(({ x, y }) => [x, y]);
+        const points = flatten(outline);
+        const { minX, minY, maxX, maxY } = bounds(points);
+        const found = Object.fromEntries(Object.entries(parts).flatMap(([kind, rings]) => (rings.length ? [[kind, rings.map(pairs)]] : [])));
+        this.set(remnant, { outline: pairs(points.map(({ x, y }) => ({ x: x - minX, y: y - minY }))), lengthMm: maxX - minX, widthMm: maxY - minY, ...found });
+      },
+    };
+    await this.#dialogs.open(async () => (await import('../template/photo-dialog')).PhotoDialog, { data, labelledBy: 'photo-title' });
   }
 
   protected measure(key: keyof Mark, mm: number): void {

@@ -8,6 +8,7 @@ import { Dialogs } from '../shared/dialogs';
 import { QuantityField } from '../shared/quantity-field';
 import { OutlineReader } from '../shared/outline-reader';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
+import type { PhotoData } from './photo-dialog';
 
 const SIZE_WORDS: Record<(typeof TEMPLATE_SIZES)[number], string> = {
   given: 'as measured',
@@ -114,7 +115,16 @@ export class FilesTray {
 
   /** The dialog and what it works with are loaded when they are wanted. */
   protected async photo(): Promise<void> {
-    await this.#dialogs.open(async () => (await import('./photo-dialog')).PhotoDialog, { data: this.store, labelledBy: 'photo-title' });
+    const data: PhotoData = {
+      title: 'Template from a picture',
+      about: 'Draw round the pattern on a sheet of known size, with a dark marker; the whole sheet in the picture, on something darker.',
+      take: 'Take as the template',
+      inWords: this.store.inWords(),
+      parts: [],
+      taken: (outline) =>
+        this.store.editCushion('Traced from a picture', (cushion) => ({ ...cushion, template: { shape: 'free', outline: outlineToJson(outline) } })),
+    };
+    await this.#dialogs.open(async () => (await import('./photo-dialog')).PhotoDialog, { data, labelledBy: 'photo-title' });
   }
 
   protected async save(ending: (typeof ENDINGS)[number]): Promise<void> {

@@ -1,12 +1,29 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, type ElementRef, inject, signal, viewChild } from '@angular/core';
 import { Icon } from '../shared/icon';
-import { flatten, formatNumber, homography, mapPoint, outlineToJson, say, type Corners, type PenEdge, type Point, type Traced } from '@yardland/core';
+import {
+  bounds,
+  flatten,
+  formatLength,
+  formatLengthUnit,
+  formatNumber,
+  homography,
+  mapPoint,
+  outlineThrough,
+  say,
+  sheetCorners,
+  type Corners,
+  type Outline,
+  type PenEdge,
+  type Point,
+  type SayIn,
+  type Traced,
+} from '@yardland/core';
 import type { Subscription } from 'rxjs';
-import type { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
+import { Choice, Switch } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { Button, DialogFoot, DialogFrame, TrayRow, Words } from '../shared/ui/ui';
+import { HandRings, sizeOfRing } from './hand-rings';
 import { TraceWork } from './trace-work';
 
 /** A picture decoded and brought to a size that is fine enough: half a millimetre a pixel on a large sheet. */
@@ -15,6 +32,18 @@ interface Picture {
   readonly rgba: Uint8ClampedArray;
   readonly width: number;
   readonly height: number;
+}
+
+/** What a picture is for. */
+export interface PhotoData {
+  readonly title: string;
+  readonly about: string;
+  /** The word on the button that takes what was found. */
+  readonly take: string;
+  readonly inWords: SayIn;
+  /** What may be put round by hand on it besides its outline. */
+  readonly parts: readonly { readonly value: string; readonly name: string }[];
+  readonly taken: (outline: Outline, parts: Readonly<Record<string, readonly (readonly Point[])[]>>) => void;
 }
 
 const MOST_PX = 2000;
@@ -33,20 +62,27 @@ const EDGES = [
 const CORNER_NAMES = ['front left', 'front right', 'back right', 'back left'];
 const TOLERANCE_MM = 0.6;
 
-/** A picture of traced paper made a template: four corners of a sheet of known size, the pen's line found, lines and curves fitted. */
+/**
+ * An outline from a picture with four corners of a sheet of known size: a pen's line found, lines and curves fitted to it, or points put round it by hand, also beyond the sheet. What is
+ * seen at a slant is set straight.
+ */
 @Component({
   selector: 'yl-photo-dialog',
-  imports: [DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, NumberField, Icon],
+  imports: [DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, Switch, NumberField, Icon],
   templateUrl: './photo-dialog.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class PhotoDialog {
-  readonly #store = inject<JobStore>(DIALOG_DATA);
+  protected readonly data = inject<PhotoData>(DIALOG_DATA);
   readonly #dialog = inject(DialogRef);
   readonly #work = inject(TraceWork);
   private readonly paper = viewChild<ElementRef<SVGSVGElement>>('paper');
   protected readonly sheets = SHEETS.map(({ value, name }) => ({ value, name }));
   protected readonly edges = EDGES;
+  protected readonly ways = [
+    { value: 'found', name: 'a line to find' },
+    { value: 'hand', name: 'put by hand' },
+  ];
   protected readonly cornerNames = CORNER_NAMES;
 
   protected readonly picture = signal<Picture | null>(null);
@@ -71,16 +107,7 @@ export class PhotoDialog {
   protected readonly overlay = computed(() => {
     const [corners, traced] = [this.corners(), this.traced()];
     if (!corners || !traced) return '';
-    const { width: w, depth: d } = this.size();
-    const map = homography(
-      [
-        { x: 0, y: 0 },
-        { x: w, y: 0 },
-        { x: w, y: d },
-        { x: 0, y: d },
-      ],
-      corners,
-    );
+    const map = homography(sheetCorners(this.size()), corners);
     if (!map) return '';
     const points = flatten(traced.outline, 0.3).map((p) => mapPoint(map, { x: p.x + traced.origin.x, y: p.y + traced.origin.y }));
     return `M${points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`;
@@ -136,6 +163,7 @@ export class PhotoDialog {
     this.message.set(null);
     this.traced.set(null);
     this.corners.set(null);
+    this.hand.clear();
     this.picture.set({ address: URL.createObjectURL(file), rgba: data, width, height });
     this.busy.set('sheet');
     this.#running = this.#work.run({ kind: 'find', rgba: data, width, height }).subscribe((said) => {
@@ -184,7 +212,7 @@ export class PhotoDialog {
           else
             this.message.set(
               said.answer.problems
-                .map((problem) => say(problem, this.#store.inWords()))
+                .map((problem) => say(problem, this.data.inWords))
                 .map(({ what, mend }) => `${what} ${mend}`)
                 .join(' '),
             );
@@ -243,10 +271,57 @@ export class PhotoDialog {
     this.corners.update((corners) => corners && (corners.map((p, i) => (i === index ? to : p)) as unknown as Corners));
   }
 
+  /** Points are put round it by hand, and not found. */
+  protected readonly byHand = signal(false);
+  protected readonly hand = new HandRings();
+  protected readonly kinds = [{ value: 'outline', name: 'its outline' }, ...this.data.parts];
+  protected readonly handPaths = computed(() =>
+    this.hand.rings().map(({ kind, points }) => ({
+      kind,
+      d: points.map((p, i) => `${i ? 'L' : 'M'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('') + (points.length > 2 ? 'Z' : ''),
+      points,
+    })),
+  );
+  /** The outline that was put by hand, on its sheet, mm; null while it has fewer than three points or its sides cross. */
+  readonly #handOutline = computed(() => {
+    const corners = this.corners();
+    const [ring] = corners ? this.hand.found('outline', corners, this.size()) : [];
+    return ring && sizeOfRing(ring) ? ring : null;
+  });
+  protected readonly handWords = computed(() => {
+    const corners = this.corners();
+    const [ring] = corners ? this.hand.found('outline', corners, this.size()) : [];
+    if (!ring) return 'Put points round it, one after the other, by pressing along its edge in the picture.';
+    const size = sizeOfRing(ring);
+    if (!size) return 'Its sides cross: take the last point back.';
+    const { units, step } = this.data.inWords;
+    const parts = this.data.parts.flatMap(({ value, name }) => {
+      const count = corners ? this.hand.found(value, corners, this.size()).length : 0;
+      return count ? [`${formatNumber(count)} × ${name}`] : [];
+    });
+    return `${formatLength(size.width, units, step)} × ${formatLengthUnit(size.depth, units, step)}${parts.length ? `, with ${parts.join(', ')}` : ''}. The further from the sheet, the less exact.`;
+  });
+  protected readonly ready = computed(() => (this.byHand() ? this.#handOutline() !== null : this.traced() !== null));
+
+  /** A point by hand, where it is pressed. */
+  protected point(event: PointerEvent): void {
+    const paper = this.paper()?.nativeElement;
+    const toPicture = paper?.getScreenCTM()?.inverse();
+    if (!this.byHand() || !toPicture || this.#held !== null) return;
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toPicture);
+    this.hand.add({ x, y });
+  }
+
   protected take(): void {
-    const traced = this.traced();
-    if (!traced) return;
-    this.#store.editCushion('Traced from a picture', (cushion) => ({ ...cushion, template: { shape: 'free', outline: outlineToJson(traced.outline) } }));
+    const [traced, corners, ring] = [this.traced(), this.corners(), this.#handOutline()];
+    if (!this.byHand()) {
+      if (traced) this.data.taken(traced.outline, {});
+    } else if (ring && corners) {
+      const { minX, minY } = bounds(ring);
+      const moved = (points: readonly Point[]): Point[] => points.map(({ x, y }) => ({ x: x - minX, y: y - minY }));
+      const parts = Object.fromEntries(this.data.parts.map(({ value }) => [value, this.hand.found(value, corners, this.size()).map(moved)]));
+      this.data.taken(outlineThrough(moved(ring)), parts);
+    }
     this.#dialog.close();
   }
 
