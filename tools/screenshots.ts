@@ -65,7 +65,10 @@ const PICTURES: readonly Picture[] = [
       const dialog = page.getByRole('dialog');
       await dialog.getByRole('status').first().waitFor();
       // On from the cutting to what is folded and slit.
-      for (let i = 0; i < 20 && !(await dialog.getByText('Make up the zip plaque').first().isVisible()); i++) await page.keyboard.press('ArrowRight');
+      for (let step = 1; step < 20 && !(await dialog.getByText('Make up the zip plaque').first().isVisible()); step++) {
+        await page.keyboard.press('ArrowRight');
+        await dialog.getByText(`Step ${step + 1} of`).waitFor();
+      }
       await dialog.locator('svg').last().waitFor();
     },
   },

@@ -34,7 +34,9 @@ export class BenchStation {
   protected readonly scene = computed<Scene>(() => {
     const [one, step] = [this.store.cushionPlan(), this.work.step()];
     const fit = `bench ${this.store.cushionIndex()} ${step?.id ?? ''}`;
-    return one?.state === 'planned' && step ? stepScene(one, step, fit, 'under-each-other', this.store.inWords()) : { title: 'Bench', fit, items: [] };
+    return one?.state === 'planned' && step
+      ? stepScene(one, step, fit, 'under-each-other', this.store.inWords(), this.store.shop())
+      : { title: 'Bench', fit, items: [] };
   });
 
   /** The time in words: for one and for all, what is left, and what was clocked against what it was reckoned at. */
@@ -62,7 +64,7 @@ export class BenchStation {
         key: lay.key,
         words: `${formatNumber(count)} on ${layWords(lay, this.store.shop(), this.store.inWords())}`,
       }));
-      return { index, lies, words: `${cushions.length * each} × ${label}${on}, ${date}${why ? `: ${why}` : ''}` };
+      return { index, lies, words: `${cushions.length * each} × ${label}${on}, ${date.replaceAll('-', '\u2011')}${why ? `: ${why}` : ''}` };
     }),
   );
 

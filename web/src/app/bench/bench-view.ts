@@ -41,7 +41,9 @@ export class BenchView {
   protected readonly scene = computed<Scene>(() => {
     const [one, step] = [this.#data.store.cushionPlan(), this.work.step()];
     const fit = `view ${step?.id ?? ''}`;
-    return one?.state === 'planned' && step ? stepScene(one, step, fit, 'in-rows', this.#data.store.inWords()) : { title: 'Bench', fit, items: [] };
+    return one?.state === 'planned' && step
+      ? stepScene(one, step, fit, 'in-rows', this.#data.store.inWords(), this.#data.store.shop())
+      : { title: 'Bench', fit, items: [] };
   });
   protected readonly done = computed(() => {
     const step = this.work.step();

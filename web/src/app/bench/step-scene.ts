@@ -1,6 +1,20 @@
-import { bounds, flatten, isNotch, sewnRuns, type Operation, type Piece, type Planned, type Point, type SayIn, type SewnRun } from '@yardland/core';
+import {
+  bounds,
+  flatten,
+  isNotch,
+  sectionOf,
+  sewnRuns,
+  type Operation,
+  type Piece,
+  type Planned,
+  type Point,
+  type SayIn,
+  type SewnRun,
+  type Shop,
+} from '@yardland/core';
 import { stapleScene } from '../cover/staple-scene';
 import { boxArea, notchItems } from '../shared/table/cushion-scene';
+import { sectionItems } from '../shared/table/section';
 import { shifted, type Look, type Scene, type SceneItem } from '../shared/table/scene';
 import { stageItems } from './stage-scene';
 
@@ -174,8 +188,9 @@ function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[]
   ];
 }
 
-/** How a step looks at the bench: where it staples, from below with the order; else its pieces. Under either what it folds, slits or turns, moment by moment. */
-export function stepScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP, inWords: SayIn): Scene {
+/** How a step looks at the bench: where it staples, from below with the order; its pieces; of one that has none in hand, the cushion's section. Under the first two what it folds, slits or turns, moment by moment. */
+export function stepScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP, inWords: SayIn, shop: Shop | null): Scene {
+  if (shop && step.stages.length === 0 && !one.pieces.some(({ id }) => step.pieces.includes(id))) return sectionScene(one, fit, lying, inWords, shop);
   const scene =
     step.phase === 'fix' && one.cover.staples && step.stages.length
       ? stapleScene(one, fit, inWords, lying === 'in-rows' ? 'large' : 'small')
@@ -192,6 +207,27 @@ export function stepScene(one: Planned, step: Operation, fit: string, lying: key
     title: `${scene.title}. ${step.stages.map(({ words }, i) => `${i + 1}: ${words}`).join('; ')}`,
     room: { left: 30, right: 30, top: 70, bottom: 70 },
     items: [...scene.items, ...stageItems(step.stages, { left, top, width, lying })],
+  };
+}
+
+/** The cushion as it is filled: what is filled, dressed and closed is seen across. Beside the list there is no room for its words. */
+function sectionScene(one: Planned, fit: string, lying: keyof typeof GAP, inWords: SayIn, shop: Shop): Scene {
+  const section = sectionOf(one, shop, inWords);
+  const large = lying === 'in-rows';
+  const items = sectionItems(section, { x: 0, y: 0 }).filter(({ kind }) => large || kind !== 'note');
+  const words: SceneItem = {
+    kind: 'note',
+    key: 'section-words',
+    at: { x: 0, y: -section.underMm },
+    dy: 36,
+    text: `Section, ${section.way}`,
+    look: large ? 'head' : 'plain',
+  };
+  return {
+    title: `Section of ${one.source.name}, ${section.way}`,
+    fit,
+    room: { left: 40, right: large ? 170 : 40, top: 60, bottom: 70 },
+    items: [...items, words],
   };
 }
 
