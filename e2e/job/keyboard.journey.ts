@@ -37,7 +37,7 @@ test('a cushion in one line, stations, why and undo, all by keyboard', async ({ 
   const pieces = page.locator('yl-table .pickable');
   await expect(pieces.nth(1)).toBeVisible({ timeout: 30_000 });
   // While the lay gets better its pieces change places: they are counted once it stands.
-  await expect(page.getByRole('progressbar', { name: 'Lay being worked out' })).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByRole('progressbar', { name: 'Lay being worked out' })).toHaveCount(0, { timeout: 100_000 });
   await expect(page.locator('yl-table .pickable[tabindex="0"]')).toHaveCount(1);
   await pieces.first().focus();
   await page.keyboard.press('ArrowRight');
