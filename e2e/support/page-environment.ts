@@ -7,7 +7,7 @@ import {
   TestKey,
   type TextOptions,
 } from '@angular/cdk/testing';
-import type { Locator, Page } from '@playwright/test';
+import type { Locator } from '@playwright/test';
 
 /** Names of the keys in the browser driver's words. */
 const KEYS: Partial<Record<TestKey, string>> = {
@@ -92,11 +92,6 @@ class PageElement implements TestElement {
 
 /** Finds the shared controls' harnesses in a page that a browser shows. */
 export class PageEnvironment extends HarnessEnvironment<Locator> {
-  /** Harnesses anywhere in the page. */
-  static of(page: Page): PageEnvironment {
-    return new PageEnvironment(page.locator('body'));
-  }
-
   /** Harnesses inside one part of it. */
   static within(part: Locator): PageEnvironment {
     return new PageEnvironment(part);

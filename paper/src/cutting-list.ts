@@ -1,5 +1,6 @@
 import {
   amountWords,
+  anewWords,
   bounds,
   cutOrder,
   formatLength,
@@ -16,7 +17,8 @@ import { drawLay, MOST_HIGH } from './lay-drawing';
 import { MARGIN, Writer, type Stamp } from './writer';
 
 /** What a lay is on, in words. */
-function materialWords({ inWords, plan }: Writer, { subject, recutOf, remnant, request }: PlannedLay): string {
+function materialWords({ inWords, plan }: Writer, lay: PlannedLay): string {
+  const { subject, remnant } = lay;
   const { units, step } = inWords;
   const name =
     subject.kind === 'cloth'
@@ -26,8 +28,7 @@ function materialWords({ inWords, plan }: Writer, { subject, recutOf, remnant, r
         : (plan.shop.document.waddings.find(({ id }) => id === subject.material)?.name ?? 'Wadding');
   const kept = plan.shop.document.remnants.find(({ id }) => id === remnant);
   const on = kept ? `, ${remnantWords(kept, plan.shop, inWords)}` : '';
-  const anew = recutOf === null ? '' : request.material.kind === 'hide' ? ', cut anew from the rest' : ', cut anew';
-  return name + on + anew;
+  return name + on + anewWords(lay);
 }
 
 /** One item of a lay with how often it is cut, how large, and for what. */

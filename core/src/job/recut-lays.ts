@@ -4,7 +4,7 @@ import type { Shop } from '../shop/shop';
 import { runThere } from './bought';
 import { clothFacts } from './cloths';
 import type { Job } from './document';
-import { biasItems, leftKey, movesFor, pinsOn, recutKey, wanted, type NamedItem, type PlannedLay, type WantedLay } from './lays';
+import { biasItems, goesOn, leftKey, movesFor, pinsOn, recutKey, wanted, type NamedItem, type PlannedLay, type WantedLay } from './lays';
 import type { CushionPlan } from './plan-cushion';
 import { remnantKey, remnantMaterial, remnantsFor } from './remnant-lays';
 
@@ -107,6 +107,9 @@ export function recutPlaces(lays: readonly PlannedLay[], item: string): readonly
     return count ? [{ lay, count }] : [];
   });
 }
+
+/** What is said of a lay for what is cut anew, after its material: from what is left of it, or by itself; empty for every other lay. */
+export const anewWords = (lay: WantedLay): string => (lay.recutOf === null ? '' : goesOn(lay) ? ', cut anew from the rest' : ', cut anew');
 
 /** A lay for what is cut anew on which nothing found a place: there is nothing to see on it. */
 export const nothingOn = ({ recutOf, answer }: PlannedLay): boolean => recutOf !== null && answer?.placements.length === 0;

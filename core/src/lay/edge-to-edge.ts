@@ -42,8 +42,8 @@ function levelFirst({ maxX, maxY }: Bounds, part: Bounds): boolean {
  * comes first does not matter: what can be parted at all can be parted after any of them.
  */
 function cutsOf(boxes: readonly Bounds[], part: Bounds, sheet: number): EdgeCut[] | null {
-  const first = !(boxes.length === 1 && levelFirst(boxes[0] as Bounds, part));
-  for (const upright of [first, !first]) {
+  const uprightFirst = !(boxes.length === 1 && levelFirst(boxes[0] as Bounds, part));
+  for (const upright of [uprightFirst, !uprightFirst]) {
     const [low, high] = upright ? (['minX', 'maxX'] as const) : (['minY', 'maxY'] as const);
     const groups = groupsAlong(boxes, low, high);
     const ends = groups.map((group) => endOf(group, high));
@@ -57,7 +57,7 @@ function cutsOf(boxes: readonly Bounds[], part: Bounds, sheet: number): EdgeCut[
     const parts: EdgeCut[] = [];
     for (const [i, group] of groups.entries()) {
       const inner = { ...part, [low]: i === 0 ? part[low] : Math.min(...group.map((box) => box[low])), [high]: ends[i] ?? part[high] };
-      const cuts = group.length === 1 && groups.length === 1 && lines.length === 0 ? [] : cutsOf(group, inner, sheet);
+      const cuts = cutsOf(group, inner, sheet);
       if (!cuts) return null;
       parts.push(...cuts);
     }

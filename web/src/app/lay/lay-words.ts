@@ -1,4 +1,4 @@
-import { formatNumber, remnantWords, type LaySubject, type PlannedLay, type SayIn, type Shop } from '@yardland/core';
+import { anewWords, formatNumber, remnantWords, type LaySubject, type PlannedLay, type SayIn, type Shop } from '@yardland/core';
 
 /** The ways to cut strips on the bias. */
 export const BIAS_WORDS = {
@@ -8,12 +8,12 @@ export const BIAS_WORDS = {
 } as const;
 
 /** What a lay is on: the material, a remnant of it, or what is left of that once it is cut. */
-export function layWords({ subject, remnant, recutOf, request }: PlannedLay, shop: Shop | null, inWords: SayIn): string {
+export function layWords(lay: PlannedLay, shop: Shop | null, inWords: SayIn): string {
+  const { subject, remnant, recutOf } = lay;
   const kept = shop?.document.remnants.find(({ id }) => id === remnant);
   const on = shop && kept ? `, ${remnantWords(kept, shop, inWords)}` : '';
-  if (recutOf === null) return subjectWords(subject, shop, inWords) + on;
-  const name = subject.kind === 'cloth' ? subject.name : subjectWords(subject, shop, inWords);
-  return `${name}${on}, ${request.material.kind === 'hide' ? 'cut anew from the rest' : 'cut anew'}`;
+  const name = recutOf !== null && subject.kind === 'cloth' ? subject.name : subjectWords(subject, shop, inWords);
+  return name + on + anewWords(lay);
 }
 
 function subjectWords(subject: LaySubject, shop: Shop | null, { units, step }: SayIn): string {

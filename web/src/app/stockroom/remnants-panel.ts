@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { bounds, flatten, formatLength, formatLengthUnit, remnantSchema, say, type Point, type Remnant } from '@yardland/core';
+import { bounds, flatten, formatLength, formatLengthUnit, remnantSchema, say, type Outline, type Point, type Remnant } from '@yardland/core';
 import { Choice } from '../shared/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
@@ -231,10 +231,15 @@ export class RemnantsPanel {
       this.#edit.refuse(read.problems.map((problem) => say(problem, { units: this.units(), step: STEP }).what).join(' '));
       return;
     }
-    const points = flatten(read.outline);
+    this.#shape(remnant, read.outline);
+  }
+
+  /** Gives a remnant an outline, laid with its box's corner at 0, and the flaws and soft parts that came with it. */
+  #shape(remnant: Remnant, outline: Outline, marks: Partial<Pick<Remnant, MarkKind>> = {}): void {
+    const points = flatten(outline);
     const { minX, minY, maxX, maxY } = bounds(points);
-    const outline = points.map(({ x, y }): [number, number] => [x - minX, y - minY]);
-    this.set(remnant, { outline, lengthMm: maxX - minX, widthMm: maxY - minY });
+    const ring = points.map(({ x, y }): [number, number] => [x - minX, y - minY]);
+    this.set(remnant, { outline: ring, lengthMm: maxX - minX, widthMm: maxY - minY, ...marks });
   }
 
   /** Outline, flaws and soft parts put round by hand in a picture of it. */
@@ -247,10 +252,7 @@ export class RemnantsPanel {
       parts: MARKS.map(({ value, name }) => ({ value, name })),
       taken: (outline, parts) => {
         const pairs = (ring: readonly Point[]): [number, number][] => ring.map(({ x, y }) => [x, y]);
-        const points = flatten(outline);
-        const { minX, minY, maxX, maxY } = bounds(points);
-        const found = Object.fromEntries(Object.entries(parts).flatMap(([kind, rings]) => (rings.length ? [[kind, rings.map(pairs)]] : [])));
-        this.set(remnant, { outline: pairs(points.map(({ x, y }) => ({ x: x - minX, y: y - minY }))), lengthMm: maxX - minX, widthMm: maxY - minY, ...found });
+        this.#shape(remnant, outline, Object.fromEntries(Object.entries(parts).flatMap(([kind, rings]) => (rings.length ? [[kind, rings.map(pairs)]] : []))));
       },
     };
     await this.#dialogs.open(async () => (await import('../template/photo-dialog')).PhotoDialog, { data, labelledBy: 'photo-title' });

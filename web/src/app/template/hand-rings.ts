@@ -41,8 +41,9 @@ export class HandRings {
   /** The rings of a kind that are whole, on the sheet whose corners are known, millimetres. */
   found(kind: string, corners: Corners, size: { readonly width: number; readonly depth: number }): readonly (readonly Point[])[] {
     return this.rings()
-      .flatMap((ring) => (ring.kind === kind && ring.points.length >= 3 ? [onSheet(ring.points, corners, size)] : []))
-      .filter((ring) => ring.length >= 3);
+      .filter((ring) => ring.kind === kind && ring.points.length >= 3)
+      .map(({ points }) => onSheet(points, corners, size))
+      .filter((ring) => ring.length > 0);
   }
 }
 

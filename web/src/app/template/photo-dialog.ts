@@ -245,12 +245,17 @@ export class PhotoDialog {
   }
 
   protected drag(event: PointerEvent): void {
-    const [index, paper, picture] = [this.#held, this.paper()?.nativeElement, this.picture()];
-    if (index === null || !paper || !picture) return;
-    const toPicture = paper.getScreenCTM()?.inverse();
-    if (!toPicture) return;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toPicture);
-    this.#put(index, { x: Math.max(0, Math.min(picture.width, x)), y: Math.max(0, Math.min(picture.height, y)) });
+    const [index, at, picture] = [this.#held, this.#inPicture(event), this.picture()];
+    if (index === null || !at || !picture) return;
+    this.#put(index, { x: Math.max(0, Math.min(picture.width, at.x)), y: Math.max(0, Math.min(picture.height, at.y)) });
+  }
+
+  /** Where a pointer is in the picture, pixels. */
+  #inPicture({ clientX, clientY }: PointerEvent): Point | null {
+    const toPicture = this.paper()?.nativeElement.getScreenCTM()?.inverse();
+    if (!toPicture) return null;
+    const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(toPicture);
+    return { x, y };
   }
 
   protected drop(): void {
@@ -282,21 +287,24 @@ export class PhotoDialog {
       points,
     })),
   );
-  /** The outline that was put by hand, on its sheet, mm; null while it has fewer than three points or its sides cross. */
-  readonly #handOutline = computed(() => {
+  /** What was put by hand and is whole, on its sheet, mm. */
+  #onSheet(kind: string): readonly (readonly Point[])[] {
     const corners = this.corners();
-    const [ring] = corners ? this.hand.found('outline', corners, this.size()) : [];
+    return corners ? this.hand.found(kind, corners, this.size()) : [];
+  }
+  /** The outline that was put by hand; null while it has fewer than three points or its sides cross. */
+  readonly #handOutline = computed(() => {
+    const [ring] = this.#onSheet('outline');
     return ring && sizeOfRing(ring) ? ring : null;
   });
   protected readonly handWords = computed(() => {
-    const corners = this.corners();
-    const [ring] = corners ? this.hand.found('outline', corners, this.size()) : [];
+    const [ring] = this.#onSheet('outline');
     if (!ring) return 'Put points round it, one after the other, by pressing along its edge in the picture.';
     const size = sizeOfRing(ring);
     if (!size) return 'Its sides cross: take the last point back.';
     const { units, step } = this.data.inWords;
     const parts = this.data.parts.flatMap(({ value, name }) => {
-      const count = corners ? this.hand.found(value, corners, this.size()).length : 0;
+      const count = this.#onSheet(value).length;
       return count ? [`${formatNumber(count)} × ${name}`] : [];
     });
     return `${formatLength(size.width, units, step)} × ${formatLengthUnit(size.depth, units, step)}${parts.length ? `, with ${parts.join(', ')}` : ''}. The further from the sheet, the less exact.`;
@@ -305,21 +313,18 @@ export class PhotoDialog {
 
   /** A point by hand, where it is pressed. */
   protected point(event: PointerEvent): void {
-    const paper = this.paper()?.nativeElement;
-    const toPicture = paper?.getScreenCTM()?.inverse();
-    if (!this.byHand() || !toPicture || this.#held !== null) return;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(toPicture);
-    this.hand.add({ x, y });
+    const at = this.#inPicture(event);
+    if (this.byHand() && at && this.#held === null) this.hand.add(at);
   }
 
   protected take(): void {
-    const [traced, corners, ring] = [this.traced(), this.corners(), this.#handOutline()];
+    const [traced, ring] = [this.traced(), this.#handOutline()];
     if (!this.byHand()) {
       if (traced) this.data.taken(traced.outline, {});
-    } else if (ring && corners) {
+    } else if (ring) {
       const { minX, minY } = bounds(ring);
       const moved = (points: readonly Point[]): Point[] => points.map(({ x, y }) => ({ x: x - minX, y: y - minY }));
-      const parts = Object.fromEntries(this.data.parts.map(({ value }) => [value, this.hand.found(value, corners, this.size()).map(moved)]));
+      const parts = Object.fromEntries(this.data.parts.map(({ value }) => [value, this.#onSheet(value).map(moved)]));
       this.data.taken(outlineThrough(moved(ring)), parts);
     }
     this.#dialog.close();
