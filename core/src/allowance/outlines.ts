@@ -1,4 +1,5 @@
-import { grow, inArcs } from '../geometry/offset';
+import { inArcs } from '../geometry/biarc';
+import { grow } from '../geometry/offset';
 import { outlineBounds, type Outline } from '../geometry/outline';
 import { moved } from '../geometry/transform';
 import { law, type Figure } from '../kernel/figure';

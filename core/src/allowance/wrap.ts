@@ -1,5 +1,6 @@
 import { isCorner } from '../geometry/measure';
-import { grow, inArcs } from '../geometry/offset';
+import { inArcs } from '../geometry/biarc';
+import { grow } from '../geometry/offset';
 import { closed, outlineBounds, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
 import { cross, plusPoint, type Point } from '../geometry/point';
 import { directionOn, line, segmentLength, type Segment } from '../geometry/segment';

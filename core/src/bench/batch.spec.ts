@@ -4,7 +4,7 @@ import { planSolved } from '../job/solve';
 import type { Cushion } from '../job/document';
 import { operation } from '../piece/operation';
 import { doneBy, doneOn, signedBy, toggledOn, whereabouts } from './batch';
-import { stationStates } from '../progress/stations';
+import { stationStates } from '../progress/station-states';
 import { openedAgain, redoing } from './recut';
 import { sewnRuns } from './runs';
 import type { Tick } from './ticks';

@@ -1,5 +1,7 @@
 // What is used outside the core.
-export * from './api';
+export * from './answers';
+export * from './documents';
+export * from './lists';
 export * from './pictures';
 export * from './samples';
 export * from './shop';

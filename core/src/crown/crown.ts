@@ -1,5 +1,5 @@
 import { isCorner } from '../geometry/measure';
-import { inArcs } from '../geometry/offset';
+import { inArcs } from '../geometry/biarc';
 import { area, closed, flatten, stationAt, type Outline } from '../geometry/outline';
 import { distance, type Point } from '../geometry/point';
 import { polygonArea } from '../geometry/polygon';

@@ -59,3 +59,11 @@ export function offTaut(fitted: Fit, assume: Constants): number {
   if (pressure < loose) return 1 + Math.log2(loose / pressure);
   return pressure < roomy ? ROOMY_WEIGHT * Math.log2(roomy / pressure) : 0;
 }
+
+/** A crown this near to the one asked for is that crown, mm. */
+const CROWN_MM = 3;
+
+/** Neither loose nor hard to close, not likely to bow, and crowned as asked: nothing to mend. */
+export function fitsWell(fit: Fit, crownMm: number | null): boolean {
+  return (fit.verdict === 'taut' || fit.verdict === 'roomy') && !fit.bowRisk && (crownMm === null || Math.abs(fit.crownMm - crownMm) <= CROWN_MM);
+}

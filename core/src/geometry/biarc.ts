@@ -1,6 +1,8 @@
 import { cubicAt, cubicDerivative, cubicRadius, cubicSplit } from './cubic';
+import type { Outline } from './outline';
 import { cross, distance, dot, minusPoint, plusPoint, unit, type Point } from './point';
 import { line, segmentLength, type Arc, type Cubic, type EdgeName, type Segment } from './segment';
+import { OFFSET_ARCS_MM } from './tolerance';
 
 /** The arc that leaves `from` in direction `way` and ends in `to`; a line where it would be straight. */
 function arcLeaving(edge: EdgeName, from: Point, way: Point, to: Point): Segment {
@@ -78,4 +80,9 @@ export function arcsOf(curve: Cubic, tolerance: number, depth = 0): Segment[] {
   const arcs = biarc(curve, unit(cubicDerivative(curve, 0)), unit(cubicDerivative(curve, 1)));
   if (depth >= 14 || (arcs.length > 0 && strayOf(curve, arcs) <= tolerance)) return arcs;
   return cubicSplit(curve, 0.5).flatMap((half) => arcsOf(half, tolerance, depth + 1));
+}
+
+/** The outline with its curves as lines and arcs: offsets move those exactly. */
+export function inArcs(outline: Outline): Outline {
+  return { segments: outline.segments.flatMap((segment) => (segment.kind === 'cubic' ? arcsOf(segment, OFFSET_ARCS_MM) : [segment])) };
 }

@@ -1,13 +1,13 @@
 // The offsetter alone: the package's index brings clipping and triangulation with it, which are never used.
 import { ClipperOffset, EndType, JoinType } from 'clipper2-ts/dist/Offset.js';
-import { arcsOf } from './biarc';
+import { inArcs } from './biarc';
 import { area, closed, flatten, type Outline } from './outline';
 import { cross, distance, dot, minusPoint, plusPoint, unit, type Point } from './point';
 import { polygonArea } from './polygon';
 import { arcAbout, directionOn, line, onArc, pointOn, segmentLength, startAngle, type Arc, type EdgeName, type Segment } from './segment';
 import { selfCrossing } from './simple';
 import { counterClockwise, tidied } from './transform';
-import { OFFSET_ARCS_MM, SAME_POINT_MM } from './tolerance';
+import { SAME_POINT_MM } from './tolerance';
 
 /** How an outline is taken round a convex corner when it grows. */
 export type Join = 'round' | 'mitre';
@@ -179,11 +179,6 @@ function byKernel(outline: Outline, mm: number, join: Join): Outline | null {
     return line(edgeNear({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 }), from, to);
   });
   return tidied(counterClockwise({ segments: sides }));
-}
-
-/** The outline with its curves as lines and arcs: offsets move those exactly. */
-export function inArcs(outline: Outline): Outline {
-  return { segments: outline.segments.flatMap((segment) => (segment.kind === 'cubic' ? arcsOf(segment, OFFSET_ARCS_MM) : [segment])) };
 }
 
 const evenly = (mm: number): EdgeAmounts => ({ front: mm, right: mm, back: mm, left: mm, corner: mm });

@@ -1,4 +1,4 @@
-import { offTaut } from '../fit/deciding';
+import { fitsWell, offTaut } from '../fit/deciding';
 import type { Fit } from '../fit/fit';
 import { isFoam } from '../material/material';
 import type { Constants } from '../shop/assumptions';
@@ -29,14 +29,6 @@ const CROWN_PER_MM = 0.1;
 /** How far a fit is from where it should be, in octaves of its tautness with bow and crown on top. Crown counts where one was asked for. */
 export function offTheMark(fit: Fit, crownMm: number | null, assume: Constants): number {
   return offTaut(fit, assume) + (crownMm === null ? 0 : Math.abs(fit.crownMm - crownMm) * CROWN_PER_MM) + (fit.bowRisk ? BOW : 0);
-}
-
-/** A crown this near to the one asked for is that crown, mm. */
-const CROWN_MM = 3;
-
-/** Neither loose nor hard to close, not likely to bow, and crowned as asked: nothing to mend. */
-export function fitsWell(fit: Fit, crownMm: number | null): boolean {
-  return (fit.verdict === 'taut' || fit.verdict === 'roomy') && !fit.bowRisk && (crownMm === null || Math.abs(fit.crownMm - crownMm) <= CROWN_MM);
 }
 
 /** Every change of one kind that could be tried. */

@@ -1,14 +1,8 @@
-import type { Construction } from '../cover/contract';
-import { CONSTRUCTIONS, constructionOf } from '../cover/list';
-import { shipped } from '../shop/assumptions';
-import type { Shop } from '../shop/shop';
-import type { UnitSystem } from '../units/length';
 import { cornersOf } from '../cover/parts/corners';
-import type { ClosedForm, ClosedLines } from '../form/form';
+import type { ClosedForm } from '../form/form';
 import { edgeSpans, flatten, perimeter, stationAt, type Outline } from '../geometry/outline';
 import { alongOutline } from '../geometry/along';
 import { distance, type Point } from '../geometry/point';
-import type { Cushion } from './document';
 import type { Planned } from './plan-cushion';
 
 /** Chords of the closed cushion's rim run this near to its curves, mm. */
@@ -66,16 +60,8 @@ function between(outline: Outline, rim: readonly Point[], [a, b]: readonly [numb
 }
 
 /** The finished cushion as a solid, from its outline, its edge and how it will fit: what a drawing from any side is made of. */
-export function closedForm(
-  one: Planned,
-  { shop, units }: { readonly shop: Shop; readonly units: UnitSystem },
-  constructions: readonly Construction[] = CONSTRUCTIONS,
-): ClosedForm {
-  const { source, outlines, profile, sizes, fit, cover, crown } = one;
-  const lines = constructionOf(source.construction, constructions).lines(source.construction, {
-    widthMm: sizes.sewn.width.value,
-    assume: (key) => shop.assume(key, units),
-  });
+export function closedForm(one: Planned): ClosedForm {
+  const { source, outlines, profile, sizes, fit, cover, crown, lines } = one;
   // A plate of three parts has its marks on all of them.
   const [plate] = cover.pieces.filter(({ role }) => role === 'plate');
   const buttons = cover.pieces
@@ -106,9 +92,4 @@ export function closedForm(
     overMm: crownMm,
     underMm: profile.crownedFaces === 1 ? 0 : crownMm,
   };
-}
-
-/** What a cushion's construction leaves on it when it is closed, as far as that is known without planning it. */
-export function closedLines({ construction }: Pick<Cushion, 'construction'>, widthMm: number): ClosedLines {
-  return constructionOf(construction).lines(construction, { widthMm, assume: shipped });
 }

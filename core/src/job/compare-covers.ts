@@ -77,7 +77,7 @@ export function compareCovers(cushion: Cushion, context: CushionContext): CoverO
           minutes: plan.operations.reduce((sum, step) => sum + step.minutes, 0),
           welted: plan.profile.welt !== null,
           traits: module.traits(construction),
-          form: closedForm(plan, context),
+          form: closedForm(plan),
         },
       },
     ];

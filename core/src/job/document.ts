@@ -5,7 +5,7 @@ import { CLOTH_SLOTS } from '../piece/material-ref';
 import { CROWN_WAYS } from '../crown/domed';
 import { CUTTING_TOOLS } from '../allowance/foam';
 import { GIVEN } from '../piece/sizes';
-import { DECKS, POSTURES } from '../filling/feel';
+import { POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { BUILDS } from '../filling/sitters';
 import { SCHOOL_NUMBER_KEYS, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
@@ -13,6 +13,21 @@ import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
 import { readWith, type Read } from '../kernel/read';
+import {
+  CORNERS,
+  FEELS,
+  FIRE_SETTINGS,
+  IN_SEAT,
+  JOB_STATES,
+  JOB_TEXT_LIMIT,
+  MOST_CUSHIONS,
+  PARTS,
+  PLACES,
+  SUPPORTS,
+  THUMB,
+  USES,
+  WELT_LIES,
+} from './terms';
 import { JOB_FORMAT, upgraded } from './upgrades/upgrades';
 import { FILL_WAYS, MACHINES } from '../shop/ways';
 
@@ -20,16 +35,6 @@ const text = (most: number) => z.string().max(most);
 const thickness = z.number().positive().max(1000);
 const length = z.number().positive().max(20_000);
 const day = z.iso.date();
-
-export const JOB_STATES = ['new', 'waiting-for-foam', 'cutting', 'sewing', 'ready', 'delivered'] as const;
-export const SUPPORTS = DECKS;
-export const PARTS = ['seat', 'back', 'mattress', 'pillow'] as const;
-export const FEELS = ['soft', 'medium', 'firm'] as const;
-export const USES = ['daily', 'regular', 'occasional'] as const;
-export const PLACES = ['indoor', 'outdoor', 'damp'] as const;
-
-/** Where a seat is used, as fire rules see it. */
-export const FIRE_SETTINGS = ['home', 'public', 'marine', 'rail', 'care'] as const;
 
 /** What was seen when the seat was looked over. */
 const seatSchema = z.strictObject({
@@ -79,12 +84,6 @@ const seatSchema = z.strictObject({
   places: z.int().min(1).max(20).optional(),
   note: text(2000).optional(),
 });
-
-/** What is judged on a dressed cushion without a tape; the first of each is as it should be. */
-export const CORNERS = ['full', 'soft', 'empty'] as const;
-export const WELT_LIES = ['on-the-edge', 'rolls-over', 'wavy'] as const;
-export const THUMB = ['taut', 'slack', 'hard'] as const;
-export const IN_SEAT = ['fits', 'tight', 'gap'] as const;
 
 /** One dressed cushion measured against what was promised. */
 export const checkSchema = z.strictObject({
@@ -247,9 +246,6 @@ export const cushionSchema = z.strictObject({
 });
 export type Cushion = z.infer<typeof cushionSchema>;
 
-/** Cushions of one job, all kinds together: a theatre's stalls are hundreds. */
-export const MOST_CUSHIONS = 2000;
-
 export const jobSchema = z.strictObject({
   format: z.literal(JOB_FORMAT),
   name: z.string().trim().min(1).max(120),
@@ -285,9 +281,6 @@ export const jobSchema = z.strictObject({
 });
 /** A job document. Lengths in millimetres; a field left out means "as the school or the shop says". */
 export type Job = z.infer<typeof jobSchema>;
-
-/** Largest job file that is read, characters. */
-export const JOB_TEXT_LIMIT = 2_000_000;
 
 /** Reads a job document of any format there has been: the document in today's, or every problem with its path. */
 export function readJob(value: unknown): Read<Job> {

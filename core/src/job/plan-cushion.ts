@@ -8,6 +8,7 @@ import { CONSTRUCTIONS, constructionOf } from '../cover/list';
 import { bagInside } from '../cover/parts/cover-operations';
 import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contract';
 import type { Asked } from '../filling/old-core';
+import type { ClosedLines } from '../form/form';
 import { fit, type Fit, type FitRequest } from '../fit/fit';
 import { flatten, perimeter, rectangleOutline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
@@ -65,6 +66,7 @@ export interface Blocked extends Known {
   readonly sizes: null;
   readonly outlines: null;
   readonly profile: null;
+  readonly lines: null;
   readonly wrap: null;
   readonly wrapWay: WrapWay;
   readonly cornerFilling: null;
@@ -87,6 +89,8 @@ export interface Planned extends Known {
   /** In one frame: the finished one's box lies at the origin. */
   readonly outlines: Outlines;
   readonly profile: EdgeProfile;
+  /** What is seen of the cover when it is closed. */
+  readonly lines: ClosedLines;
   readonly wrap: Figure;
   readonly wrapWay: WrapWay;
   /** Loose wadding for corners and packed ends, grams. */
@@ -139,6 +143,7 @@ function blocked(known: Omit<Known, 'problems'>, school: School | null, problems
     sizes: null,
     outlines: null,
     profile: null,
+    lines: null,
     wrap: null,
     wrapWay: 'faces',
     cornerFilling: null,
@@ -298,6 +303,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     sizes,
     outlines,
     profile,
+    lines: construction.lines(cushion.construction, { widthMm: sizes.sewn.width.value, assume }),
     wrap: given('wrap', loftMm, cushion.wrapLoftMm === undefined ? 'school' : 'entered'),
     wrapWay,
     cornerFilling: cornerFillingOf(outlines.sewn, sizes, loftMm, school, assume),

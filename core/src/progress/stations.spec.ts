@@ -2,7 +2,8 @@ import type { Cushion } from '../job/document';
 import { plan } from '../job/plan';
 import { planSolved } from '../job/solve';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
-import { STATIONS, stationOf, stationStates } from './stations';
+import { stationStates } from './station-states';
+import { STATIONS, stationOf } from './stations';
 
 const shop = demoShop();
 const states = (over: Partial<Cushion> = {}, job = {}) => stationStates(plan(sampleJob([sampleCushion(over)], job), shop), 0);

@@ -1,5 +1,5 @@
 import { isCorner } from '../../geometry/measure';
-import { inArcs } from '../../geometry/offset';
+import { inArcs } from '../../geometry/biarc';
 import { edgeSpans, type Outline } from '../../geometry/outline';
 import { cross } from '../../geometry/point';
 import { directionOn, segmentLength, type Segment } from '../../geometry/segment';

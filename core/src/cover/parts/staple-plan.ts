@@ -1,4 +1,4 @@
-import { inArcs } from '../../geometry/offset';
+import { inArcs } from '../../geometry/biarc';
 import { perimeter, stationAt, type Outline } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import { segmentLength } from '../../geometry/segment';

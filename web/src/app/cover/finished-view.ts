@@ -26,8 +26,8 @@ export class FinishedView {
   protected readonly name = computed(() => `${this.#store.cushion()?.name ?? ''}, finished`);
   /** Null while the cushion cannot be made. */
   protected readonly form = computed(() => {
-    const [one, shop] = [this.#store.cushionPlan(), this.#store.shop()];
-    return shop && one?.state === 'planned' ? closedForm(one, { shop, units: this.#store.units() }) : null;
+    const one = this.#store.cushionPlan();
+    return one?.state === 'planned' ? closedForm(one) : null;
   });
 }
 

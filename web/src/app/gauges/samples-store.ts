@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { mergeFields, type Sample } from '@yardland/core';
+import { mergeFields, storedSampleSchema, type Sample } from '@yardland/core';
 import { catchError, EMPTY, forkJoin, map, of, skip, switchMap, type Observable } from 'rxjs';
 import { DocumentQueue, type Unsent, type Version } from '../shared/document-queue';
 import { Messages } from '../shared/messages';
@@ -85,8 +85,11 @@ export class SamplesStore {
       {
         write: (revision, sample) => this.#api.write(id, revision, sample).pipe(map((stored) => ({ revision: stored.revision, document: stored.sample }))),
         // Removed in another window while it was changed here: it is made again, with what was changed.
-        currentIn: ({ code, currentSample }) =>
-          code === 'not-found' ? { revision: 0, document: null } : currentSample ? { revision: currentSample.revision, document: currentSample.sample } : null,
+        currentIn: ({ code, currentSample }) => {
+          if (code === 'not-found') return { revision: 0, document: null };
+          const { data } = storedSampleSchema.safeParse(currentSample);
+          return data ? { revision: data.revision, document: data.sample } : null;
+        },
         merge: mergeFields,
         keep: (waiting) => this.#shelves.keep(UNSENT_SAMPLES, id, waiting),
       },

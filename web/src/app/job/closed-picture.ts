@@ -27,10 +27,7 @@ export class ClosedPicture {
   protected readonly form = toSignal(
     toObservable(this.#store.cushionPlan).pipe(
       debounceTime(STILL_MS),
-      map((one) => {
-        const shop = this.#store.shop();
-        return shop && one?.state === 'planned' ? closedForm(one, { shop, units: this.#store.units() }) : null;
-      }),
+      map((one) => (one?.state === 'planned' ? closedForm(one) : null)),
     ),
     { initialValue: null },
   );

@@ -4,6 +4,7 @@ import { TestBed } from '@angular/core/testing';
 import { jobSchema, type Job, type StoredJob } from '@yardland/core';
 import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import shopJson from '../../../../demo/shop.json';
+import { hereWorkers } from '../testing/here-worker';
 import { JobStore } from './job-store';
 import { PendingShelf } from './pending-shelf';
 
@@ -35,7 +36,7 @@ describe('JobStore', () => {
 
   beforeEach(() => {
     localStorage.clear();
-    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), JobStore] });
+    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), hereWorkers(), JobStore] });
     store = TestBed.inject(JobStore);
     http = TestBed.inject(HttpTestingController);
   });

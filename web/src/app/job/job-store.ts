@@ -1,9 +1,8 @@
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { computed, DestroyRef, inject, Injectable, linkedSignal, signal } from '@angular/core';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import {
   answersIn,
   mergeBench,
-  plan,
   withPinsFollowing,
   stationStates,
   type Cushion,
@@ -17,7 +16,8 @@ import {
   type StoredJob,
   type UnitSystem,
 } from '@yardland/core';
-import { catchError, EMPTY, forkJoin, Subscription, switchMap, timer } from 'rxjs';
+import { catchError, EMPTY, filter, forkJoin, Subscription, switchMap, timer } from 'rxjs';
+import { CoreThread, type PlanAsk, type Planned } from '../core-thread/core-thread';
 import { JobsApi } from '../jobs/jobs-api';
 import { Messages } from '../shared/messages';
 import { problemOf } from '../shared/problem';
@@ -42,19 +42,18 @@ export interface Conflict {
   readonly mine: Job;
 }
 
-interface Source {
-  readonly job: Job;
-  readonly shop: Shop;
-  readonly solved: Solved;
+interface Ask extends PlanAsk {
+  readonly id: string;
 }
 
 /**
  * The job in hand: its document, the plan derived from it, saving, undo and redo. Every change goes through `edit`; a drag is shown through
- * `preview` and becomes one change when it ends.
+ * `preview` and becomes one change when it ends. The document changes at once; its plan is made in a thread of its own and follows in a moment.
  */
 @Injectable()
 export class JobStore {
   readonly #api = inject(JobsApi);
+  readonly #thread = inject(CoreThread);
   readonly #shops = inject(ShopService);
   readonly #queues = inject(SaveQueues);
   readonly #shelf = inject(PendingShelf);
@@ -105,22 +104,21 @@ export class JobStore {
   /** Where the ticket of the cushion in hand is printed. */
   readonly ticketLink = computed(() => `/api/jobs/${this.#head()?.id ?? ''}/tickets/${this.cushionIndex() + 1}.pdf`);
 
-  readonly #source = computed<Source | null>(() => {
-    const [job, shop] = [this.job(), this.#shop()];
-    return job && shop ? { job, shop, solved: this.solved() } : null;
+  readonly #id = computed(() => this.#head()?.id ?? null);
+  readonly #ask = computed<Ask | null>(() => {
+    const [id, job, shop] = [this.#id(), this.job(), this.#shop()];
+    return id !== null && job && shop ? { id, job, shop, solved: this.solved() } : null;
   });
-  /** The plan, each new one made from the one before. */
-  readonly plan = linkedSignal<Source | null, Plan | null>({
-    source: this.#source,
-    computation: (source, previous) => (source ? plan(source.job, source.shop, source.solved, previous?.value ?? undefined) : null),
-  }).asReadonly();
+  readonly #plan = signal<Plan | null>(null);
+  /** The newest plan there is: of the document as it is now, or, for a moment after a change, as it was before. */
+  readonly plan = this.#plan.asReadonly();
 
   readonly cushionIndex = computed(() => Math.min(this.#cushionIndex(), Math.max(0, (this.job()?.cushions.length ?? 1) - 1)));
   readonly cushion = computed<Cushion | null>(() => this.job()?.cushions[this.cushionIndex()] ?? null);
   readonly cushionPlan = computed<CushionPlan | null>(() => this.plan()?.cushions[this.cushionIndex()] ?? null);
   /** What one cushion is planned in: for trying changes out beside the plan. */
   readonly context = computed<CushionContext | null>(() => {
-    const { job, shop, solved } = this.#source() ?? {};
+    const { job, shop, solved } = this.#ask() ?? {};
     return job && shop && solved ? { units: job.units, cloth: job.cloth, shop, answers: answersIn(solved) } : null;
   });
   readonly states = computed(() => {
@@ -132,6 +130,19 @@ export class JobStore {
     inject(DestroyRef).onDestroy(() => this.#leave());
     // What changes in the stockroom while a job is open counts at once.
     this.#shops.changes$.pipe(takeUntilDestroyed()).subscribe((shop) => this.#shop.set(shop));
+    this.#thread.warmUp();
+    const asks$ = toObservable(this.#ask).pipe(filter((ask) => ask !== null));
+    this.#thread
+      .plans(asks$)
+      .pipe(takeUntilDestroyed())
+      .subscribe((planned) => this.#takePlan(planned));
+  }
+
+  #takePlan(planned: Planned<Ask>): void {
+    // One that was asked for before another job was opened is nobody's.
+    if (planned.ask.id !== this.#head()?.id) return;
+    if ('plan' in planned) this.#plan.set(planned.plan);
+    else this.#messages.warn('plan', `This could not be worked out: ${planned.failed}. What you changed is kept; change something, and it is tried again.`);
   }
 
   /** Opens a job; changes that an earlier window could not send go out first, if nobody else was at it since. */
@@ -322,6 +333,7 @@ export class JobStore {
   }
 
   #take({ job, id, archived, undo, redo }: StoredJob): void {
+    if (this.#head()?.id !== id) this.#plan.set(null);
     this.#head.set({ id, archived, undo, redo });
     this.#base = job;
     this.#job.set(job);

@@ -3,7 +3,7 @@ import { checkedLay, solveLay, type HeavyRequest } from '@yardland/core';
 import { Subject } from 'rxjs';
 import type { JobStore } from './job-store';
 import { openedStore } from '../testing/opened-job';
-import type { Solving } from './solve-messages';
+import type { Solving } from '../core-thread/messages';
 import { SolvePool } from './solve-pool';
 import { PlanSolver } from './plan-solver';
 

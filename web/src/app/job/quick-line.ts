@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal, viewChild, type ElementRef } from '@angular/core';
-import { constructionOf, formatLength, outlineOf, pairMm, readQuickLine, sayQuickProblem, shapeOf, type Cushion } from '@yardland/core';
+import { pairMm, type Cushion } from '@yardland/core';
+import { Messages } from '../shared/messages';
 import { JobStore } from './job-store';
 import { isUntouched } from './new-job';
 
@@ -20,17 +21,18 @@ import { isUntouched } from './new-job';
         aria-describedby="quick-says"
         [placeholder]="example()"
         [value]="text()"
+        (focus)="load()"
         (input)="text.set(box.value)"
         (keydown.enter)="commit()"
         (keydown.escape)="clear()"
       />
     </div>
     <div id="quick-says" role="status">
-      @if (text().trim()) {
+      @if (text().trim() && reading(); as read) {
         <p
           class="px-3 py-2.5 rounded-lg border border-line-strong absolute z-20 top-[calc(100%_+_4px)] right-0 w-82.5 bg-linen shadow-card text-note [&.bad]:text-error"
           data-part="quick-says"
-          [class.bad]="!reading().ok"
+          [class.bad]="!read.ok"
         >
           {{ says() }}
         </p>
@@ -42,26 +44,22 @@ import { isUntouched } from './new-job';
 })
 export class QuickLine {
   readonly #store = inject(JobStore);
+  readonly #messages = inject(Messages);
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   readonly added = output<number>();
   protected readonly text = signal('');
   protected readonly example = computed(() => (this.#store.units() === 'inch' ? '6 x 19 3/4 x 17 x 3 welt' : '6 x 500 x 430 x 75 welt'));
-  protected readonly reading = computed(() => readQuickLine(this.text(), this.#store.units(), this.#store.shop()?.document));
+  /** What reads the line; it knows every construction, and is fetched when somebody goes to the box. */
+  readonly #reader = signal<typeof import('./quick-reading') | null>(null);
+  protected readonly reading = computed(() => this.#reader()?.readQuickLine(this.text(), this.#store.units(), this.#store.shop()?.document) ?? null);
 
   protected readonly says = computed(() => {
     const reading = this.reading();
-    if (!reading.ok) return sayQuickProblem(reading.code, reading.about);
-    const [units, step] = [this.#store.units(), this.#store.step()];
-    const { acrossMm, deepMm } = outlineOf(reading.template);
-    const [wide = '', deep = '', high = ''] = [acrossMm, deepMm, reading.heightMm].map((mm) => formatLength(mm, units, step));
-    const many = reading.quantity > 1;
-    const construction = constructionOf(reading.construction);
-    const size = construction.heightWord ? `${wide} × ${deep}, ${construction.heightWord} ${high}` : `${wide} × ${deep} × ${high} high`;
-    const detail = construction.says(reading.construction);
-    const enter = this.#replaces()
-      ? `Enter puts ${many ? 'them' : 'it'} in place of the cushion that the job began with.`
-      : `Enter adds ${many ? 'them' : 'it'}.`;
-    return `${reading.quantity} × ${shapeOf(reading.template).name}, ${reading.given} ${size}, ${[construction.name.toLowerCase(), detail].filter(Boolean).join(', ')}. ${enter}`;
+    if (!reading) return '';
+    const words = this.#reader()?.quickWords(reading, this.#store.inWords()) ?? '';
+    if (!reading.ok) return words;
+    const them = reading.quantity > 1 ? 'them' : 'it';
+    return `${words} ${this.#replaces() ? `Enter puts ${them} in place of the cushion that the job began with.` : `Enter adds ${them}.`}`;
   });
 
   /** A new job's only cushion, as it came: a measured one takes its place. */
@@ -79,10 +77,21 @@ export class QuickLine {
     this.box().nativeElement.blur();
   }
 
-  protected commit(): void {
+  /** Fetches what reads the line, once. Where it cannot be fetched, that is said and the line stays. */
+  protected async load(): Promise<void> {
+    if (this.#reader()) return;
+    try {
+      this.#reader.set(await import('./quick-reading'));
+    } catch {
+      this.#messages.warn('quick-line', 'The line cannot be read while the server is away; it was not opened in this browser before.');
+    }
+  }
+
+  protected async commit(): Promise<void> {
+    await this.load();
     const reading = this.reading();
     const [job, shop] = [this.#store.job(), this.#store.shop()];
-    if (!reading.ok || !job || !shop) return;
+    if (!reading?.ok || !job || !shop) return;
     const like = this.#store.cushion();
     const replaces = this.#replaces();
     const school = like?.school ?? shop.schools[0]?.id ?? '';

@@ -2,31 +2,9 @@ import { TestBed } from '@angular/core/testing';
 import { checkedLay, flatten, outlineOf, plan, rectangleOutline, solveLay, type LayRequest } from '@yardland/core';
 import { firstValueFrom, lastValueFrom, toArray } from 'rxjs';
 import { boxesJob, demoShop } from '../testing/opened-job';
-import type { FromSolveWorker, ToSolveWorker } from './solve-messages';
-import { MAKE_SOLVE_WORKER, SolvePool } from './solve-pool';
-import { SolveWork } from './solve-work';
+import { hereWorkers, type HereWorker } from '../testing/here-worker';
+import { SolvePool } from './solve-pool';
 import { trialAsk } from './trial-ask';
-
-/** A worker in the same thread: what is posted goes through a copy, as between real ones. */
-class HereWorker extends EventTarget {
-  readonly heard: ToSolveWorker[] = [];
-  terminated = false;
-  readonly #work = new SolveWork((message) => this.say(message));
-
-  postMessage(message: ToSolveWorker): void {
-    this.heard.push(message);
-    void this.#work.hear(structuredClone(message));
-  }
-
-  say(message: FromSolveWorker): void {
-    if (!this.terminated) this.dispatchEvent(new MessageEvent('message', { data: structuredClone(message) }));
-  }
-
-  terminate(): void {
-    this.terminated = true;
-    for (const { id } of this.heard) void this.#work.hear({ kind: 'cancel', id });
-  }
-}
 
 const lay = (moves: number): LayRequest => ({
   format: 'yardland/lay-request@2',
@@ -44,12 +22,7 @@ describe('the solve pool', () => {
 
   beforeEach(() => {
     workers.length = 0;
-    const make = (): Worker => {
-      const worker = new HereWorker();
-      workers.push(worker);
-      return worker as unknown as Worker;
-    };
-    TestBed.configureTestingModule({ providers: [{ provide: MAKE_SOLVE_WORKER, useValue: make }] });
+    TestBed.configureTestingModule({ providers: [hereWorkers((worker) => workers.push(worker))] });
     pool = TestBed.inject(SolvePool);
   });
 

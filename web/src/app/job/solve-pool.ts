@@ -1,13 +1,8 @@
-import { inject, Injectable, InjectionToken } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import { bestAnswer, joinedProgress, searchesOf, type CheckedLay, type HeavyRequest, type LayProgress, type LayRequest, type TrialAsk } from '@yardland/core';
 import { Observable, Subscription, type Subscriber } from 'rxjs';
-import type { FromSolveWorker, Solving, ToSolveWorker, Trying } from './solve-messages';
-
-/** How a worker is made; another one in tests. */
-export const MAKE_SOLVE_WORKER = new InjectionToken<() => Worker>('how a solve worker is made', {
-  providedIn: 'root',
-  factory: () => () => new Worker(new URL('./solve.worker', import.meta.url), { type: 'module' }),
-});
+import { MAKE_CORE_WORKER } from '../core-thread/make-core-worker';
+import type { FromSolving, Solving, ToSolve, Trying } from '../core-thread/messages';
 
 type Said = Solving | Trying;
 
@@ -23,24 +18,24 @@ class Bench {
     return this.#waiting.size;
   }
 
-  ask(id: string, message: ToSolveWorker, subscriber: Subscriber<Said>): void {
+  ask(id: string, message: ToSolve, subscriber: Subscriber<Said>): void {
     this.#waiting.set(id, subscriber);
     this.#started().postMessage(message);
   }
 
   /** Takes a question back. Nothing is said to a worker that has answered it, or that is gone. */
   leave(id: string): void {
-    if (this.#waiting.delete(id)) this.#worker?.postMessage({ kind: 'cancel', id } satisfies ToSolveWorker);
+    if (this.#waiting.delete(id)) this.#worker?.postMessage({ kind: 'cancel', id } satisfies ToSolve);
   }
 
   stop(id: string): void {
-    this.#worker?.postMessage({ kind: 'stop', id } satisfies ToSolveWorker);
+    this.#worker?.postMessage({ kind: 'stop', id } satisfies ToSolve);
   }
 
   #started(): Worker {
     if (this.#worker) return this.#worker;
     const worker = this.make();
-    worker.addEventListener('message', ({ data }: MessageEvent<FromSolveWorker>) => this.#hear(data));
+    worker.addEventListener('message', ({ data }: MessageEvent<FromSolving>) => this.#hear(data));
     worker.addEventListener('error', (event) => {
       event.preventDefault();
       this.#died(event.message || 'the worker could not go on');
@@ -49,7 +44,7 @@ class Bench {
     return (this.#worker = worker);
   }
 
-  #hear({ id, says }: FromSolveWorker): void {
+  #hear({ id, says }: FromSolving): void {
     const subscriber = this.#waiting.get(id);
     if (!subscriber) return;
     const last = says.kind === 'done' || says.kind === 'tried' || says.kind === 'failed';
@@ -76,7 +71,7 @@ const SOLVING = Math.min(4, Math.max(1, navigator.hardwareConcurrency - 1));
 /** Workers for what takes long: some for crowns, lays and long cores, one for trying changes out, so that neither waits for the other. */
 @Injectable({ providedIn: 'root' })
 export class SolvePool {
-  readonly #make = inject(MAKE_SOLVE_WORKER);
+  readonly #make = inject(MAKE_CORE_WORKER);
   readonly #solving = Array.from({ length: SOLVING }, () => new Bench(this.#make));
   readonly #trying = new Bench(this.#make);
   #asked = 0;

@@ -5,8 +5,6 @@ import {
   healthSchema,
   heldRemnantsSchema,
   jobListSchema,
-  jobStepsSchema,
-  storedJobSchema,
   type BackedUp,
   type Health,
   type HeldRemnants,
@@ -15,12 +13,15 @@ import {
   type JobSteps,
   type StoredJob,
 } from '@yardland/core';
-import { map, type Observable } from 'rxjs';
+import { map, switchMap, type Observable } from 'rxjs';
+import { withCheckedProblem } from '../core-thread/checked-problem';
+import { CoreThread } from '../core-thread/core-thread';
 
 /** The server's jobs, checked against their contract on the way in. */
 @Injectable({ providedIn: 'root' })
 export class JobsApi {
   readonly #http = inject(HttpClient);
+  readonly #thread = inject(CoreThread);
 
   list(query: Record<string, string | number>): Observable<JobList> {
     return this.#http.get('/api/jobs', { params: query }).pipe(map((value) => jobListSchema.parse(value)));
@@ -50,7 +51,7 @@ export class JobsApi {
 
   /** The last changes of a job, and those that were taken back. */
   steps(id: string): Observable<JobSteps> {
-    return this.#http.get(`/api/jobs/${id}/steps`).pipe(map((value) => jobStepsSchema.parse(value)));
+    return this.#http.get(`/api/jobs/${id}/steps`).pipe(switchMap((value) => this.#thread.read('steps', value)));
   }
 
   /** Remnants that jobs have set aside. */
@@ -72,6 +73,9 @@ export class JobsApi {
   }
 
   #stored(answer: Observable<unknown>): Observable<StoredJob> {
-    return answer.pipe(map((value) => storedJobSchema.parse(value)));
+    return answer.pipe(
+      switchMap((value) => this.#thread.read('job', value)),
+      withCheckedProblem(this.#thread),
+    );
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { Icon } from '../shared/icon';
-import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, readJobText, sayLine, type JobSummary } from '@yardland/core';
+import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, type JobSummary } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
 import { newJob } from '../job/new-job';
 import { Choice } from '../shared/choice';
@@ -153,15 +153,14 @@ export class JobsPage {
       this.#messages.warn(ABOUT, `${file.name} is ${Math.round(file.size / 1e6)} MB; a job file is at most ${JOB_TEXT_LIMIT / 1e6} MB.`);
       return;
     }
-    const read = readJobText(await file.text());
-    const step = this.#shop()?.document.step ?? { mm: 1, inch: 1 / 8 };
-    if (read.ok) this.#open(this.#api.create(read.value));
-    else {
-      const [first] = read.problems;
-      this.#messages.warn(
-        ABOUT,
-        `${file.name} was not taken. ${first ? `${first.path ? `At ${first.path}: ` : ''}${sayLine(first, { units: 'metric', step })}` : ''}`,
-      );
+    try {
+      // What reads a job knows every construction: it is fetched when a file is there.
+      const { readJobFile } = await import('./read-job-file');
+      const read = readJobFile(await file.text(), this.#shop()?.document.step ?? { mm: 1, inch: 1 / 8 });
+      if ('job' in read) this.#open(this.#api.create(read.job));
+      else this.#messages.warn(ABOUT, `${file.name} was not taken. ${read.problem}`);
+    } catch {
+      this.#messages.warn(ABOUT, `${file.name} could not be read: the server does not answer.`);
     }
   }
 

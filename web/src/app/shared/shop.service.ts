@@ -52,7 +52,7 @@ export class ShopService {
     const queue = new DocumentQueue<ShopDocument>(
       {
         write: (revision, shop) => this.#http.put('/api/shop', { revision, shop }).pipe(map(versionOf)),
-        currentIn: ({ currentShop }) => (currentShop ? { revision: currentShop.revision, document: currentShop.shop } : null),
+        currentIn: ({ currentShop }) => (storedShopSchema.safeParse(currentShop).success ? versionOf(currentShop) : null),
         merge: mergeShops,
         keep: (waiting) => this.#shelves.keep(KIND, ID, waiting),
       },

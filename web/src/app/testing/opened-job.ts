@@ -9,6 +9,7 @@ import shopJson from '../../../../demo/shop.json';
 import { MEASURES } from '../shared/measures';
 import { AdviceStore } from '../job/advice-store';
 import { JobStore } from '../job/job-store';
+import { hereWorkers } from './here-worker';
 
 export const demoShop: Shop = openShop(shopSchema.parse(shopJson));
 export const boxesJob: Job = jobSchema.parse(boxes);
@@ -24,7 +25,7 @@ const ID = '00000000-0000-4000-8000-000000000002';
 /** A store with the job open, as if the server had answered; further requests are the caller's to look at. */
 export function openedStore(job: Job = boxesJob): { store: JobStore; http: HttpTestingController } {
   TestBed.configureTestingModule({
-    providers: [provideHttpClient(), provideHttpClientTesting(), provideRouter([]), JobStore, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
+    providers: [provideHttpClient(), provideHttpClientTesting(), provideRouter([]), hereWorkers(), JobStore, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
   });
   // What an earlier spec could not send would otherwise go on here.
   localStorage.clear();
@@ -33,5 +34,6 @@ export function openedStore(job: Job = boxesJob): { store: JobStore; http: HttpT
   store.open(ID);
   http.expectOne(`/api/jobs/${ID}`).flush({ id: ID, revision: 1, archived: false, undo: null, redo: null, job });
   http.expectOne('/api/shop').flush({ revision: 1, shop: shopJson });
+  TestBed.tick();
   return { store, http };
 }

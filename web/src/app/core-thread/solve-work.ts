@@ -1,5 +1,5 @@
 import { checkedLay, layEngine, runTrial, solve, type HeavyRequest, type LayRequest, type TrialAsk } from '@yardland/core';
-import type { FromSolveWorker, Solving, ToSolveWorker, Trying } from './solve-messages';
+import type { FromSolving, Solving, ToSolve, Trying } from './messages';
 
 /** Progress is told at most this often; a stop is heard as often. */
 const TELL_EVERY_MS = 80;
@@ -21,9 +21,9 @@ type Wish = 'go on' | 'stop' | 'cancel';
 export class SolveWork {
   readonly #running = new Map<string, Wish>();
 
-  constructor(private readonly tell: (message: FromSolveWorker) => void) {}
+  constructor(private readonly tell: (message: FromSolving) => void) {}
 
-  async hear(message: ToSolveWorker): Promise<void> {
+  async hear(message: ToSolve): Promise<void> {
     const { id } = message;
     if (message.kind !== 'solve' && message.kind !== 'trial') {
       if (this.#running.has(id)) this.#running.set(id, message.kind);

@@ -1,0 +1,139 @@
+import { inject, Injectable } from '@angular/core';
+import type { Job, Plan, Shop, Solved } from '@yardland/core';
+import { Observable, type Subscriber } from 'rxjs';
+import { applied, deltaOf } from './delta';
+import { MAKE_CORE_WORKER } from './make-core-worker';
+import type { FromPlanning, ToPlan } from './messages';
+import { SOURCE_DEPTH, type DerivedPlan, type PlanSource } from './plan-source';
+import type { Answer, AnswerKind, Answers } from './read-answer';
+
+/** What a plan is asked for: a job in its shop, with the answers that are known. */
+export interface PlanAsk {
+  readonly job: Job;
+  readonly shop: Shop;
+  readonly solved: Solved;
+}
+
+/** A plan with what it was asked for; or why it could not be made. */
+export type Planned<A extends PlanAsk> = { readonly ask: A; readonly plan: Plan } | { readonly ask: A; readonly failed: string };
+
+/** How one plan came out. */
+type Outcome = { readonly plan: Plan } | { readonly failed: string };
+
+const wireSource = ({ job, shop, solved }: PlanAsk): PlanSource => ({ job, shop: shop.document, solved });
+
+/**
+ * The computing core in a thread of its own: it plans the job in hand, and checks what the server says against its contract, so that the page stays free to draw and
+ * need not load the core. Only what has changed goes to and fro; what has not stays the same object.
+ */
+@Injectable({ providedIn: 'root' })
+export class CoreThread {
+  readonly #make = inject(MAKE_CORE_WORKER);
+  #worker: Worker | null = null;
+  #asked = 0;
+  /** What the thread has of the job, and what it said of it last. */
+  #sent: PlanSource | null = null;
+  #plan: DerivedPlan | undefined;
+  /** Plans asked for, in their order: they are answered in it. */
+  #planning: { readonly ask: PlanAsk; readonly subscriber: Subscriber<Outcome> }[] = [];
+  readonly #reading = new Map<string, Subscriber<Answer>>();
+
+  /** Starts the thread, so that it is ready when the first thing is asked. */
+  warmUp(): void {
+    this.#started();
+  }
+
+  /** What the server said, checked against its contract; an error where it does not keep to it. */
+  read<K extends AnswerKind>(answer: K, value: unknown): Observable<Answers[K]> {
+    return new Observable<Answer>((subscriber) => {
+      const id = String(++this.#asked);
+      this.#reading.set(id, subscriber);
+      this.#say({ kind: 'read', id, answer, value });
+      return () => this.#reading.delete(id);
+    }) as Observable<Answers[K]>;
+  }
+
+  /** Plans what comes, one at a time; of what comes meanwhile only the newest. */
+  plans<A extends PlanAsk>(asks$: Observable<A>): Observable<Planned<A>> {
+    return new Observable((subscriber) => {
+      let busy = false;
+      let next: A | null = null;
+      const serve = (ask: A): void => {
+        busy = true;
+        subscriber.add(
+          this.#planned(ask).subscribe((outcome) => {
+            busy = false;
+            subscriber.next({ ask, ...outcome });
+            const waiting = next;
+            next = null;
+            if (waiting) serve(waiting);
+          }),
+        );
+      };
+      subscriber.add(asks$.subscribe((ask) => (busy ? (next = ask) : serve(ask))));
+    });
+  }
+
+  #planned(ask: PlanAsk): Observable<Outcome> {
+    return new Observable((subscriber) => {
+      const source = wireSource(ask);
+      this.#planning.push({ ask, subscriber });
+      this.#started();
+      const delta = deltaOf(this.#sent, source, SOURCE_DEPTH);
+      this.#sent = source;
+      this.#say({ kind: 'plan', source: delta });
+    });
+  }
+
+  #say(message: ToPlan): void {
+    this.#started().postMessage(message);
+  }
+
+  #started(): Worker {
+    if (this.#worker) return this.#worker;
+    const worker = this.#make();
+    worker.addEventListener('message', ({ data }: MessageEvent<FromPlanning>) => this.#hear(data));
+    worker.addEventListener('error', (event) => {
+      event.preventDefault();
+      this.#died(event.message || 'the worker could not go on');
+    });
+    worker.addEventListener('messageerror', () => this.#died('a message could not be read'));
+    return (this.#worker = worker);
+  }
+
+  #hear(says: FromPlanning): void {
+    if (says.kind === 'planned' || says.kind === 'unplanned') {
+      const first = this.#planning.shift();
+      if (says.kind === 'planned') this.#plan = applied(this.#plan, says.plan) as DerivedPlan;
+      if (!first) return;
+      const { ask, subscriber } = first;
+      if (says.kind === 'unplanned' || !this.#plan) subscriber.next({ failed: says.kind === 'unplanned' ? says.message : 'nothing was planned' });
+      else subscriber.next({ plan: { ...this.#plan, job: ask.job, shop: ask.shop } });
+      subscriber.complete();
+      return;
+    }
+    const subscriber = this.#reading.get(says.id);
+    this.#reading.delete(says.id);
+    if (says.kind === 'unreadable') subscriber?.error(new Error(says.message));
+    else {
+      subscriber?.next(says.value);
+      subscriber?.complete();
+    }
+  }
+
+  /** Whoever waits is told; the next question starts a thread that knows nothing yet. */
+  #died(message: string): void {
+    this.#worker?.terminate();
+    this.#worker = null;
+    this.#sent = null;
+    this.#plan = undefined;
+    const [planning, reading] = [this.#planning, [...this.#reading.values()]];
+    this.#planning = [];
+    this.#reading.clear();
+    for (const { subscriber } of planning) {
+      subscriber.next({ failed: message });
+      subscriber.complete();
+    }
+    for (const subscriber of reading) subscriber.error(new Error(message));
+  }
+}
