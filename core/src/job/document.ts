@@ -18,6 +18,7 @@ import {
   FEELS,
   FIRE_SETTINGS,
   IN_SEAT,
+  JOB_FORMAT,
   JOB_STATES,
   JOB_TEXT_LIMIT,
   MOST_CUSHIONS,
@@ -28,7 +29,7 @@ import {
   USES,
   WELT_LIES,
 } from './terms';
-import { JOB_FORMAT, upgraded } from './upgrades/upgrades';
+import { upgraded } from './upgrades/upgrades';
 import { FILL_WAYS, MACHINES } from '../shop/ways';
 
 const text = (most: number) => z.string().max(most);

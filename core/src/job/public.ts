@@ -41,5 +41,4 @@ export * from './remnant-lays';
 export * from './terms';
 export * from './trials';
 export * from './words';
-export { JOB_FORMAT } from './upgrades/upgrades';
 export * from './recut-lays';

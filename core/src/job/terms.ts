@@ -1,6 +1,9 @@
 // The closed lists of words that a job's document is made of, and its limits. Apart from its schema, so that a list of choices can be shown without it.
 import { DECKS } from '../filling/feel';
 
+/** The format that documents are written in now. */
+export const JOB_FORMAT = 'yardland/job@3' as const;
+
 export const JOB_STATES = ['new', 'waiting-for-foam', 'cutting', 'sewing', 'ready', 'delivered'] as const;
 export const SUPPORTS = DECKS;
 export const PARTS = ['seat', 'back', 'mattress', 'pillow'] as const;

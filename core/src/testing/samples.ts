@@ -1,6 +1,6 @@
 import shopJson from '../../../demo/shop.json';
 import type { Cushion, Job } from '../job/document';
-import { JOB_FORMAT } from '../job/upgrades/upgrades';
+import { JOB_FORMAT } from '../job/terms';
 import { openShop, shopSchema, type Shop } from '../shop/shop';
 
 /** The demo shop, read as the application reads it. */

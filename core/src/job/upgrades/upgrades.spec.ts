@@ -7,7 +7,8 @@ import kneelers from './fixtures/1-puppeteers-kneelers.json';
 import stalls from './fixtures/1-stalls-benches.json';
 import chest from './fixtures/1-storage-chest.json';
 import benches from './fixtures/2-stalls-benches.json';
-import { JOB_FORMAT, upgraded, UPGRADES } from './upgrades';
+import { JOB_FORMAT } from '../terms';
+import { upgraded, UPGRADES } from './upgrades';
 
 const opened = (value: unknown) => {
   const read = readJob(value);

@@ -2,9 +2,6 @@ import { ticksWithNames } from './1-ticks-with-names';
 import { schoolsByEdition } from './2-schools-by-edition';
 import type { RawJob } from './raw-job';
 
-/** The format that documents are written in now. */
-export const JOB_FORMAT = 'yardland/job@3' as const;
-
 /** One step from a format to the next: pure, total over whatever was stored, append-only. Each has a kept fixture of the format before. */
 export interface Upgrade {
   readonly from: string;
