@@ -5,7 +5,7 @@ import type { Cushion } from '../job/document';
 import { outlineOf } from '../template/shapes/shapes';
 import { planned } from '../testing/planned';
 import { sampleCushion } from '../testing/samples';
-import { gluedArea, gluedAt } from './foam';
+import { gluedArea, gluedAt } from './glue';
 
 const long = (over: Partial<Cushion> = {}): Cushion => sampleCushion({ given: 'core', template: { shape: 'rectangle', widthMm: 3000, depthMm: 450 }, ...over });
 

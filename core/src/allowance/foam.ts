@@ -4,20 +4,11 @@ import { given, minus, plus, sum, type Figure } from '../kernel/figure';
 import { issue, type Issue } from '../kernel/issue';
 import { isFoam, SAME_TO_A_CUSHION_MM, SHEET_NOMINAL_MM, type Grade } from '../material/material';
 import { PLAIN_PIECE, type Piece } from '../piece/piece';
-import type { AssumptionKey, Constants } from '../shop/assumptions';
+import type { Constants } from '../shop/assumptions';
 import type { Shop } from '../shop/shop';
+import { gluedAt } from './glue';
 import { inParts } from './parts';
 import type { Sizes } from '../piece/sizes';
-
-export const CUTTING_TOOLS = ['saw', 'knife', 'hot-wire'] as const;
-export type CuttingTool = (typeof CUTTING_TOOLS)[number];
-
-const KERFS: Record<CuttingTool, AssumptionKey> = { saw: 'sawKerfMm', knife: 'knifeKerfMm', 'hot-wire': 'wireKerfMm' };
-
-/** Width of cut of a tool, mm: what a piece needs beside it on the sheet. */
-export function kerfOf(tool: CuttingTool | undefined, assume: Constants): number {
-  return assume(KERFS[tool ?? 'saw']);
-}
 
 export interface Layer {
   readonly grade: string;
@@ -33,36 +24,6 @@ function usableOf(grade: Grade, assume: Constants): readonly [shorter: number, l
   const trim = 2 * assume('sheetTrimMm');
   const [shorter = 0, longer = 0] = [grade.sheet.widthMm - trim, grade.sheet.lengthMm - trim].sort((a, b) => a - b);
   return [shorter, longer];
-}
-
-/**
- * Where a length that no sheet gives is glued up: as few joins as it takes, each between two sitting places where one is in reach, else as far along as
- * the sheet goes. Places share the length evenly; one place sits in the middle. No part is shorter than `endMm`.
- */
-export function gluedAt(lengthMm: number, sheetMm: number, places: number, endMm: number): number[] {
-  const joins: number[] = [];
-  let from = 0;
-  while (lengthMm - from > sheetMm + 1e-6) {
-    const parts = Math.ceil((lengthMm - from) / sheetMm - 1e-9);
-    // What is left must still go into the parts that are left, and no part may be a sliver.
-    const least = Math.max(from + endMm, lengthMm - (parts - 1) * sheetMm);
-    const most = Math.min(from + sheetMm, lengthMm - endMm);
-    const between = Array.from({ length: places - 1 }, (_, i) => (lengthMm * (i + 1)) / places).filter((at) => at >= least && at <= most);
-    const join = between.at(-1) ?? most;
-    joins.push(join);
-    from = join;
-  }
-  return joins;
-}
-
-/** Faces that are glued for one core, mm²: between layers, and across where a layer is pieced. */
-export function gluedArea(pieces: readonly Piece[], layers: readonly Layer[], planMm2: number, acrossMm: number): number {
-  const between = Math.max(0, layers.length - 1) * planMm2;
-  const joins = layers.reduce((sum, layer, i) => {
-    const parts = pieces.filter((piece) => piece.material.kind === 'foam' && piece.part.index === i + 1).length;
-    return sum + Math.max(0, parts - 1) * layer.thicknessMm * acrossMm;
-  }, 0);
-  return between + joins;
 }
 
 /** How far forward or back a layer's front stands from the core's: a top layer that rolls over the front covers the ends of those below. */

@@ -5,7 +5,9 @@ import type { PieceRole } from '../piece/piece';
 import { shipped } from '../shop/assumptions';
 import { WRAP_WAYS, type WrapWay } from '../shop/schools';
 import { outlineOf, SHAPES } from '../template/shapes/shapes';
-import { cornerFilling, parcelOutline, sideLofts, wrapPieces } from './wrap';
+import { parcelOutline, wrapPieces } from './wrap';
+import { cornerFilling } from './corner-filling';
+import { sideLofts } from './wrap-lies';
 
 const plane = { width: given('core', 600, 'entered'), depth: given('core', 500, 'entered'), height: given('core', 100, 'entered') };
 const pieces = (way: WrapWay, loft = 25) =>

@@ -8,7 +8,7 @@ import { given, law, plus, sum, type Figure } from '../kernel/figure';
 import { PLAIN_PIECE, type Piece, type PieceRole } from '../piece/piece';
 import type { Constants } from '../shop/assumptions';
 import type { WrapWay } from '../shop/schools';
-import { gluedAt } from './foam';
+import { gluedAt } from './glue';
 import { reaching } from './outlines';
 import { inParts } from './parts';
 import type { Sizes } from '../piece/sizes';
@@ -127,26 +127,6 @@ const WAYS: Record<WrapWay, (core: Core) => Piece[]> = {
   whipped: (core) => [whipped(core)],
 };
 
-/** Where wadding lies by the way it is wrapped. Faces alone end at the edge; whipped ones are cut so that they meet on the sides. */
-export function wrapLies(way: WrapWay): { readonly sides: boolean; readonly faces: boolean } {
-  return { sides: way !== 'faces', faces: way !== 'border' };
-}
-
-/** Nominal loft of the wadding on one side of a core, mm. */
-export interface SideLofts {
-  /** Left and right. */
-  readonly acrossMm: number;
-  /** Front and back. */
-  readonly alongMm: number;
-}
-
-/** What lies on the sides of a core: one loft where the way of wrapping reaches them, and the packing besides at both ends of a long core that is packed. */
-export function sideLofts(way: WrapWay, loftMm: number, packed: 'across' | 'along' | null, assume: Constants): SideLofts {
-  const side = wrapLies(way).sides ? loftMm : 0;
-  const packing = (end: typeof packed): number => (packed === end ? assume('packedEndLoftMm') : 0);
-  return { acrossMm: side + packing('across'), alongMm: side + packing('along') };
-}
-
 /** The wadding pieces round one core, by the way it is wrapped. None without loft. */
 export function wrapPieces(way: WrapWay, loftMm: number, size: Sizes['core'], outline: Outline, assume: Constants): Piece[] {
   return loftMm > 0 ? WAYS[way]({ size, outline, loftMm, assume }) : [];
@@ -163,28 +143,4 @@ export function onRoll(one: Piece, rollMm: number, places: number, assume: Const
   const across = wide / rollMm <= deep / rollMm + 1e-9;
   const cuts = across ? gluedAt(wide, rollMm, places, endMm) : gluedAt(deep, rollMm, 1, endMm);
   return inParts(one, across ? cuts : [], across ? [] : cuts, 'wrap') ?? [one];
-}
-
-/** Loose wadding worked into the corners, and into both ends of a long cushion where the school packs them; grams. */
-export function cornerFilling(corners: number, heightMm: Figure, ends: { readonly gapMm: number; readonly widthMm: Figure } | null, assume: Constants): Figure {
-  const density = given('loose wadding, kg/m³', assume('looseFillDensity'), 'shop', 'count');
-  const reach = given('from a corner', assume('cornerReachMm'), 'shop');
-  const count = given('corners', corners, 'counted', 'count');
-  const filled = law(
-    'in the corners',
-    '{0} × {1}² × {2} × {3}',
-    [count, reach, heightMm, density],
-    (n = 0, r = 0, h = 0, rho = 0) => n * r * r * h * rho * 1e-6,
-    'g',
-  );
-  if (!ends || ends.gapMm <= 0) return filled;
-  const gap = given('an end', ends.gapMm, 'school');
-  const packed = law(
-    'in both ends',
-    '2 × {0} × {1} × {2} × {3}',
-    [gap, ends.widthMm, heightMm, density],
-    (g = 0, w = 0, h = 0, rho = 0) => 2 * g * w * h * rho * 1e-6,
-    'g',
-  );
-  return sum('loose wadding', filled, plus(packed));
 }

@@ -3,7 +3,8 @@ import type { Shop } from '../shop/shop';
 import { MM_PER_YARD, type UnitSystem } from '../units/length';
 import { roundUp } from '../units/round';
 import type { Job } from './document';
-import { leftKey, repeatToBegin, type PlannedLay } from './lays';
+import { repeatToBegin } from './lays';
+import { leftKey, type PlannedLay } from './planned-lay';
 
 /** Cloth and wadding are sold by this. */
 function saleStep(system: UnitSystem): { readonly mm: number; readonly words: string } {

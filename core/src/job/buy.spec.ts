@@ -2,7 +2,7 @@ import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import type { LayAnswer } from '../lay/contract';
 import type { Job } from './document';
 import { buyList } from './buy';
-import type { PlannedLay } from './lays';
+import type { PlannedLay } from './planned-lay';
 import { chooseLots, lotProblems } from './lots';
 import { plan } from './plan';
 import { openShop, type ShopDocument } from '../shop/shop';

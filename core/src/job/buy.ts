@@ -5,7 +5,7 @@ import { leftOver, runBought } from './bought';
 import type { Job } from './document';
 import { notionsOf } from './notions';
 import type { CushionPlan } from './plan-cushion';
-import { goesOn, isBought, type PlannedLay } from './lays';
+import { goesOn, isBought, type PlannedLay } from './planned-lay';
 import type { LotChoice } from './lots';
 import type { SalvagedUse } from './salvaged';
 

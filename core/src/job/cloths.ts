@@ -50,3 +50,17 @@ export function shrinkage(use: ClothUse, shop: Shop): { readonly along: number; 
   if (use.washed) return { along: 0, across: 0 };
   return { along: (material?.shrinkAlongPercent ?? 0) / 100, across: (material?.shrinkAcrossPercent ?? 0) / 100 };
 }
+
+/** The cloth changed wherever the job uses it. */
+export function withClothUse(job: Job, name: string, change: (use: ClothUse) => ClothUse): Job {
+  const changed = (use: ClothUse): ClothUse => (clothName(use) === name ? change(use) : use);
+  return {
+    ...job,
+    cloth: changed(job.cloth),
+    cushions: job.cushions.map((cushion) =>
+      cushion.slots
+        ? { ...cushion, slots: Object.fromEntries(Object.entries(cushion.slots).map(([slot, use]) => [slot, changed(use)])) as NonNullable<Cushion['slots']> }
+        : cushion,
+    ),
+  };
+}

@@ -1,6 +1,7 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { openShop } from '../shop/shop';
-import { cheapestWelt, compareLays, type LayCompared, type LayWay } from './compare-lays';
+import { compareLays } from './compare-lays';
+import { cheapestWelt, type LayCompared, type LayWay } from './lay-ways';
 import { planSolved } from './solve';
 import { finished } from './trials';
 

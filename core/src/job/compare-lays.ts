@@ -1,62 +1,22 @@
-import { BIAS_WAYS, type BiasWay } from '../cover/parts/bias';
+import { BIAS_WAYS } from '../cover/parts/bias';
 import { constructionOf } from '../cover/list';
 import type { LayAnswer } from '../lay/contract';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import type { TrialProgress } from './advice';
-import { clothName, clothUse } from './cloths';
+import { clothName, clothUse, withClothUse } from './cloths';
 import type { ClothUse, Cushion, Job } from './document';
-import { clothLayKey, patternFor } from './lays';
+import { patternFor } from './lays';
+import { WELT_WAYS, type LayCompared, type LayWay } from './lay-ways';
+import { clothLayKey } from './planned-lay';
 import { plan, type Plan } from './plan';
 import { remnantKey } from './remnant-lays';
 import { planSolved } from './solve';
-
-/** One other way to lay the same set on a cloth. */
-export type LayWay =
-  | { readonly kind: 'as-it-is' }
-  | { readonly kind: 'turned' }
-  | { readonly kind: 'width'; readonly widthMm: number }
-  | { readonly kind: 'bias'; readonly way: BiasWay }
-  | { readonly kind: 'pattern'; readonly matched: boolean }
-  | { readonly kind: 'straight-welt' }
-  | { readonly kind: 'boxing'; readonly strips: 'across' | 'along' }
-  | { readonly kind: 'one-by-one' };
-
-/** A way with what it takes, each a real lay. */
-export interface LayCompared {
-  readonly way: LayWay;
-  /** The job as it would be; null where it is only about the order of cutting. */
-  readonly job: Job | null;
-  /** Length laid, mm, and bought, mm; of one by one all lengths together. */
-  readonly laidMm: number;
-  readonly buyMm: number | null;
-  readonly use: number;
-  /** Joins in the welts. */
-  readonly joins: number;
-  /** Pieces that found no place. */
-  readonly unplaced: number;
-  /** Warnings and errors of the plan as it would be. */
-  readonly problems: number;
-}
 
 /** Widths that cloth is commonly sold in, over the selvedges, mm. */
 const USUAL_WIDTHS: Readonly<Record<UnitSystem, readonly number[]>> = { metric: [1200, 1370, 1400, 1500], inch: [48, 54, 60].map((inch) => inch * 25.4) };
 /** Widths nearer than this are one, mm. */
 const SAME_WIDTH_MM = 6;
-
-/** The cloth changed wherever the job uses it. */
-export function withClothUse(job: Job, name: string, change: (use: ClothUse) => ClothUse): Job {
-  const changed = (use: ClothUse): ClothUse => (clothName(use) === name ? change(use) : use);
-  return {
-    ...job,
-    cloth: changed(job.cloth),
-    cushions: job.cushions.map((cushion) =>
-      cushion.slots
-        ? { ...cushion, slots: Object.fromEntries(Object.entries(cushion.slots).map(([slot, use]) => [slot, changed(use)])) as NonNullable<Cushion['slots']> }
-        : cushion,
-    ),
-  };
-}
 
 /** A choice made otherwise in every cushion whose construction has it. */
 function withChoice(job: Job, key: string, value: string, wanted: (cushion: Cushion) => boolean): Job {
@@ -173,9 +133,6 @@ function oneByOne({ remnants: _aside, ...job }: Job, use: ClothUse, shop: Shop):
   };
 }
 
-/** Ways that change nothing but how the welt is cut. */
-const WELT_WAYS: readonly LayWay['kind'][] = ['as-it-is', 'bias', 'straight-welt'];
-
 /** The set on one cloth in every way that might take less, each really laid; or `only` as it is and with its welt cut in other ways. Yields after each. */
 export function* compareLays(job: Job, use: ClothUse, shop: Shop, only?: 'welt'): Generator<TrialProgress, LayCompared[]> {
   const all = layWays(plan(job, shop), use, shop);
@@ -190,16 +147,4 @@ export function* compareLays(job: Job, use: ClothUse, shop: Shop, only?: 'welt')
   }
   const alone = only ? null : oneByOne(job, use, shop);
   return alone ? [...rows, alone] : rows;
-}
-
-/**
- * The way to cut the welt for which the least cloth is bought, where that is less than now: every piece finds a place, and nothing is wrong that is not wrong now. Of ways for which as much is
- * bought the one with the fewest joins. Null where there is none.
- */
-export function cheapestWelt([now, ...others]: readonly LayCompared[]): LayCompared | null {
-  const bought = ({ buyMm }: LayCompared): number => buyMm ?? Infinity;
-  const better = others.filter(
-    (row) => row.job && WELT_WAYS.includes(row.way.kind) && row.unplaced === 0 && now && row.problems <= now.problems && bought(row) < bought(now),
-  );
-  return better.sort((a, b) => bought(a) - bought(b) || a.joins - b.joins)[0] ?? null;
 }

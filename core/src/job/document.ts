@@ -3,7 +3,7 @@ import { constructionSchema } from '../cover/list';
 import { BIAS_WAYS } from '../cover/parts/bias';
 import { CLOTH_SLOTS } from '../piece/material-ref';
 import { CROWN_WAYS } from '../crown/domed';
-import { CUTTING_TOOLS } from '../allowance/foam';
+import { CUTTING_TOOLS } from '../allowance/tools';
 import { GIVEN } from '../piece/sizes';
 import { POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';

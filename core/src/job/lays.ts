@@ -1,12 +1,11 @@
-import { kerfOf } from '../allowance/foam';
+import { kerfOf } from '../allowance/tools';
 import type { ClothFacts } from '../cover/contract';
 import { biasBlocks, type BiasWay } from '../cover/parts/bias';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Point } from '../geometry/point';
 import { hashText } from '../kernel/hash';
-import type { Issue } from '../kernel/issue';
 import { fitsPattern } from '../lay/pattern';
-import { isSawn, turnedBy, type LayAnswer, type LayItem, type LayMaterial, type LayPattern, type LayRequest } from '../lay/contract';
+import { isSawn, turnedBy, type LayItem, type LayMaterial, type LayPattern, type LayRequest } from '../lay/contract';
 import { nominalThickness } from '../material/material';
 import { motifsOf } from '../piece/motifs';
 import type { Piece } from '../piece/piece';
@@ -14,49 +13,9 @@ import type { Shop } from '../shop/shop';
 import { clothFacts, clothName, clothUse } from './cloths';
 import type { ClothUse, Job } from './document';
 import type { CushionPlan, Cut } from './plan-cushion';
+import { clothLayKey, type LaySubject, type WantedLay } from './planned-lay';
 import { rollsOf } from './plan-wrap';
 import { seatMiddle } from './split';
-
-/** Which material a lay is on. */
-export type LaySubject =
-  /** One cloth, with the slots that are of it; `ownLengthMm`: it is the customer's own, and so much is there. */
-  | { readonly kind: 'cloth'; readonly name: string; readonly slots: readonly ClothSlot[]; readonly use: ClothUse; readonly ownLengthMm: number | null }
-  | { readonly kind: 'foam'; readonly grade: string; readonly thicknessMm: number }
-  | { readonly kind: 'wadding'; readonly loftMm: number; readonly material: string };
-
-/** A lay that the plan needs, named by the content of its request. */
-export interface WantedLay {
-  readonly hash: string;
-  readonly key: string;
-  readonly subject: LaySubject;
-  readonly request: LayRequest;
-  /** Cushions, by their place in the job, that cannot be matched to the cloth's pattern: with a motif in its middle a piece would not lie between the selvedges. */
-  readonly offPattern: readonly number[];
-  /** Pieces that were wrong and are cut anew, from what is left of another lay or by themselves: that one's key. */
-  readonly recutOf: string | null;
-  /** The remnant or hide that it lies on, by id: what finds no place there goes on to the next, and to what is bought. */
-  readonly remnant: string | null;
-  /** It waits for the lays of remnants before it: what is left for it is not known yet. */
-  readonly held: boolean;
-}
-
-/** The lay of what is cut anew by itself. */
-export const recutKey = (key: string): string => `${key}/recut`;
-
-/** The lay of what is cut anew from what another lay leaves of one of its sheets, or of its roll or remnant. */
-export const leftKey = (key: string, sheet: number): string => `${key}/left of ${sheet + 1}`;
-
-/** Whether what finds no place on a lay's material goes on to the next: the lay is on something that is there, and may be full. */
-export const goesOn = ({ request }: Pick<WantedLay, 'request'>): boolean => request.material.kind === 'hide';
-
-/** Whether a lay is of material that is bought, or the customer brings: not of a remnant, and not cut anew. */
-export const isBought = ({ recutOf, remnant }: WantedLay): boolean => recutOf === null && remnant === null;
-
-/** A lay of the plan: its request, and the checked answer once there is one. */
-export interface PlannedLay extends WantedLay {
-  readonly answer: LayAnswer | null;
-  readonly problems: readonly Issue[];
-}
 
 /** Places looked for in one lay: so many for each piece, within limits. */
 const MOVES_A_PIECE = 150;
@@ -223,12 +182,6 @@ function rollOf(use: ClothUse, job: Job, shop: Shop): LayMaterial {
   const hideMm = shop.cloth(use.material ?? '')?.hideMm;
   if (hideMm !== undefined) return { kind: 'sheet', widthMm: clothFacts(use, job.units, shop).usableMm, lengthMm: hideMm };
   return { kind: 'roll', widthMm: clothFacts(use, job.units, shop).usableMm, ...(pattern ? { pattern } : {}) };
-}
-
-/** The key of the lay on a cloth: the main cloth's has always been the same. */
-export function clothLayKey(use: ClothUse, main: ClothUse): string {
-  const name = clothName(use);
-  return name === clothName(main) ? 'cloth' : `cloth-${hashText(name).slice(-6)}`;
 }
 
 /** One lay for each cloth; the main one first, under the name it has always had. */

@@ -1,6 +1,6 @@
 import type { Remnant } from '../material/material';
 import type { Plan } from './plan';
-import { isBought, recutKey } from './lays';
+import { isBought, recutKey } from './planned-lay';
 import { leftOver } from './bought';
 
 /** What is left of a material once a job is cut, as the stockroom keeps it, without an id. */

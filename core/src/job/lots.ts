@@ -1,7 +1,7 @@
 import { issue, type Issue } from '../kernel/issue';
 import { SHEET_NOMINAL_MM, type Grade } from '../material/material';
 import type { Shop } from '../shop/shop';
-import type { PlannedLay } from './lays';
+import type { PlannedLay } from './planned-lay';
 
 /** Sheets of one foam and thickness that a job needs. */
 export interface SheetNeed {

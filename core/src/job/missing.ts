@@ -1,6 +1,6 @@
 import { issue, type Issue } from '../kernel/issue';
 import type { MaterialKind } from '../piece/material-ref';
-import { goesOn, type PlannedLay } from './lays';
+import { goesOn, type PlannedLay } from './planned-lay';
 import type { CushionPlan } from './plan-cushion';
 
 /** Where a piece of this material is changed, from the cushion. */

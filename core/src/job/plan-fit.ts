@@ -5,7 +5,7 @@ import { highestPlace, spanPolygon, spansThrough } from '../geometry/spans';
 import type { Outlines } from '../allowance/outlines';
 import type { Sizes } from '../piece/sizes';
 import { middleOf } from '../allowance/slope';
-import { sideLofts, wrapLies } from '../allowance/wrap';
+import { sideLofts, wrapLies } from '../allowance/wrap-lies';
 import { issue, type Issue } from '../kernel/issue';
 import { isFoam } from '../material/material';
 import type { Constants } from '../shop/assumptions';

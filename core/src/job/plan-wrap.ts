@@ -1,4 +1,4 @@
-import { cornerFilling } from '../allowance/wrap';
+import { cornerFilling } from '../allowance/corner-filling';
 import { cornersOf } from '../cover/parts/corners';
 import type { Outline } from '../geometry/outline';
 import type { Figure } from '../kernel/figure';

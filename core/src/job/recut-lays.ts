@@ -4,7 +4,8 @@ import type { Shop } from '../shop/shop';
 import { runThere } from './bought';
 import { clothFacts } from './cloths';
 import type { Job } from './document';
-import { biasItems, goesOn, leftKey, movesFor, pinsOn, recutKey, wanted, type NamedItem, type PlannedLay, type WantedLay } from './lays';
+import { biasItems, movesFor, pinsOn, wanted, type NamedItem } from './lays';
+import { leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
 import type { CushionPlan } from './plan-cushion';
 import { remnantKey, remnantMaterial, remnantsFor } from './remnant-lays';
 
@@ -99,20 +100,6 @@ function groundsOf(job: Job, base: WantedLay, laid: readonly PlannedLay[], shop:
   });
   return [...kept, ...(bought ? leftOf(bought, job, shop) : [])];
 }
-
-/** On which lays a piece that is cut anew comes to lie, and how often. */
-export function recutPlaces(lays: readonly PlannedLay[], item: string): readonly { readonly lay: PlannedLay; readonly count: number }[] {
-  return lays.flatMap((lay) => {
-    const count = lay.recutOf === null ? 0 : (lay.answer?.placements.filter((one) => one.item === item).length ?? 0);
-    return count ? [{ lay, count }] : [];
-  });
-}
-
-/** What is said of a lay for what is cut anew, after its material: from what is left of it, or by itself; empty for every other lay. */
-export const anewWords = (lay: WantedLay): string => (lay.recutOf === null ? '' : goesOn(lay) ? ', cut anew from the rest' : ', cut anew');
-
-/** A lay for what is cut anew on which nothing found a place: there is nothing to see on it. */
-export const nothingOn = ({ recutOf, answer }: PlannedLay): boolean => recutOf !== null && answer?.placements.length === 0;
 
 /**
  * Pieces that were wrong, laid on what the job has of their material once everything is cut: among the pieces that are cut from its remnants, its roll or its sheets and beyond them, on

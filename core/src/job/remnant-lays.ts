@@ -4,7 +4,8 @@ import { nominalThickness, type Remnant } from '../material/material';
 import type { Shop } from '../shop/shop';
 import { formatLength, formatLengthUnit } from '../units/format';
 import type { Job } from './document';
-import { movesFor, pinsOn, type LaySubject, type PlannedLay, type WantedLay } from './lays';
+import { movesFor, pinsOn } from './lays';
+import type { LaySubject, PlannedLay, WantedLay } from './planned-lay';
 import type { SayIn } from './say';
 
 /** The lay of a remnant, before the lay of what is bought. */

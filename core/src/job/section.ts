@@ -1,5 +1,5 @@
 import { middleDome, type Dome } from '../crown/dome';
-import { wrapLies } from '../allowance/wrap';
+import { wrapLies } from '../allowance/wrap-lies';
 import { waddingAt } from '../filling/load-curve';
 import type { Point } from '../geometry/point';
 import { isFoam, type Stock } from '../material/material';

@@ -1,4 +1,4 @@
-import { goesOn } from '../job/lays';
+import { goesOn } from '../job/planned-lay';
 import type { Plan } from '../job/plan';
 import { meaningOf } from '../record/meaning';
 import { stationOf, type StationId } from './stations';
