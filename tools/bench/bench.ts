@@ -11,34 +11,56 @@ import { serverRows } from './server-rows';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 
-/** What the first page loads, as it was compressed by the build: its scripts (the page's and the chunks these name) and its styles. */
+const STATIONS = ['look-over', 'filling', 'template', 'build', 'cover', 'lay', 'bench', 'check'];
+
+/**
+ * What a page has to load before it can be used, as the build compressed it: its scripts with all that these name, and the styles. Of a job that is its page together with the station that
+ * is open; the core's thread is loaded beside it.
+ */
 function firstLoad(): Row[] {
   const folder = path.join(root, 'dist/web/browser');
-  const stats = fs.readdirSync(folder).filter((name) => name.endsWith('.js'));
-  const scripts = (selector: string): Set<string> => {
+  const files = fs.readdirSync(folder);
+  const texts = new Map(files.filter((name) => name.endsWith('.js')).map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]));
+  const index = fs.readFileSync(path.join(folder, 'index.html'), 'utf8');
+  const scripts = (...selectors: readonly string[]): string[] => {
     const seen = new Set<string>();
     const visit = (name: string): void => {
-      if (seen.has(name) || !stats.includes(name)) return;
+      const text = texts.get(name);
+      if (text === undefined || seen.has(name)) return;
       seen.add(name);
-      for (const [, next] of fs.readFileSync(path.join(folder, name), 'utf8').matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) visit(next ?? '');
+      for (const [, next] of text.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) visit(next ?? '');
     };
-    for (const [, name] of fs.readFileSync(path.join(folder, 'index.html'), 'utf8').matchAll(/src="([^"]+\.js)"/g)) visit(name ?? '');
-    const page = stats.find((name) => fs.readFileSync(path.join(folder, name), 'utf8').match(new RegExp(`["\x60]${selector}["\x60]`)) !== null);
-    if (!page) throw new Error(`no script has the page ${selector}`);
-    visit(page);
-    return seen;
+    for (const [, name] of index.matchAll(/src="([^"]+\.js)"/g)) visit(name ?? '');
+    for (const selector of selectors) {
+      const page = [...texts].find(([, text]) => new RegExp(`["\x60]${selector}["\x60]`).test(text));
+      if (!page) throw new Error(`no script has ${selector}`);
+      visit(page[0]);
+    }
+    return [...seen];
   };
-  const [job, jobs] = [scripts('yl-job-page'), scripts('yl-jobs-page')];
-  const styles = fs.readdirSync(folder).filter((name) => name.endsWith('.css'));
-  const kB = (names: Iterable<string>, ending: string): number => {
-    const sizes = [...names].map((name) => [`${name}.${ending}`, name].map((one) => path.join(folder, one)).find((one) => fs.existsSync(one)) ?? '');
+  const kB = (names: readonly string[], ending: string): number => {
+    const sizes = names.map((name) => [`${name}.${ending}`, name].map((one) => path.join(folder, one)).find((one) => fs.existsSync(one)) ?? '');
     return sizes.reduce((sum, file) => sum + fs.statSync(file).size, 0) / 1000;
   };
+  const list = scripts('yl-jobs-page');
+  const jobs = STATIONS.map((station) => ({ station, names: scripts('yl-job-page', `yl-${station}-station`) })).sort((a, b) => kB(a.names, 'br') - kB(b.names, 'br'));
+  const build = scripts('yl-job-page', 'yl-build-station');
+  const [least, most] = [jobs[0], jobs.at(-1)];
+  if (!least || !most) throw new Error('no stations');
+  const thread = [...texts.keys()].filter((name) => name.startsWith('worker-') && texts.get(name)?.includes('yardland/advice-answer@1'));
+  const loaded = (what: string, goal: string, names: readonly string[], ending = 'br'): Row => rowOf(what, goal, [kB(names, ending)], { unit: 'kB' });
   return [
-    rowOf('first-load JavaScript of a job, Brotli (served to `localhost`)', 'under 220 kB', [kB(job, 'br')], { unit: 'kB' }),
-    rowOf('first-load JavaScript of a job, gzip (served to other hosts)', '—', [kB(job, 'gz')], { unit: 'kB' }),
-    rowOf('first-load JavaScript of the list of jobs, Brotli', 'under 220 kB', [kB(jobs, 'br')], { unit: 'kB' }),
-    rowOf('styles, Brotli', 'under 20 kB', [kB(styles, 'br')], { unit: 'kB' }),
+    loaded('first-load JavaScript of the list of jobs, Brotli (served to `localhost`)', 'under 220 kB', list),
+    loaded(`of a job at ${least.station}, which loads least`, 'under 220 kB', least.names),
+    loaded('of a job at build', 'under 220 kB', build),
+    loaded('of a job at build, gzip (served to other hosts)', '—', build, 'gz'),
+    loaded(`of a job at ${most.station}, which loads most`, 'under 220 kB', most.names),
+    loaded('the computing core’s thread, loaded beside a job’s page', '—', thread),
+    loaded(
+      'styles, Brotli',
+      'under 20 kB',
+      files.filter((name) => name.endsWith('.css')),
+    ),
   ];
 }
 

@@ -3,7 +3,7 @@ import { JobStore } from '../job/job-store';
 import { Switch } from '../shared/choice';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
-import { SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';
+import { NotFetched, SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';
 import { measureWord, withMeasure } from '../template/measures';
 import { buildScene, crownScene, firstProfile, type ProfileLine } from './build-scene';
 import { CoreTray } from './core-tray';
@@ -22,7 +22,7 @@ const PARTS = [
 /** From the finished size to core, wrap and crown by an allowance school, in plan and section, with the fit predicted. */
 @Component({
   selector: 'yl-build-station',
-  imports: [Split, SidePanel, Tray, Table, Switch, SchoolTray, CoreTray, WrapTray, CrownTray, FitPanel],
+  imports: [NotFetched, Split, SidePanel, Tray, Table, Switch, SchoolTray, CoreTray, WrapTray, CrownTray, FitPanel],
   templateUrl: './build-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

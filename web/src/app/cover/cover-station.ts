@@ -4,7 +4,7 @@ import { JobStore } from '../job/job-store';
 import type { Scene } from '../shared/table/scene';
 import { Switch } from '../shared/choice';
 import { Table } from '../shared/table/table';
-import { StationFrame, Tray, Words } from '../shared/ui/ui';
+import { NotFetched, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { coverScene } from './cover-scene';
 import { stapleScene } from './staple-scene';
 import { FieldsTray } from './fields-tray';
@@ -25,10 +25,14 @@ type Part = (typeof PARTS)[number]['value'];
 /** The cover's pieces to scale; the construction and its choices in the tray, and which part is of which cloth. */
 @Component({
   selector: 'yl-cover-station',
-  imports: [Tray, Words, Table, FinishedView, FinishedFacts, Switch, FieldsTray, SlotsTray, ZipsTray],
+  imports: [NotFetched, Tray, Words, Table, FinishedView, FinishedFacts, Switch, FieldsTray, SlotsTray, ZipsTray],
   template: `
     @if (part() === 'closed') {
-      <yl-finished-view [turned]="turned()" />
+      @defer (on immediate) {
+        <yl-finished-view [turned]="turned()" />
+      } @error {
+        <yl-not-fetched />
+      }
     } @else {
       <yl-table [scene]="scene()" [picked]="picked()" (pick)="pick($event)">
         @if (part() !== 'stapling') {
@@ -50,9 +54,17 @@ type Part = (typeof PARTS)[number]['value'];
       <yl-switch class="self-end" [bare]="true" data-part="tabs" label="Cover" [options]="parts()" [value]="part()" (picked)="show($event)" />
       @let shown = part();
       @if (shown === 'cloths') {
-        <yl-slots-tray />
+        @defer (on immediate) {
+          <yl-slots-tray />
+        } @error {
+          <yl-not-fetched />
+        }
       } @else if (shown === 'closed') {
-        <yl-finished-facts [(turned)]="turned" />
+        @defer (on immediate) {
+          <yl-finished-facts [(turned)]="turned" />
+        } @error {
+          <yl-not-fetched />
+        }
       } @else if (shown === 'stapling') {
         @if (staplingWords(); as words) {
           <p ylWords>{{ words }}</p>
@@ -60,7 +72,11 @@ type Part = (typeof PARTS)[number]['value'];
       } @else {
         <yl-fields-tray [group]="shown" />
         @if (shown === 'closing') {
-          <yl-zips-tray />
+          @defer (on immediate) {
+            <yl-zips-tray />
+          } @error {
+            <yl-not-fetched />
+          }
         }
       }
     </div>

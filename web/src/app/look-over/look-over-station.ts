@@ -4,7 +4,7 @@ import { JobStore } from '../job/job-store';
 import { Switch } from '../shared/choice';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit } from '../shared/table/table';
-import { SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';
+import { NotFetched, SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';
 import { AllCoresTray } from './all-cores-tray';
 import { longCoreScene } from './long-core-scene';
 import { LongCoreTray } from './long-core-tray';
@@ -28,7 +28,7 @@ type Part = (typeof PARTS)[number]['value'];
 /** What the seat is, who uses it how, and what the old core and its cover are still good for. */
 @Component({
   selector: 'yl-look-over-station',
-  imports: [Split, SidePanel, Tray, Table, Switch, SeatTray, OldCoreTray, OldCoreVerdict, OldCoverTray, LongCoreTray, AllCoresTray],
+  imports: [NotFetched, Split, SidePanel, Tray, Table, Switch, SeatTray, OldCoreTray, OldCoreVerdict, OldCoverTray, LongCoreTray, AllCoresTray],
   providers: [SeatEditor],
   templateUrl: './look-over-station.html',
   hostDirectives: [StationFrame],

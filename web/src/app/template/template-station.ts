@@ -26,7 +26,7 @@ import { templateOrigin } from '../shared/table/cushion-scene';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
 import { TextField } from '../shared/text-field';
-import { StationFrame, Tray } from '../shared/ui/ui';
+import { NotFetched, StationFrame, Tray } from '../shared/ui/ui';
 import { EvenTray } from './even-tray';
 import { FilesTray } from './files-tray';
 import { MarksTray } from './marks-tray';
@@ -49,7 +49,7 @@ type Part = (typeof PARTS)[number]['value'];
 /** The outline: by its measures, by its points, evened out; typed, dragged, and shown with the other sizes over it. */
 @Component({
   selector: 'yl-template-station',
-  imports: [Tray, Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray, MarksTray, SplitTray],
+  imports: [NotFetched, Tray, Table, QuantityField, NumberField, TextField, Switch, ShapeTray, PointsTray, EvenTray, FilesTray, MarksTray, SplitTray],
   templateUrl: './template-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,6 +1,7 @@
 export * from './boxes';
 export * from './buttons';
 export * from './field';
+export * from './not-fetched';
 export * from './panels';
 export * from './places';
 export * from './words';
