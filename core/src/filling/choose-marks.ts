@@ -2,6 +2,7 @@ import type { Constants } from '../shop/assumptions';
 import { foamsOf, has, type Stack } from './candidates';
 import type { ChooseRequest } from './choose-request';
 import type { Feel, FeelBand } from './feel';
+import { heaviestOf } from './sitters';
 
 export type Sitters = ChooseRequest['sitters'];
 
@@ -30,14 +31,6 @@ export function sentenceOf(marks: readonly Mark[]): string {
   ];
   if (!forIt) return `It ${against}.`;
   return against ? `It ${forIt}, but ${against}.` : `It ${forIt}.`;
-}
-
-export const heaviestOf = (sitters: Sitters): Sitters[number] => sitters.reduce((a, b) => (b.massKg > a.massKg ? b : a));
-
-/** The sitter of middle weight stands for the usual one. */
-export function typicalOf(sitters: Sitters): Sitters[number] {
-  const sorted = [...sitters].sort((a, b) => a.massKg - b.massKg);
-  return sorted[Math.floor((sorted.length - 1) / 2)] ?? heaviestOf(sitters);
 }
 
 /** How far off the wanted feel costs what: for half the width of the medium band, and for landing in another band. */

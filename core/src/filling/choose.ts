@@ -8,7 +8,6 @@ import {
   depthMark,
   featherMark,
   feelMark,
-  heaviestOf,
   highMark,
   isLow,
   lifeMark,
@@ -17,10 +16,10 @@ import {
   sentenceOf,
   sprungMark,
   turnMark,
-  typicalOf,
   type Mark,
   type Sitters,
 } from './choose-marks';
+import { heaviestOf, typicalOf } from './sitters';
 import type { ChooseRequest } from './choose-request';
 import { feelOf, type Feel, type FeelBand, type FeelVerdict } from './feel';
 import { layerOf } from './layer';

@@ -10,3 +10,16 @@ const MASS: Record<Build, AssumptionKey> = { child: 'childKg', slight: 'slightKg
 export function massOf(build: Build, assume: Constants): number {
   return assume(MASS[build]);
 }
+
+interface Weighed {
+  readonly massKg: number;
+}
+
+/** The heaviest of at least one. */
+export const heaviestOf = <S extends Weighed>(sitters: readonly S[]): S => sitters.reduce((a, b) => (b.massKg > a.massKg ? b : a));
+
+/** The sitter of middle weight stands for the usual one. */
+export function typicalOf<S extends Weighed>(sitters: readonly S[]): S {
+  const sorted = [...sitters].sort((a, b) => a.massKg - b.massKg);
+  return sorted[Math.floor((sorted.length - 1) / 2)] ?? heaviestOf(sitters);
+}

@@ -10,7 +10,7 @@ import { patternFor } from './lays';
 import { WELT_WAYS, type LayCompared, type LayWay } from './lay-ways';
 import { clothLayKey } from './planned-lay';
 import { plan, type Plan } from './plan';
-import { remnantKey } from './remnant-lays';
+import { remnantKey } from './remnants';
 import { planSolved } from './solve';
 
 /** Widths that cloth is commonly sold in, over the selvedges, mm. */

@@ -115,11 +115,6 @@ export function patternFor({ material, unmatched }: ClothUse, shop: Shop): LayPa
   return { alongMm, acrossMm, halfDrop, motifAcrossMm: motifMm };
 }
 
-/** Where on the roll the first motif lies is seen only when the cloth is there: up to one repeat is cut off before it, mm. */
-export function repeatToBegin({ material, items }: LayRequest): number {
-  return material.kind === 'roll' && items.some(({ motif }) => motif) ? (material.pattern?.alongMm ?? 0) : 0;
-}
-
 interface OnCloth {
   readonly use: ClothUse;
   readonly slots: Set<ClothSlot>;

@@ -1,4 +1,4 @@
-import { typicalOf } from '../filling/choose-marks';
+import { typicalOf } from '../filling/sitters';
 import type { Feel, FeelBand, FeelVerdict } from '../filling/feel';
 import { massOf } from '../filling/sitters';
 import { deciding, type Deciding } from '../fit/deciding';

@@ -10,7 +10,7 @@ import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contra
 import type { Asked } from '../filling/old-core';
 import type { ClosedLines } from '../form/form';
 import { fit, type Fit, type FitRequest } from '../fit/fit';
-import { flatten, perimeter, rectangleOutline } from '../geometry/outline';
+import { flatten, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { given, law, type Figure } from '../kernel/figure';
 import { hashNumbers } from '../kernel/hash';
@@ -50,6 +50,8 @@ interface Known {
   /** The very object that was planned: what `previous` is recognised by. */
   readonly source: Cushion;
   readonly construction: ConstructionWords;
+  /** The template's outline as it was measured; null where its measures make none. */
+  readonly seat: Outline | null;
   /** What the seat asks of its core, for judging the old one. */
   readonly asked: Asked;
   /** Loft of the wadding that fills a hollow, mm. */
@@ -187,12 +189,13 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   const kept = keptCover(cushion);
   const construction = constructionOf(cushion.construction, constructions);
   const words = { kind: construction.kind, name: construction.name, detail: construction.says(cushion.construction) };
-  const known = { source: cushion, construction: words, asked: askedOf(cushion, shop, units), padLoftMm: assume('hollowPadLoftMm'), keptCover: kept };
+  const shape = shapeOf(cushion.template);
+  const shapeProblems = under('template', shape.check(cushion.template));
+  const seat = shapeProblems.length ? null : shape.outline(cushion.template);
+  const known = { source: cushion, construction: words, seat, asked: askedOf(cushion, shop, units), padLoftMm: assume('hollowPadLoftMm'), keptCover: kept };
   const row = shop.school(cushion.school, cushion.schoolEdition);
   const school: School | null = row && cushion.schoolNumber ? overridden(row, cushion.schoolNumber.number, cushion.schoolNumber.mm) : (row ?? null);
   if (!school) return blocked(known, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
-  const shape = shapeOf(cushion.template);
-  const shapeProblems = under('template', shape.check(cushion.template));
   if (shapeProblems.length) return blocked(known, school, shapeProblems);
 
   const { outline: base, acrossMm, deepMm } = outlineOf(cushion.template);

@@ -65,3 +65,8 @@ export const anewWords = (lay: WantedLay): string => (lay.recutOf === null ? '' 
 
 /** A lay for what is cut anew on which nothing found a place: there is nothing to see on it. */
 export const nothingOn = ({ recutOf, answer }: PlannedLay): boolean => recutOf !== null && answer?.placements.length === 0;
+
+/** Where on the roll the first motif lies is seen only when the cloth is there: up to one repeat is cut off before it, mm. */
+export function repeatToBegin({ material, items }: LayRequest): number {
+  return material.kind === 'roll' && items.some(({ motif }) => motif) ? (material.pattern?.alongMm ?? 0) : 0;
+}

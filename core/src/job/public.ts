@@ -39,7 +39,7 @@ export * from './solve';
 export * from './split';
 export * from './kept-fit';
 export * from './left-overs';
-export * from './remnant-lays';
+export * from './remnants';
 export * from './terms';
 export * from './trials';
 export * from './words';

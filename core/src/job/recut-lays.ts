@@ -7,7 +7,7 @@ import type { Job } from './document';
 import { biasItems, movesFor, pinsOn, wanted, type NamedItem } from './lays';
 import { leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
 import type { CushionPlan } from './plan-cushion';
-import { remnantKey, remnantMaterial, remnantsFor } from './remnant-lays';
+import { remnantKey, remnantMaterial, remnantsFor } from './remnants';
 
 type Hide = Extract<LayMaterial, { readonly kind: 'hide' }>;
 

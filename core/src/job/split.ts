@@ -30,11 +30,6 @@ const refused = (code: string, path: string, facts: Record<string, number | stri
 
 const round = (mm: number): number => Math.round(mm * 1e6) / 1e6;
 
-/** Which of how many cushions of one seat it is; empty for a seat of its own. */
-export function splitWords({ split }: Pick<Cushion, 'split'>): string {
-  return split ? `${split.index} of ${split.of} across ${split.seat}, ${split.middle ? 'joins and pattern matched' : 'joins matched'}` : '';
-}
-
 /** Where the middle of the seat lies from the cushion's own, mm; undefined for a seat of its own, and for parts split before it was kept. */
 export function seatMiddle({ split }: Pick<Cushion, 'split'>): Point | undefined {
   return split?.middle && { x: split.middle.xMm, y: split.middle.yMm };

@@ -8,6 +8,7 @@ import type { Shop } from '../shop/shop';
 import type { Figure } from '../kernel/figure';
 import { formatLength, formatLengthUnit } from '../units/format';
 import { pairMm, type Pair, type UnitSystem } from '../units/length';
+import type { Cushion } from './document';
 import type { CushionPlan } from './plan-cushion';
 import type { SayIn } from './say';
 
@@ -37,6 +38,11 @@ export function schoolWords({ school, source }: CushionPlan, shop: Shop, { units
   const size = (mm: number): string => formatLengthUnit(mm, units, step);
   const usual = number.get(row);
   return `${name}; ${number.word}: ${size(source.schoolNumber.mm)}${usual ? `, not ${size(pairMm(usual, units))}` : ''}`;
+}
+
+/** Which of how many cushions of one seat it is; empty for a seat of its own. */
+export function splitWords({ split }: Pick<Cushion, 'split'>): string {
+  return split ? `${split.index} of ${split.of} across ${split.seat}, ${split.middle ? 'joins and pattern matched' : 'joins matched'}` : '';
 }
 
 /** A sentence with its figures put in, lengths in the job's units: `{0} × {1}`. */

@@ -12,7 +12,8 @@ import {
   type SayIn,
   type Shop,
 } from '@yardland/core';
-import { outlineItems, planDimensions, plateItems, shapeDimensions } from '../shared/table/cushion-scene';
+import { outlineItems, planDimensions, plateItems } from '../shared/table/cushion-scene';
+import { shapeDimensions } from '../shared/table/shape-dimensions';
 import type { Scene, SceneItem } from '../shared/table/scene';
 import { sectionItems } from '../shared/table/section';
 

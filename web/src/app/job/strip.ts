@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { bounds, flatten, shapeOf } from '@yardland/core';
+import { bounds, flatten } from '@yardland/core';
 import { JobStore } from './job-store';
 
 const BOX = { width: 48, height: 34 };
@@ -31,10 +31,8 @@ export class Strip {
 
   protected readonly cushions = computed(() => {
     const cushions = this.store.job()?.cushions ?? [];
-    const outlines = cushions.map((cushion) => {
-      const shape = shapeOf(cushion.template);
-      return shape.check(cushion.template).length ? [] : flatten(shape.outline(cushion.template), 2);
-    });
+    const plans = this.store.plan()?.cushions ?? [];
+    const outlines = cushions.map((_, i) => (plans[i]?.seat ? flatten(plans[i].seat, 2) : []));
     const boxes = outlines.map((points) => (points.length ? bounds(points) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }));
     const scale = Math.min(...boxes.map((box) => Math.min((BOX.width - 4) / (box.maxX - box.minX), (BOX.height - 4) / (box.maxY - box.minY))));
     return cushions.map(({ name, quantity }, i) => {

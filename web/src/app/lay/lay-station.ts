@@ -9,9 +9,7 @@ import {
   formatRun,
   goesOn,
   isSawn,
-  nearestPlace,
   nothingOn,
-  roomAround,
   placed,
   withClothUse,
   type ClothUse,
@@ -172,6 +170,9 @@ export class LayStation {
           .replace(/( \d+)+$/, '') ?? null,
       ),
     );
+    effect(() => {
+      if (this.picked() !== null) void untracked(() => this.#placesThere());
+    });
     inject(DestroyRef).onDestroy(() => this.store.shownPiece.set(null));
   }
 
@@ -271,12 +272,26 @@ export class LayStation {
     return this.pins().find(({ item, copy }) => `${item} ${copy}` === piece) ?? null;
   }
 
+  /** What knows where pieces may lie; null until a piece was picked. */
+  readonly #places = signal<typeof import('./lay-places') | null>(null);
+
+  async #placesThere(): Promise<typeof import('./lay-places') | null> {
+    try {
+      const places = await import('./lay-places');
+      this.#places.set(places);
+      return places;
+    } catch {
+      this.said.set('Pieces cannot be moved by hand now: what it takes could not be fetched, the server does not answer.');
+      return null;
+    }
+  }
+
   /** The room round the picked piece, to the cut edges of its neighbours and the material's own. */
   protected readonly pickedRoom = computed(() => {
-    const [lay, answer, placement] = [this.current(), this.#shown(), this.#pickedPlacement()];
-    if (!lay || !answer || !placement) return '';
+    const [lay, answer, placement, places] = [this.current(), this.#shown(), this.#pickedPlacement(), this.#places()];
+    if (!lay || !answer || !placement || !places) return '';
     const { units, step } = this.store.inWords();
-    const { back, onward, below, above } = roomAround(lay.request, answer, placement);
+    const { back, onward, below, above } = places.roomAround(lay.request, answer, placement);
     const far = (mm: number | null): string => (mm === null ? 'nothing' : mm < TOUCHES_MM ? 'touching' : formatLengthUnit(mm, units, step));
     return `Room round it: ${far(back)} towards the beginning, ${far(onward)} onward, ${far(below)} below, ${far(above)} above.`;
   });
@@ -287,12 +302,12 @@ export class LayStation {
     const knob = this.scene().items.find((item) => item.kind === 'knob');
     if (!lay || !answer || !placement || knob?.kind !== 'knob') return;
     const wanted = movedOver(bandsOf(lay.request.material, answer), placement, knob.at, to);
-    if (wanted) this.#pin(wanted);
+    if (wanted) void this.#pin(wanted);
   }
 
   protected pinHere(): void {
     const placement = this.#pickedPlacement();
-    if (placement) this.#pin(placement);
+    if (placement) void this.#pin(placement);
   }
 
   /** The next turn that it may have, about its middle. */
@@ -306,7 +321,7 @@ export class LayStation {
       return { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 };
     };
     const [before, after] = [middle(placement.turn), middle(turn)];
-    this.#pin({ ...placement, turn, x: placement.x + before.x - after.x, y: placement.y + before.y - after.y });
+    void this.#pin({ ...placement, turn, x: placement.x + before.x - after.x, y: placement.y + before.y - after.y });
   }
 
   protected letGo(): void {
@@ -319,14 +334,16 @@ export class LayStation {
     this.#setPins('All pieces let go', (pins) => pins.filter(({ lay }) => lay !== key));
   }
 
-  #pin(wanted: Placement): void {
+  async #pin(wanted: Placement): Promise<void> {
     const lay = this.current();
     if (!lay) return;
     if (isSawn(lay.request.material)) {
       this.said.set('Where a saw goes from edge to edge, pieces are not moved by hand.');
       return;
     }
-    const place = nearestPlace(lay.request, lay.request.pins, wanted, this.#shown()?.patternAtMm ?? null);
+    const places = await this.#placesThere();
+    if (!places) return;
+    const place = places.nearestPlace(lay.request, lay.request.pins, wanted, this.#shown()?.patternAtMm ?? null);
     this.said.set(place ? '' : 'There is no room for it there: pinned pieces or the edge are in the way.');
     if (!place) return;
     this.#setPins('Piece put', (pins) => [

@@ -6,7 +6,7 @@ import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
-import { measureOf } from '../shared/table/cushion-scene';
+import { measureOf } from '../shared/table/shape-dimensions';
 import { Tickbox } from '../shared/tickbox';
 import { Button, Tool } from '../shared/ui/ui';
 import { measureWord, withMeasure } from './measures';

@@ -15,7 +15,8 @@ import {
   type Point,
   type Segment,
 } from '@yardland/core';
-import { outlineItems, shapeDimensions, templateOrigin } from '../shared/table/cushion-scene';
+import { outlineItems, templateOrigin } from '../shared/table/cushion-scene';
+import { shapeDimensions } from '../shared/table/shape-dimensions';
 import { shifted, type Scene, type SceneItem } from '../shared/table/scene';
 
 /** A fold line, and the words front and centre, for an outline. */

@@ -1,7 +1,8 @@
 import { bounds, cushionFeel, fillingLayers, polygonArea, sectionOf, type CushionPlan } from '@yardland/core';
 import { fillingScene } from '../../filling/filling-scene';
 import { boxesJob, demoShop, solvedPlan } from '../../testing/opened-job';
-import { outlineItems, planDimensions, plateItems, shapeDimensions } from './cushion-scene';
+import { outlineItems, planDimensions, plateItems } from './cushion-scene';
+import { shapeDimensions } from './shape-dimensions';
 import { sectionItems } from './section';
 import { pointsOf, type Area, type SceneItem } from './scene';
 
