@@ -123,12 +123,15 @@ export interface EdgeProfile {
   readonly modelled: boolean;
 }
 
+/** What a choice is about: how the cover is made, how it is closed, or what it has besides. */
+export type FieldGroup = 'made' | 'closing' | 'extras';
+
 /** One of a construction's choices, as the tray shows it. `key` is the document's own; a value left out is "as the shop has it". */
 export type Field<C> = {
   readonly key: keyof C & string;
   readonly label: string;
   /** Which of the tray's parts it stands in; the first where it is not said. */
-  readonly group?: 'closing' | 'extras';
+  readonly group?: Exclude<FieldGroup, 'made'>;
   /** Shown only then; always where it is not given. */
   shown?(choices: C): boolean;
 } & (

@@ -6,7 +6,7 @@ import { feltPieces } from '../allowance/felt';
 import { onRoll, wrapPieces } from '../allowance/wrap';
 import { CONSTRUCTIONS, constructionOf } from '../cover/list';
 import { bagInside } from '../cover/parts/cover-operations';
-import type { Construction, Contents, Cover, EdgeProfile } from '../cover/contract';
+import type { Construction, Contents, Cover, EdgeProfile, FieldGroup } from '../cover/contract';
 import type { Asked } from '../filling/old-core';
 import type { ClosedLines } from '../form/form';
 import { fit, type Fit, type FitRequest } from '../fit/fit';
@@ -43,6 +43,8 @@ export interface ConstructionWords {
   readonly name: string;
   /** A few words on its choices; may be empty. */
   readonly detail: string;
+  /** The groups that it has choices in. */
+  readonly groups: readonly FieldGroup[];
 }
 
 /** What is known of a cushion whether or not it can be made. Paths of its problems start at the cushion, or with `cloth` at the job. */
@@ -182,13 +184,15 @@ const FOR_NEW_FOAM: ReadonlySet<string> = new Set(['core-larger-than-sheet', 'co
 /** What an old cover that goes back on has to be asked: its own size. */
 const keptCoverProblems = (cushion: Cushion): Issue[] => (cushion.given === 'sewn' ? [] : [issue('note', 'kept-cover-not-measured', 'seat.oldCover')]);
 
+const groupsOf = ({ fields }: Construction): FieldGroup[] => [...new Set(fields.map(({ group }): FieldGroup => group ?? 'made'))];
+
 /** Derives one cushion: total, pure, and independent of the others. */
 export function planCushion(cushion: Cushion, context: CushionContext): CushionPlan {
   const { units, cloth, shop, answers, constructions = CONSTRUCTIONS } = context;
   const assume: Constants = (key) => shop.assume(key, units);
   const kept = keptCover(cushion);
   const construction = constructionOf(cushion.construction, constructions);
-  const words = { kind: construction.kind, name: construction.name, detail: construction.says(cushion.construction) };
+  const words = { kind: construction.kind, name: construction.name, detail: construction.says(cushion.construction), groups: groupsOf(construction) };
   const shape = shapeOf(cushion.template);
   const shapeProblems = under('template', shape.check(cushion.template));
   const seat = shapeProblems.length ? null : shape.outline(cushion.template);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { constructionOf, filled } from '@yardland/core';
+import { filled } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type { Scene } from '../shared/table/scene';
 import { Switch } from '../shared/choice';
@@ -70,7 +70,13 @@ type Part = (typeof PARTS)[number]['value'];
           <p ylWords>{{ words }}</p>
         }
       } @else {
-        <yl-fields-tray [group]="shown" />
+        @defer (on immediate) {
+          <yl-fields-tray [group]="shown" />
+        } @placeholder {
+          <span class="min-h-16"></span>
+        } @error {
+          <yl-not-fetched />
+        }
         @if (shown === 'closing') {
           @defer (on immediate) {
             <yl-zips-tray />
@@ -89,8 +95,7 @@ export class CoverStation {
   readonly #chosen = signal<Part>('made');
   /** Parts that the construction has no fields for are not offered. */
   protected readonly parts = computed(() => {
-    const choices = this.store.cushion()?.construction;
-    const groups = new Set<string>(choices ? constructionOf(choices).fields.map(({ group }) => group ?? 'made') : []);
+    const groups = new Set<Part>(this.store.cushionPlan()?.construction.groups ?? []);
     return PARTS.filter(
       ({ value }) => value === 'made' || value === 'cloths' || value === 'closed' || (value === 'stapling' ? this.#stapled() : groups.has(value)),
     );

@@ -1,19 +1,13 @@
-import { LiveAnnouncer } from '@angular/cdk/a11y';
-import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Icon } from '../shared/icon';
 import {
   BUILDS,
   cushionFeel,
   fillingLayers,
-  formatLength,
   formatLengthUnit,
   formatNumber,
-  isFoam,
-  KG_M3_PER_LB_FT3,
   layerOf,
   massOf,
-  N_PER_LBF,
   type Build,
   type Cushion,
   type Feel,
@@ -22,15 +16,15 @@ import {
   type Ranked,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
 import { Dialogs } from '../shared/dialogs';
 import { LineChart, type ChartLine } from '../shared/line-chart';
-import { QuantityField } from '../shared/quantity-field';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
-import { Button, Label, LayerRow, SidePanel, Split, StationFrame, Tool, Tray, Words } from '../shared/ui/ui';
+import { Button, Label, LayerRow, NotFetched, SidePanel, Split, StationFrame, Tray, Words } from '../shared/ui/ui';
 import type { ChooseData, ChooseResult } from './choose-dialog';
 import { dropIndex, fillingScene } from './filling-scene';
+import { changeLayers, MOST_LAYERS, withThickness } from './layers';
+import { LayersTray } from './layers-tray';
 
 const BUILD_NAMES = ['nobody', 'a child', 'slight', 'middling', 'sturdy', 'heavy'];
 /** Each verdict, and what would mend it. */
@@ -44,25 +38,19 @@ const VERDICTS: Record<FeelVerdict, string> = {
 /** The stack of layers in section, to scale; soft above, firm below. */
 @Component({
   selector: 'yl-filling-station',
-  imports: [Split, SidePanel, Words, Label, Tray, LayerRow, Tool, Button, Table, Choice, QuantityField, LineChart, Icon, CdkDropList, CdkDrag, CdkDragHandle],
+  imports: [Split, SidePanel, Words, Label, Tray, LayerRow, NotFetched, Button, Table, LineChart, Icon, LayersTray],
   templateUrl: './filling-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FillingStation {
   protected readonly store = inject(JobStore);
-  protected readonly grades = computed(() => {
-    const shop = this.store.shop()?.document;
-    return [...(shop?.grades ?? []), ...(shop?.fillings ?? [])].map(({ id, name }) => ({ value: id, name }));
-  });
-
   /** Which sitter is on the cushion: 0 nobody, then the builds from the lightest. */
   protected readonly sitting = linkedSignal(() => {
     const builds = (this.store.cushion()?.seat?.sitters ?? []).map((sitter) => BUILDS.indexOf(sitter.build) + 1);
     return builds.length ? Math.max(...builds) : BUILDS.indexOf('middling') + 1;
   });
   protected readonly most = BUILDS.length;
-  readonly #announcer = inject(LiveAnnouncer);
   readonly #dialogs = inject(Dialogs);
   protected readonly rivals = signal<readonly Ranked[]>([]);
 
@@ -136,7 +124,7 @@ export class FillingStation {
     if (!result) return;
     this.rivals.set(result.rivals);
     const take = result.take;
-    if (take) this.#change('Filling chosen', () => take.layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm })));
+    if (take) changeLayers(this.store, 'Filling chosen', () => take.layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm })));
   }
 
   #feelUnder(layers: readonly FillingLayer[] | null, build: Build): Feel | null {
@@ -178,17 +166,11 @@ export class FillingStation {
     return `${formatNumber(kg, 1)} kg of filling in each`;
   });
 
-  protected setGrade(index: number, grade: string): void {
-    this.#change('Foam', (layers) => layers.map((layer, i) => (i === index ? { ...layer, grade } : layer)));
-  }
-
-  protected setThickness(index: number, mm: number | null): void {
-    if (mm !== null) this.#change('Layer thickness', (layers) => layers.map((layer, i) => (i === index ? { ...layer, thicknessMm: mm } : layer)));
-  }
-
   protected edited({ key, mm }: Edit): void {
-    this.setThickness(Number(key.replace('layer-', '')), mm);
+    if (mm !== null) changeLayers(this.store, 'Layer thickness', withThickness(Number(key.replace('layer-', '')), mm));
   }
+
+  protected readonly full = computed(() => (this.store.cushion()?.core.layers.length ?? 0) >= MOST_LAYERS);
 
   /** A new layer on top, as thick as what is missing. */
   protected add(): void {
@@ -196,45 +178,10 @@ export class FillingStation {
     const [grade] = shop?.document.grades ?? [];
     if (!grade) return;
     const wanted = one?.sizes?.core.height.value ?? 50;
-    this.#change('Layer added', (layers) => {
+    changeLayers(this.store, 'Layer added', (layers) => {
       const missing = wanted - layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
       return [{ grade: layers[0]?.grade ?? grade.id, thicknessMm: missing > 5 ? missing : 25 }, ...layers];
     });
-  }
-
-  protected remove(index: number): void {
-    this.#change('Layer removed', (layers) => layers.filter((_, i) => i !== index));
-  }
-
-  /** Takes a layer to another place, 0 the top. */
-  protected take(from: number, to: number): void {
-    if (from === to) return;
-    this.#change('Layers in another order', (layers) => {
-      const next = [...layers];
-      moveItemInArray(next, from, to);
-      return next;
-    });
-    void this.#announcer.announce(`Layer ${from + 1} is layer ${to + 1} now`);
-  }
-
-  /** Sheets in stock for a layer's foam, or the heights its filling is made in. */
-  protected sheets(id: string): { value: string; name: string }[] {
-    const { units, step } = this.store.inWords();
-    return (this.store.shop()?.stock(id)?.thicknessesMm ?? []).map((mm) => ({ value: String(mm), name: formatLength(mm, units, step) }));
-  }
-
-  /** The stocked sheet that a thickness is; empty where it has to be split or glued. */
-  protected sheetOf(id: string, thicknessMm: number): string {
-    return String(
-      this.store
-        .shop()
-        ?.stock(id)
-        ?.thicknessesMm.find((mm) => Math.abs(mm - thicknessMm) < 0.5) ?? '',
-    );
-  }
-
-  protected setSheet(index: number, value: string): void {
-    if (value) this.setThickness(index, Number(value));
   }
 
   /** A layer dragged over the table: the others make room while it is on its way. */
@@ -253,20 +200,5 @@ export class FillingStation {
     const [layer] = layers.splice(from, 1);
     if (layer) layers.splice(index, 0, layer);
     return { ...cushion, core: { ...cushion.core, layers } };
-  }
-
-  #change(label: string, change: (layers: { grade: string; thicknessMm: number }[]) => { grade: string; thicknessMm: number }[]): void {
-    this.store.editCushion(label, (cushion) => ({ ...cushion, core: { ...cushion.core, layers: change(cushion.core.layers) } }));
-  }
-
-  /** Density and hardness, always both: quality is not feel. */
-  protected remark(id: string): string {
-    const stock = this.store.shop()?.stock(id);
-    if (!stock) return '';
-    const inch = this.store.units() === 'inch';
-    const density = inch ? `${formatNumber(stock.densityKgM3 / KG_M3_PER_LB_FT3, 1)} lb/ft³` : `${formatNumber(stock.densityKgM3)} kg/m³`;
-    if (!isFoam(stock)) return `${density}, by a rule of thumb`;
-    const hardness = inch ? `${formatNumber(stock.hardness25N / N_PER_LBF)} lbf` : `${formatNumber(stock.hardness25N)} N`;
-    return `${density}, ${hardness} at 25 %${stock.quoted ? ', converted' : ''}`;
   }
 }
