@@ -43,7 +43,9 @@ function firstLoad(): Row[] {
     return sizes.reduce((sum, file) => sum + fs.statSync(file).size, 0) / 1000;
   };
   const list = scripts('yl-jobs-page');
-  const jobs = STATIONS.map((station) => ({ station, names: scripts('yl-job-page', `yl-${station}-station`) })).sort((a, b) => kB(a.names, 'br') - kB(b.names, 'br'));
+  const jobs = STATIONS.map((station) => ({ station, names: scripts('yl-job-page', `yl-${station}-station`) })).sort(
+    (a, b) => kB(a.names, 'br') - kB(b.names, 'br'),
+  );
   const build = scripts('yl-job-page', 'yl-build-station');
   const [least, most] = [jobs[0], jobs.at(-1)];
   if (!least || !most) throw new Error('no stations');

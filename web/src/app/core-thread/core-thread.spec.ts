@@ -93,6 +93,16 @@ describe('the core in a thread of its own', () => {
       expect(JSON.stringify(again).length).toBeLessThan(1000);
     });
 
+    it('says what it could not plan, and plans the next all the same', () => {
+      const { asks, got } = following();
+      asks.next(ask(boxesJob));
+      asks.next(ask({ ...boxesJob, cushions: null as unknown as Job['cushions'] }));
+      const changed = higher(boxesJob, 1, 105);
+      asks.next(ask(changed));
+      expect(got[1]).toEqual(jasmine.objectContaining({ failed: jasmine.stringContaining('TypeError') as never }));
+      expect(content(planIn(got[2]))).toEqual(content(plan(changed, demoShop)));
+    });
+
     it('checks a job that the server sent against its contract', async () => {
       const { thread } = following();
       const stored = { id: '00000000-0000-4000-8000-000000000003', revision: 1, archived: false, undo: null, redo: null, job: boxesJob };

@@ -2,7 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import type { Job, Plan, Shop, Solved } from '@yardland/core';
 import { Observable, type Subscriber } from 'rxjs';
 import { applied, deltaOf } from './delta';
-import { MAKE_CORE_WORKER } from './make-core-worker';
+import { MAKE_CORE_WORKER, startedWorker } from './make-core-worker';
 import type { FromPlanning, ToPlan } from './messages';
 import { SOURCE_DEPTH, type DerivedPlan, type PlanSource } from './plan-source';
 import type { Answer, AnswerKind, Answers } from './read-answer';
@@ -90,26 +90,16 @@ export class CoreThread {
   }
 
   #started(): Worker {
-    if (this.#worker) return this.#worker;
-    const worker = this.#make();
-    worker.addEventListener('message', ({ data }: MessageEvent<FromPlanning>) => this.#hear(data));
-    worker.addEventListener('error', (event) => {
-      event.preventDefault();
-      this.#died(event.message || 'the worker could not go on');
-    });
-    worker.addEventListener('messageerror', () => this.#died('a message could not be read'));
-    return (this.#worker = worker);
+    return (this.#worker ??= startedWorker<FromPlanning>(
+      this.#make,
+      (message) => this.#hear(message),
+      (why) => this.#died(why),
+    ));
   }
 
   #hear(says: FromPlanning): void {
     if (says.kind === 'planned' || says.kind === 'unplanned') {
-      const first = this.#planning.shift();
-      if (says.kind === 'planned') this.#plan = applied(this.#plan, says.plan) as DerivedPlan;
-      if (!first) return;
-      const { ask, subscriber } = first;
-      if (says.kind === 'unplanned' || !this.#plan) subscriber.next({ failed: says.kind === 'unplanned' ? says.message : 'nothing was planned' });
-      else subscriber.next({ plan: { ...this.#plan, job: ask.job, shop: ask.shop } });
-      subscriber.complete();
+      this.#hearPlan(says);
       return;
     }
     const subscriber = this.#reading.get(says.id);
@@ -119,6 +109,29 @@ export class CoreThread {
       subscriber?.next(says.value);
       subscriber?.complete();
     }
+  }
+
+  #hearPlan(says: Extract<FromPlanning, { kind: 'planned' | 'unplanned' }>): void {
+    if (says.kind === 'unplanned') {
+      // How much the thread took in of what it could not plan is not known: it gets the whole of the next.
+      this.#sent = null;
+      this.#answerPlan(() => ({ failed: says.message }));
+      return;
+    }
+    try {
+      const derived = applied(this.#plan, says.plan) as DerivedPlan;
+      this.#plan = derived;
+      this.#answerPlan(({ job, shop }) => ({ plan: { ...derived, job, shop } }));
+    } catch (error) {
+      this.#died(String(error));
+    }
+  }
+
+  /** Answers whoever asked first. */
+  #answerPlan(outcome: (ask: PlanAsk) => Outcome): void {
+    const first = this.#planning.shift();
+    first?.subscriber.next(outcome(first.ask));
+    first?.subscriber.complete();
   }
 
   /** Whoever waits is told; the next question starts a thread that knows nothing yet. */

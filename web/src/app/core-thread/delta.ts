@@ -13,8 +13,7 @@ export type Delta =
 const SAME: Delta = { kind: 'same' };
 
 type PlainRecord = Readonly<Record<string, unknown>>;
-const isRecord = (value: unknown): value is PlainRecord =>
-  typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype;
+const isRecord = (value: unknown): value is PlainRecord => typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype;
 
 /**
  * What has to be sent so that the other side, which has `before`, makes `after` of it. Told by identity, `depth` levels of lists and records deep; what has

@@ -11,8 +11,7 @@ export type ToSolve =
 
 /** `plan`: a `PlanSource` against the one before. `read`: what the server said, to be checked against its contract. */
 export type ToPlan =
-  | { readonly kind: 'plan'; readonly source: Delta }
-  | { readonly kind: 'read'; readonly id: string; readonly answer: AnswerKind; readonly value: unknown };
+  { readonly kind: 'plan'; readonly source: Delta } | { readonly kind: 'read'; readonly id: string; readonly answer: AnswerKind; readonly value: unknown };
 
 export type ToCore = ToSolve | ToPlan;
 

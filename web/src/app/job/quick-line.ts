@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal, v
 import { pairMm, type Cushion } from '@yardland/core';
 import { Messages } from '../shared/messages';
 import { JobStore } from './job-store';
+import type * as QuickReading from './quick-reading';
 import { isUntouched } from './new-job';
 
 /** A whole cushion in one line, as it would be scribbled on card; shows what it understood before Enter commits it. */
@@ -50,7 +51,7 @@ export class QuickLine {
   protected readonly text = signal('');
   protected readonly example = computed(() => (this.#store.units() === 'inch' ? '6 x 19 3/4 x 17 x 3 welt' : '6 x 500 x 430 x 75 welt'));
   /** What reads the line; it knows every construction, and is fetched when somebody goes to the box. */
-  readonly #reader = signal<typeof import('./quick-reading') | null>(null);
+  readonly #reader = signal<typeof QuickReading | null>(null);
   protected readonly reading = computed(() => this.#reader()?.readQuickLine(this.text(), this.#store.units(), this.#store.shop()?.document) ?? null);
 
   protected readonly says = computed(() => {

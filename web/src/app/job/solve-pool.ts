@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { bestAnswer, joinedProgress, searchesOf, type CheckedLay, type HeavyRequest, type LayProgress, type LayRequest, type TrialAsk } from '@yardland/core';
 import { Observable, Subscription, type Subscriber } from 'rxjs';
-import { MAKE_CORE_WORKER } from '../core-thread/make-core-worker';
+import { MAKE_CORE_WORKER, startedWorker } from '../core-thread/make-core-worker';
 import type { FromSolving, Solving, ToSolve, Trying } from '../core-thread/messages';
 
 type Said = Solving | Trying;
@@ -33,15 +33,11 @@ class Bench {
   }
 
   #started(): Worker {
-    if (this.#worker) return this.#worker;
-    const worker = this.make();
-    worker.addEventListener('message', ({ data }: MessageEvent<FromSolving>) => this.#hear(data));
-    worker.addEventListener('error', (event) => {
-      event.preventDefault();
-      this.#died(event.message || 'the worker could not go on');
-    });
-    worker.addEventListener('messageerror', () => this.#died('a message could not be read'));
-    return (this.#worker = worker);
+    return (this.#worker ??= startedWorker<FromSolving>(
+      this.make,
+      (message) => this.#hear(message),
+      (why) => this.#died(why),
+    ));
   }
 
   #hear({ id, says }: FromSolving): void {

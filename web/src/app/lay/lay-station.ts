@@ -20,6 +20,7 @@ import {
   type PlannedLay,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
+import type * as Places from './lay-places';
 import { Choice, Switch } from '../shared/choice';
 import { QuantityField } from '../shared/quantity-field';
 import type { Scene } from '../shared/table/scene';
@@ -273,9 +274,9 @@ export class LayStation {
   }
 
   /** What knows where pieces may lie; null until a piece was picked. */
-  readonly #places = signal<typeof import('./lay-places') | null>(null);
+  readonly #places = signal<typeof Places | null>(null);
 
-  async #placesThere(): Promise<typeof import('./lay-places') | null> {
+  async #placesThere(): Promise<typeof Places | null> {
     try {
       const places = await import('./lay-places');
       this.#places.set(places);

@@ -25,7 +25,15 @@ const ID = '00000000-0000-4000-8000-000000000002';
 /** A store with the job open, as if the server had answered; further requests are the caller's to look at. */
 export function openedStore(job: Job = boxesJob): { store: JobStore; http: HttpTestingController } {
   TestBed.configureTestingModule({
-    providers: [provideHttpClient(), provideHttpClientTesting(), provideRouter([]), hereWorkers(), JobStore, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
+    providers: [
+      provideHttpClient(),
+      provideHttpClientTesting(),
+      provideRouter([]),
+      hereWorkers(),
+      JobStore,
+      AdviceStore,
+      { provide: MEASURES, useExisting: JobStore },
+    ],
   });
   // What an earlier spec could not send would otherwise go on here.
   localStorage.clear();

@@ -5,7 +5,9 @@ import { Words } from './words';
 @Component({
   selector: 'yl-not-fetched',
   imports: [Words],
-  template: `<p ylWords role="status">This part could not be fetched: the server does not answer, or is another one now. Load the page again when it is back.</p>`,
+  template: `<p ylWords role="status">
+    This part could not be fetched: the server does not answer, or is another one now. Load the page again when it is back.
+  </p>`,
   host: { class: 'contents' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
