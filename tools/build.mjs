@@ -4,6 +4,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { ensurePackages, must, root, stamped } from './lib.mjs';
+import { preloads } from './preload.mjs';
 
 ensurePackages();
 const { build } = await import('esbuild');
@@ -43,7 +44,10 @@ function keptFiles(folder) {
 
 await stamped(async () => {
   // Chunks that are always loaded together become one: a page asks for fewer files, and they compress better.
-  must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false'], { NG_BUILD_OPTIMIZE_CHUNKS: '1' });
+  must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false', '--stats-json'], { NG_BUILD_OPTIMIZE_CHUNKS: '1' });
+  const stats = path.join(root, 'dist/web/stats.json');
+  fs.writeFileSync(path.join(root, 'dist/web/preload.json'), JSON.stringify(preloads(JSON.parse(fs.readFileSync(stats, 'utf8')))));
+  fs.rmSync(stats);
 
   const browser = path.join(root, 'dist/web/browser');
   await build({

@@ -20,36 +20,21 @@ const STATIONS = ['look-over', 'filling', 'template', 'build', 'cover', 'lay', '
 function firstLoad(): Row[] {
   const folder = path.join(root, 'dist/web/browser');
   const files = fs.readdirSync(folder);
-  const texts = new Map(files.filter((name) => name.endsWith('.js')).map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]));
-  const index = fs.readFileSync(path.join(folder, 'index.html'), 'utf8');
-  const scripts = (...selectors: readonly string[]): string[] => {
-    const seen = new Set<string>();
-    const visit = (name: string): void => {
-      const text = texts.get(name);
-      if (text === undefined || seen.has(name)) return;
-      seen.add(name);
-      for (const [, next] of text.matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g)) visit(next ?? '');
-    };
-    for (const [, name] of index.matchAll(/src="([^"]+\.js)"/g)) visit(name ?? '');
-    for (const selector of selectors) {
-      const page = [...texts].find(([, text]) => new RegExp(`["\x60]${selector}["\x60]`).test(text));
-      if (!page) throw new Error(`no script has ${selector}`);
-      visit(page[0]);
-    }
-    return [...seen];
+  const { initial, routes } = JSON.parse(fs.readFileSync(path.join(root, 'dist/web/preload.json'), 'utf8')) as {
+    readonly initial: readonly string[];
+    readonly routes: Readonly<Record<string, readonly string[]>>;
   };
+  const scripts = (...names: readonly string[]): string[] => [...new Set([...initial, ...names.flatMap((name) => routes[name] ?? [])])];
   const kB = (names: readonly string[], ending: string): number => {
     const sizes = names.map((name) => [`${name}.${ending}`, name].map((one) => path.join(folder, one)).find((one) => fs.existsSync(one)) ?? '');
     return sizes.reduce((sum, file) => sum + fs.statSync(file).size, 0) / 1000;
   };
-  const list = scripts('yl-jobs-page');
-  const jobs = STATIONS.map((station) => ({ station, names: scripts('yl-job-page', `yl-${station}-station`) })).sort(
-    (a, b) => kB(a.names, 'br') - kB(b.names, 'br'),
-  );
-  const build = scripts('yl-job-page', 'yl-build-station');
+  const list = scripts('jobs');
+  const jobs = STATIONS.map((station) => ({ station, names: scripts('jobs/:id', station) })).sort((a, b) => kB(a.names, 'br') - kB(b.names, 'br'));
+  const build = scripts('jobs/:id', 'build');
   const [least, most] = [jobs[0], jobs.at(-1)];
   if (!least || !most) throw new Error('no stations');
-  const thread = [...texts.keys()].filter((name) => name.startsWith('worker-') && texts.get(name)?.includes('yardland/advice-answer@1'));
+  const thread = files.filter((name) => /^worker-.*\.js$/.test(name) && fs.readFileSync(path.join(folder, name), 'utf8').includes('yardland/advice-answer@1'));
   const loaded = (what: string, goal: string, names: readonly string[], ending = 'br'): Row => rowOf(what, goal, [kB(names, ending)], { unit: 'kB' });
   return [
     loaded('first-load JavaScript of the list of jobs, Brotli (served to `localhost`)', 'under 220 kB', list),

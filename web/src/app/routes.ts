@@ -1,4 +1,6 @@
+import { inject } from '@angular/core';
 import type { Routes } from '@angular/router';
+import { CoreThread } from './core-thread/core-thread';
 
 /** Deep links: /jobs, and /jobs/ID/2/build for the second cushion at the Build station. */
 export const ROUTES: Routes = [
@@ -9,6 +11,8 @@ export const ROUTES: Routes = [
   { path: 'gauges', title: 'Gauges · Yardland', loadComponent: async () => (await import('./gauges/gauges-page')).GaugesPage },
   {
     path: 'jobs/:id',
+    // The core's thread starts while the page's scripts are still on their way.
+    canMatch: [() => inject(CoreThread).warmUp()],
     loadComponent: async () => (await import('./job/job-page')).JobPage,
     children: [
       { path: '', pathMatch: 'full', redirectTo: '1/template' },

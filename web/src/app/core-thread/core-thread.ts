@@ -38,9 +38,10 @@ export class CoreThread {
   #planning: { readonly ask: PlanAsk; readonly subscriber: Subscriber<Outcome> }[] = [];
   readonly #reading = new Map<string, Subscriber<Answer>>();
 
-  /** Starts the thread, so that it is ready when the first thing is asked. */
-  warmUp(): void {
+  /** Starts the thread, so that it is ready when the first thing is asked; always true, as a route wants it. */
+  warmUp(): true {
     this.#started();
+    return true;
   }
 
   /** What the server said, checked against its contract; an error where it does not keep to it. */

@@ -130,7 +130,6 @@ export class JobStore {
     inject(DestroyRef).onDestroy(() => this.#leave());
     // What changes in the stockroom while a job is open counts at once.
     this.#shops.changes$.pipe(takeUntilDestroyed()).subscribe((shop) => this.#shop.set(shop));
-    this.#thread.warmUp();
     const asks$ = toObservable(this.#ask).pipe(filter((ask) => ask !== null));
     this.#thread
       .plans(asks$)
