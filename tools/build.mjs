@@ -4,10 +4,10 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { ensurePackages, must, root, stamped } from './lib.mjs';
-import { preloads } from './preload.mjs';
 
 ensurePackages();
 const { build } = await import('esbuild');
+const { mergeChunks } = await import('./merge-chunks.mjs');
 /** Scripts and styles compressed beside themselves once, as tightly as it goes, instead of loosely at every request. Brotli is taken by browsers that reach the server by `localhost` or over TLS. */
 function compressed(folder) {
   for (const name of fs.readdirSync(folder).filter((one) => /\.(js|css)$/.test(one))) {
@@ -43,13 +43,12 @@ function keptFiles(folder) {
 }
 
 await stamped(async () => {
-  // Chunks that are always loaded together become one: a page asks for fewer files, and they compress better.
-  must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false', '--stats-json'], { NG_BUILD_OPTIMIZE_CHUNKS: '1' });
-  const stats = path.join(root, 'dist/web/stats.json');
-  fs.writeFileSync(path.join(root, 'dist/web/preload.json'), JSON.stringify(preloads(JSON.parse(fs.readFileSync(stats, 'utf8')))));
-  fs.rmSync(stats);
-
+  must(process.execPath, ['node_modules/@angular/cli/bin/ng.js', 'build', '--progress=false', '--stats-json']);
   const browser = path.join(root, 'dist/web/browser');
+  const stats = path.join(root, 'dist/web/stats.json');
+  const scripts = await mergeChunks(browser, JSON.parse(fs.readFileSync(stats, 'utf8')));
+  fs.rmSync(stats);
+  fs.writeFileSync(path.join(root, 'dist/web/scripts.json'), JSON.stringify(scripts));
   await build({
     absWorkingDir: root,
     entryPoints: ['web/src/app/offline/service.worker.ts'],

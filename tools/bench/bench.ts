@@ -20,7 +20,7 @@ const STATIONS = ['look-over', 'filling', 'template', 'build', 'cover', 'lay', '
 function firstLoad(): Row[] {
   const folder = path.join(root, 'dist/web/browser');
   const files = fs.readdirSync(folder);
-  const { initial, routes } = JSON.parse(fs.readFileSync(path.join(root, 'dist/web/preload.json'), 'utf8')) as {
+  const { initial, routes } = JSON.parse(fs.readFileSync(path.join(root, 'dist/web/scripts.json'), 'utf8')) as {
     readonly initial: readonly string[];
     readonly routes: Readonly<Record<string, readonly string[]>>;
   };
