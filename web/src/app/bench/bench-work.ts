@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, linkedSignal } from '@angular/core';
+import { computed, inject, Injectable, linkedSignal, untracked } from '@angular/core';
 import {
   benchTime,
   changedSince,
@@ -43,8 +43,18 @@ export class BenchWork {
   readonly people = computed(() => this.#store.shop()?.document.people ?? []);
   readonly person = computed(() => this.people().find((name) => name === this.#settings.person()) ?? '');
   readonly left = computed(() => this.steps().filter((step) => this.done(step).length < this.quantity()).length);
-  /** The step in hand: the first that is not done, unless another is pointed at. */
-  readonly here = linkedSignal(() => this.steps().find((step) => this.done(step).length < this.quantity())?.id ?? this.steps()[0]?.id ?? '');
+  readonly #done = computed(() => this.#bench().done);
+  /** Which steps there are: the same while a new plan changes nothing but what they say. */
+  readonly #ids = computed(() =>
+    this.steps()
+      .map(({ id }) => id)
+      .join(' '),
+  );
+  /** The step in hand: the first that is not done, unless another is pointed at; until something is ticked or there are other steps. */
+  readonly here = linkedSignal({
+    source: () => ({ done: this.#done(), quantity: this.quantity(), ids: this.#ids() }),
+    computation: () => untracked(() => (this.steps().find((step) => this.done(step).length < this.quantity()) ?? this.steps()[0])?.id ?? ''),
+  });
   readonly step = computed(() => this.steps().find(({ id }) => id === this.here()) ?? this.steps()[0] ?? null);
   readonly place = computed(() => this.steps().findIndex(({ id }) => id === this.step()?.id) + 1);
   readonly time = computed(() => benchTime(this.steps(), this.#bench().done, this.#bench().minutes ?? {}, this.quantity()));
@@ -118,7 +128,6 @@ export class BenchWork {
     else {
       const last = done.length + 1 >= this.quantity();
       const after = this.steps()[this.place()]?.id;
-      this.here.set(step.id);
       this.setDone(
         step,
         [...done, next].sort((a, b) => a - b),

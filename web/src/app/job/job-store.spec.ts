@@ -4,7 +4,8 @@ import { TestBed } from '@angular/core/testing';
 import { jobSchema, type Job, type StoredJob } from '@yardland/core';
 import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import shopJson from '../../../../demo/shop.json';
-import { hereWorkers } from '../testing/here-worker';
+import { Messages } from '../shared/messages';
+import { hereWorkers, type HereWorker } from '../testing/here-worker';
 import { JobStore } from './job-store';
 import { PendingShelf } from './pending-shelf';
 
@@ -23,6 +24,7 @@ const stored = (revision: number, of: Job = job, over: Partial<StoredJob> = {}):
 describe('JobStore', () => {
   let store: JobStore;
   let http: HttpTestingController;
+  const workers: HereWorker[] = [];
   const url = `/api/jobs/${ID}`;
 
   const open = (revision = 1): void => {
@@ -41,7 +43,8 @@ describe('JobStore', () => {
 
   beforeEach(() => {
     localStorage.clear();
-    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), hereWorkers(), JobStore] });
+    workers.length = 0;
+    TestBed.configureTestingModule({ providers: [provideHttpClient(), provideHttpClientTesting(), hereWorkers((worker) => workers.push(worker)), JobStore] });
     store = TestBed.inject(JobStore);
     http = TestBed.inject(HttpTestingController);
   });
@@ -71,6 +74,27 @@ describe('JobStore', () => {
     store.previewCushion(null);
     expect(plannedHeight()).toBeCloseTo(88.9, 6);
     http.expectNone({ method: 'PUT', url });
+  });
+
+  it('says that a plan could not be made, keeps what was changed, and no longer says it once there is one', () => {
+    open();
+    expect(plannedHeight()).toBeCloseTo(88.9, 6);
+    const words = (): string =>
+      TestBed.inject(Messages)
+        .all()
+        .map(({ text }) => text)
+        .join(' ');
+    const [worker] = workers as [HereWorker];
+    spyOn(worker, 'postMessage').and.stub();
+    height(100);
+    TestBed.tick();
+    worker.dispatchEvent(new ErrorEvent('error', { message: 'out of memory' }));
+    expect(words()).toContain('out of memory');
+    expect([store.cushion()?.heightMm, plannedHeight()?.toFixed(1)]).toEqual([100, '88.9']);
+    height(105);
+    expect(plannedHeight()).toBe(105);
+    expect(words()).toBe('');
+    http.match(() => true);
   });
 
   it('does not send a change that changes nothing', () => {

@@ -30,6 +30,9 @@ import { SaveQueues } from './save-queues';
 /** The job's last steps are asked for when it has been open for so long, ms: its own reading goes first. */
 const STEPS_AFTER_MS = 1500;
 
+/** What messages about plans are about. */
+const ABOUT_PLAN = 'plan';
+
 interface Head {
   readonly id: string;
   readonly archived: boolean;
@@ -110,6 +113,8 @@ export class JobStore {
     return id !== null && job && shop ? { id, job, shop, solved: this.solved() } : null;
   });
   readonly #plan = signal<Plan | null>(null);
+  /** The last plan asked for could not be made, and that stands on the screen. */
+  #unplanned = false;
   /** The newest plan there is: of the document as it is now, or, for a moment after a change, as it was before. */
   readonly plan = this.#plan.asReadonly();
 
@@ -140,8 +145,12 @@ export class JobStore {
   #takePlan(planned: Planned<Ask>): void {
     // One that was asked for before another job was opened is nobody's.
     if (planned.ask.id !== this.#head()?.id) return;
-    if ('plan' in planned) this.#plan.set(planned.plan);
-    else this.#messages.warn('plan', `This could not be worked out: ${planned.failed}. What you changed is kept; change something, and it is tried again.`);
+    if ('plan' in planned) {
+      this.#plan.set(planned.plan);
+      if (this.#unplanned) this.#messages.settle(ABOUT_PLAN);
+    } else
+      this.#messages.warn(ABOUT_PLAN, `This could not be worked out: ${planned.failed}. What you changed is kept; change something, and it is tried again.`);
+    this.#unplanned = 'failed' in planned;
   }
 
   /** Opens a job; changes that an earlier window could not send go out first, if nobody else was at it since. */

@@ -19,7 +19,7 @@ export const sayServerAway: HttpInterceptorFn = (request, next) => {
       else if (!messages.all().some(({ about, bad }) => about === ABOUT && bad))
         messages.warn(
           ABOUT,
-          `The server is away: this is how it was ${timeWords(since)}. Jobs that were opened here can be worked on, and what you change goes out when it is back; printing, new jobs and the stockroom need the server.`,
+          `The server is away: this is how it was ${timeWords(since)}. Jobs and rooms that were opened here can be worked on, and what you change goes out when it is back; printing, pictures and new jobs need the server.`,
         );
     }),
   );
