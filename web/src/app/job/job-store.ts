@@ -16,7 +16,7 @@ import {
   type StoredJob,
   type UnitSystem,
 } from '@yardland/core';
-import { catchError, EMPTY, filter, forkJoin, Subscription, switchMap, timer } from 'rxjs';
+import { catchError, distinctUntilChanged, EMPTY, filter, forkJoin, merge, Subject, Subscription, switchMap, timer } from 'rxjs';
 import { CoreThread, type PlanAsk, type Planned } from '../core-thread/core-thread';
 import { JobsApi } from '../jobs/jobs-api';
 import { Messages } from '../shared/messages';
@@ -112,6 +112,8 @@ export class JobStore {
     const [id, job, shop] = [this.#id(), this.job(), this.#shop()];
     return id !== null && job && shop ? { id, job, shop, solved: this.solved() } : null;
   });
+  /** What is asked for at once after a change, without waiting for the page to be drawn: the thread is at work while it is. */
+  readonly #askedNow = new Subject<Ask | null>();
   readonly #plan = signal<Plan | null>(null);
   /** The last plan asked for could not be made, and that stands on the screen. */
   #unplanned = false;
@@ -135,7 +137,10 @@ export class JobStore {
     inject(DestroyRef).onDestroy(() => this.#leave());
     // What changes in the stockroom while a job is open counts at once.
     this.#shops.changes$.pipe(takeUntilDestroyed()).subscribe((shop) => this.#shop.set(shop));
-    const asks$ = toObservable(this.#ask).pipe(filter((ask) => ask !== null));
+    const asks$ = merge(toObservable(this.#ask), this.#askedNow).pipe(
+      filter((ask) => ask !== null),
+      distinctUntilChanged(),
+    );
     this.#thread
       .plans(asks$)
       .pipe(takeUntilDestroyed())
@@ -235,6 +240,7 @@ export class JobStore {
     if (JSON.stringify(next) === JSON.stringify(job)) return;
     this.#history.made(label, job);
     this.#job.set(next);
+    this.#askedNow.next(this.#ask());
     this.#turned.update((n) => n + 1);
     this.#queue?.push({ kind: 'edit', label, job: next });
   }
@@ -248,6 +254,7 @@ export class JobStore {
   previewCushion(change: ((cushion: Cushion) => Cushion) | null): void {
     const job = this.#job();
     this.#preview.set(change && job ? this.#withCushion(job, change) : null);
+    this.#askedNow.next(this.#ask());
   }
 
   /** Goes one step back or forth: at once where this window knows the way, else when the server has answered. Sent in turn with the edits. */
