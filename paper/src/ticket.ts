@@ -170,7 +170,7 @@ function outlookRows({ plan, one, inWords }: TicketWriter): string[] {
   return [
     ...(look ? [`Look: ${lookWords(look, size)}.`] : []),
     ...(feel ? [`Feel: ${feelWords(feel, size)}.`] : []),
-    ...(close ? [`Close: ${FIT_WORDS[close.verdict]}, about ${decidingWords(close.deciding)}${close.rough ? ', a rough guide' : ''}.`] : []),
+    ...(close ? [`Close: ${FIT_WORDS[close.verdict]}, about ${decidingWords(close.deciding, inWords.units)}${close.rough ? ', a rough guide' : ''}.`] : []),
   ];
 }
 

@@ -7,6 +7,7 @@ import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { cushionFeel, fillingLayers } from './cushion-feel';
 import type { CushionPlan } from './plan-cushion';
+import { formatPressure, formatTension, PRESSURE_UNITS, TENSION_UNITS } from '../units/force';
 
 /** How a cushion will look, feel and close, in one place. A part that is not predicted is null. */
 export interface Outlook {
@@ -81,7 +82,7 @@ export function lookWords({ crownMm, faces, cornersFull: full, mayBow }: NonNull
   ].join('; ');
 }
 
-/** The figure that a verdict rests on, in words: `1190 Pa` or `164 N/m`. */
-export function decidingWords({ of, value }: Deciding): string {
-  return of === 'pressure' ? `${Math.round(value)} Pa` : `${Math.round(value)} N/m`;
+/** The figure that a verdict rests on, in the job's units: `1 190 Pa` or `11.2 lbf/ft`. */
+export function decidingWords({ of, value }: Deciding, units: UnitSystem): string {
+  return of === 'pressure' ? `${formatPressure(value, units)} ${PRESSURE_UNITS[units]}` : `${formatTension(value, units)} ${TENSION_UNITS[units]}`;
 }

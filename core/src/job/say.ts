@@ -1,5 +1,6 @@
 import type { Issue } from '../kernel/issue';
 import type { Pair, UnitSystem } from '../units/length';
+import { formatPressure, formatTension, PRESSURE_UNITS, TENSION_UNITS } from '../units/force';
 import { formatLengthUnit, formatNumber } from '../units/format';
 
 export interface SayIn {
@@ -13,13 +14,14 @@ export interface Said {
   readonly mend: string;
 }
 
-type Speak = (n: (key: string) => string, mm: (key: string) => string) => readonly [what: string, mend: string];
+type Print = (key: string) => string;
+type Speak = (n: Print, mm: Print, of: { readonly pressure: Print; readonly tension: Print }) => readonly [what: string, mend: string];
 
 const document =
   (lead: string): Speak =>
   (n) => [`${lead}: ${n('detail')}.`, 'Correct the document and read it again.'];
 
-/** One sentence pair for each code there is. `mm` prints a length in the job's units, `n` a number or word. */
+/** One sentence pair for each code there is. `mm` prints a length in the job's units, `n` a number or word, `of` what a cover presses and pulls with. */
 const SENTENCES: Record<string, Speak> = {
   'corner-radius-too-large': (_, mm) => [`A corner radius of ${mm('radiusMm')} is more than half the shorter side.`, `Make it ${mm('mostMm')} or less.`],
   'corner-radii-too-large': (_, mm) => [`Two corner radii make ${mm('togetherMm')} on a side of ${mm('sideMm')}.`, 'Make them smaller.'],
@@ -84,15 +86,15 @@ const SENTENCES: Record<string, Speak> = {
     'Foam cut exactly to the cover and no wrap: a loose cover, a flat face, empty corners.',
     `Wrap it in ${mm('wrapMm')} wadding, or take a school that cuts the foam larger.`,
   ],
-  'cover-loose': (n) => [
-    `The cover will lie loose: it presses on its filling with about ${n('pressurePa')} Pa.`,
+  'cover-loose': (_n, _mm, { pressure }) => [
+    `The cover will lie loose: it presses on its filling with about ${pressure('pressurePa')}.`,
     'Wrap it thicker, or take a school that fills it more.',
   ],
-  'cover-hard-to-close': (n) => [
-    `The cover will be hard to close, about ${n('tension')} N/m.`,
+  'cover-hard-to-close': (_n, _mm, { tension }) => [
+    `The cover will be hard to close, about ${tension('tension')}.`,
     'Take a thinner wrap or a softer foam, or a longer zip and a bag to compress the core.',
   ],
-  'cover-will-not-close': (n) => [`The cover will not close, about ${n('tension')} N/m.`, 'Cut the core smaller or thinner.'],
+  'cover-will-not-close': (_n, _mm, { tension }) => [`The cover will not close, about ${tension('tension')}.`, 'Cut the core smaller or thinner.'],
   'cushion-may-bow': (_, mm) => [
     `The core is ${mm('oversizeMm')} larger than its cover and may bow like a boat.`,
     'Cut it closer to the cover and fill with wrap instead.',
@@ -347,7 +349,9 @@ export function say(problem: Issue, { units, step }: SayIn): Said {
   const mm = (key: string): string => formatLengthUnit(value(key), units, step);
   const n = (key: string): string => (typeof data[key] === 'number' ? formatNumber(value(key)) : String(data[key] ?? ''));
   const speak = SENTENCES[problem.code] ?? (problem.code.startsWith('document-') ? DOCUMENT_SENTENCE : undefined);
-  const [what, mend] = speak ? speak(n, mm) : [problem.code.replaceAll('-', ' '), ''];
+  const pressure = (key: string): string => `${formatPressure(value(key), units)} ${PRESSURE_UNITS[units]}`;
+  const tension = (key: string): string => `${formatTension(value(key), units)} ${TENSION_UNITS[units]}`;
+  const [what, mend] = speak ? speak(n, mm, { pressure, tension }) : [problem.code.replaceAll('-', ' '), ''];
   return { what, mend };
 }
 

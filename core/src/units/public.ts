@@ -1,5 +1,6 @@
 // What is used outside the core.
 export * from './foam';
+export * from './force';
 export * from './format';
 export * from './length';
 export * from './number';

@@ -73,7 +73,7 @@ describe('words of the fit', () => {
   it('say what an allowance does in the units of the job', () => {
     const one = { what: 'core-plan' as const, of: 'pressure' as const, amount: 12.34, crownMm: -0.31 };
     expect(sensitivityWords(one, 'metric')).toEqual({ what: 'core wider and deeper', does: '+12 Pa, crown −0.3 mm' });
-    expect(sensitivityWords(one, 'inch').does).toBe('+20 Pa, crown −0.019 in');
+    expect(sensitivityWords(one, 'inch').does).toBe('+0.4 lbf/ft², crown −0.019 in');
     expect(sensitivityWords({ ...one, of: 'tension', crownMm: 0.01 }, 'metric').does).toBe('+12 N/m');
   });
 

@@ -1,4 +1,14 @@
-import { formatNumber, MM_PER_INCH, type Sensitivity, type UnitSystem, type WrapWay } from '@yardland/core';
+import {
+  formatNumber,
+  MM_PER_INCH,
+  N_M_PER_LBF_FT,
+  PA_PER_LBF_FT2,
+  PRESSURE_UNITS,
+  TENSION_UNITS,
+  type Sensitivity,
+  type UnitSystem,
+  type WrapWay,
+} from '@yardland/core';
 
 export const WRAP_WORDS: Record<WrapWay, string> = {
   blanket: 'blanket round front and back',
@@ -31,10 +41,12 @@ export const moreWords = (units: UnitSystem): string => MORE[units].words;
 export function sensitivityWords(one: Sensitivity, units: UnitSystem): { readonly what: string; readonly does: string } {
   const { mm } = MORE[units];
   const signed = (value: number, digits: number): string => `${value < 0 ? '−' : '+'}${formatNumber(Math.abs(value), digits)}`;
-  const [amount, crownMm] = [one.amount * mm, one.crownMm * mm];
+  const pressing = one.of === 'pressure';
+  const per = units === 'metric' ? 1 : pressing ? PA_PER_LBF_FT2 : N_M_PER_LBF_FT;
+  const [more, crownMm] = [(one.amount * mm) / per, one.crownMm * mm];
   const crown = units === 'inch' ? `${signed(crownMm / MM_PER_INCH, 3)} in` : `${signed(crownMm, 1)} mm`;
   return {
     what: WHAT[one.what],
-    does: `${signed(amount, Math.abs(amount) < 10 ? 1 : 0)} ${one.of === 'pressure' ? 'Pa' : 'N/m'}${Math.abs(crownMm) >= 0.05 ? `, crown ${crown}` : ''}`,
+    does: `${signed(more, Math.abs(more) < 10 ? 1 : 0)} ${(pressing ? PRESSURE_UNITS : TENSION_UNITS)[units]}${Math.abs(crownMm) >= 0.05 ? `, crown ${crown}` : ''}`,
   };
 }

@@ -1,7 +1,17 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { FIT_WORDS, formatLength, formatLengthUnit, formatNumber, type Compared, type Figure } from '@yardland/core';
+import {
+  FIT_WORDS,
+  formatLength,
+  formatLengthUnit,
+  formatPressure,
+  formatTension,
+  PRESSURE_UNITS,
+  TENSION_UNITS,
+  type Compared,
+  type Figure,
+} from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solve-pool';
 import { trialAsk } from '../job/trial-ask';
@@ -154,7 +164,7 @@ export class CompareDialog {
         crown: fit ? formatLength(fit.crownMm, units, step) : '—',
         fit: fit ? `${FIT_WORDS[fit.verdict]}${fit.bowRisk ? ', may bow' : ''}` : 'not known',
         press: fit
-          ? `${formatNumber(fit.pressureAcrossPa)} | ${formatNumber(fit.pressureAlongPa)} Pa, ${formatNumber(fit.tensionAcrossNPerM)} | ${formatNumber(fit.tensionAlongNPerM)} N/m`
+          ? `${formatPressure(fit.pressureAcrossPa, units)} | ${formatPressure(fit.pressureAlongPa, units)} ${PRESSURE_UNITS[units]}, ${formatTension(fit.tensionAcrossNPerM, units)} | ${formatTension(fit.tensionAlongNPerM, units)} ${TENSION_UNITS[units]}`
           : '',
         cloth: (clothMm2 / 1e6).toFixed(2),
         foam: (foamMm3 / 1e6).toFixed(1),

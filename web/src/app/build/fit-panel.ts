@@ -1,5 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { decidingWords, deciding, FIT_WORDS, formatLengthUnit, formatNumber, sayLine, sensitivity, type AssumptionKey } from '@yardland/core';
+import {
+  decidingWords,
+  deciding,
+  FIT_WORDS,
+  formatLengthUnit,
+  formatPressure,
+  formatTension,
+  PRESSURE_UNITS,
+  TENSION_UNITS,
+  sayLine,
+  sensitivity,
+  type AssumptionKey,
+} from '@yardland/core';
 import { AdviceStore } from '../job/advice-store';
 import { adviceWords } from '../job/advice-words';
 import { JobStore } from '../job/job-store';
@@ -36,8 +48,8 @@ const SHOWN_ALLOWANCES = 4;
         <thead>
           <tr>
             <td></td>
-            <th scope="col">presses Pa</th>
-            <th scope="col">pulls N/m</th>
+            <th scope="col">presses {{ read.pressureUnit }}</th>
+            <th scope="col">pulls {{ read.tensionUnit }}</th>
           </tr>
         </thead>
         <tbody>
@@ -109,20 +121,23 @@ export class FitPanel {
     if (!one?.fit || !shop) return null;
     const { units, step } = this.store.inWords();
     const { fit, source } = one;
-    const limit = (key: AssumptionKey): string => formatNumber(shop.assume(key, units));
+    const pulling = (key: AssumptionKey): string => formatTension(shop.assume(key, units), units);
+    const pressing = (key: AssumptionKey): string => formatPressure(shop.assume(key, units), units);
     const { of } = deciding(fit);
     return {
-      verdict: `${capital(FIT_WORDS[fit.verdict])}, ${decidingWords(deciding(fit))}`,
+      verdict: `${capital(FIT_WORDS[fit.verdict])}, ${decidingWords(deciding(fit), units)}`,
       crown: formatLengthUnit(fit.crownMm, units, step),
       asked: source.crown ? formatLengthUnit(source.crown.mm, units, step) : null,
       ways: [
-        { name: 'across', pressure: formatNumber(fit.pressureAcrossPa), tension: formatNumber(fit.tensionAcrossNPerM) },
-        { name: 'front to back', pressure: formatNumber(fit.pressureAlongPa), tension: formatNumber(fit.tensionAlongNPerM) },
+        { name: 'across', pressure: formatPressure(fit.pressureAcrossPa, units), tension: formatTension(fit.tensionAcrossNPerM, units) },
+        { name: 'front to back', pressure: formatPressure(fit.pressureAlongPa, units), tension: formatTension(fit.tensionAlongNPerM, units) },
       ],
       why:
         of === 'tension'
-          ? `What it pulls decides: over ${limit('hardToCloseTension')} N/m it is hard to close, over ${limit('willNotCloseTension')} it will not.`
-          : `What it presses with on the slacker way decides: loose under ${limit('looseBelow')} Pa, roomy under ${limit('roomyBelow')}.`,
+          ? `What it pulls decides: over ${pulling('hardToCloseTension')} ${TENSION_UNITS[units]} it is hard to close, over ${pulling('willNotCloseTension')} it will not.`
+          : `What it presses with on the slacker way decides: loose under ${pressing('looseBelow')} ${PRESSURE_UNITS[units]}, roomy under ${pressing('roomyBelow')}.`,
+      pressureUnit: PRESSURE_UNITS[units],
+      tensionUnit: TENSION_UNITS[units],
       bow: fit.bowRisk,
       faces: one.fitRequest?.crownedFaces ?? 2,
     };
@@ -143,7 +158,7 @@ export class FitPanel {
       .map((advice) => ({
         advice,
         words: adviceWords(advice, inWords),
-        then: `${FIT_WORDS[advice.fit.verdict]}, ${decidingWords(deciding(advice.fit))}, crown ${formatLengthUnit(advice.fit.crownMm, inWords.units, inWords.step)}`,
+        then: `${FIT_WORDS[advice.fit.verdict]}, ${decidingWords(deciding(advice.fit), inWords.units)}, crown ${formatLengthUnit(advice.fit.crownMm, inWords.units, inWords.step)}`,
       }));
   });
 

@@ -8,6 +8,7 @@ import {
   formatNumber,
   layerOf,
   massOf,
+  PA_PER_LBF_FT2,
   type Build,
   type Cushion,
   type Feel,
@@ -140,7 +141,10 @@ export class FillingStation {
     const heaviest = this.#feelUnder(layers, 'heavy');
     if (!heaviest) return null;
     const per = this.store.units() === 'inch' ? 25.4 : 1;
-    const point = ({ pressurePa, sinkMm }: { pressurePa: number; sinkMm: number }) => ({ y: pressurePa / 1000, x: sinkMm / per });
+    const point = ({ pressurePa, sinkMm }: { pressurePa: number; sinkMm: number }) => ({
+      y: pressurePa / (this.store.units() === 'inch' ? PA_PER_LBF_FT2 : 1000),
+      x: sinkMm / per,
+    });
     const marks = BUILDS.flatMap((build, i) => {
       const feel = this.#feelUnder(layers, build);
       return feel ? [{ name: BUILD_NAMES[i + 1] ?? build, ...point({ pressurePa: feel.meanPressurePa, sinkMm: feel.sinkMm }) }] : [];

@@ -129,7 +129,7 @@ export class Ticket {
         : null,
       look: look && lookWords(look, size),
       feel: feel && feelWords(feel, size),
-      close: close && `${FIT_WORDS[close.verdict]}, about ${decidingWords(close.deciding)}${close.rough ? ', a rough guide' : ''}`,
+      close: close && `${FIT_WORDS[close.verdict]}, about ${decidingWords(close.deciding, this.store.units())}${close.rough ? ', a rough guide' : ''}`,
     };
   });
   protected readonly best = computed(() => {
