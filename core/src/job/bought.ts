@@ -3,8 +3,7 @@ import type { Shop } from '../shop/shop';
 import { MM_PER_YARD, type UnitSystem } from '../units/length';
 import { roundUp } from '../units/round';
 import type { Job } from './document';
-import { repeatToBegin } from './planned-lay';
-import { leftKey, type PlannedLay } from './planned-lay';
+import { leftKey, repeatToBegin, type PlannedLay } from './planned-lay';
 
 /** Cloth and wadding are sold by this. */
 function saleStep(system: UnitSystem): { readonly mm: number; readonly words: string } {

@@ -22,6 +22,7 @@ import {
   JOB_STATES,
   JOB_TEXT_LIMIT,
   MOST_CUSHIONS,
+  MOST_LAYERS,
   PARTS,
   PLACES,
   SUPPORTS,
@@ -172,7 +173,7 @@ export const cushionSchema = z.strictObject({
           bevelMm: z.number().positive().max(100).optional(),
         }),
       )
-      .max(8),
+      .max(MOST_LAYERS),
     /** What the foam is cut with; the saw unless told. */
     tool: z.enum(CUTTING_TOOLS).optional(),
     /** The core as it was measured after cutting, where it came out otherwise. */

@@ -1,13 +1,12 @@
-import { typicalOf } from '../filling/sitters';
+import { massOf, typicalOf } from '../filling/sitters';
 import type { Feel, FeelBand, FeelVerdict } from '../filling/feel';
-import { massOf } from '../filling/sitters';
 import { deciding, type Deciding } from '../fit/deciding';
 import type { Fit, FitRequest, FitVerdict } from '../fit/fit';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { cushionFeel, fillingLayers } from './cushion-feel';
 import type { CushionPlan } from './plan-cushion';
-import { formatPressure, formatTension, PRESSURE_UNITS, TENSION_UNITS } from '../units/force';
+import { formatPressureUnit, formatTensionUnit } from '../units/force';
 
 /** How a cushion will look, feel and close, in one place. A part that is not predicted is null. */
 export interface Outlook {
@@ -84,5 +83,5 @@ export function lookWords({ crownMm, faces, cornersFull: full, mayBow }: NonNull
 
 /** The figure that a verdict rests on, in the job's units: `1 190 Pa` or `11.2 lbf/ft`. */
 export function decidingWords({ of, value }: Deciding, units: UnitSystem): string {
-  return of === 'pressure' ? `${formatPressure(value, units)} ${PRESSURE_UNITS[units]}` : `${formatTension(value, units)} ${TENSION_UNITS[units]}`;
+  return of === 'pressure' ? formatPressureUnit(value, units) : formatTensionUnit(value, units);
 }

@@ -195,14 +195,15 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   const words = { kind: construction.kind, name: construction.name, detail: construction.says(cushion.construction), groups: groupsOf(construction) };
   const shape = shapeOf(cushion.template);
   const shapeProblems = under('template', shape.check(cushion.template));
-  const seat = shapeProblems.length ? null : shape.outline(cushion.template);
+  const measured = shapeProblems.length ? null : outlineOf(cushion.template);
+  const seat = measured?.outline ?? null;
   const known = { source: cushion, construction: words, seat, asked: askedOf(cushion, shop, units), padLoftMm: assume('hollowPadLoftMm'), keptCover: kept };
   const row = shop.school(cushion.school, cushion.schoolEdition);
   const school: School | null = row && cushion.schoolNumber ? overridden(row, cushion.schoolNumber.number, cushion.schoolNumber.mm) : (row ?? null);
   if (!school) return blocked(known, null, [issue('error', 'school-unknown', 'school', { school: cushion.school })]);
-  if (shapeProblems.length) return blocked(known, school, shapeProblems);
+  if (!measured) return blocked(known, school, shapeProblems);
 
-  const { outline: base, acrossMm, deepMm } = outlineOf(cushion.template);
+  const { outline: base, acrossMm, deepMm } = measured;
   const thin = shape.thin?.(cushion.template) ?? null;
   const unsuited = construction.suits({ outline: base, sloping: thin !== null });
   if (unsuited.length) return blocked(known, school, unsuited);

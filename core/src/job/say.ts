@@ -1,6 +1,6 @@
 import type { Issue } from '../kernel/issue';
 import type { Pair, UnitSystem } from '../units/length';
-import { formatPressure, formatTension, PRESSURE_UNITS, TENSION_UNITS } from '../units/force';
+import { formatPressureUnit, formatTensionUnit } from '../units/force';
 import { formatLengthUnit, formatNumber } from '../units/format';
 
 export interface SayIn {
@@ -349,8 +349,8 @@ export function say(problem: Issue, { units, step }: SayIn): Said {
   const mm = (key: string): string => formatLengthUnit(value(key), units, step);
   const n = (key: string): string => (typeof data[key] === 'number' ? formatNumber(value(key)) : String(data[key] ?? ''));
   const speak = SENTENCES[problem.code] ?? (problem.code.startsWith('document-') ? DOCUMENT_SENTENCE : undefined);
-  const pressure = (key: string): string => `${formatPressure(value(key), units)} ${PRESSURE_UNITS[units]}`;
-  const tension = (key: string): string => `${formatTension(value(key), units)} ${TENSION_UNITS[units]}`;
+  const pressure = (key: string): string => formatPressureUnit(value(key), units);
+  const tension = (key: string): string => formatTensionUnit(value(key), units);
   const [what, mend] = speak ? speak(n, mm, { pressure, tension }) : [problem.code.replaceAll('-', ' '), ''];
   return { what, mend };
 }

@@ -23,5 +23,8 @@ export const IN_SEAT = ['fits', 'tight', 'gap'] as const;
 /** Cushions of one job, all kinds together: a theatre's stalls are hundreds. */
 export const MOST_CUSHIONS = 2000;
 
+/** Layers that a core has at most. */
+export const MOST_LAYERS = 8;
+
 /** Largest job file that is read, characters. */
 export const JOB_TEXT_LIMIT = 2_000_000;

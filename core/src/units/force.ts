@@ -14,6 +14,12 @@ export const TENSION_UNITS: Readonly<Record<UnitSystem, string>> = { metric: 'N/
 /** A pressure (Pa) as a number of its unit: whole pascals, or a tenth of a pound. */
 export const formatPressure = (pa: number, system: UnitSystem): string => (system === 'metric' ? formatNumber(pa) : formatNumber(pa / PA_PER_LBF_FT2, 1));
 
+/** A pressure (Pa) with its unit: `894 Pa`, `18.7 lbf/ft²`. */
+export const formatPressureUnit = (pa: number, system: UnitSystem): string => `${formatPressure(pa, system)} ${PRESSURE_UNITS[system]}`;
+
 /** A cloth's pull (N/m) as a number of its unit. */
 export const formatTension = (nPerM: number, system: UnitSystem): string =>
   system === 'metric' ? formatNumber(nPerM) : formatNumber(nPerM / N_M_PER_LBF_FT, 1);
+
+/** A cloth's pull (N/m) with its unit: `164 N/m`, `11.2 lbf/ft`. */
+export const formatTensionUnit = (nPerM: number, system: UnitSystem): string => `${formatTension(nPerM, system)} ${TENSION_UNITS[system]}`;

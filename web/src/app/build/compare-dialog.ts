@@ -6,9 +6,9 @@ import {
   formatLength,
   formatLengthUnit,
   formatPressure,
+  formatPressureUnit,
   formatTension,
-  PRESSURE_UNITS,
-  TENSION_UNITS,
+  formatTensionUnit,
   type Compared,
   type Figure,
 } from '@yardland/core';
@@ -164,7 +164,7 @@ export class CompareDialog {
         crown: fit ? formatLength(fit.crownMm, units, step) : '—',
         fit: fit ? `${FIT_WORDS[fit.verdict]}${fit.bowRisk ? ', may bow' : ''}` : 'not known',
         press: fit
-          ? `${formatPressure(fit.pressureAcrossPa, units)} | ${formatPressure(fit.pressureAlongPa, units)} ${PRESSURE_UNITS[units]}, ${formatTension(fit.tensionAcrossNPerM, units)} | ${formatTension(fit.tensionAlongNPerM, units)} ${TENSION_UNITS[units]}`
+          ? `${formatPressure(fit.pressureAcrossPa, units)} | ${formatPressureUnit(fit.pressureAlongPa, units)}, ${formatTension(fit.tensionAcrossNPerM, units)} | ${formatTensionUnit(fit.tensionAlongNPerM, units)}`
           : '',
         cloth: (clothMm2 / 1e6).toFixed(2),
         foam: (foamMm3 / 1e6).toFixed(1),

@@ -5,12 +5,13 @@ import {
   FIT_WORDS,
   formatLengthUnit,
   formatPressure,
+  formatPressureUnit,
   formatTension,
+  formatTensionUnit,
   PRESSURE_UNITS,
   TENSION_UNITS,
   sayLine,
   sensitivity,
-  type AssumptionKey,
 } from '@yardland/core';
 import { AdviceStore } from '../job/advice-store';
 import { adviceWords } from '../job/advice-words';
@@ -121,8 +122,6 @@ export class FitPanel {
     if (!one?.fit || !shop) return null;
     const { units, step } = this.store.inWords();
     const { fit, source } = one;
-    const pulling = (key: AssumptionKey): string => formatTension(shop.assume(key, units), units);
-    const pressing = (key: AssumptionKey): string => formatPressure(shop.assume(key, units), units);
     const { of } = deciding(fit);
     return {
       verdict: `${capital(FIT_WORDS[fit.verdict])}, ${decidingWords(deciding(fit), units)}`,
@@ -134,8 +133,8 @@ export class FitPanel {
       ],
       why:
         of === 'tension'
-          ? `What it pulls decides: over ${pulling('hardToCloseTension')} ${TENSION_UNITS[units]} it is hard to close, over ${pulling('willNotCloseTension')} it will not.`
-          : `What it presses with on the slacker way decides: loose under ${pressing('looseBelow')} ${PRESSURE_UNITS[units]}, roomy under ${pressing('roomyBelow')}.`,
+          ? `What it pulls decides: over ${formatTensionUnit(shop.assume('hardToCloseTension', units), units)} it is hard to close, over ${formatTension(shop.assume('willNotCloseTension', units), units)} it will not.`
+          : `What it presses with on the slacker way decides: loose under ${formatPressureUnit(shop.assume('looseBelow', units), units)}, roomy under ${formatPressure(shop.assume('roomyBelow', units), units)}.`,
       pressureUnit: PRESSURE_UNITS[units],
       tensionUnit: TENSION_UNITS[units],
       bow: fit.bowRisk,

@@ -79,7 +79,6 @@ export class CoreThread {
     return new Observable((subscriber) => {
       const source = wireSource(ask);
       this.#planning.push({ ask, subscriber });
-      this.#started();
       const delta = deltaOf(this.#sent, source, SOURCE_DEPTH);
       this.#sent = source;
       this.#say({ kind: 'plan', source: delta });

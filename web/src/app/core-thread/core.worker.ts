@@ -1,12 +1,6 @@
 /// <reference lib="webworker" />
+import { CoreWork } from './core-work';
 import type { ToCore } from './messages';
-import { PlanWork } from './plan-work';
-import { SolveWork } from './solve-work';
 
-const solving = new SolveWork((message) => postMessage(message));
-const planning = new PlanWork();
-
-addEventListener('message', ({ data }: MessageEvent<ToCore>) => {
-  if (data.kind === 'plan' || data.kind === 'read') postMessage(planning.answer(data));
-  else void solving.hear(data);
-});
+const work = new CoreWork((message) => postMessage(message));
+addEventListener('message', ({ data }: MessageEvent<ToCore>) => work.hear(data));

@@ -8,6 +8,7 @@ import {
   formatNumber,
   layerOf,
   massOf,
+  MOST_LAYERS,
   PA_PER_LBF_FT2,
   type Build,
   type Cushion,
@@ -24,7 +25,7 @@ import { Table, type Edit, type Move } from '../shared/table/table';
 import { Button, Label, LayerRow, NotFetched, SidePanel, Split, StationFrame, Tray, Words } from '../shared/ui/ui';
 import type { ChooseData, ChooseResult } from './choose-dialog';
 import { dropIndex, fillingScene } from './filling-scene';
-import { changeLayers, MOST_LAYERS, withThickness } from './layers';
+import { changeLayers, withThickness } from './layers';
 import { LayersTray } from './layers-tray';
 
 const BUILD_NAMES = ['nobody', 'a child', 'slight', 'middling', 'sturdy', 'heavy'];

@@ -3,9 +3,6 @@ import type { JobStore } from '../job/job-store';
 
 type Layer = Cushion['core']['layers'][number];
 
-/** A core has at most so many layers. */
-export const MOST_LAYERS = 8;
-
 /** Changes the layers of the cushion in hand; `label` says what, for undo. */
 export function changeLayers(store: JobStore, label: string, change: (layers: readonly Layer[]) => Layer[]): void {
   store.editCushion(label, (cushion) => ({ ...cushion, core: { ...cushion.core, layers: change(cushion.core.layers) } }));

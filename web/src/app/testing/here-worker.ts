@@ -1,21 +1,17 @@
 import type { Provider } from '@angular/core';
 import { MAKE_CORE_WORKER } from '../core-thread/make-core-worker';
 import type { FromCore, ToCore } from '../core-thread/messages';
-import { PlanWork } from '../core-thread/plan-work';
-import { SolveWork } from '../core-thread/solve-work';
+import { CoreWork } from '../core-thread/core-work';
 
 /** A core worker in the same thread: what is posted goes through a copy, as between real ones. Plans are answered before `postMessage` comes back. */
 export class HereWorker extends EventTarget {
   readonly heard: ToCore[] = [];
   terminated = false;
-  readonly #solving = new SolveWork((message) => this.say(message));
-  readonly #planning = new PlanWork();
+  readonly #work = new CoreWork((message) => this.say(message));
 
   postMessage(message: ToCore): void {
     this.heard.push(message);
-    const copy = structuredClone(message);
-    if (copy.kind === 'plan' || copy.kind === 'read') this.say(this.#planning.answer(copy));
-    else void this.#solving.hear(copy);
+    this.#work.hear(structuredClone(message));
   }
 
   say(message: FromCore): void {
@@ -24,7 +20,7 @@ export class HereWorker extends EventTarget {
 
   terminate(): void {
     this.terminated = true;
-    for (const message of this.heard) if ('id' in message) void this.#solving.hear({ kind: 'cancel', id: message.id });
+    for (const message of this.heard) if ('id' in message) this.#work.hear({ kind: 'cancel', id: message.id });
   }
 }
 
