@@ -9,8 +9,8 @@ describe('the direction check', () => {
     const found = (from: string, to: string) => offence({ from, to });
     expect(found('core/src/units/parse.ts', 'core/src/kernel/figure.ts')).toBe('core/units may not import core/kernel');
     expect(found('core/src/lay/engine.ts', 'core/src/allowance/sizes.ts')).toBe('core/lay may not import core/allowance');
-    expect(found('core/src/job/plan.ts', 'core/src/testing/samples.ts')).toBe('only specs may import testing');
-    expect(found('core/src/job/plan.ts', 'core/src/cover/constructions/drum/drum.ts')).toBe('only the list of covers may import the construction drum');
+    expect(found('core/src/plan/plan.ts', 'core/src/testing/samples.ts')).toBe('only specs may import testing');
+    expect(found('core/src/plan/plan.ts', 'core/src/cover/constructions/drum/drum.ts')).toBe('only the list of covers may import the construction drum');
     expect(found('core/src/kernel/hash.ts', 'node:crypto')).toContain('may not import the package');
     expect(found('core/src/kernel/hash.ts', '@angular/core')).toContain('may not import the package');
     expect(found('server/src/app.ts', '@yardland/web')).toBe('server may not import web');
@@ -20,13 +20,13 @@ describe('the direction check', () => {
 
   it('lets through what goes down', () => {
     const free = (from: string, to: string) => expect(offence({ from, to })).withContext(`${from} → ${to}`).toBeNull();
-    free('core/src/job/plan.ts', 'core/src/units/format.ts');
+    free('core/src/plan/plan.ts', 'core/src/units/format.ts');
     free('core/src/cover/list.ts', 'core/src/cover/constructions/drum/drum.ts');
     free('core/src/job/job.spec.ts', 'core/src/testing/samples.ts');
     free('core/src/job/document.ts', 'zod');
     free('server/src/app.ts', '@yardland/core');
     free('e2e/support/bench.ts', '@yardland/web/harnesses');
-    free('core/src/index.ts', 'core/src/job/plan.ts');
+    free('core/src/index.ts', 'core/src/plan/plan.ts');
   });
 
   it('reads every kind of import from real files, and finds nothing against the directions in them', () => {

@@ -9,7 +9,6 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   shop: ['material'],
   piece: ['geometry', 'material'],
   filling: ['shop', 'geometry'],
-  cost: ['filling'],
   template: ['piece'],
   allowance: ['template', 'filling'],
   crown: ['allowance'],
@@ -18,12 +17,19 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   cover: ['template', 'shop', 'form'],
   lay: ['piece', 'material'],
   bench: ['piece', 'shop'],
-  job: ['fit', 'cover', 'lay', 'cost', 'bench'],
-  record: ['job'],
+  say: ['kernel'],
+  // The document only.
+  job: ['fit', 'cover', 'lay', 'bench'],
+  // The one road from a job to everything derived.
+  plan: ['job', 'say'],
+  // A cushion is drawn from its plan; ways to make it are compared by their drawings too.
+  picture: ['plan'],
+  compare: ['picture'],
+  record: ['plan'],
   progress: ['record'],
   format: ['template'],
-  contract: ['job'],
-  testing: ['job'],
+  contract: ['plan'],
+  testing: ['compare'],
 };
 
 /** What each workspace may import of the others. */

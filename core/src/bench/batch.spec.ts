@@ -1,6 +1,6 @@
 import { madeAlone } from '../testing/covers';
 import { sampleCushion, sampleJob, demoShop } from '../testing/samples';
-import { planSolved } from '../job/solve';
+import { planSolved } from '../plan/solve';
 import type { Cushion } from '../job/document';
 import { operation } from '../piece/operation';
 import { doneBy, doneOn, signedBy, toggledOn, whereabouts } from './batch';

@@ -1,5 +1,5 @@
 import type { Cushion } from '../job/document';
-import { plan } from '../job/plan';
+import { plan } from '../plan/plan';
 import { openShop, type ShopDocument } from '../shop/shop';
 import { planned } from '../testing/planned';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';

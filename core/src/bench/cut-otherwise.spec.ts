@@ -1,5 +1,5 @@
-import { keptFit, type KeptSizes } from '../job/kept-fit';
-import { planSolved } from '../job/solve';
+import { keptFit, type KeptSizes } from '../plan/cushion/kept-fit';
+import { planSolved } from '../plan/solve';
 import type { Constants } from '../shop/assumptions';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { adapting } from './cut-otherwise';

@@ -1,6 +1,6 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { openShop } from '../shop/shop';
-import { plan } from '../job/plan';
+import { plan } from '../plan/plan';
 
 describe('the shop’s machine', () => {
   const step = (machine: 'home' | 'walking-foot' | undefined, id: string) => {

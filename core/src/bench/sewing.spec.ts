@@ -1,4 +1,4 @@
-import { plan } from '../job/plan';
+import { plan } from '../plan/plan';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { needleFor } from './sewing';
 

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { given } from '../kernel/figure';
-import { placeJoins, stripLengths, type BandToJoin } from './parts/joins';
+import { placeJoins, stripLengths, type BandToJoin } from './band/joins';
 import { bounds } from '../geometry/outline';
 import { polygonArea } from '../geometry/polygon';
-import { biasBlocks, BIAS_WAYS } from './parts/bias';
-import { weltPiece } from './parts/welt';
+import { biasBlocks, BIAS_WAYS } from './welt/bias';
+import { weltPiece } from './welt/welt';
 
 const band = (over: Partial<BandToJoin> = {}): BandToJoin => ({
   lengthMm: 1470,

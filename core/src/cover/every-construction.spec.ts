@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { plan } from '../job/plan';
+import { plan } from '../plan/plan';
 import { readQuickLine } from '../job/quick-line';
 import { unequalSeams } from '../piece/seam';
 import { SHIPPED_SCHOOLS } from '../shop/schools';

@@ -1,14 +1,14 @@
 import * as z from 'zod';
 import { given, plus, sum } from '../kernel/figure';
-import { plan } from '../job/plan';
-import { planJson } from '../job/plan-json';
-import { solve } from '../job/solve';
+import { plan } from '../plan/plan';
+import { planJson } from '../plan/json';
+import { solve } from '../plan/solve';
 import { operation } from '../piece/operation';
 import { seamsOn } from '../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import type { Construction } from './contract';
 import { CONSTRUCTIONS } from './list';
-import { allRound, clothPiece } from './parts/cloth-piece';
+import { allRound, clothPiece } from './sewing/cloth-piece';
 
 const schema = z.strictObject({ kind: z.literal('bag'), seamMm: z.number().optional() });
 

@@ -1,5 +1,5 @@
 // What is used outside the core.
 export * from './list';
-export * from './parts/welt';
+export * from './welt/welt';
 export * from './usual';
 export type { Choices, ClothFacts, Closing, Construction as ConstructionModule, Cover, EdgeProfile, Field, Notion } from './contract';

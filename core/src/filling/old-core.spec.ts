@@ -5,7 +5,7 @@ import { joinLongCore, joinZones, optionsOf, type LongCoreAsk } from './long-cor
 import { judge, judgeCover } from './old-core';
 import { hardness25From, parseGradeCode } from './quoted';
 import { crownPads, refreshList } from './refresh';
-import { stageReplacements } from '../cost/staging';
+import { stageReplacements } from '../plan/buy/staging';
 
 describe('the verdict on an old core', () => {
   const asked = { densityFloor: 35, hardness25N: 170, hardnessClass: 45 };

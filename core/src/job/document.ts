@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { constructionSchema } from '../cover/list';
-import { BIAS_WAYS } from '../cover/parts/bias';
+import { BIAS_WAYS } from '../cover/welt/bias';
 import { CLOTH_SLOTS } from '../piece/material-ref';
 import { CROWN_WAYS } from '../crown/domed';
 import { CUTTING_TOOLS } from '../allowance/tools';

@@ -4,10 +4,10 @@ import { judge, setOf } from '../filling/old-core';
 import { compare } from '../record/check';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { readJob, readJobText } from './document';
-import { plan } from './plan';
+import { plan } from '../plan/plan';
 import type { ShopDocument } from '../shop/shop';
 import { readQuickLine, sayQuickProblem } from './quick-line';
-import { say } from './say';
+import { say } from '../say/say';
 
 const shop = demoShop();
 const inWords = { units: 'metric' as const, step: shop.document.step };

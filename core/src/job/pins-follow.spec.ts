@@ -1,6 +1,6 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { withPinsFollowing } from './pins-follow';
-import { planSolved } from './solve';
+import { planSolved } from '../plan/solve';
 
 const pin = (item: string) => ({ lay: 'cloth', item, copy: 0, sheet: 0, x: 500, y: 0, turn: 0 });
 const job = sampleJob([sampleCushion({ name: 'A' }), sampleCushion({ name: 'B' }), sampleCushion({ name: 'C' })], {

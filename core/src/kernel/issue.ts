@@ -1,6 +1,6 @@
 /**
  * A problem as data: a code, where it is, how heavy, and the figures the sentence will need (millimetres unless the name says otherwise).
- * The sentence is made in `job/say.ts`.
+ * The sentence is made in `say/say.ts`.
  *
  * - `error`: this cannot be cut as it stands;
  * - `warning`: it can be cut and will probably be regretted;

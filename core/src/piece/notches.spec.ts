@@ -1,5 +1,5 @@
 import { closed, polygonOutline, rectangleOutline } from '../geometry/outline';
-import { notchWords } from '../job/words';
+import { notchWords } from '../plan/cushion/words';
 import { madeAlone } from '../testing/covers';
 import { sampleCushion } from '../testing/samples';
 import { notchPlaces } from './notches';

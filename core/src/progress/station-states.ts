@@ -1,5 +1,5 @@
-import { goesOn } from '../job/planned-lay';
-import type { Plan } from '../job/plan';
+import { goesOn } from '../plan/lays/planned-lay';
+import type { Plan } from '../plan/plan';
 import { meaningOf } from '../record/meaning';
 import { stationOf, type StationId } from './stations';
 

@@ -1,6 +1,6 @@
 import type { Cushion } from '../job/document';
-import { plan } from '../job/plan';
-import { planSolved } from '../job/solve';
+import { plan } from '../plan/plan';
+import { planSolved } from '../plan/solve';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { stationStates } from './station-states';
 import { STATIONS, stationOf } from './stations';

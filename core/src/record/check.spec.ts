@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Cushion } from '../job/document';
-import { planSolved } from '../job/solve';
+import { planSolved } from '../plan/solve';
 import { SHIPPED_SCHOOLS } from '../shop/schools';
 import { SHAPES } from '../template/shapes/shapes';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';

@@ -1,5 +1,5 @@
 import type { Check } from '../job/document';
-import { planSolved } from '../job/solve';
+import { planSolved } from '../plan/solve';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { promised } from './check';
 import { meaningOf } from './meaning';

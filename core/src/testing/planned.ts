@@ -1,6 +1,6 @@
 import type { Cushion } from '../job/document';
-import { plan } from '../job/plan';
-import type { CushionPlan } from '../job/plan-cushion';
+import { plan } from '../plan/plan';
+import type { CushionPlan } from '../plan/cushion/plan-cushion';
 import { demoShop, sampleJob } from './samples';
 
 /** One cushion planned by itself in the demo shop. */

@@ -1,9 +1,9 @@
 import * as z from 'zod';
 import type { Field } from '../contract';
-import { ZIP_ENDS } from '../parts/boxing';
-import { choiceField, lengthField } from '../parts/fields';
-import { extrasFields, extrasShape } from '../parts/extras';
-import { REACH_WORDS, REACHES } from '../parts/reach';
+import { ZIP_ENDS } from '../band/boxing';
+import { choiceField, lengthField } from '../sewing/fields';
+import { extrasFields, extrasShape } from '../extras/extras';
+import { REACH_WORDS, REACHES } from '../band/reach';
 
 /** The choices of a boxed cover, whatever it is called and whatever goes round it. */
 export const boxShape = {

@@ -2,10 +2,10 @@ import { given, type Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import type { Closing, CoverRequest } from '../contract';
-import type { Band } from '../parts/band';
-import { openZip } from '../parts/cover-operations';
-import type { PlaqueKind } from '../parts/plaque';
-import { hemmedEndStages } from '../parts/plaque-stages';
+import type { Band } from '../band/band';
+import { openZip } from '../sewing/cover-operations';
+import type { PlaqueKind } from '../plaque/plaque';
+import { hemmedEndStages } from '../plaque/plaque-stages';
 import { endsFor, type Box } from './choices';
 
 const SLIDER = 'Slider on, and a stop sewn across each end, before the plaque is closed in.';

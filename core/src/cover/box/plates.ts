@@ -5,11 +5,11 @@ import { issue, type Issue } from '../../kernel/issue';
 import { isNotch, type Mark, type Piece } from '../../piece/piece';
 import type { Slope } from '../../piece/sizes';
 import type { CoverRequest } from '../contract';
-import type { Band } from '../parts/band';
-import { clothPiece } from '../parts/cloth-piece';
-import { slantedPlate } from '../parts/panels';
-import { domedPlate, plateMarks } from '../parts/plate';
-import { piecedPlate, usableFigure, wholePlate, type Plate } from '../parts/wide';
+import type { Band } from '../band/band';
+import { clothPiece } from '../sewing/cloth-piece';
+import { slantedPlate } from '../band/panels';
+import { domedPlate, plateMarks } from '../plate/plate';
+import { piecedPlate, usableFigure, wholePlate, type Plate } from '../plate/wide';
 import type { Box } from './choices';
 
 /** What goes on the top and on the bottom: one cut twice, unless they differ. */

@@ -1,7 +1,7 @@
 import type { Piece } from '../../piece/piece';
 import { seamsOn, type Seam, type SeamDraft, type Stretch } from '../../piece/seam';
 import type { CoverRequest } from '../contract';
-import { runOf, type Band } from '../parts/band';
+import { runOf, type Band } from '../band/band';
 import type { Box } from './choices';
 import type { Plates } from './plates';
 import type { Welts } from './welts';

@@ -4,11 +4,11 @@ import { smallestRadius } from '../../geometry/measure';
 import type { Piece } from '../../piece/piece';
 import type { Stretch } from '../../piece/seam';
 import type { CoverRequest } from '../contract';
-import { stripEdge } from '../parts/cloth-piece';
-import { straightWelt, weltPiece } from '../parts/welt';
+import { stripEdge } from '../sewing/cloth-piece';
+import { straightWelt, weltPiece } from '../welt/welt';
 import type { Box } from './choices';
 import { roundOnSlope } from './plates';
-import { enteredOr } from '../parts/entered-or';
+import { enteredOr } from '../sewing/entered-or';
 
 /** The welt of one plate: its strips, and their edge all round. */
 export interface Welt {

@@ -4,7 +4,7 @@ import { area, flatten, isClosed, outlineBounds, perimeter } from '../../geometr
 import { contains } from '../../geometry/polygon';
 import { selfCrossing } from '../../geometry/simple';
 import { asymmetry } from '../../geometry/measure';
-import { plan } from '../../job/plan';
+import { plan } from '../../plan/plan';
 import { unequalSeams } from '../../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import { outlineFromJson, outlineToJson } from '../outline-json';

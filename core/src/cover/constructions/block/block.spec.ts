@@ -1,6 +1,6 @@
 import type { Cushion } from '../../../job/document';
-import { plan } from '../../../job/plan';
-import type { Planned } from '../../../job/plan-cushion';
+import { plan } from '../../../plan/plan';
+import type { Planned } from '../../../plan/cushion/plan-cushion';
 import { unequalSeams } from '../../../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
 import type { Block } from './choices';

@@ -7,16 +7,16 @@ import type { Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { Closing, Construction, CoverRequest } from '../../contract';
-import type { Band } from '../../parts/band';
-import { makeBand } from '../../parts/boxing';
-import { allRound, clothPiece, stripEdge } from '../../parts/cloth-piece';
-import { cornersOf, TWO_ROUNDED } from '../../parts/corners';
-import { cutCover, dress, insertCore, openZip } from '../../parts/cover-operations';
-import { notionsFor } from '../../parts/notions';
-import { plateMarks, widerThanCloth } from '../../parts/plate';
-import { chosenWelt } from '../../parts/welt';
+import type { Band } from '../../band/band';
+import { makeBand } from '../../band/boxing';
+import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
+import { cornersOf, TWO_ROUNDED } from '../../band/corners';
+import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
+import { notionsFor } from '../../sewing/notions';
+import { plateMarks, widerThanCloth } from '../../plate/plate';
+import { chosenWelt } from '../../welt/welt';
 import { blockFields, blockSchema, type Block } from './choices';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 const CUTTING = {
   cut: 'Cut the panels first along the selvedge, then the top plate, and the base of lining',

@@ -5,7 +5,7 @@ import { SHAPES } from '../../../template/shapes/shapes';
 import { SHIPPED_SCHOOLS } from '../../../shop/schools';
 import { planned } from '../../../testing/planned';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
-import { planSolved } from '../../../job/solve';
+import { planSolved } from '../../../plan/solve';
 
 const INCH = 25.4;
 const bolster = (over: Partial<Cushion> = {}): Cushion =>

@@ -6,12 +6,12 @@ import type { Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest, Field } from '../../contract';
-import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../parts/cloth-piece';
-import { cutCover, dress, insertCore } from '../../parts/cover-operations';
-import { notionsFor, zipClosing } from '../../parts/notions';
-import { quarterMarks, quarterPlaces } from '../../parts/ring';
-import { chosenWelt } from '../../parts/welt';
-import { edgeFields } from '../../parts/fields';
+import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../sewing/cloth-piece';
+import { cutCover, dress, insertCore } from '../../sewing/cover-operations';
+import { notionsFor, zipClosing } from '../../sewing/notions';
+import { quarterMarks, quarterPlaces } from '../../band/ring';
+import { chosenWelt } from '../../welt/welt';
+import { edgeFields } from '../../sewing/fields';
 
 const CUTTING = { cut: 'Cut the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
 

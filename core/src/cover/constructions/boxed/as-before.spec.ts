@@ -1,10 +1,10 @@
-import { planJson } from '../../../job/plan-json';
+import { planJson } from '../../../plan/json';
 import { readJob } from '../../../job/document';
 import boxes from '../../../job/upgrades/fixtures/1-prompt-side-boxes.json';
 import kneelers from '../../../job/upgrades/fixtures/1-puppeteers-kneelers.json';
 import stalls from '../../../job/upgrades/fixtures/1-stalls-benches.json';
 import chest from '../../../job/upgrades/fixtures/1-storage-chest.json';
-import { planSolved } from '../../../job/solve';
+import { planSolved } from '../../../plan/solve';
 import { demoShop } from '../../../testing/samples';
 import before from './as-before.json';
 

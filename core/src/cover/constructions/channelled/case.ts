@@ -10,7 +10,7 @@ import type { SeamDraft } from '../../../piece/seam';
 import type { AssumptionKey } from '../../../shop/assumptions';
 import { minutesFor } from '../../../shop/minutes';
 import type { CoverRequest, Notion } from '../../contract';
-import { allRound, clothPiece, stripEdge } from '../../parts/cloth-piece';
+import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
 import type { Channelled, Mix } from './choices';
 
 const DENSITY: Record<Mix, { readonly key: AssumptionKey; readonly words: string }> = {

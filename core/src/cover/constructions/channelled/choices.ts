@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { choiceField, lengthField } from '../../parts/fields';
+import { choiceField, lengthField } from '../../sewing/fields';
 
 /** What a case is filled with. */
 export const MIXES = ['feather', 'feather-down', 'down', 'fibre'] as const;

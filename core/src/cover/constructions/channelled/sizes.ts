@@ -2,7 +2,7 @@ import { given, plus, renamed, sum } from '../../../kernel/figure';
 import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
 import type { Channelled } from './choices';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 /** Sizes of a case by itself: it is sewn as large as it is given, whichever size that is, and its height is its loft. In an envelope the school leads. */
 export function channelledSizes(choices: Channelled, ask: SizeAsk): Sizes | null {

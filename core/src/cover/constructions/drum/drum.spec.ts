@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { area } from '../../../geometry/outline';
 import type { Cushion } from '../../../job/document';
-import { planJson } from '../../../job/plan-json';
-import { planSolved } from '../../../job/solve';
+import { planJson } from '../../../plan/json';
+import { planSolved } from '../../../plan/solve';
 import { unequalSeams } from '../../../piece/seam';
 import { SHAPES } from '../../../template/shapes/shapes';
 import { planned } from '../../../testing/planned';

@@ -6,15 +6,15 @@ import { PLAIN_PIECE, type Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { Closing, Construction, CoverRequest } from '../../contract';
-import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../parts/cloth-piece';
-import { turnsIn } from '../../parts/corners';
-import { cutCover, dress, ridgeStep } from '../../parts/cover-operations';
-import { notionsFor } from '../../parts/notions';
-import { stapleClosing, staplePlan, turnedUnder } from '../../parts/staple-plan';
-import { offsetOrNull, quarterMarks, quarterPlaces } from '../../parts/ring';
+import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../sewing/cloth-piece';
+import { turnsIn } from '../../band/corners';
+import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
+import { notionsFor } from '../../sewing/notions';
+import { stapleClosing, staplePlan, turnedUnder } from '../../sewing/staple-plan';
+import { offsetOrNull, quarterMarks, quarterPlaces } from '../../band/ring';
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 const CUTTING = { cut: 'Cut the band first along the selvedge, then the plate and the flange', notch: 'Notch the quarters of the plate and of the band.' };
 

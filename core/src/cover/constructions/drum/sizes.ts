@@ -2,7 +2,7 @@ import { given, minus, plus, renamed, sum, type Figure } from '../../../kernel/f
 import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
 import type { Drum } from './choices';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 interface Line {
   readonly board: Figure;

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { lengthField } from '../../parts/fields';
+import { lengthField } from '../../sewing/fields';
 
 export const foldedCornerSchema = z.strictObject({
   kind: z.literal('folded-corner'),

@@ -10,10 +10,10 @@ import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
 import { stageLine, type Stage } from '../../../piece/stage';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
-import { allRound, clothPiece } from '../../parts/cloth-piece';
-import { cutCover, dress, insertCore, openZip, softOpening } from '../../parts/cover-operations';
-import { widerThanCloth } from '../../parts/plate';
-import { notionsFor, zipClosing } from '../../parts/notions';
+import { allRound, clothPiece } from '../../sewing/cloth-piece';
+import { cutCover, dress, insertCore, openZip, softOpening } from '../../sewing/cover-operations';
+import { widerThanCloth } from '../../plate/plate';
+import { notionsFor, zipClosing } from '../../sewing/notions';
 import { foldedCornerFields, foldedCornerSchema, type FoldedCorner } from './choices';
 
 const CUTTING = {

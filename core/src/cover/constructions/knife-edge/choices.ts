@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { choiceField, edgeFields, lengthField } from '../../parts/fields';
+import { choiceField, edgeFields, lengthField } from '../../sewing/fields';
 
 export const knifeEdgeSchema = z.strictObject({
   kind: z.literal('knife-edge'),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { outlineBounds } from '../../../geometry/outline';
 import type { Cushion } from '../../../job/document';
-import { planSolved } from '../../../job/solve';
+import { planSolved } from '../../../plan/solve';
 import { unequalSeams } from '../../../piece/seam';
 import { SHAPES } from '../../../template/shapes/shapes';
 import { planned } from '../../../testing/planned';

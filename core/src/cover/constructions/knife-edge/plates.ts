@@ -7,8 +7,8 @@ import type { Mark, Piece } from '../../../piece/piece';
 import type { Stretch } from '../../../piece/seam';
 import { withoutEars } from '../../../template/ears';
 import type { CoverRequest } from '../../contract';
-import { allRound, clothPiece } from '../../parts/cloth-piece';
-import { offsetOrNull } from '../../parts/ring';
+import { allRound, clothPiece } from '../../sewing/cloth-piece';
+import { offsetOrNull } from '../../band/ring';
 
 /** Where a side is left open: two places on the seam line and the way between them, mm. */
 export interface Opening {

@@ -2,7 +2,7 @@ import { given, minus, plus, renamed, sum, type Figure } from '../../../kernel/f
 import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
 import type { KnifeEdge } from './choices';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 /** Sizes of a knife edge: the cloth is cut to the insert with nothing added, so that it is sewn two allowances smaller. No school has a say. */
 export function knifeEdgeSizes({ seamMm }: KnifeEdge, { given: from, acrossMm, deepMm, heightMm, assume }: SizeAsk): Sizes {

@@ -6,13 +6,13 @@ import { given, law, minus, plus, sum, type Figure } from '../../../kernel/figur
 import type { Mark, Piece } from '../../../piece/piece';
 import type { Stretch } from '../../../piece/seam';
 import type { CoverRequest } from '../../contract';
-import { clothPiece } from '../../parts/cloth-piece';
-import { cornersOf } from '../../parts/corners';
-import type { FrontAndRest } from '../../parts/front';
-import { placeJoins, stripLengths } from '../../parts/joins';
+import { clothPiece } from '../../sewing/cloth-piece';
+import { cornersOf } from '../../band/corners';
+import type { FrontAndRest } from '../../band/front';
+import { placeJoins, stripLengths } from '../../band/joins';
 import { dropOf, frameEdge, underneath } from './sizes';
 import type { PullOver } from './choices';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 /** A quarter turn saves this much of its radius on a square corner: 2 − π/2. */
 const QUARTER_SAVED = 2 - Math.PI / 2;

@@ -7,12 +7,12 @@ import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece
 import type { StaplePlan } from '../../../piece/staples';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
-import { turnsIn } from '../../parts/corners';
-import { cutCover, dress, ridgeStep } from '../../parts/cover-operations';
-import { frontOf } from '../../parts/front';
-import { notionsFor } from '../../parts/notions';
-import { widerThanCloth } from '../../parts/plate';
-import { pleatWords, stapleClosing, staplePlan, turnedUnder } from '../../parts/staple-plan';
+import { turnsIn } from '../../band/corners';
+import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
+import { frontOf } from '../../band/front';
+import { notionsFor } from '../../sewing/notions';
+import { widerThanCloth } from '../../plate/plate';
+import { pleatWords, stapleClosing, staplePlan, turnedUnder } from '../../sewing/staple-plan';
 import { pullOverFields, pullOverSchema, type PullOver } from './choices';
 import { pullOverPieces, seamDown, type PullOverPieces } from './pieces';
 import { dropOf, frameEdge, pullOverSizes, underneath } from './sizes';

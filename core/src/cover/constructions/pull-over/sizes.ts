@@ -3,7 +3,7 @@ import type { Plane, Sizes } from '../../../piece/sizes';
 import type { Constants } from '../../../shop/assumptions';
 import type { SizeAsk } from '../../contract';
 import type { PullOver } from './choices';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 /** Height of the frame's edge. */
 export const frameEdge = ({ frameEdgeMm }: PullOver, assume: Constants): Figure => enteredOr('frame edge', frameEdgeMm, 'frameEdgeMm', assume);

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { choiceField, lengthField } from '../../parts/fields';
-import { TUFT_GRIDS } from '../../parts/stitched-edge';
+import { choiceField, lengthField } from '../../sewing/fields';
+import { TUFT_GRIDS } from '../../sewing/stitched-edge';
 
 export const rolledEdgeSchema = z.strictObject({
   kind: z.literal('rolled-edge'),

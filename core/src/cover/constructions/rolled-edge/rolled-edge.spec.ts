@@ -1,11 +1,11 @@
-import { buyList } from '../../../job/buy';
-import { closedForm } from '../../../job/closed-form';
+import { buyList } from '../../../plan/buy/buy';
+import { closedForm } from '../../../picture/closed-form';
 import type { Cushion } from '../../../job/document';
-import type { Planned } from '../../../job/plan-cushion';
+import type { Planned } from '../../../plan/cushion/plan-cushion';
 import { unequalSeams } from '../../../piece/seam';
 import { IN, madeAlone } from '../../../testing/covers';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
-import { rollHeight } from '../../parts/stitched-edge';
+import { rollHeight } from '../../sewing/stitched-edge';
 import type { RolledEdge } from './choices';
 
 const shop = demoShop();

@@ -6,9 +6,9 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Box } from '../../box/choices';
 import { makeBox } from '../../box/make';
 import type { Construction, Cover, CoverRequest, Notion } from '../../contract';
-import { rollHeight, rollStitches, stitchMarks, tuftsOn, type Tufts } from '../../parts/stitched-edge';
+import { rollHeight, rollStitches, stitchMarks, tuftsOn, type Tufts } from '../../sewing/stitched-edge';
 import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', { construction: 'rolled edge', why, instead: 'Take a boxed cover.' }),

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { choiceField, lengthField } from '../../parts/fields';
+import { choiceField, lengthField } from '../../sewing/fields';
 
 export const sprungSchema = z.strictObject({
   kind: z.literal('sprung'),

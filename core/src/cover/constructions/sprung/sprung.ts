@@ -6,7 +6,7 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Box } from '../../box/choices';
 import { makeBox } from '../../box/make';
 import type { Construction, CoverRequest } from '../../contract';
-import { clothPiece } from '../../parts/cloth-piece';
+import { clothPiece } from '../../sewing/cloth-piece';
 import { innerCase } from './inner';
 import { sprungFields, sprungSchema, type Sprung } from './choices';
 

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { edgeFields, lengthField } from '../../parts/fields';
+import { edgeFields, lengthField } from '../../sewing/fields';
 
 export const waterfallSchema = z.strictObject({
   kind: z.literal('waterfall'),

@@ -5,9 +5,9 @@ import { line, mapped, reversed, segmentLength, type Segment } from '../../../ge
 import { law, type Figure } from '../../../kernel/figure';
 import type { Mark, Piece } from '../../../piece/piece';
 import type { CoverRequest } from '../../contract';
-import { clothPiece } from '../../parts/cloth-piece';
-import { TWO_ROUNDED } from '../../parts/corners';
-import type { FrontAndRest } from '../../parts/front';
+import { clothPiece } from '../../sewing/cloth-piece';
+import { TWO_ROUNDED } from '../../band/corners';
+import type { FrontAndRest } from '../../band/front';
 
 /** The one plate over top, front and bottom, and the places on its seam line that others meet. */
 export interface WaterfallPlate {

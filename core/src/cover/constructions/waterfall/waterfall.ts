@@ -8,17 +8,17 @@ import type { Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
-import { clothPiece, stripEdge } from '../../parts/cloth-piece';
-import { TWO_ROUNDED } from '../../parts/corners';
-import { cutCover, dress, insertCore, openZip, softOpening } from '../../parts/cover-operations';
-import { frontOf, type FrontAndRest } from '../../parts/front';
-import { widerThanCloth } from '../../parts/plate';
-import { notionsFor, zipClosing } from '../../parts/notions';
-import { makePlaque, type Plaque } from '../../parts/plaque';
-import { chosenWelt } from '../../parts/welt';
+import { clothPiece, stripEdge } from '../../sewing/cloth-piece';
+import { TWO_ROUNDED } from '../../band/corners';
+import { cutCover, dress, insertCore, openZip, softOpening } from '../../sewing/cover-operations';
+import { frontOf, type FrontAndRest } from '../../band/front';
+import { widerThanCloth } from '../../plate/plate';
+import { notionsFor, zipClosing } from '../../sewing/notions';
+import { makePlaque, type Plaque } from '../../plaque/plaque';
+import { chosenWelt } from '../../welt/welt';
 import { waterfallFields, waterfallSchema, type Waterfall } from './choices';
 import { alike, sideLine, waterfallPlate, type WaterfallPlate } from './plate';
-import { enteredOr } from '../../parts/entered-or';
+import { enteredOr } from '../../sewing/entered-or';
 
 const CUTTING = {
   cut: 'Cut the plate in one, along the nap, then the side boxings and the plaque',

@@ -1,0 +1,94 @@
+import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
+import { openShop } from '../shop/shop';
+import { compareLays } from './compare-lays';
+import { cheapestWelt, type LayCompared, type LayWay } from './lay-ways';
+import { planSolved } from '../plan/solve';
+import { finished } from './trials';
+
+const shop = demoShop();
+/** Two welted seats of two kinds on one cloth. */
+const job = sampleJob([
+  sampleCushion({ name: 'Seat', quantity: 2 }),
+  sampleCushion({ name: 'Stool', template: { shape: 'rectangle', widthMm: 400, depthMm: 380 } }),
+]);
+const rows = finished(compareLays(job, job.cloth, shop));
+const row = (kind: LayWay['kind'], more: object = {}) => {
+  const found = rows.find(({ way }) => way.kind === kind && Object.entries(more).every(([key, value]) => way[key as keyof LayWay] === value));
+  if (!found) throw new Error(`no row ${kind}`);
+  return found;
+};
+
+describe('one cloth laid in other ways', () => {
+  it('has a row for each way that changes something, as it is first', () => {
+    expect(rows.map(({ way }) => ('way' in way ? `${way.kind} ${way.way}` : 'widthMm' in way ? `${way.kind} ${way.widthMm}` : way.kind))).toEqual([
+      'as-it-is',
+      'turned',
+      'width 1200',
+      'width 1370',
+      'width 1500',
+      'bias across',
+      'bias tube',
+      'straight-welt',
+      'boxing',
+      'one-by-one',
+    ]);
+    expect(rows.every(({ unplaced }) => unplaced === 0)).toBeTrue();
+  });
+
+  it('says of each what the plan says once it is taken', () => {
+    for (const { job: taken, laidMm, buyMm } of [row('as-it-is'), row('bias', { way: 'across' }), row('width', { widthMm: 1500 }), row('straight-welt')]) {
+      const made = planSolved(taken!, shop);
+      expect(laidMm).toBe(made.lays.find(({ key }) => key === 'cloth')!.answer!.lengthMm);
+      expect(buyMm).toBe(made.buy.find(({ layKey }) => layKey === 'cloth')!.amount!.value);
+    }
+  });
+
+  it('counts the joins: a strip from selvedge to selvedge is 1380 × √2 long, one from a block of 690 half of it', () => {
+    // Rings of 2 × (590 + 490) and of 2 × (400 + 380), less the corners’ rounding and the fit: over one strip of 1951 and two of 976 for the seats.
+    expect(row('as-it-is').joins).toBeGreaterThan(row('bias', { way: 'across' }).joins);
+    // A seat’s ring is longer than a strip, so it has one join; the stool’s is not: four rings of seats, two of the stool.
+    expect(row('bias', { way: 'across' }).joins).toBe(4);
+  });
+
+  it('proposes the welt for which least is bought, with the fewest joins, and none that leaves a piece out or brings a new problem', () => {
+    const welts = finished(compareLays(job, job.cloth, shop, 'welt'));
+    expect(welts).toEqual(rows.filter(({ way }) => ['as-it-is', 'bias', 'straight-welt'].includes(way.kind)));
+    const best = cheapestWelt(rows);
+    expect(best?.buyMm).toBe(Math.min(...welts.map(({ buyMm }) => buyMm ?? Infinity)));
+    expect(best?.buyMm).toBeLessThan(row('as-it-is').buyMm ?? 0);
+    const [now, one] = [row('as-it-is'), row('bias', { way: 'across' })];
+    const bought = (buyMm: number, more: Partial<LayCompared> = {}): LayCompared => ({ ...one, buyMm, ...more });
+    const at1000: LayCompared = { ...now, buyMm: 1000 };
+    expect(cheapestWelt([at1000, bought(1000), bought(1100)])).toBeNull();
+    expect(cheapestWelt([at1000, bought(900, { unplaced: 1 }), bought(800, { problems: now.problems + 1 })])).toBeNull();
+    expect(cheapestWelt([at1000, bought(900, { joins: 9 }), bought(900, { joins: 3 }), bought(950, { joins: 0 })])?.joins).toBe(3);
+  });
+
+  it('lays on the remnants that are set aside first', () => {
+    const document = shop.document;
+    const cloth = document.cloths.find(({ pattern }) => !pattern)!;
+    const stocked = openShop({ ...document, remnants: [{ id: 'end', cloth: cloth.id, lengthMm: 700, widthMm: 1300 }] });
+    const on = { ...job.cloth, material: cloth.id, widthMm: cloth.widthMm };
+    const bought = (remnants: readonly string[]): number => {
+      const whole = { ...job, cloth: on, remnants: [...remnants] };
+      return finished(compareLays(whole, on, stocked, 'welt'))[0]?.buyMm ?? NaN;
+    };
+    expect(bought(['end'])).toBeLessThan(bought([]));
+  });
+
+  it('takes at least as much one by one as laid together', () => {
+    expect(row('one-by-one').laidMm).toBeGreaterThanOrEqual(row('as-it-is').laidMm);
+    expect(row('one-by-one').job).toBeNull();
+  });
+
+  it('a tube leaves no triangles over: its cloth is the strips’ own area', () => {
+    const tube = planSolved(row('bias', { way: 'tube' }).job!, shop);
+    const strips = tube.cushions.flatMap(({ pieces, source }) =>
+      pieces.filter(({ role }) => role === 'welt').map((piece) => (piece.joins + 1) * piece.countPerCushion * source.quantity),
+    );
+    const item = tube.lays.find(({ key }) => key === 'cloth')!.request.items.find(({ id }) => id.startsWith('bias'))!;
+    const width = tube.cushions[0]!.pieces.find(({ role }) => role === 'welt')!.height.value;
+    const long = Math.max(...item.polygon.map(({ x }) => x)) - Math.min(...item.polygon.map(({ x }) => x));
+    expect(long).toBeCloseTo(strips.reduce((a, b) => a + b, 0) * width * Math.SQRT2, 6);
+  });
+});

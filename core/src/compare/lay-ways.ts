@@ -1,0 +1,45 @@
+import type { BiasWay } from '../cover/welt/bias';
+import type { Job } from '../job/document';
+
+/** One other way to lay the same set on a cloth. */
+export type LayWay =
+  | { readonly kind: 'as-it-is' }
+  | { readonly kind: 'turned' }
+  | { readonly kind: 'width'; readonly widthMm: number }
+  | { readonly kind: 'bias'; readonly way: BiasWay }
+  | { readonly kind: 'pattern'; readonly matched: boolean }
+  | { readonly kind: 'straight-welt' }
+  | { readonly kind: 'boxing'; readonly strips: 'across' | 'along' }
+  | { readonly kind: 'one-by-one' };
+
+/** A way with what it takes, each a real lay. */
+export interface LayCompared {
+  readonly way: LayWay;
+  /** The job as it would be; null where it is only about the order of cutting. */
+  readonly job: Job | null;
+  /** Length laid, mm, and bought, mm; of one by one all lengths together. */
+  readonly laidMm: number;
+  readonly buyMm: number | null;
+  readonly use: number;
+  /** Joins in the welts. */
+  readonly joins: number;
+  /** Pieces that found no place. */
+  readonly unplaced: number;
+  /** Warnings and errors of the plan as it would be. */
+  readonly problems: number;
+}
+
+/** Ways that change nothing but how the welt is cut. */
+export const WELT_WAYS: readonly LayWay['kind'][] = ['as-it-is', 'bias', 'straight-welt'];
+
+/**
+ * The way to cut the welt for which the least cloth is bought, where that is less than now: every piece finds a place, and nothing is wrong that is not wrong now. Of ways for which as much is
+ * bought the one with the fewest joins. Null where there is none.
+ */
+export function cheapestWelt([now, ...others]: readonly LayCompared[]): LayCompared | null {
+  const bought = ({ buyMm }: LayCompared): number => buyMm ?? Infinity;
+  const better = others.filter(
+    (row) => row.job && WELT_WAYS.includes(row.way.kind) && row.unplaced === 0 && now && row.problems <= now.problems && bought(row) < bought(now),
+  );
+  return better.sort((a, b) => bought(a) - bought(b) || a.joins - b.joins)[0] ?? null;
+}

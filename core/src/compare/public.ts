@@ -1,0 +1,7 @@
+// What is used outside the core.
+export * from './advice';
+export * from './compare-covers';
+export * from './compare-lays';
+export * from './compare-schools';
+export * from './lay-ways';
+export * from './trials';

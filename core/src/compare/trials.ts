@@ -1,0 +1,64 @@
+import { solveCrown } from '../crown/solve-crown';
+import type { CrownAnswer, CrownAsk } from '../crown/domed';
+import { openShop, type ShopDocument } from '../shop/shop';
+import { fitAdvice, type Advice, type TrialProgress } from './advice';
+import { answersIn } from '../plan/answers';
+import { compareLays } from './compare-lays';
+import type { LayCompared } from './lay-ways';
+import { compareSchools, type Compared } from './compare-schools';
+import type { ClothUse, Cushion, Job } from '../job/document';
+import type { CushionContext } from '../plan/cushion/plan-cushion';
+import { planCushionSolved } from '../plan/cushion/plan-cushion-solved';
+
+/** A question about the lay of one cloth of a job, whole in itself. */
+export interface LayTrialAsk {
+  readonly format: 'yardland/lay-compare-ask@1';
+  readonly job: Job;
+  readonly use: ClothUse;
+  readonly shop: ShopDocument;
+  /** Only as it is, and with its welt cut in other ways. */
+  readonly only?: 'welt';
+}
+
+/** A question about a cushion beside its plan, whole in itself so that a worker can answer it. */
+export interface CushionTrialAsk {
+  readonly format: 'yardland/advice-ask@1' | 'yardland/compare-ask@1';
+  readonly cushion: Cushion;
+  readonly units: Job['units'];
+  readonly cloth: Job['cloth'];
+  readonly waddings?: Job['waddings'];
+  readonly shop: ShopDocument;
+}
+
+export type TrialAsk = CushionTrialAsk | LayTrialAsk;
+
+export type TrialAnswer =
+  | { readonly format: 'yardland/lay-compare-answer@1'; readonly compared: readonly LayCompared[] }
+  | { readonly format: 'yardland/advice-answer@1'; readonly advice: readonly Advice[] }
+  | { readonly format: 'yardland/compare-answer@1'; readonly compared: readonly Compared[] };
+
+/** Answers a question beside the plan, yielding how far it is. */
+export function* runTrial(ask: TrialAsk): Generator<TrialProgress, TrialAnswer> {
+  if (ask.format === 'yardland/lay-compare-ask@1')
+    return { format: 'yardland/lay-compare-answer@1', compared: yield* compareLays(ask.job, ask.use, openShop(ask.shop), ask.only) };
+  return yield* runCushionTrial(ask);
+}
+
+function* runCushionTrial({ format, cushion, units, cloth, waddings, shop }: CushionTrialAsk): Generator<TrialProgress, TrialAnswer> {
+  const context: CushionContext = { units, cloth, waddings, shop: openShop(shop), answers: answersIn({}) };
+  const known = new Map<string, CrownAnswer>();
+  const crown = (request: CrownAsk): CrownAnswer => {
+    const name = JSON.stringify(request);
+    const answer = known.get(name) ?? solveCrown(request);
+    known.set(name, answer);
+    return answer;
+  };
+  if (format === 'yardland/compare-ask@1') return { format: 'yardland/compare-answer@1', compared: yield* compareSchools(cushion, context, crown) };
+  const one = planCushionSolved(cushion, context, crown);
+  return { format: 'yardland/advice-answer@1', advice: yield* fitAdvice(one, context, crown) };
+}
+
+/** The last value of a generator, run to its end here and now. */
+export function finished<Y, R>(run: Generator<Y, R>): R {
+  for (let step = run.next(); ; step = run.next()) if (step.done) return step.value;
+}

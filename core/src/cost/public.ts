@@ -1,3 +1,0 @@
-// What is used outside the core.
-export * from './old-core-cost';
-export * from './staging';

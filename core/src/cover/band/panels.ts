@@ -1,0 +1,168 @@
+import { growEdges } from '../../geometry/offset';
+import { edgeSpans, perimeter, polygonOutline, rectangleOutline, type Outline } from '../../geometry/outline';
+import type { EdgeName } from '../../geometry/segment';
+import { mirrored } from '../../geometry/transform';
+import { law, plus, sum, type Figure } from '../../kernel/figure';
+import { issue, type Issue } from '../../kernel/issue';
+import type { Piece } from '../../piece/piece';
+import type { SeamDraft, Stretch } from '../../piece/seam';
+import type { Sizes, Slope } from '../../piece/sizes';
+import type { Band } from './band';
+
+import { clothPiece, clothStrip, pairOfMarks, stripEdge } from '../sewing/cloth-piece';
+import type { Plaque } from '../plaque/plaque';
+import { centreBack } from './reach';
+
+export interface PanelRequest {
+  /** Seam line of the bottom plate. */
+  readonly sewn: Outline;
+  readonly sizes: Sizes;
+  readonly slope: Slope;
+  /** Allowances of the band's two seams. */
+  readonly lower: Figure;
+  readonly upper: Figure;
+  readonly zipWidth: Figure;
+  /** Makes the plaque for the back; null where the cover is closed by hand. */
+  readonly plaque: ((opening: Figure, height: Figure) => Plaque) | null;
+  readonly handOpening: Figure;
+  /** Longest strip the cloth gives, mm. */
+  readonly stripMm: number;
+  readonly trimOffMm: number;
+}
+
+/** Seam line of the top plate of a wedge: as wide as the bottom, as deep as the slope is long. */
+export function slantedPlate(sizes: Sizes, slope: Slope): Outline {
+  return rectangleOutline(sizes.sewn.width.value, slope.slant.value);
+}
+
+/** One side of a wedge, seen from outside on the right: front at the left, the bottom plate's seam below. */
+function sideLine(depthMm: number, frontMm: number, backMm: number): Outline {
+  return polygonOutline([
+    [0, 0, 'front'],
+    [depthMm, 0, 'right'],
+    [depthMm, backMm, 'back'],
+    [0, frontMm, 'left'],
+  ]);
+}
+
+/**
+ * The four panels round a wedge, seamed at every corner: a front, two sides that taper, and for a back the zip plaque, or a panel where it is closed by hand. Each
+ * panel is its side and two allowances; its seams stop one allowance short of both plates.
+ */
+export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque: plaqueFor, handOpening, stripMm, trimOffMm }: PanelRequest): Band {
+  const { seam } = sizes;
+  const thick = { sewn: sizes.sewn.height, cut: sizes.boxingCut };
+  const thin = { sewn: slope.sewn, cut: slope.boxingCut };
+  const [front, back] = slope.end === 'back' ? [thick, thin] : [thin, thick];
+  const problems: Issue[] = [];
+  const across = sum('panel, cut', sizes.sewn.width, plus(seam, 2));
+  if (across.value > stripMm) problems.push(issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: across.value, stripMm }));
+  const trimMm = Math.max(0, Math.min(2 * trimOffMm, stripMm - across.value));
+  const sides4 = { left: seam.value, right: seam.value, lower: lower.value, upper: upper.value };
+  const straight = (id: string, label: string, height: Figure, mark: 'centre-front' | 'centre-back'): Piece =>
+    clothStrip(
+      'boxing',
+      { id, role: 'boxing', label, remark: 'no join', width: across, height, trimMm },
+      sides4,
+      pairOfMarks(mark, across.value / 2, height.value, sides4),
+    );
+  const frontPanel = straight('boxing', 'boxing', front.cut, 'centre-front');
+  const line = sideLine(sizes.sewn.depth.value, front.sewn.value, back.sewn.value);
+  const grown = growEdges(line, { front: lower.value, right: seam.value, back: upper.value, left: seam.value, corner: seam.value });
+  const cutLine = grown.ok ? grown.outline : line;
+  const side = (index: 1 | 2, flip: boolean): Piece =>
+    clothPiece('boxing', {
+      id: `side-panel-${index}`,
+      role: 'side-panel',
+      label: index === 1 ? 'right side panel' : 'left side panel',
+      remark: 'tapered',
+      part: { index, of: 2 },
+      width: sum('side, cut', sizes.sewn.depth, plus(seam, 2)),
+      height: thick.cut,
+      outline: flip ? mirrored(cutLine, sizes.sewn.depth.value / 2) : cutLine,
+      sewn: flip ? mirrored(line, sizes.sewn.depth.value / 2) : line,
+    });
+  const [right, left] = [side(1, false), side(2, true)];
+  const [rightEnds, leftEnds] = [sideEdges(right, false), sideEdges(left, true)];
+  const corners: SeamDraft[] = [
+    { id: 'panel-corner-right', words: 'front panel to the right side', first: [stripEdge(frontPanel, 'right')], second: [rightEnds.front] },
+    { id: 'panel-corner-left', words: 'front panel to the left side', first: [stripEdge(frontPanel, 'left')], second: [leftEnds.front] },
+  ];
+  const edge = (which: 'top' | 'bottom', more: readonly Stretch[]): Stretch[] => [
+    stripEdge(frontPanel, which === 'top' ? 'upper' : 'lower'),
+    rightEnds[which],
+    ...more,
+    leftEnds[which],
+  ];
+  const shared = { panels: true, plackets: [], problems };
+  if (!plaqueFor) {
+    const backPanel = straight('panel-back', 'back panel', back.cut, 'centre-back');
+    const middle = centreBack(sewn);
+    const half = handOpening.value / 2;
+    const x = across.value / 2;
+    const run = (from: number, to: number): Stretch => ({ piece: backPanel.id, from: { x: from, y: lower.value }, to: { x: to, y: lower.value } });
+    return {
+      ...shared,
+      opening: handOpening,
+      clear: handOpening,
+      boxing: [frontPanel, right, backPanel, left],
+      plaque: null,
+      topEdge: edge('top', [stripEdge(backPanel, 'upper')]),
+      bottomEdge: edge('bottom', [stripEdge(backPanel, 'lower')]),
+      joins: [
+        ...corners,
+        {
+          id: 'panel-corners-back',
+          words: 'back panel to both sides',
+          first: [stripEdge(backPanel, 'left'), stripEdge(backPanel, 'right')],
+          second: [rightEnds.back, leftEnds.back],
+        },
+      ],
+      ends: [],
+      zip: null,
+      byHand: {
+        startMm: middle - half,
+        endMm: middle + half,
+        opening: [run(x - half, x + half)],
+        rest: edge('bottom', [run(seam.value, x - half), run(x + half, across.value - seam.value)]),
+      },
+    };
+  }
+  const opening = law('zip opening', 'the back from corner to corner, {0}', [sizes.sewn.width], (w = 0) => w);
+  const plaque = plaqueFor(opening, back.sewn);
+  // The zip's two folds and its teeth want room in the thin edge.
+  if (back.sewn.value < zipWidth.value)
+    problems.push(issue('warning', 'edge-too-thin-for-zip', 'template.thin', { edgeMm: back.sewn.value, zipMm: zipWidth.value }));
+  const span = edgeSpans(sewn).find((one) => one.edge === 'back');
+  return {
+    ...shared,
+    opening,
+    clear: opening,
+    boxing: [frontPanel, right, left],
+    plaque,
+    topEdge: edge('top', plaque.topEdge),
+    bottomEdge: edge('bottom', plaque.bottomEdge),
+    joins: corners,
+    ends: [
+      {
+        id: 'plaque-ends',
+        zip: true,
+        words: 'plaque to the sides, both ends',
+        first: [...plaque.left, ...plaque.right],
+        second: [rightEnds.back, leftEnds.back],
+      },
+    ],
+    zip: { startMm: span?.start ?? 0, endMm: span?.end ?? perimeter(sewn) },
+    byHand: null,
+  };
+}
+
+/** The four seams of a side panel, found by where its seam line runs: below, above, and at the ends of the front and the back. */
+function sideEdges({ id, sewn }: Piece, flipped: boolean): Record<'bottom' | 'top' | 'front' | 'back', Stretch> {
+  const of = (edge: EdgeName): Stretch => {
+    const segment = sewn?.segments.find((one) => one.edge === edge);
+    return { piece: id, from: segment?.from ?? { x: NaN, y: NaN }, to: segment?.to ?? { x: NaN, y: NaN } };
+  };
+  // `sideLine` names them as the sides of a shape that stands on its bottom seam; mirroring exchanges left and right.
+  return { bottom: of('front'), top: of('back'), front: of(flipped ? 'right' : 'left'), back: of(flipped ? 'left' : 'right') };
+}

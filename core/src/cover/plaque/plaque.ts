@@ -1,0 +1,215 @@
+import { law, minus, plus, sum, type Figure } from '../../kernel/figure';
+import type { Mark, Piece } from '../../piece/piece';
+import type { SeamDraft, Stretch } from '../../piece/seam';
+import type { Stage } from '../../piece/stage';
+import { clothStrip, pairOfMarks, stripEdge } from '../sewing/cloth-piece';
+import { plaqueStages } from './plaque-stages';
+
+/** One strip, folded, seamed and slit; two strips folded in half; a narrow and a wide one that laps over the zip; two that overlap for hook and loop. */
+export const PLAQUES = ['slit', 'folded', 'lapped', 'hook-and-loop'] as const;
+export type PlaqueKind = (typeof PLAQUES)[number];
+
+export interface PlaqueAsk {
+  readonly kind: PlaqueKind;
+  /** Of the plaque between its joins, and what is cut beyond it at each end. */
+  readonly opening: Figure;
+  readonly end: Figure;
+  /** Height of the band as sewn, and the allowances of its two seams. */
+  readonly height: Figure;
+  readonly lower: Figure;
+  readonly upper: Figure;
+  /** Allowance of a join in the plaque. */
+  readonly seam: Figure;
+  /** Width of the zip's tape, or of the hook and loop. */
+  readonly zipWidth: Figure;
+  /** Of a lapped plaque: how high its teeth lie above the lower seam. */
+  readonly teeth: Figure;
+  /** From the teeth to a strip's edge, of the lap beyond the teeth, and turned in along the zip. */
+  readonly gap: Figure;
+  readonly lap: Figure;
+  readonly turnIn: Figure;
+  /** Longest strip the cloth gives, mm. */
+  readonly stripMm: number;
+  readonly trimOffMm: number;
+}
+
+/** The part of the band that opens. */
+export interface Plaque {
+  readonly kind: PlaqueKind;
+  readonly pieces: readonly Piece[];
+  /** Its cut length, all of it. */
+  readonly length: Figure;
+  readonly topEdge: readonly Stretch[];
+  readonly bottomEdge: readonly Stretch[];
+  /** Its ends as they meet the boxing: together as high as the band. */
+  readonly left: readonly Stretch[];
+  readonly right: readonly Stretch[];
+  readonly seams: readonly SeamDraft[];
+  /** How it is made up, across. */
+  readonly stages: readonly Stage[];
+}
+
+/** One strip of a plaque before it is pieced: its height, its allowances, and what of its height is folded away where its ends are sewn. */
+interface Strip {
+  readonly id: string;
+  readonly label: string;
+  readonly remark: string;
+  readonly height: Figure;
+  readonly lowerMm: number;
+  readonly upperMm: number;
+  readonly foldedMm: number;
+  readonly count: number;
+}
+
+const twice = (name: string, from: Figure, lower: Figure, upper: Figure, ...more: Figure[]): Figure =>
+  lower.value === upper.value
+    ? sum(name, from, plus(lower, 2), ...more.map((one) => plus(one)))
+    : sum(name, from, plus(lower), plus(upper), ...more.map((one) => plus(one)));
+
+/** The strips of a plaque from the lower seam up; one that serves as both is named once. */
+function stripsOf(ask: PlaqueAsk): readonly [lower: Strip, upper: Strip] {
+  const { kind, height, lower, upper, zipWidth, teeth, gap, lap, turnIn } = ask;
+  switch (kind) {
+    case 'slit': {
+      const strip: Strip = {
+        id: 'plaque',
+        label: 'zip plaque',
+        remark: 'slit strip',
+        height: twice('plaque, cut', height, lower, upper, zipWidth),
+        lowerMm: lower.value,
+        upperMm: upper.value,
+        foldedMm: zipWidth.value,
+        count: 1,
+      };
+      return [strip, strip];
+    }
+    case 'folded': {
+      const half = (which: string, allowance: Figure): Strip => ({
+        id: `plaque${which && `-${which}`}`,
+        label: `${which && `${which} `}zip plaque strip`,
+        remark: 'folded in half',
+        height: sum('strip, cut', height, plus(allowance, 2)),
+        lowerMm: allowance.value,
+        upperMm: allowance.value,
+        foldedMm: height.value / 2,
+        count: which ? 1 : 2,
+      });
+      if (lower.value !== upper.value) return [half('lower', lower), half('upper', upper)];
+      const both = half('', lower);
+      return [both, both];
+    }
+    case 'lapped': {
+      const narrow = sum('narrow strip, cut', lower, plus(teeth), minus(gap), plus(turnIn));
+      const wide = sum('wide strip, cut', upper, plus(height), minus(teeth), plus(lap, 2), plus(gap), plus(turnIn));
+      return [
+        {
+          id: 'plaque-narrow',
+          label: 'narrow plaque strip',
+          remark: 'under the lap',
+          height: narrow,
+          lowerMm: lower.value,
+          upperMm: turnIn.value,
+          foldedMm: 0,
+          count: 1,
+        },
+        {
+          id: 'plaque-wide',
+          label: 'wide plaque strip',
+          remark: 'laps over the zip',
+          height: wide,
+          lowerMm: lap.value + gap.value + turnIn.value,
+          upperMm: upper.value,
+          // Its lap lies over the gap and the narrow strip.
+          foldedMm: lap.value - gap.value,
+          count: 1,
+        },
+      ];
+    }
+    case 'hook-and-loop': {
+      const strip = (id: string, label: string, remark: string, seam: Figure, flip: boolean): Strip => {
+        const cut = law('strip, cut', '{0} + {1} ÷ 2 + {2} ÷ 2 + {3}', [seam, height, zipWidth, turnIn], (s = 0, h = 0, w = 0, n = 0) => s + h / 2 + w / 2 + n);
+        const [lowerMm, upperMm] = flip ? [turnIn.value, seam.value] : [seam.value, turnIn.value];
+        return { id, label, remark, height: cut, lowerMm, upperMm, foldedMm: flip ? zipWidth.value : 0, count: 1 };
+      };
+      return [strip('plaque-hook', 'hook-side strip', 'lies under', lower, false), strip('plaque-loop', 'loop-side strip', 'laps over', upper, true)];
+    }
+  }
+}
+
+/** Stitches along the teeth: a slit strip is sewn shut first, then a row on each side; hook and loop take two rows each. */
+const ROWS: Record<PlaqueKind, number> = { slit: 3, folded: 2, lapped: 2, 'hook-and-loop': 4 };
+
+/** A plaque as long as its opening and its ends; longer than the cloth allows, it is pieced like the boxing, in parts of one length. */
+export function makePlaque(ask: PlaqueAsk): Plaque {
+  const { kind, opening, end, seam, stripMm, trimOffMm } = ask;
+  const length = sum('plaque, cut', opening, plus(end, 2));
+  const [lower, upper] = stripsOf(ask);
+  const room = stripMm - 2 * seam.value;
+  const parts = Number.isFinite(stripMm) && length.value > stripMm && room > 0 ? Math.max(2, Math.ceil((length.value - 2 * seam.value) / room - 1e-9)) : 1;
+  const endMm = (inner: boolean): number => (inner ? seam.value : end.value);
+
+  const cut = (strip: Strip): Piece[] =>
+    Array.from({ length: parts }, (_, i): Piece => {
+      const [left, right] = [endMm(i > 0), endMm(i < parts - 1)];
+      const sewnMm = opening.value / parts;
+      const width = parts === 1 ? length : law('plaque part', `{0} ÷ ${parts}, with its ends`, [opening], (o = 0) => o / parts + left + right);
+      const sides = { left, right, lower: strip.lowerMm, upper: strip.upperMm };
+      // The middle of the whole lies in a part, or on the join between two.
+      const middle = opening.value / 2 - i * sewnMm;
+      const marks: Mark[] = middle >= 0 && middle < sewnMm ? pairOfMarks('centre-back', left + middle, strip.height.value, sides) : [];
+      return clothStrip(
+        'boxing',
+        {
+          id: parts === 1 ? strip.id : `${strip.id}-${i + 1}`,
+          role: 'plaque',
+          label: parts === 1 ? strip.label : `${strip.label} ${i + 1} of ${parts}`,
+          remark: strip.remark,
+          part: { index: i + 1, of: parts },
+          countPerCushion: strip.count,
+          width,
+          height: strip.height,
+          trimMm: Math.max(0, Math.min(2 * trimOffMm, stripMm - width.value)),
+        },
+        sides,
+        marks,
+      );
+    });
+
+  const lowerParts = cut(lower);
+  const upperParts = upper === lower ? lowerParts : cut(upper);
+  const single = upper === lower && lower.count === 1;
+  const ends = (edge: 'left' | 'right'): Stretch[] => {
+    const of = (list: readonly Piece[], strip: Strip): Stretch => stripEdge(list.at(edge === 'left' ? 0 : -1) as Piece, edge, strip.foldedMm);
+    return single ? [of(lowerParts, lower)] : [of(lowerParts, lower), of(upperParts, upper)];
+  };
+  const joins = (list: readonly Piece[], strip: Strip): SeamDraft[] =>
+    list.slice(1).map((piece, i) => ({
+      id: `${strip.id}-join-${i + 1}`,
+      words: `join ${i + 1} in the ${strip.label}`,
+      first: [stripEdge(list[i] as Piece, 'right')],
+      second: [stripEdge(piece, 'left')],
+      count: strip.count,
+    }));
+  const along = (list: readonly Piece[], edge: 'lower' | 'upper'): Stretch[] => list.map((piece) => stripEdge(piece, edge));
+  return {
+    kind,
+    stages: plaqueStages(ask),
+    pieces: upper === lower ? lowerParts : [...lowerParts, ...upperParts],
+    length,
+    topEdge: along(upperParts, 'upper'),
+    bottomEdge: along(lowerParts, 'lower'),
+    left: ends('left'),
+    right: ends('right'),
+    seams: [
+      ...joins(lowerParts, lower),
+      ...(upper === lower ? [] : joins(upperParts, upper)),
+      {
+        id: kind === 'hook-and-loop' ? 'plaque-hook-and-loop' : kind === 'slit' ? 'plaque-slit' : 'plaque-zip',
+        words: kind === 'hook-and-loop' ? 'hook and loop onto the strips' : 'zip into the plaque',
+        first: along(lowerParts, single ? 'lower' : 'upper'),
+        second: along(upperParts, single ? 'upper' : 'lower'),
+        rows: ROWS[kind],
+      },
+    ],
+  };
+}

@@ -1,0 +1,101 @@
+import { isCorner } from '../../geometry/measure';
+import { grow } from '../../geometry/offset';
+import { edgeSpans, flatten, outlineBounds, perimeter, stationAt, type Outline } from '../../geometry/outline';
+import { cross, minusPoint, plusPoint, type Point } from '../../geometry/point';
+import type { Segment } from '../../geometry/segment';
+import { given, law, type Figure } from '../../kernel/figure';
+import { isNotch, type Mark, type Piece } from '../../piece/piece';
+import { SAME_SIZE_MM } from '../../piece/sizes';
+import { buttonAt, tieAlong } from '../../template/marks';
+import { issue, type Issue } from '../../kernel/issue';
+import type { ClothFacts, CoverRequest } from '../contract';
+import { cornersOf } from '../band/corners';
+
+/** Whether a seam line has no corner at all: its quarters are notched instead. */
+export const smooth = ({ segments }: Outline): boolean =>
+  segments.every((segment, i) => segment.edge !== 'corner' && !isCorner(segment, segments[(i + 1) % segments.length] as Segment));
+
+/** A plate that the cloth it is cut from is too narrow for, as the cloth lies. */
+export function widerThanCloth(
+  { width, height }: Pick<Piece, 'width' | 'height'>,
+  { usableMm, railroaded }: Pick<ClothFacts, 'usableMm' | 'railroaded'>,
+): Issue[] {
+  const plateMm = railroaded ? height.value : width.value;
+  return plateMm > usableMm ? [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm, usableMm, railroaded: railroaded ? 1 : 0 })] : [];
+}
+
+/** The ties of a cover, mm round its seam line. */
+export function tiesOf({ marks, sewn }: Pick<CoverRequest, 'marks' | 'sewn'>): number[] {
+  return marks.flatMap((mark) => {
+    const along = mark.kind === 'tie' ? tieAlong(sewn, mark) : null;
+    return along === null ? [] : [along];
+  });
+}
+
+/** The notches of a plate on its seam line: centres, corners or quarters, the zip's ends where there is one, ties; and where buttons go. */
+export function plateMarks(request: Pick<CoverRequest, 'marks' | 'sewn'>, zip: { readonly startMm: number; readonly endMm: number } | null): Mark[] {
+  const { sewn } = request;
+  const spans = edgeSpans(sewn);
+  const middle = (edge: 'front' | 'back'): number[] => spans.filter((s) => s.edge === edge).map((s) => (s.start + s.end) / 2);
+  const mark =
+    (kind: Mark['kind']) =>
+    (along: number): Mark => {
+      const { at, outward } = stationAt(sewn, along);
+      return { kind, at, outward };
+    };
+  return [
+    ...middle('front').map(mark('centre-front')),
+    ...middle('back').map(mark('centre-back')),
+    // A square corner marks itself; one that turns in is clipped to the stitch.
+    ...cornersOf(sewn)
+      .filter((c) => c.end > c.start || smooth(sewn))
+      .map((c) => mark('corner')((c.start + c.end) / 2)),
+    ...(zip ? [zip.startMm, zip.endMm].map(mark('zip-end')) : []),
+    ...tiesOf(request).map(mark('tie')),
+    ...request.marks.flatMap((one): Mark[] => (one.kind === 'button' ? [{ kind: 'button', at: buttonAt(sewn, one), outward: { x: 0, y: 0 } }] : [])),
+  ];
+}
+
+/** How far off a domed edge is looked for, mm. */
+const REACH_MM = 60;
+
+/** A place of the flat seam line on the domed one: straight out from it. */
+function onDome(polygon: readonly Point[], at: Point, outward: Point): Point {
+  let best: number | null = null;
+  polygon.forEach((a, i) => {
+    const way = minusPoint(polygon[(i + 1) % polygon.length] as Point, a);
+    const across = cross(outward, way);
+    if (Math.abs(across) < 1e-12) return;
+    const gap = minusPoint(a, at);
+    const out = cross(gap, way) / across;
+    const along = cross(gap, outward) / across;
+    if (along >= -1e-9 && along <= 1 + 1e-9 && Math.abs(out) <= REACH_MM && (best === null || Math.abs(out) < Math.abs(best))) best = out;
+  });
+  return best === null ? at : plusPoint(at, outward, best);
+}
+
+/** A plate domed for its crown: its cut line, its sewing line and its notches, and what is eased in when it meets the flat band. */
+export function domedPlate(plate: Piece, dome: Outline, seam: Figure): { readonly plate: Piece; readonly eased: Figure } {
+  const cut = grow(dome, seam.value);
+  const outline = cut.ok ? cut.outline : dome;
+  const box = outlineBounds(outline);
+  const polygon = flatten(dome, 0.05);
+  const flatMm = plate.sewn ? perimeter(plate.sewn) : 0;
+  const round = given('round the domed plate', perimeter(dome), 'counted');
+  const band = given('round the flat seam line', flatMm, 'counted');
+  return {
+    plate: {
+      ...plate,
+      width: domed(plate.width, box.maxX - box.minX),
+      height: domed(plate.height, box.maxY - box.minY),
+      outline,
+      sewn: dome,
+      marks: plate.marks.map((mark): Mark => (!isNotch(mark) ? mark : { ...mark, at: onDome(polygon, mark.at, mark.outward) })),
+    },
+    eased: law('eased in', '{0} − {1}', [round, band], (a = 0, b = 0) => a - b),
+  };
+}
+
+function domed(flat: Figure, mm: number): Figure {
+  return Math.abs(flat.value - mm) <= SAME_SIZE_MM ? flat : law(flat.name, '{0} flat, domed for the crown', [flat], () => mm);
+}

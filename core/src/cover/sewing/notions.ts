@@ -1,0 +1,48 @@
+import { given, law, plus, sum, type Figure } from '../../kernel/figure';
+import type { Seam } from '../../piece/seam';
+import type { Piece } from '../../piece/piece';
+import type { Constants } from '../../shop/assumptions';
+import type { Closing, Notion } from '../contract';
+import { cordLength } from '../welt/welt';
+
+/** Thread per length of seam and row, from thin cloth (0.5 mm) to thick (2 mm), straight between. */
+function threadRatio(clothMm: number, assume: Constants): number {
+  const share = Math.min(1, Math.max(0, (clothMm - 0.5) / 1.5));
+  return assume('threadThin') + share * (assume('threadThick') - assume('threadThin'));
+}
+
+/** Thread for every row of every seam that is sewn. */
+export function threadFor(seams: readonly Seam[], clothMm: number, assume: Constants): Notion {
+  const seamMm = seams.filter(({ method }) => method !== 'staple').reduce((total, seam) => total + seam.count * seam.rows * seam.edges[0].lengthMm, 0);
+  const amount = law(
+    'thread',
+    '{0} × {1}',
+    [given('of seam, every row', seamMm, 'counted'), given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count')],
+    (mm = 0, ratio = 0) => mm * ratio,
+  );
+  return { ware: 'thread', name: 'Thread', sold: 'run', amount };
+}
+
+/** A zip through an opening: its tape longer by the shop's trim-off at each end, with one slider. */
+export function zipClosing(opening: Figure, reach: string, assume: Constants): Extract<Closing, { readonly kind: 'zip' }> {
+  const tapeEnd = given('an end', assume('trimOffMm'), 'shop');
+  return { kind: 'zip', reach, opening, tape: sum('zip tape', opening, plus(tapeEnd, 2)), sliders: given('slider', 1, 'counted', 'count') };
+}
+
+/** What a closing and the welts take, and thread for the seams; in the order in which they are bought. */
+export function notionsFor(closings: readonly Closing[], welts: readonly Piece[], seams: readonly Seam[], clothMm: number, assume: Constants): Notion[] {
+  const cord = cordLength(welts);
+  return [
+    ...closings.flatMap((closing): Notion[] => {
+      if (closing.kind === 'zip')
+        return [
+          { ware: 'zip', name: 'Zip tape', sold: 'run', amount: closing.tape },
+          { ware: 'slider', name: 'Sliders', sold: 'count', amount: closing.sliders },
+        ];
+      if (closing.kind === 'hook-and-loop') return [{ ware: 'hook-and-loop', name: 'Hook-and-loop tape', sold: 'run', amount: closing.tape }];
+      return closing.kind === 'staples' ? [{ ware: 'staples', name: 'Staples', sold: 'count', amount: closing.count, onFilled: true }] : [];
+    }),
+    ...(cord ? [{ ware: 'cord', name: 'Welt cord', sold: 'run', amount: cord } as const] : []),
+    threadFor(seams, clothMm, assume),
+  ];
+}

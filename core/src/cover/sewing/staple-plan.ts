@@ -1,0 +1,154 @@
+import { inArcs } from '../../geometry/biarc';
+import { perimeter, stationAt, type Outline } from '../../geometry/outline';
+import type { Point } from '../../geometry/point';
+import { segmentLength } from '../../geometry/segment';
+import { stageLine, type Stage } from '../../piece/stage';
+import type { Pleats, Staple, StaplePlan } from '../../piece/staples';
+import { given } from '../../kernel/figure';
+import type { Constants } from '../../shop/assumptions';
+import type { Closing } from '../contract';
+import { cornersOf } from '../band/corners';
+import { offsetOrNull } from '../band/ring';
+import { smooth } from '../plate/plate';
+
+interface Side {
+  readonly from: number;
+  readonly to: number;
+  /** Direction in which it faces, degrees from straight ahead at the front. */
+  readonly facing: number;
+}
+
+/** The sides of a line between its corners, those facing each other one after the other: front, back, then the others. */
+function sidesOf(line: Outline): Side[] {
+  const round = perimeter(line);
+  const stops = cornersOf(line)
+    .map(({ start, end }) => ((start + end) / 2) % round)
+    .sort((a, b) => a - b);
+  const sides = stops.map((from, i): Side => {
+    const to = stops[i + 1] ?? (stops[0] ?? 0) + round;
+    const { outward } = stationAt(line, ((from + to) / 2) % round);
+    return { from, to, facing: Math.abs((Math.atan2(outward.x, -outward.y) * 180) / Math.PI) };
+  });
+  // 0 is the front and 180 the back: what is nearest to either comes first, the front before the back.
+  const rank = ({ facing }: Side): number => Math.min(facing, 180 - facing) + (facing > 90 ? 1 : 0);
+  return sides.sort((a, b) => rank(a) - rank(b));
+}
+
+/** Indices 1 … count − 1 in the order in which gaps are halved: the middle first; each with its round. */
+function halving(count: number): { readonly index: number; readonly round: number }[] {
+  const found: { index: number; round: number }[] = [];
+  let gaps: (readonly [number, number])[] = [[0, count]];
+  for (let round = 1; gaps.length; round++) {
+    const next: (readonly [number, number])[] = [];
+    for (const [from, to] of gaps) {
+      if (to - from < 2) continue;
+      const index = Math.floor((from + to) / 2);
+      found.push({ index, round });
+      next.push([from, index], [index, to]);
+    }
+    gaps = next;
+  }
+  return found;
+}
+
+/**
+ * The staples along a line: the middles of the sides first, opposite ones after each other, then the gaps halved again and again, and what is next to a corner last.
+ * A line without corners is taken in quarters and has no corners to leave.
+ */
+export function stapleOrder(line: Outline, everyMm: number): Staple[] {
+  const round = perimeter(line);
+  const cornered = !smooth(line);
+  const sides = sidesOf(line);
+  const all = sides.flatMap((side, place) => {
+    const length = side.to - side.from;
+    // An even number of gaps, so that one staple is in the middle.
+    const count = 2 * Math.max(1, Math.ceil(length / (2 * everyMm) - 1e-9));
+    const at = (index: number): Point => stationAt(line, (side.from + (length * index) / count) % round).at;
+    const staples = halving(count).map(({ index, round: turn }) => ({
+      at: at(index),
+      turn,
+      place,
+      corner: cornered && count > 3 && (index === 1 || index === count - 1),
+    }));
+    // Without corners the places between the quarters are staples too.
+    return cornered ? staples : [...staples, { at: at(0), turn: 2, place, corner: false }];
+  });
+  const most = Math.max(...all.map(({ turn }) => turn));
+  return all
+    .map((one) => ({ ...one, turn: one.corner ? most + 1 : one.turn }))
+    .sort((a, b) => a.turn - b.turn || a.place - b.place)
+    .map(({ at, turn, corner }, i) => ({ at, round: turn, corner, order: i + 1 }));
+}
+
+/** Curved runs of an outline that bulge outwards, with how far each turns: radians. */
+function curves(outline: Outline): { readonly from: number; readonly to: number; readonly turn: number }[] {
+  const runs: { from: number; to: number; turn: number }[] = [];
+  let along = 0;
+  for (const segment of inArcs(outline).segments) {
+    const to = along + segmentLength(segment);
+    if (segment.kind === 'arc' && segment.sweep > 0) {
+      const last = runs.at(-1);
+      if (last && last.to === along) runs[runs.length - 1] = { from: last.from, to, turn: last.turn + segment.sweep };
+      else runs.push({ from: along, to, turn: segment.sweep });
+    }
+    along = to;
+  }
+  const [first] = runs;
+  const last = runs.at(-1);
+  // The outline may begin in the middle of a curve.
+  if (first && last && first !== last && first.from === 0 && last.to === along) {
+    runs[0] = { from: last.from, to: along + first.to, turn: first.turn + last.turn };
+    runs.pop();
+  }
+  return runs;
+}
+
+/** Cloth turned under by `inMm` round a curve of θ has θ · inMm too much: so many pleats, each taking in twice its depth. */
+function pleatsOn(edge: Outline, line: Outline, inMm: number, pleatMm: number): Pleats[] {
+  const [whole, inner] = [perimeter(edge), perimeter(line)];
+  return curves(edge).map(({ from, to, turn }) => {
+    const spareMm = turn * inMm;
+    return { at: stationAt(line, (((from + to) / 2 / whole) * inner) % inner).at, count: Math.ceil(spareMm / (2 * pleatMm) - 1e-9), spareMm };
+  });
+}
+
+/** The fixing plan under an edge: staples on a line so far inside it. Null where the outline leaves no room for the line. */
+export function staplePlan(edge: Outline, inMm: number, assume: Constants): StaplePlan | null {
+  const line = offsetOrNull(edge, -inMm);
+  if (!line) return null;
+  return { edge, line, inMm, staples: stapleOrder(line, assume('stapleEveryMm')), pleats: pleatsOn(edge, line, inMm, assume('pleatMm')) };
+}
+
+/** The edge of a board across, cloth turned under and stapled: so far in from the edge, with so much left beyond the staples. */
+export function turnedUnder(inMm: number, holdMm: number): readonly Stage[] {
+  const thick = inMm * 0.8;
+  const g = inMm * 0.14;
+  const board = stageLine('board', [0, 0], [-3 * inMm, 0], [-3 * inMm, thick], [0, thick]);
+  const foam = stageLine('foam', [0, thick], [-3 * inMm, thick], [-3 * inMm, 3 * thick], [0, 3 * thick]);
+  const end = inMm + holdMm;
+  return [
+    { words: 'drawn over the edge', lines: [foam, board, stageLine('cloth', [-3 * inMm, 3 * thick + g], [g, 3 * thick + g], [g, -end])] },
+    {
+      words: 'turned under and stapled along the line',
+      lines: [
+        foam,
+        board,
+        stageLine('cloth', [-3 * inMm, 3 * thick + g], [g, 3 * thick + g], [g, -g], [-end, -g]),
+        stageLine('staple', [-inMm, thick * 0.6], [-inMm, -2 * g]),
+      ],
+    },
+  ];
+}
+
+/** What there is to say of pleats, with a space before it; empty without any. */
+export function pleatWords({ pleats }: StaplePlan): string {
+  const count = pleats.reduce((all, one) => all + one.count, 0);
+  if (!count) return '';
+  const where = pleats.map((one) => one.count).join(' + ');
+  return ` Lay ${count === 1 ? 'one small pleat' : `${where} small pleats`} underneath on the round of the edge, evenly, none on the side that is seen.`;
+}
+
+/** Closed with the staples of a plan. */
+export function stapleClosing({ line, staples }: StaplePlan): Extract<Closing, { readonly kind: 'staples' }> {
+  return { kind: 'staples', round: given('round the line', perimeter(line), 'counted'), count: given('staples', staples.length, 'counted', 'count') };
+}

@@ -1,0 +1,112 @@
+import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
+import type { LayAnswer } from '../../lay/contract';
+import type { Job } from '../../job/document';
+import { buyList } from './buy';
+import type { PlannedLay } from '../lays/planned-lay';
+import { chooseLots, lotProblems } from '../lays/lots';
+import { plan } from '../plan';
+import { openShop, type ShopDocument } from '../../shop/shop';
+
+const shop = demoShop();
+const answered = (over: Partial<LayAnswer>): LayAnswer =>
+  ({ format: 'yardland/lay-answer@2', placements: [], unplaced: [], lengthMm: 0, sheets: 0, use: 1, bound: 0, moves: 1, stopped: false, ...over }) as LayAnswer;
+const request = { format: 'yardland/lay-request@2', material: { kind: 'roll', widthMm: 1400 }, gapMm: 0, items: [], pins: [], seed: 1, moves: 1 } as const;
+const cloth = (lengthMm: number, unplaced: string[] = []): PlannedLay => ({
+  hash: 'c',
+  key: 'cloth',
+  subject: { kind: 'cloth', name: 'Plain', slots: ['main'], use: { widthMm: 1400 }, ownLengthMm: null },
+  request,
+  answer: answered({ lengthMm, unplaced }),
+  problems: [],
+  offPattern: [],
+  recutOf: null,
+  remnant: null,
+  held: false,
+});
+const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
+  hash: `f${thicknessMm}`,
+  key: `foam-wren-28-${thicknessMm}`,
+  subject: { kind: 'foam', grade: 'wren-28', thicknessMm },
+  request,
+  answer: answered({ sheets }),
+  problems: [],
+  offPattern: [],
+  recutOf: null,
+  remnant: null,
+  held: false,
+});
+const toBuy = (job: Job, lay: PlannedLay): number | undefined => buyList(job, [], [lay], [], [], shop)[0]?.amount?.value;
+
+describe('what to buy', () => {
+  it('is the length laid with its end squared, up to the next tenth of a metre or quarter yard', () => {
+    // 1840 + 30 = 1870: 1.9 m. 1870 + 30 is 1.9 m to the hair, and no more is bought.
+    expect(toBuy(sampleJob(), cloth(1840))).toBeCloseTo(1900, 6);
+    expect(toBuy(sampleJob(), cloth(1870))).toBeCloseTo(1900, 6);
+    expect(toBuy(sampleJob(), cloth(1870.1))).toBeCloseTo(2000, 6);
+    // 900 + 31.75 (1 1/4 in) = 931.75 in quarters of 228.6: five.
+    expect(toBuy(sampleJob(undefined, { units: 'inch' }), cloth(900))).toBeCloseTo(1143, 6);
+  });
+
+  it('says what does not fit, and has no amount while a lay is worked out', () => {
+    const [line] = buyList(sampleJob(), [], [cloth(1000, ['0/plate', '0/boxing-1'])], [], [], shop);
+    expect(line?.unplaced).toBe(2);
+    expect(buyList(sampleJob(), [], [{ ...cloth(0), answer: null }], [], [], shop)[0]?.amount).toBeNull();
+  });
+
+  it('counts notions for every cushion, and none for a cover that goes back on', () => {
+    const zips = (...cushions: ReturnType<typeof sampleCushion>[]): number => {
+      const job = sampleJob(cushions);
+      return buyList(job, plan(job, shop).cushions, [], [], [], shop).find(({ ware }) => ware === 'slider')?.amount?.value ?? 0;
+    };
+    expect(zips(sampleCushion({ quantity: 4 }))).toBe(4);
+    expect(zips(sampleCushion({ quantity: 4 }), sampleCushion({ name: 'Other', quantity: 3 }))).toBe(7);
+    const kept = sampleCushion({ name: 'Kept', quantity: 3, given: 'sewn', seat: { oldCover: { findings: ['zip-good'] } } });
+    expect(plan(sampleJob([kept]), shop).cushions[0]!.keptCover).not.toBeNull();
+    expect(zips(sampleCushion({ quantity: 4 }), kept)).toBe(4);
+  });
+});
+
+describe('lots on the shelf', () => {
+  const shelf = (lots: { lot: string; thicknessMm: number; sheets: number }[]) => {
+    const document: ShopDocument = {
+      ...shop.document,
+      grades: shop.document.grades.map((one) => (one.id === 'wren-28' ? { ...one, lots } : one)),
+    };
+    return openShop(document);
+  };
+  const lays = [foam(50, 3), foam(75, 1)];
+
+  it('are taken whole: the one that holds enough of every thickness with the least left over', () => {
+    const here = shelf([
+      { lot: 'A', thicknessMm: 50, sheets: 9 },
+      { lot: 'A', thicknessMm: 75, sheets: 1 },
+      { lot: 'B', thicknessMm: 50, sheets: 3 },
+      { lot: 'B', thicknessMm: 75, sheets: 2 },
+      // Enough of one thickness, none of the other.
+      { lot: 'C', thicknessMm: 50, sheets: 3 },
+    ]);
+    expect(chooseLots(lays, here)).toEqual([
+      {
+        grade: 'wren-28',
+        needs: [
+          { thicknessMm: 50, sheets: 3 },
+          { thicknessMm: 75, sheets: 1 },
+        ],
+        lot: 'B',
+      },
+    ]);
+    expect(lotProblems(chooseLots(lays, here), here)).toEqual([]);
+  });
+
+  it('are warned of when only several together hold enough, and are silent when nothing is there', () => {
+    const split = shelf([
+      { lot: 'A', thicknessMm: 50, sheets: 2 },
+      { lot: 'B', thicknessMm: 50, sheets: 2 },
+    ]);
+    const [problem, ...rest] = lotProblems(chooseLots([foam(50, 3)], split), split);
+    expect([problem?.code, problem?.path, rest.length]).toEqual(['lot-would-be-split', 'lots.wren-28', 0]);
+    const bare = shelf([]);
+    expect(chooseLots([foam(50, 3)], bare)[0]?.lot).toBeNull();
+    expect(lotProblems(chooseLots([foam(50, 3)], bare), bare)).toEqual([]);
+  });
+});

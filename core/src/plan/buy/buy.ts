@@ -1,0 +1,141 @@
+import type { Notion } from '../../cover/contract';
+import { given, law, plus, sum, type Figure, type Term } from '../../kernel/figure';
+import type { Shop } from '../../shop/shop';
+import { leftOver, runBought } from '../lays/bought';
+import type { Job } from '../../job/document';
+import { notionsOf } from './notions';
+import type { CushionPlan } from '../cushion/plan-cushion';
+import { goesOn, isBought, type PlannedLay } from '../lays/planned-lay';
+import type { LotChoice } from '../lays/lots';
+import type { SalvagedUse } from './salvaged';
+
+export type Ware = 'cloth' | 'foam' | 'filling' | 'wadding' | Notion['ware'];
+
+/** One line of what to buy. `amount` is null while its lay is still being worked out. */
+export interface BuyLine {
+  readonly ware: Ware;
+  readonly name: string;
+  /** Foam only: the sheet's thickness, mm. */
+  readonly thicknessMm: number | null;
+  readonly sold: 'run' | 'sheets' | 'hides' | 'count' | 'weight';
+  readonly amount: Figure | null;
+  /** The part of the answer that came from a lay: its key, for going there. */
+  readonly layKey: string | null;
+  /** Foam only: the lot on the shelf that all of it can be cut from. */
+  readonly lot: string | null;
+  /** Pieces that fit on none of it. */
+  readonly unplaced: number;
+  /** The customer's own, of which so much is there, mm: nothing is bought. */
+  readonly ownMm?: number;
+}
+
+function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Shop): BuyLine {
+  const { subject, answer } = lay;
+  const unplaced = answer?.unplaced.length ?? 0;
+  if (subject.kind === 'foam') {
+    const name = shop.grade(subject.grade)?.name ?? subject.grade;
+    const amount = answer ? given('sheets', answer.sheets, 'counted', 'count') : null;
+    return {
+      ware: 'foam',
+      name,
+      thicknessMm: subject.thicknessMm,
+      sold: 'sheets',
+      amount,
+      layKey: lay.key,
+      lot: lots.find((one) => one.grade === subject.grade)?.lot ?? null,
+      unplaced,
+    };
+  }
+  const ware = subject.kind;
+  const name = subject.kind === 'cloth' ? subject.name : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
+  const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
+  const line = { ware, name, thicknessMm: null, layKey: lay.key, lot: null, unplaced, ...(own === null ? {} : { ownMm: own }) };
+  if (lay.request.material.kind === 'sheet') return { ...line, sold: 'hides', amount: answer ? given('hides', answer.sheets, 'counted', 'count') : null };
+  return { ...line, sold: 'run', amount: runBought(lay, job, shop) };
+}
+
+/** What is cut anew by itself: nothing where it comes off what is left of the roll; otherwise its own line. */
+function recutLine(job: Job, lay: PlannedLay, base: PlannedLay | undefined, lays: readonly PlannedLay[], shop: Shop): BuyLine[] {
+  const left = base && lay.request.material.kind === 'roll' ? leftOver(base, lays, job, shop) : null;
+  if (lay.answer && left && lay.answer.lengthMm <= left.value) return [];
+  const line = layLine(job, lay, [], shop);
+  return [{ ...line, name: `${line.name}, cut anew` }];
+}
+
+/** Every notion of the job's covers, those of one name together, in the order in which covers name them. */
+function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedUse[]): BuyLine[] {
+  const rows = new Map<string, { readonly notion: Notion; readonly parts: Term[] }>();
+  for (const [index, { cover, keptCover, source }] of plans.entries()) {
+    if (!cover) continue;
+    const served = salvaged.filter(({ cushion }) => cushion === index).length;
+    for (const notion of notionsOf({ cover, keptCover })) {
+      const key = `${notion.ware} ${notion.name}`;
+      const row = rows.get(key) ?? { notion, parts: [] };
+      // A salvaged zip comes with its slider.
+      const times = notion.ware === 'zip' || notion.ware === 'slider' ? source.quantity - served : source.quantity;
+      if (times === 0) continue;
+      row.parts.push(plus(notion.amount, times));
+      rows.set(key, row);
+    }
+  }
+  return [...rows.values()].flatMap(({ notion: { ware, name, sold }, parts }): BuyLine[] => {
+    const [first, ...rest] = parts;
+    if (!first) return [];
+    const title = name.toLowerCase();
+    const amount = sum(
+      title,
+      law(title, `${first.count} × {0}`, [first.each], (v = 0) => v * first.count, first.each.unit),
+      ...rest,
+    );
+    return [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0 }];
+  });
+}
+
+/** Spring units, feather cases and felt, made to the core's plan: so many of each height. */
+function fillingLines(plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
+  const counts = new Map<string, { readonly name: string; readonly thicknessMm: number; count: number }>();
+  for (const plan of plans)
+    for (const piece of plan.pieces) {
+      if (piece.material.kind !== 'filling') continue;
+      const { filling, thicknessMm } = piece.material;
+      const key = `${filling} ${thicknessMm}`;
+      const line = counts.get(key) ?? { name: shop.stock(filling)?.name ?? filling, thicknessMm, count: 0 };
+      line.count += piece.countPerCushion * plan.source.quantity;
+      counts.set(key, line);
+    }
+  return [...counts.values()].map(({ name, thicknessMm, count }) => ({
+    ware: 'filling',
+    name,
+    thicknessMm,
+    sold: 'count',
+    amount: given('made to size', count, 'counted', 'count'),
+    layKey: null,
+    lot: null,
+    unplaced: 0,
+  }));
+}
+
+/** What the job needs, worked out from its lays and covers. */
+export function buyList(
+  job: Job,
+  plans: readonly CushionPlan[],
+  lays: readonly PlannedLay[],
+  lots: readonly LotChoice[],
+  salvaged: readonly SalvagedUse[],
+  shop: Shop,
+): BuyLine[] {
+  const first = lays.filter(isBought);
+  const lines = first.map((lay) => layLine(job, lay, lots, shop));
+  const again = lays
+    .filter((lay) => lay.recutOf !== null && !goesOn(lay))
+    .flatMap((lay) =>
+      recutLine(
+        job,
+        lay,
+        first.find(({ key }) => key === lay.recutOf),
+        lays,
+        shop,
+      ),
+    );
+  return [...lines, ...again, ...fillingLines(plans, shop), ...notionLines(plans, salvaged)];
+}

@@ -1,0 +1,74 @@
+import type { RefreshItem } from '../../filling/refresh';
+import { given, law, plus, sum, type Figure } from '../../kernel/figure';
+import type { AssumptionKey } from '../../shop/assumptions';
+import type { Shop } from '../../shop/shop';
+import type { UnitSystem } from '../../units/length';
+
+export interface CoreSize {
+  readonly widthMm: number;
+  readonly depthMm: number;
+}
+
+const MINUTES: Record<RefreshItem['kind'], AssumptionKey> = {
+  pad: 'padMinutes',
+  wrap: 'wrapMinutes',
+  glue: 'glueMinutes',
+  splice: 'spliceMinutes',
+  air: 'airMinutes',
+  steam: 'steamMinutes',
+};
+
+/** What the hands cost: minutes at the shop's hour. */
+function labour(minutes: number, shop: Shop, units: UnitSystem): Figure {
+  const inputs = [given('minutes', minutes, 'shop', 'count'), given('an hour', shop.assume('hourRate', units), 'shop', 'count')];
+  return law('work', '{0} ÷ 60 × {1}', inputs, (min = 0, rate = 0) => (min / 60) * rate, 'count');
+}
+
+/** Wadding of this area at the price of the roll whose loft is nearest. */
+function waddingCost(areaMm2: number, loftMm: number, shop: Shop): Figure {
+  const wadding = shop.waddingNear(loftMm);
+  const perM2 = wadding ? wadding.pricePerM / (wadding.rollWidthMm / 1000) : 0;
+  const inputs = [given('wadding', areaMm2, 'counted', 'mm²'), given('a m²', perM2, 'material', 'count')];
+  return law('wadding', '{0} × {1}', inputs, (area = 0, price = 0) => (area / 1e6) * price, 'count');
+}
+
+/** Wadding once round a core: both faces, and a border as high as the core. */
+const wrapArea = ({ widthMm, depthMm }: CoreSize, heightMm: number): number => 2 * widthMm * depthMm + 2 * (widthMm + depthMm) * heightMm;
+
+/** What it costs to bring one old core back: the work of each item, and the wadding of pads and wrap. */
+export function refreshCost(
+  items: readonly RefreshItem[],
+  core: CoreSize,
+  heightMm: number,
+  wrapLoftMm: number,
+  padLoftMm: number,
+  shop: Shop,
+  units: UnitSystem,
+): Figure {
+  const minutes = items.reduce((total, item) => total + shop.assume(MINUTES[item.kind], units), 0);
+  const pads = items.reduce((total, item) => total + (item.kind === 'pad' ? item.pads.reduce((area, pad) => area + pad.areaMm2, 0) : 0), 0);
+  const wrap = items.some((item) => item.kind === 'wrap') && wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
+  return sum('to refresh', labour(minutes, shop, units), plus(waddingCost(pads, padLoftMm, shop)), plus(waddingCost(wrap, wrapLoftMm, shop)));
+}
+
+/** What one new core costs: its layers by volume, the work of cutting it, and its wrap. */
+export function replaceCost(
+  layers: readonly { readonly grade: string; readonly thicknessMm: number }[],
+  core: CoreSize,
+  wrapLoftMm: number,
+  shop: Shop,
+  units: UnitSystem,
+): Figure {
+  const heightMm = layers.reduce((total, layer) => total + layer.thicknessMm, 0);
+  const filling = layers.map(({ grade, thicknessMm }) => {
+    const stock = shop.stock(grade);
+    const inputs = [
+      given('filling m³', (core.widthMm * core.depthMm * thicknessMm) / 1e9, 'counted', 'count'),
+      given('a m³', stock?.pricePerM3 ?? 0, 'material', 'count'),
+    ];
+    return law(stock?.name ?? grade, '{0} × {1}', inputs, (volume = 0, price = 0) => volume * price, 'count');
+  });
+  const wrap = wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
+  const minutes = shop.assume('newCoreMinutes', units) + (wrap > 0 ? shop.assume('wrapMinutes', units) : 0);
+  return sum('to replace', labour(minutes, shop, units), ...filling.map((figure) => plus(figure)), plus(waddingCost(wrap, wrapLoftMm, shop)));
+}

@@ -1,0 +1,66 @@
+import type { ClothFacts } from '../cover/contract';
+import { biasDepth } from '../cover/welt/bias';
+import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
+import type { Shop } from '../shop/shop';
+import type { UnitSystem } from '../units/length';
+import type { ClothUse, Cushion, Job } from '../job/document';
+
+/** The cloth a cushion's slot is of: the one named for it, else the main one. */
+export function clothUse(slot: ClothSlot, job: Pick<Job, 'cloth'>, { slots }: Pick<Cushion, 'slots'>): ClothUse {
+  return (slot === 'main' ? undefined : slots?.[slot]) ?? job.cloth;
+}
+
+/** Two uses of the same cloth, lying the same way, are one name. */
+export function clothName({ material, widthMm, railroaded }: ClothUse): string {
+  return `${material ?? 'unnamed'} ${widthMm}${railroaded ? ' railroaded' : ''}`;
+}
+
+/** The cloth's facts where a material is chosen, else the shop's assumptions. */
+export function clothFacts(use: ClothUse, units: UnitSystem, shop: Shop): ClothFacts {
+  const material = use.material === undefined ? undefined : shop.cloth(use.material);
+  const usableMm = Math.max(0, use.widthMm - 2 * (material?.selvedgeMm ?? shop.assume('selvedgeMm', units)));
+  return {
+    name: material?.name ?? null,
+    usableMm,
+    thicknessMm: material?.thicknessMm ?? shop.assume('clothThicknessMm', units),
+    railroaded: use.railroaded ?? false,
+    oneWay: material?.oneWay ?? true,
+    stretches: material?.stretches ?? false,
+    biasDepthMm: biasDepth(use.bias ?? 'block', usableMm, shop.assume('biasDepthMm', units)),
+  };
+}
+
+/** The facts of each slot of a cushion; slots of one cloth share one object, so that they can be told from those of another. */
+export function slotFacts(job: Pick<Job, 'cloth' | 'units'>, cushion: Pick<Cushion, 'slots'>, shop: Shop): (slot: ClothSlot) => ClothFacts {
+  const known = new Map<string, ClothFacts>();
+  const facts = (slot: ClothSlot): ClothFacts => {
+    const use = clothUse(slot, job, cushion);
+    const name = clothName(use);
+    const found = known.get(name) ?? clothFacts(use, job.units, shop);
+    known.set(name, found);
+    return found;
+  };
+  const bySlot = new Map(CLOTH_SLOTS.map((slot) => [slot, facts(slot)]));
+  return (slot) => bySlot.get(slot) ?? facts('main');
+}
+
+/** How much larger a cloth is cut because it shrinks: shares along the roll and across it. Nothing where it is washed first. */
+export function shrinkage(use: ClothUse, shop: Shop): { readonly along: number; readonly across: number } {
+  const material = use.material === undefined ? undefined : shop.cloth(use.material);
+  if (use.washed) return { along: 0, across: 0 };
+  return { along: (material?.shrinkAlongPercent ?? 0) / 100, across: (material?.shrinkAcrossPercent ?? 0) / 100 };
+}
+
+/** The cloth changed wherever the job uses it. */
+export function withClothUse(job: Job, name: string, change: (use: ClothUse) => ClothUse): Job {
+  const changed = (use: ClothUse): ClothUse => (clothName(use) === name ? change(use) : use);
+  return {
+    ...job,
+    cloth: changed(job.cloth),
+    cushions: job.cushions.map((cushion) =>
+      cushion.slots
+        ? { ...cushion, slots: Object.fromEntries(Object.entries(cushion.slots).map(([slot, use]) => [slot, changed(use)])) as NonNullable<Cushion['slots']> }
+        : cushion,
+    ),
+  };
+}

@@ -1,0 +1,48 @@
+import { cornerFilling } from '../../allowance/corner-filling';
+import { cornersOf } from '../../cover/band/corners';
+import type { Outline } from '../../geometry/outline';
+import type { Figure } from '../../kernel/figure';
+import { issue, type Issue } from '../../kernel/issue';
+import { SAME_TO_A_CUSHION_MM } from '../../material/material';
+import type { Sizes } from '../../piece/sizes';
+import type { Constants } from '../../shop/assumptions';
+import type { School } from '../../shop/schools';
+import type { Rolls, Shop } from '../../shop/shop';
+import type { Cushion, Job } from '../../job/document';
+
+/** Which rolls of wadding a cushion may take. */
+export function rollsOf({ seat }: Cushion, { waddings }: { readonly waddings?: Job['waddings'] }): Rolls {
+  return { outdoors: seat?.place === 'outdoor', chosen: waddings };
+}
+
+/** Loose wadding: where there is a wrap there is some for the corners; packed ends take more. */
+export function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: School, assume: Constants): Figure | null {
+  const corners = cornersOf(sewn).filter((corner) => !corner.inner).length;
+  if (loftMm <= 0) return null;
+  const { core, finished } = sizes;
+  const [short, across] =
+    core.width.value >= core.depth.value
+      ? [finished.width.value - core.width.value, sizes.sewn.depth]
+      : [finished.depth.value - core.depth.value, sizes.sewn.width];
+  return cornerFilling(corners, sizes.sewn.height, school.wrap.packedEnds ? { gapMm: short / 2, widthMm: across } : null, assume);
+}
+
+/** What is wrong with a wrap: no wadding of that loft, too thin to do anything, or nothing that holds it. */
+export function wrapProblems({ wrapFix: own }: Cushion, loftMm: number, rolls: Rolls, shop: Shop, assume: Constants): Issue[] {
+  if (loftMm <= 0) return [];
+  const wrapFix = own ?? shop.document.wrapFix;
+  return [
+    ...loftProblems(loftMm, shop, rolls),
+    ...(loftMm < assume('leastWrapMm') ? [issue('warning', 'wrap-very-thin', 'wrapLoftMm', { loftMm, leastMm: assume('leastWrapMm') })] : []),
+    ...(wrapFix === 'loose' ? [issue('warning', 'wrap-not-fixed', 'wrapFix')] : []),
+  ];
+}
+
+/** No wadding at all, or none whose loft is as good as the one asked for. */
+function loftProblems(loftMm: number, shop: Shop, rolls: Rolls): Issue[] {
+  const roll = shop.waddingNear(loftMm, rolls);
+  if (!roll) return [issue('error', 'no-wadding', 'wrapLoftMm', { loftMm })];
+  return Math.abs(roll.loftMm - loftMm) > SAME_TO_A_CUSHION_MM
+    ? [issue('note', 'wadding-of-another-loft', 'wrapLoftMm', { loftMm, wadding: roll.name, nearestMm: roll.loftMm })]
+    : [];
+}

@@ -1,0 +1,55 @@
+import { given, law, plus, sum, type Figure } from '../../kernel/figure';
+import type { Shop } from '../../shop/shop';
+import { MM_PER_YARD, type UnitSystem } from '../../units/length';
+import { roundUp } from '../../units/round';
+import type { Job } from '../../job/document';
+import { leftKey, repeatToBegin, type PlannedLay } from './planned-lay';
+
+/** Cloth and wadding are sold by this. */
+function saleStep(system: UnitSystem): { readonly mm: number; readonly words: string } {
+  return system === 'inch' ? { mm: MM_PER_YARD / 4, words: 'quarter yard' } : { mm: 100, words: 'tenth of a metre' };
+}
+
+/** What comes off a roll before anything is laid: its end is squared, and with a pattern it begins on a motif. */
+function takenFirst({ request }: PlannedLay, { units }: Job, shop: Shop): Figure[] {
+  const squared = given('to square the end', shop.assume('squareEndMm', units), 'shop');
+  const repeatMm = repeatToBegin(request);
+  return repeatMm > 0 ? [squared, given('one repeat, to begin on a motif', repeatMm, 'material')] : [squared];
+}
+
+/** What is bought of a roll for a lay, mm: what is laid with the end squared, rounded up to what is sold. Null while the lay is worked out. */
+export function runBought(lay: PlannedLay, job: Job, shop: Shop): Figure | null {
+  if (!lay.answer) return null;
+  const step = saleStep(job.units);
+  const length = sum('with the end squared', given('laid', lay.answer.lengthMm, 'counted'), ...takenFirst(lay, job, shop).map((one) => plus(one)));
+  return law(`${lay.subject.kind} to buy`, `{0}, up to the next ${step.words}`, [length], (mm = 0) => roundUp(mm, step.mm));
+}
+
+/** What there is of a roll to lay on, mm: what is bought, or the customer's own, once its end is squared. Null while the lay is worked out. */
+export function runThere(lay: PlannedLay, job: Job, shop: Shop): Figure | null {
+  const { subject } = lay;
+  const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
+  const all = own === null ? runBought(lay, job, shop) : given('their own', own, 'entered');
+  const first = takenFirst(lay, job, shop);
+  return (
+    all &&
+    law('there to lay on', ['{0}', ...first.map((_, i) => `{${i + 1}}`)].join(' − '), [all, ...first], (mm = 0, ...off) =>
+      Math.max(
+        0,
+        off.reduce((left, one) => left - one, mm),
+      ),
+    )
+  );
+}
+
+/** What is left of the material that was bought for a lay beyond what is laid and, with it, what is cut anew from it, mm: of the roll, or of the last sheet. Null while the lay is worked out. */
+export function leftOver(lay: PlannedLay, lays: readonly PlannedLay[], job: Job, shop: Shop): Figure | null {
+  const { answer, request } = lay;
+  if (!answer || request.material.kind === 'hide') return null;
+  const again = lays.find(({ key }) => key === leftKey(lay.key, answer.sheets - 1));
+  const used = given('laid', Math.max(answer.lengthMm, again?.answer?.lengthMm ?? 0), 'counted');
+  if (request.material.kind === 'sheet')
+    return law('left of the last sheet', '{0} − {1}', [given('sheet', request.material.lengthMm, 'material'), used], (sheet = 0, mm = 0) => sheet - mm);
+  const there = runThere(lay, job, shop);
+  return there && law('left of the roll', '{0} − {1}', [there, used], (all = 0, mm = 0) => Math.max(0, all - mm));
+}

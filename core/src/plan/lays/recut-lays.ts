@@ -1,0 +1,154 @@
+import { hashText } from '../../kernel/hash';
+import { placed, type LayAnswer, type LayMaterial } from '../../lay/contract';
+import type { Shop } from '../../shop/shop';
+import { runThere } from './bought';
+import { clothFacts } from '../cloths';
+import type { Job } from '../../job/document';
+import { biasItems, movesFor, pinsOn, wanted, type NamedItem } from './lays';
+import { leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
+import type { CushionPlan } from '../cushion/plan-cushion';
+import { remnantKey, remnantMaterial, remnantsFor } from './remnants';
+
+type Hide = Extract<LayMaterial, { readonly kind: 'hide' }>;
+
+/** Material of the job that is there: a remnant set aside, or what was bought for a lay; with what is cut from it already. */
+interface Ground {
+  readonly key: string;
+  readonly of: string;
+  readonly remnant: string | null;
+  readonly material: Hide;
+  /** What the material depends on, for the lay's hash. */
+  readonly content: unknown;
+}
+
+/** What has to be cut anew, by the lay of its material. Recuts of pieces that the plan no longer has are passed over: the record keeps them. */
+function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly WantedLay[], shop: Shop): Map<WantedLay, NamedItem[]> {
+  const groups = new Map<WantedLay, NamedItem[]>();
+  const add = (lay: WantedLay, items: readonly NamedItem[]): void => {
+    groups.set(lay, [...(groups.get(lay) ?? []), ...items]);
+  };
+  plans.forEach((plan, index) => {
+    const counts = new Map<string, number>();
+    for (const { piece, cushions, each } of plan.source.bench?.recuts ?? []) counts.set(piece, (counts.get(piece) ?? 0) + cushions.length * each);
+    for (const [id, count] of counts) {
+      const cut = plan.cuts.find(({ piece }) => piece.id === id);
+      if (!cut) continue;
+      const { material, grain } = cut.piece;
+      if (grain !== 'bias') {
+        for (const lay of lays) {
+          const item = lay.request.items.find((one) => one.id === `${index}/${id}`);
+          if (item) add(lay, [{ item: { ...item, count }, hash: `${cut.hash} ${count}` }]);
+        }
+        continue;
+      }
+      const lay = lays.find(({ subject }) => material.kind === 'cloth' && subject.kind === 'cloth' && subject.slots.includes(material.slot));
+      if (lay?.subject.kind !== 'cloth') continue;
+      const { use } = lay.subject;
+      add(lay, biasItems([{ ...cut, count }], use.bias ?? 'block', clothFacts(use, job.units, shop)));
+    }
+  });
+  return groups;
+}
+
+/** The outlines of what a lay has cut from one sheet, or from its roll or hide. */
+function cutFrom({ request: { items } }: PlannedLay, { placements }: LayAnswer, sheet: number): (readonly { x: number; y: number }[])[] {
+  const polygons = new Map(items.map(({ id, polygon }) => [id, polygon]));
+  return placements.filter((one) => one.sheet === sheet).map((one) => placed(polygons.get(one.item) ?? [], one));
+}
+
+/** What is there of a lay's roll or sheets once it is cut. Of a lay that breaks the rules nothing is cut. */
+function leftOf(lay: PlannedLay, job: Job, shop: Shop): Ground[] {
+  const { answer, request, key } = lay;
+  if (!answer || request.material.kind === 'hide') return [];
+  const { material } = request;
+  const lengthMm = material.kind === 'sheet' ? material.lengthMm : (runThere(lay, job, shop)?.value ?? 0);
+  const outline = [
+    { x: 0, y: 0 },
+    { x: lengthMm, y: 0 },
+    { x: lengthMm, y: material.widthMm },
+    { x: 0, y: material.widthMm },
+  ];
+  if (!(lengthMm > 0)) return [];
+  return Array.from({ length: answer.sheets }, (_, sheet) => ({
+    key: leftKey(key, sheet),
+    of: key,
+    remnant: null,
+    material: { kind: 'hide', outline, flaws: [], taken: cutFrom(lay, answer, sheet) },
+    content: [lay.hash, lengthMm, answer.placements],
+  }));
+}
+
+/** What a job has of a lay's material: the remnants that it set aside, the smallest first, and what was bought. Null while that is not known. */
+function groundsOf(job: Job, base: WantedLay, laid: readonly PlannedLay[], shop: Shop): Ground[] | null {
+  const unknown = ({ answer, problems }: PlannedLay): boolean => !answer && problems.length === 0;
+  const aside = new Set(job.remnants ?? []);
+  const remnants = remnantsFor(base.subject, shop).filter(({ id }) => aside.has(id));
+  const bought = laid.find(({ key }) => key === base.key);
+  const before = remnants.map(({ id }) => laid.find(({ key }) => key === remnantKey(base.key, id)));
+  if ([bought, ...before].some((lay) => lay && unknown(lay))) return null;
+  const kept = remnants.map((remnant, i): Ground => {
+    const [lay, of] = [before[i], remnantKey(base.key, remnant.id)];
+    const taken = lay?.answer ? cutFrom(lay, lay.answer, 0) : [];
+    const material = remnantMaterial(remnant);
+    return {
+      key: leftKey(of, 0),
+      of,
+      remnant: remnant.id,
+      material: { ...material, taken },
+      content: [material, lay?.hash ?? null, lay?.answer?.placements ?? []],
+    };
+  });
+  return [...kept, ...(bought ? leftOf(bought, job, shop) : [])];
+}
+
+/**
+ * Pieces that were wrong, laid on what the job has of their material once everything is cut: among the pieces that are cut from its remnants, its roll or its sheets and beyond them, on
+ * one after the other; what finds no place there at last by itself, to be bought. Each is known once those before it are answered (`solvedAs`); until then the last one is
+ * held. Pieces that have to match a pattern are laid by themselves: of the roll's end it is not known how far it is to the next motif.
+ */
+export function recutLays(
+  job: Job,
+  plans: readonly CushionPlan[],
+  lays: readonly WantedLay[],
+  laid: readonly WantedLay[],
+  shop: Shop,
+  solvedAs: (lay: WantedLay) => PlannedLay,
+): WantedLay[] {
+  return [...recutItems(job, plans, lays, shop)].flatMap(([base, named]): WantedLay[] => {
+    const bySelf = (items: readonly NamedItem[], held: boolean): WantedLay => ({
+      ...wanted(job, recutKey(base.key), base.subject, base.request.material, base.request.gapMm, items),
+      recutOf: base.key,
+      held,
+    });
+    const grounds = groundsOf(job, base, laid.map(solvedAs), shop);
+    if (!grounds) return [bySelf(named, true)];
+    let rest = named;
+    const before: WantedLay[] = [];
+    for (const ground of grounds) {
+      const here = rest.filter(({ item }) => !item.motif);
+      if (here.length === 0) break;
+      const items = here.map(({ item }) => item);
+      const pins = pinsOn(job, ground.key, items);
+      const content = here.map(({ item, hash }) => [item.id, item.count, hash]);
+      const on: WantedLay = {
+        ...base,
+        key: ground.key,
+        hash: hashText(JSON.stringify(['left', base.request.gapMm, ground.content, ground.key, pins, content])),
+        request: { ...base.request, material: ground.material, items, pins, moves: movesFor(job, items) },
+        offPattern: [],
+        recutOf: ground.of,
+        remnant: ground.remnant,
+      };
+      before.push(on);
+      const { answer, problems } = solvedAs(on);
+      if (!answer && problems.length === 0) return [...before, bySelf(rest, true)];
+      const found = new Map<string, number>();
+      for (const { item } of answer?.placements ?? []) found.set(item, (found.get(item) ?? 0) + 1);
+      rest = rest.flatMap((one) => {
+        const count = one.item.count - (found.get(one.item.id) ?? 0);
+        return count > 0 ? [{ hash: `${one.hash} ${count}`, item: { ...one.item, count } }] : [];
+      });
+    }
+    return rest.length ? [...before, bySelf(rest, false)] : before;
+  });
+}

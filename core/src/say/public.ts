@@ -1,0 +1,2 @@
+// What is used outside the core.
+export * from './say';
