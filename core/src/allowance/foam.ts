@@ -104,12 +104,20 @@ function deepCuts(deepMm: number, mostMm: number, index: number, endMm: number):
 
 function checkSheet(grade: Grade, layerPieces: readonly Piece[], core: Sizes['core'], assume: Constants, path: string): Issue[] {
   const [shorter, longer] = usableOf(grade, assume);
-  const [short = 0, long = 0] = [core.width.value, core.depth.value].sort((a, b) => a - b);
-  if (short <= shorter && long <= longer) return [];
-  if (layerPieces.length > 1) return [issue('note', 'core-glued-up', path, { grade: grade.name, parts: layerPieces.length, coreMm: long, sheetMm: longer })];
-  return [
-    issue('error', 'core-larger-than-sheet', path, { grade: grade.name, coreMm: short > shorter ? short : long, sheetMm: short > shorter ? shorter : longer }),
-  ];
+  const [wide, deep] = [core.width.value, core.depth.value];
+  if (fitsWithin([wide, deep], [shorter, longer])) return [];
+  // The side that is named is the one that does not fit: the longer one where the sheet is too short for it, else the other.
+  const widest = wide >= deep;
+  const tooLong = Math.max(wide, deep) > longer;
+  const data = {
+    grade: grade.name,
+    coreMm: tooLong ? Math.max(wide, deep) : Math.min(wide, deep),
+    sheetMm: tooLong ? longer : shorter,
+    way: widest === tooLong ? 'wide' : 'deep',
+  };
+  return layerPieces.length > 1
+    ? [issue('note', 'core-glued-up', path, { ...data, parts: layerPieces.length })]
+    : [issue('error', 'core-larger-than-sheet', path, data)];
 }
 
 /** What is wrong with the layers: none, a grade nobody has, a sum that is not the thickness the school asks for. */

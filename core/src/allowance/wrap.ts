@@ -11,6 +11,7 @@ import type { WrapWay } from '../shop/schools';
 import { gluedAt } from './glue';
 import { reaching } from './outlines';
 import { inParts } from './parts';
+import { wrapLies } from './wrap-lies';
 import type { Sizes } from '../piece/sizes';
 
 interface Core {
@@ -130,6 +131,14 @@ const WAYS: Record<WrapWay, (core: Core) => Piece[]> = {
 /** The wadding pieces round one core, by the way it is wrapped. None without loft. */
 export function wrapPieces(way: WrapWay, loftMm: number, size: Sizes['core'], outline: Outline, assume: Constants): Piece[] {
   return loftMm > 0 ? WAYS[way]({ size, outline, loftMm, assume }) : [];
+}
+
+/** The same on a board: the underside has none, so one face is cut, and a border where the way has sides. */
+export function wrapOnBoard(way: WrapWay, loftMm: number, size: Sizes['core'], outline: Outline, assume: Constants): Piece[] {
+  if (loftMm <= 0) return [];
+  const core: Core = { size, outline, loftMm, assume };
+  const { sides, faces: faced } = wrapLies(way);
+  return [...(faced ? [{ ...faces(core), countPerCushion: 1 }] : []), ...(sides ? [border(core, way !== 'butted-border')] : [])];
 }
 
 /**

@@ -2,7 +2,7 @@ import { perimeter } from '../geometry/outline';
 import { given, type Figure } from '../kernel/figure';
 import { operation, type Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
-import type { Constants } from '../shop/assumptions';
+import type { AssumptionKey, Constants } from '../shop/assumptions';
 import { minutesFor } from '../shop/minutes';
 import type { WrapFix } from '../shop/schools';
 
@@ -26,10 +26,14 @@ export interface CoreWork {
   readonly springs: readonly string[];
   /** Faces that have crown pads. */
   readonly crownedFaces: 1 | 2;
+  /** The two faces of the core differ. */
+  readonly softUp: boolean;
   /** The grades among the layers that are compressed slab, by id. */
   readonly slabs: readonly string[];
-  /** How the wrap is laid on, in words, and how it is held; null without one. */
-  readonly wrapping: { readonly way: string; readonly fix: WrapFix } | null;
+  /** How the wrap is laid on and, where it is not stapled, how its edges are closed, in words; and how it is held. Null without one. */
+  readonly wrapping: { readonly lay: string; readonly close: string; readonly fix: WrapFix } | null;
+  /** The muslin that lies between springs and the foam on them; none where there is none. */
+  readonly muslin: Piece | null;
   readonly assume: Constants;
 }
 
@@ -46,27 +50,58 @@ const CAUTION = {
   mould: 'Old dust and mould: wear a mask.',
 } as const;
 
-const REFRESH_WORDS: Record<Refreshing, string> = {
-  pad: 'Lay the hollow pads in the hollow, the smallest first and the largest on top, and tack them with glue at their edges only.',
-  wrap: 'Take off the old wrap.',
-  glue: 'Re-glue the open joints: both sides, tacky first, and weigh them down; sew along them with string.',
-  splice: 'Splice in the missing strip from an offcut; joins where nobody sits.',
-  air: 'Powder and vacuum the old core, and hang it out to air.',
-  steam: 'Steam the corners until they stand again.',
-};
-const REFRESH_CAUTIONS: Partial<Record<Refreshing, string>> = { pad: CAUTION.glue, glue: CAUTION.glue, splice: CAUTION.glue, air: CAUTION.mould };
+/** What each part of a refresh is, in the order in which it is done: the old wrap comes off first, for under it the joints are looked at. */
+const REFRESH: readonly { readonly kind: Refreshing; readonly text: string; readonly cautions: readonly string[]; readonly wait?: AssumptionKey }[] = [
+  { kind: 'wrap', text: 'Take off the old wrap and pads, and look at every joint under them.', cautions: [CAUTION.mould] },
+  {
+    kind: 'air',
+    text: 'Powder the old core and let the powder rest; then vacuum it and hang it out to air.',
+    cautions: [CAUTION.mould],
+    wait: 'powderMinutes',
+  },
+  {
+    kind: 'glue',
+    text: 'Re-glue the open joints: both sides, tacky first, and weigh them down; sew along them with string, and let them rest.',
+    cautions: [CAUTION.glue],
+    wait: 'glueRestMinutes',
+  },
+  { kind: 'splice', text: 'Splice in the missing strip from an offcut; joins where nobody sits.', cautions: [CAUTION.glue], wait: 'glueRestMinutes' },
+  {
+    kind: 'pad',
+    text: 'Lay the hollow pads in the hollow, the smallest first and the largest on top, and tack them with glue at their edges only.',
+    cautions: [CAUTION.glue],
+  },
+  { kind: 'steam', text: 'Steam the corners until they stand again.', cautions: [], wait: 'steamRestMinutes' },
+];
 
-const FIX: Record<WrapFix, { readonly text: string; readonly cautions: readonly string[] }> = {
-  adhesive: { text: 'Spray both sides along the edges, let the glue go tacky, and press it on.', cautions: [CAUTION.glue, CAUTION.edgeOnly] },
-  staples: { text: 'Staple it round the edge seam, each 25 mm.', cautions: [CAUTION.staples] },
-  stitch: { text: 'Tack it round the edges by hand with long stitches.', cautions: [] },
-  loose: { text: 'Lay it on without fixing it.', cautions: [CAUTION.loose] },
-};
+/** How a wrap is held, and how its edges are finished then. */
+function fixing({ lay, close, fix }: NonNullable<CoreWork['wrapping']>, assume: Constants): Pick<Operation, 'text' | 'figures' | 'cautions'> {
+  const every = given('apart', assume('wrapStapleMm'), 'shop');
+  switch (fix) {
+    case 'adhesive':
+      return {
+        text: `${lay} Spray both sides along the edges, let the glue go tacky, and press it on. ${close}`.trim(),
+        figures: [],
+        cautions: [CAUTION.glue, CAUTION.edgeOnly],
+      };
+    case 'staples':
+      return { text: `${lay} Staple it round the edge seam, one each {0}; then trim what stands over at 45°.`, figures: [every], cautions: [CAUTION.staples] };
+    case 'stitch':
+      return { text: `${lay} Tack it round the edges by hand with long stitches. ${close}`.trim(), figures: [], cautions: [] };
+    case 'loose':
+      return { text: `${lay} ${close}`.trim(), figures: [], cautions: [CAUTION.loose] };
+  }
+}
+
+/** Ripped off an old core: bare already. */
+const isStrip = ({ material }: Piece): boolean => material.kind === 'old-core' && material.strip === true;
+
+const sentence = (words: string): string => `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 
 const ids = (pieces: readonly Piece[]): string[] => pieces.map(({ id }) => id);
 const round = (piece: Piece): number => piece.countPerCushion * perimeter(piece.outline);
 
-function cutting({ pieces, tool, slabs, springs, assume }: CoreWork): Operation[] {
+function cutting({ pieces, tool, slabs, springs, muslin, assume }: CoreWork): Operation[] {
   const isSlab = ({ material }: Piece): boolean => material.kind === 'foam' && slabs.includes(material.grade);
   const of = (kind: Piece['material']['kind']): Piece[] => pieces.filter(({ material }) => material.kind === kind);
   const wadding = of('wadding');
@@ -90,7 +125,9 @@ function cutting({ pieces, tool, slabs, springs, assume }: CoreWork): Operation[
       operation({
         id: `cut/${piece.id}`,
         phase: 'cut',
-        text: `Cut ${piece.label} to {0} × {1}; take its old wrap and pads off first.`,
+        text: isStrip(piece)
+          ? `Trim ${piece.label} to {0} × {1}.`
+          : `Take the old wrap and pads off ${piece.label} and cut it to {0} × {1}.${piece.remark ? ` ${sentence(piece.remark)}` : ''}`,
         figures: [piece.width, piece.height],
         cautions: [CAUTION[tool]],
         pieces: [piece.id],
@@ -113,6 +150,19 @@ function cutting({ pieces, tool, slabs, springs, assume }: CoreWork): Operation[
         needs: 'table',
       }),
     ),
+    ...(muslin
+      ? [
+          operation({
+            id: 'cut/muslin',
+            phase: 'cut',
+            text: 'Cut the muslin to the core’s outline, {0} × {1}.',
+            figures: [muslin.width, muslin.height],
+            pieces: [muslin.id],
+            minutes: minutesFor('cut', round(muslin), 0, assume),
+            needs: 'table',
+          }),
+        ]
+      : []),
     ...(wadding.length
       ? [
           operation({
@@ -150,7 +200,7 @@ function joiningOldCores({ pieces, assume }: CoreWork): Operation[] {
         old.length,
         assume,
       ),
-      waitMinutes: assume('tackyMinutes'),
+      waitMinutes: assume('glueRestMinutes'),
       needs: 'bench',
     }),
     ...(pad
@@ -201,14 +251,27 @@ function newCore(work: CoreWork): Operation[] {
           }),
         ]
       : []),
+    ...(work.muslin
+      ? [
+          operation({
+            id: 'prepare/muslin',
+            phase: 'prepare',
+            text: 'Lay the muslin on the springs and tack it at its edges, before any foam goes on them.',
+            pieces: [work.muslin.id],
+            minutes: minutesFor('prepare', perimeter(work.muslin.outline), 0, assume),
+            needs: 'bench',
+            after: ['cut/muslin', 'prepare/felt'],
+          }),
+        ]
+      : []),
     ...(layers.length > 1
       ? [
           operation({
             ...glue,
             id: 'prepare/glue-layers',
-            text: 'Glue the layers together: let the glue go tacky first, soft side up.',
+            text: `Glue the layers together: let the glue go tacky first${work.softUp ? ', soft side up' : ''}.`,
             minutes,
-            after: ['prepare/glue-parts'],
+            after: ['prepare/glue-parts', 'prepare/muslin', 'prepare/felt'],
           }),
         ]
       : []),
@@ -256,6 +319,18 @@ function newCore(work: CoreWork): Operation[] {
   ];
 }
 
+/** What is done to a core before it is wrapped. */
+const AFTER_CORE: readonly string[] = [
+  ...REFRESH.map(({ kind }) => `prepare/old-${kind}`),
+  'prepare/join-old-cores',
+  'prepare/join-pad',
+  'prepare/felt',
+  'prepare/glue-layers',
+  'prepare/over-front',
+  'prepare/slope',
+  'prepare/crown-pads',
+];
+
 /** Cutting and preparing of what goes into the cover: foam, fillings, old cores, pads and wrap. */
 export function coreOperations(work: CoreWork): Operation[] {
   const { pieces, kept, refresh, crownedFaces, wrapping, assume } = work;
@@ -266,15 +341,17 @@ export function coreOperations(work: CoreWork): Operation[] {
     ...cutting(work),
     ...(kept
       ? [
-          ...refresh.map((kind) =>
+          ...REFRESH.filter(({ kind }) => refresh.includes(kind)).map(({ kind, text, cautions, wait }, i, all) =>
             operation({
               id: `prepare/old-${kind}`,
               phase: 'prepare',
-              text: REFRESH_WORDS[kind],
-              cautions: REFRESH_CAUTIONS[kind] === undefined ? [] : [REFRESH_CAUTIONS[kind]],
+              text,
+              cautions,
               pieces: kind === 'pad' ? ids(pieces.filter(({ id }) => id.startsWith('hollow-pad'))) : [],
               minutes,
+              ...(wait ? { waitMinutes: assume(wait) } : {}),
               needs: 'bench',
+              after: all.slice(0, i).map((before) => `prepare/old-${before.kind}`),
             }),
           ),
           ...joiningOldCores(work),
@@ -298,12 +375,12 @@ export function coreOperations(work: CoreWork): Operation[] {
           operation({
             id: 'prepare/wrap',
             phase: 'prepare',
-            text: `${wrapping.way} ${FIX[wrapping.fix].text}`,
-            cautions: FIX[wrapping.fix].cautions,
+            ...fixing(wrapping, assume),
             pieces: ids(wraps),
             minutes: minutesFor('prepare', wraps.reduce((mm, piece) => mm + round(piece), 0) / 2, 0, assume),
             ...(wrapping.fix === 'adhesive' ? { waitMinutes: assume('tackyMinutes') } : {}),
             needs: 'bench',
+            after: AFTER_CORE,
           }),
         ]
       : []),
@@ -318,9 +395,10 @@ export function oldCoverOperations(way: 'wash' | 'restitch', assume: Constants):
       phase: 'prepare',
       text:
         way === 'wash'
-          ? 'Wash the old cover, and dry it flat.'
+          ? 'Take the old cover off and wash it first: it dries longest. Dry it flat.'
           : 'Re-stitch the seams that pull, a row beside the old one, and strengthen them with a top stitch. Wash the cover first if it needs it.',
       minutes: minutesFor(way === 'wash' ? 'prepare' : 'sew', 2000, 0, assume),
+      ...(way === 'wash' ? { waitMinutes: assume('washMinutes') } : {}),
       needs: way === 'wash' ? 'bench' : 'machine',
     }),
   ];

@@ -21,8 +21,8 @@ describe('covers compared', () => {
     const folded = of('folded-corner')?.facts;
     expect(folded?.pieces).toBe(2);
     expect(folded?.clothMm2).toBeCloseTo(676 * 626 - 4 * 75 * 75 + 526 * 476, 0);
-    // Four corners of 75 and the round of 1 900.
-    expect([folded?.machineMm, folded?.topStitchMm, folded?.handMm]).toEqual([2200, 0, 0]);
+    // Four corners of 75, the round of 1 900 but for the zip's 400, and two rows along that.
+    expect([folded?.machineMm, folded?.topStitchMm, folded?.handMm]).toEqual([300 + 1500 + 800, 0, 0]);
     expect([of('boxed')?.facts?.welted, folded?.welted, folded?.traits.washable, of('drum')?.facts?.traits.washable]).toEqual([true, false, true, false]);
     const order = plan(sampleJob([cushion]), shop).cushions[0]?.operations ?? [];
     expect(of('boxed')?.facts?.minutes).toBeCloseTo(

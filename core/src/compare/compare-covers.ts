@@ -4,6 +4,7 @@ import { usualChoices } from '../cover/usual';
 import { area } from '../geometry/outline';
 import type { ClosedForm } from '../form/form';
 import type { Issue } from '../kernel/issue';
+import { isLaid } from '../piece/piece';
 import { closedForm } from '../picture/closed-form';
 import { cushionSchema, type Cushion } from '../job/document';
 import { planCushion, type CushionContext } from '../plan/cushion/plan-cushion';
@@ -61,7 +62,7 @@ export function compareCovers(cushion: Cushion, context: CushionContext): CoverO
     const plan = planCushion({ ...cushion, construction }, context);
     const shared = { kind: module.kind, name: module.name, detail: module.says(construction), construction };
     if (plan.state === 'blocked') return [{ ...shared, facts: null, problems: plan.problems.filter(({ severity }) => severity === 'error') }];
-    const cloth = plan.cover.pieces.filter(({ material }) => material.kind === 'cloth');
+    const cloth = plan.cover.pieces.filter((piece) => piece.material.kind === 'cloth' && isLaid(piece));
     const sewn = (method: string): number =>
       plan.cover.seams.filter((seam) => seam.method === method).reduce((mm, seam) => mm + seam.count * seam.rows * seam.edges[0].lengthMm, 0);
     return [

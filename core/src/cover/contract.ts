@@ -32,6 +32,8 @@ export interface ClothFacts {
 /** What the cover goes round, as far as filling it asks for other steps. */
 export interface Contents {
   readonly layers: number;
+  /** Its two faces differ: the softer one goes up. */
+  readonly softUp: boolean;
   /** Springs are never bagged or compressed. */
   readonly sprung: boolean;
   /** Thickness of each layer of feather, mm. */
@@ -81,7 +83,7 @@ export type Closing =
 
 /** What is bought by length or count besides cloth, foam and wadding; for one cushion. */
 export interface Notion {
-  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'bag' | 'staples' | 'thin-foam' | 'fill';
+  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'bag' | 'film' | 'staples' | 'thin-foam' | 'fill';
   /** As it stands on the list of what to buy. */
   readonly name: string;
   readonly sold: 'run' | 'count' | 'weight';
@@ -208,8 +210,10 @@ export interface Construction<C extends Choices = Choices> {
   sizes?(choices: C, ask: SizeAsk): Sizes | null;
   /** The flange of its welts, and how many of its edges are welted, where it may differ from the seam allowance; null where there is none. */
   flange?(choices: C): { readonly mm: number; readonly edges: 1 | 2 } | null;
-  /** How large its plate and its band are cut, where that is not as the sizes have it. */
-  cutSizes?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Partial<Pick<Sizes, 'cut' | 'boxingCut'>>;
+  /** How large its plate and its band are cut, and how large it is sewn, where that is not as the school has it. */
+  cutSizes?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Partial<Pick<Sizes, 'cut' | 'boxingCut' | 'sewn'>>;
+  /** The seam line of its plates, where that is not the sewn size's own outline. */
+  seamLine?(sewn: Outline, sizes: Sizes): Outline;
   /** It makes and fills the feather of the filling itself: the feather layers of a core, or all there is. */
   fillsFeather?(choices: C): 'feather' | 'all';
   /** Asks for felt round the springs, or round the whole core where there are none: so thick, or null for the shop's usual one. */

@@ -10,8 +10,11 @@ const band = (over: Partial<BandToJoin> = {}): BandToJoin => ({
   lengthMm: 1470,
   stripMm: 1380,
   seamMm: 13,
-  endMm: 50,
+  trimMm: 0,
+  endsMm: [50, 50],
   front: { from: 440, to: 1030 },
+  nearFront: [],
+  under: [],
   crowded: [],
   ...over,
 });

@@ -25,8 +25,8 @@ const MIDDLE_SHARE = [0.2, 0.5] as const;
 /** Three layers are worth their glue from this height, mm. */
 const THREE_FROM_MM = 100;
 /** Foam over a spring unit, mm: less is felt through, more and the springs do nothing. */
-const OVER_SPRINGS_MM = [25, 60] as const;
-/** A feather envelope round a core, mm. */
+const OVER_SPRINGS_MM = [20, 60] as const;
+/** A feather case on a core, mm. */
 const ENVELOPE_MM = [30, 60] as const;
 
 const within = (mm: number, [least, most]: readonly [number, number]): boolean => mm >= least && mm <= most;
@@ -145,7 +145,27 @@ function sprungOnBase(grades: readonly Grade[], unit: Filling, heightMm: number)
   );
 }
 
-/** Feather by itself, or as an envelope over foam or over a sprung core. */
+/** A sprung core with the same foam on both faces, and a case of feather on each. */
+function wholeSoft(grades: readonly Grade[], springs: readonly Filling[], feather: Filling, heightMm: number): Stack[] {
+  return springs.flatMap((unit) =>
+    unit.thicknessesMm.flatMap((unitMm) =>
+      feather.thicknessesMm
+        .filter((mm) => within(mm, ENVELOPE_MM))
+        .flatMap((caseMm) => {
+          const foamMm = (heightMm - unitMm) / 2 - caseMm;
+          const face = { stock: feather, thicknessMm: caseMm };
+          return grades
+            .filter((grade) => within(foamMm, OVER_SPRINGS_MM) && grade.thicknessesMm.some((mm) => fits(mm, foamMm)))
+            .map((stock): Stack => {
+              const pad = { stock, thicknessMm: foamMm };
+              return { layers: [face, pad, { stock: unit, thicknessMm: unitMm }, pad, face] };
+            });
+        }),
+    ),
+  );
+}
+
+/** Feather by itself, or as a case on foam or on a sprung core. */
 function feathered(catalogue: Catalogue, heightMm: number): Stack[] {
   const of = (kind: FillingKind): Filling[] => catalogue.fillings.filter((one) => one.kind === kind);
   return of('feather').flatMap((feather) => {
@@ -156,7 +176,7 @@ function feathered(catalogue: Catalogue, heightMm: number): Stack[] {
         const under = [...singles(catalogue.grades, heightMm - mm), ...sprung(catalogue.grades, of('spring'), heightMm - mm)];
         return under.map((stack) => ({ layers: [{ stock: feather, thicknessMm: mm }, ...stack.layers] }));
       });
-    return [...alone, ...envelopes];
+    return [...alone, ...envelopes, ...wholeSoft(catalogue.grades, of('spring'), feather, heightMm)];
   });
 }
 

@@ -13,22 +13,35 @@ export interface Mark {
   readonly out?: boolean;
   /** Speaks for the stack, whatever it costs. */
   readonly praise?: boolean;
+  /** Speaks against the stack, however little it costs. */
+  readonly against?: boolean;
   readonly save?: string;
 }
 
 /** Points off from which a mark speaks against a stack. */
 const AGAINST = 10;
 
-/** The marks of a stack as one sentence that a person would say: what speaks for it, then what against; what weighs most comes first. */
-export function sentenceOf(marks: readonly Mark[]): string {
+const speaksAgainst = ({ off, praise, against }: Mark): boolean => against ?? (off >= AGAINST && !praise);
+
+/** What is to be said of a stack: what speaks for it, then what against, the weightiest of each first. */
+function inOrder(marks: readonly Mark[]): { readonly forIt: readonly string[]; readonly against: readonly string[] } {
   const said = marks.filter(({ why }) => why !== '').sort((a, b) => b.off - a.off);
+  const words = (some: readonly Mark[]): string[] => some.map(({ why }) => why);
+  return { forIt: words(said.filter((mark) => !speaksAgainst(mark))), against: words(said.filter(speaksAgainst)) };
+}
+
+/** The reasons one by one, what speaks for the stack first. */
+export function reasonsOf(marks: readonly Mark[]): string[] {
+  const { forIt, against } = inOrder(marks);
+  return [...forIt, ...against];
+}
+
+/** The marks of a stack as one sentence that a person would say. */
+export function sentenceOf(marks: readonly Mark[]): string {
+  const reasons = inOrder(marks);
   const list = (words: readonly string[]): string =>
     words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words[words.length - 1] ?? ''}` : (words[0] ?? '');
-  const speaksAgainst = ({ off, praise }: Mark): boolean => off >= AGAINST && !praise;
-  const [against, forIt] = [said.filter(speaksAgainst), said.filter((mark) => !speaksAgainst(mark))].map((some) => list(some.map(({ why }) => why))) as [
-    string,
-    string,
-  ];
+  const [forIt, against] = [list(reasons.forIt), list(reasons.against)];
   if (!forIt) return `It ${against}.`;
   return against ? `It ${forIt}, but ${against}.` : `It ${forIt}.`;
 }
@@ -58,12 +71,12 @@ export function feelMark(feel: Feel, stack: Stack, wanted: FeelBand, mustRise: b
 }
 
 /** What is said of a stack that bottoms out. */
-export const BOTTOMS_OUT = 'bottoms out under the heaviest';
+export const BOTTOMS_OUT = 'bottoms out';
 
 export function depthMark(heavy: Feel): Mark {
   if (heavy.verdicts.includes('bottoms-out')) return { off: 100, why: BOTTOMS_OUT, out: true, save: 'a firmer foam under it, or a thicker cushion' };
-  if (heavy.verdicts.includes('near-bottom')) return { off: 18, why: 'comes near its bottom under the heaviest' };
-  return { off: 0, why: 'holds the heaviest clear of its bottom' };
+  if (heavy.verdicts.includes('near-bottom')) return { off: 18, why: 'comes near its bottom' };
+  return { off: 0, why: 'stays clear of its bottom' };
 }
 
 /** A seat that ends low with nobody on it. */
@@ -77,7 +90,7 @@ export function riseMark(request: ChooseRequest, typical: Feel, frail: Feel | nu
   const hard = (frail ?? typical).verdicts.includes('hard-to-rise');
   // Every millimetre that the seat gives has to be climbed again.
   const off = weight * (typical.giveMm / 10) + (hard ? 15 * weight : 0);
-  if (hard) return { off, why: frail ? 'is hard for the frail sitter to get up from' : 'is hard to get up from' };
+  if (hard) return { off, against: true, why: frail ? 'is hard for the frail sitter to get up from' : 'is hard to get up from' };
   return { off, why: frail || low ? 'is firm enough to get up from' : '' };
 }
 
@@ -184,30 +197,39 @@ export function featherMark(request: ChooseRequest, stack: Stack, assume: Consta
         save: 'springs under it, or a core of foam inside it',
       };
     if (heaviest > assume('featherLightKg'))
-      return { off: 100, why: 'is for very light sitters: feather alone lies flat under these', out: true, save: 'a core of foam or springs inside it' };
-    return { off: 6, why: 'suits very light sitters on a sprung base, in a channelled inner case' };
+      return { off: 100, why: 'lies flat under these sitters: feather alone is for the very lightest', out: true, save: 'a core of foam or springs inside it' };
+    return { off: 6, why: 'will do by itself on this sprung base, in a channelled inner case' };
   }
-  if (request.feel !== 'soft') return { off: 100, why: 'feels soft: a feather envelope is for that', out: true, save: 'a soft feel asked for' };
+  if (request.feel !== 'soft') return { off: 100, why: 'feels soft: a feather case is for that', out: true, save: 'a soft feel asked for' };
   if (heaviest >= assume('heavySitterKg') && request.heightMm >= assume('leastSprungMm') && !has(stack, 'spring'))
     return {
       off: 100,
-      why: 'has no springs: for a heavy sitter a feather envelope goes round a sprung core',
+      why: 'has no springs: for these sitters a feather case goes on a sprung core',
       out: true,
-      save: 'a sprung core inside the envelope',
+      save: 'a sprung core under the case',
     };
-  return { off: 6, why: 'has a feather envelope for its soft feel, which must be plumped' };
+  return { off: 6, why: 'has a feather case for its soft feel, which must be plumped' };
+}
+
+/** Sitters that a sprung core is for, in a cushion high enough for one. */
+function wantsSprings({ part, sitters, heightMm }: ChooseRequest, assume: Constants): boolean {
+  return part === 'seat' && heaviestOf(sitters).massKg >= assume('heavySitterKg') && heightMm >= assume('leastSprungMm');
+}
+
+/** Where springs carry the sitters and a soft feel is wanted, a feather case belongs on them. */
+export function envelopeMark(request: ChooseRequest, stack: Stack, assume: Constants): Mark {
+  if (request.feel !== 'soft' || !wantsSprings(request, assume) || has(stack, 'feather')) return { off: 0, why: '' };
+  return { off: 25, why: 'has no feather case, which would make it soft' };
 }
 
 /** A sprung core is for heavy sitters and hard bases. */
 export function sprungMark(request: ChooseRequest, stack: Stack, assume: Constants): Mark {
-  const heavy = request.part === 'seat' && heaviestOf(request.sitters).massKg >= assume('heavySitterKg');
+  const heavy = wantsSprings(request, assume);
   if (!has(stack, 'spring'))
-    return heavy && request.heightMm >= assume('leastSprungMm')
-      ? { off: 22, why: 'has no springs, and a heavy sitter is better off on a sprung core with foam over it' }
-      : { off: 0, why: '' };
+    return heavy ? { off: 45, why: 'has no springs, and these sitters are better off on a sprung core with muslin and foam over it' } : { off: 0, why: '' };
   if (request.part === 'back') return { off: 100, why: 'has springs, and a back needs none', out: true, save: 'foam or feather without the springs' };
   const hardBase = request.support === 'board' || request.support === 'folding-bed';
   const off = (heavy ? 0 : 18) + (hardBase ? 0 : 10);
-  if (heavy) return { off, why: hardBase ? 'carries a heavy sitter on springs and suits a hard base' : 'carries a heavy sitter on springs' };
+  if (heavy) return { off, praise: true, why: `carries its sitters on springs, with muslin and foam over them${hardBase ? ', and suits a hard base' : ''}` };
   return { off, why: hardBase ? 'has springs, which suit a hard base and which these sitters could do without' : 'has springs on a base that gives already' };
 }

@@ -10,7 +10,7 @@ export const chooseRequestSchema = z.strictObject({
   feel: z.enum(['soft', 'medium', 'firm']),
   part: z.enum(['seat', 'back', 'mattress']),
   use: z.enum(['daily', 'regular', 'occasional']),
-  place: z.enum(['indoor', 'outdoor']),
+  place: z.enum(['indoor', 'covered', 'outdoor']),
   support: z.enum(DECKS),
   heightMm: z.number().min(15).max(600),
   /** Turned over now and then: a firm middle, the same on both faces. */

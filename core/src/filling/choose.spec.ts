@@ -3,6 +3,8 @@ import { shipped } from '../shop/assumptions';
 import { demoShop } from '../testing/samples';
 import { foamsOf, stacksOf } from './candidates';
 import { choose } from './choose';
+import { feelOf } from './feel';
+import { layerOf } from './layer';
 import type { ChooseRequest } from './choose-request';
 
 describe('choosing', () => {
@@ -48,7 +50,12 @@ describe('choosing', () => {
   });
 
   it('low seats and frail sitters get firmer ones', () => {
-    expect(hardness({ sitters: [{ massKg: 75, posture: 'upright', frail: true }], deckHeightMm: 330 })).toBeGreaterThan(hardness({ deckHeightMm: 480 }));
+    const give = (over: Partial<ChooseRequest>): number => {
+      const layers = best(over).layers.map(({ grade, thicknessMm }) => layerOf(demoShop().stock(grade)!, thicknessMm));
+      const sitter = { massKg: 75, posture: 'upright' as const };
+      return feelOf({ format: 'yardland/feel@1', layers, support: 'webbing', sitter, settled: true }, shipped).giveMm;
+    };
+    expect(give({ sitters: [{ massKg: 75, posture: 'upright', frail: true }], deckHeightMm: 330 })).toBeLessThan(give({ deckHeightMm: 480 }) - 2);
   });
 
   it('backs may be light and soft; seats in daily use are dense in what bears', () => {
@@ -66,12 +73,16 @@ describe('choosing', () => {
     expect(Math.max(...occasional)).toBeLessThanOrEqual(29);
   });
 
-  it('lying spreads the load: a foam that fails as a seat serves as a mattress', () => {
-    const soft = 'wren-22-soft';
-    const heavy = { massKg: 95 };
-    const has = (choice: ReturnType<typeof ask>) => choice.ranked.some((one) => one.layers.length === 1 && one.layers[0]?.grade === soft);
-    expect(has(ask({ use: 'occasional', sitters: [{ ...heavy, posture: 'upright' }] }))).toBeFalse();
-    expect(has(ask({ use: 'occasional', part: 'mattress', sitters: [{ ...heavy, posture: 'lying' }] }))).toBeTrue();
+  it('a mattress is a class softer than a seat of the same thickness, and never of the soft class', () => {
+    const at = (part: 'seat' | 'mattress', posture: 'upright' | 'lying') =>
+      ask({ part, use: 'daily', support: 'board', heightMm: 125, sitters: [{ massKg: 75, posture }] }).ranked.filter(({ layers }) => layers.length === 1);
+    const [seat, bed] = [at('seat', 'upright')[0]!, at('mattress', 'lying')[0]!];
+    expect(bed.layers[0]!.hardness25N).toBeLessThan(seat.layers[0]!.hardness25N!);
+    // 20 lbf of little support is pressed through under the hip.
+    const soft = ask({ part: 'mattress', use: 'occasional', support: 'board', heightMm: 125, sitters: [{ massKg: 75, posture: 'lying' }] });
+    const single = soft.ranked.filter(({ layers }) => layers.length === 1);
+    expect(single[0]!.layers[0]!.hardness25N).toBeGreaterThan(110);
+    expect(single.map(({ layers }) => layers[0]!.grade)).not.toContain('wren-22-soft');
   });
 
   it('the soft layer alone bottoms out where a firm base under it does not', () => {
@@ -119,6 +130,42 @@ describe('choosing', () => {
     expect(soft.every((one) => kinds(one).includes('spring'))).toBeTrue();
     // And nobody else is told to buy springs.
     expect(kinds(best({ support: 'board', heightMm: 200 }))).not.toContain('spring');
+  });
+
+  it('from 120 high heavy sitters get springs, muslin and foam, and where it is to feel soft a feather case on them, on anything', () => {
+    for (const support of ['board', 'webbing', 'springs'] as const)
+      for (const massKg of [90, 95, 120])
+        for (const heightMm of [120, 130, 150, 180, 200, 240, 300])
+          for (const wanted of ['soft', 'medium', 'firm'] as const) {
+            const first = best({ sitters: [{ massKg, posture: 'upright' }], support, heightMm, feel: wanted, use: 'daily' });
+            const made = kinds(first);
+            expect(made.includes('spring') && made.some((kind) => kind !== 'spring' && kind !== 'feather') && made.includes('feather') === (wanted === 'soft'))
+              .withContext(`${support} ${massKg} kg ${heightMm} ${wanted}: ${made.join()}`)
+              .toBeTrue();
+            expect(first.because).toContain('with muslin and foam over them');
+          }
+    // A whole soft cushion, the same from both sides, is one choice.
+    const whole = ask({ sitters: [heavy], support: 'board', heightMm: 240, feel: 'soft', reversible: true }).ranked;
+    expect(whole.some((one) => kinds(one).join().startsWith('feather') && kinds(one).length === 5 && kinds(one)[2] === 'spring')).toBeTrue();
+  });
+
+  it('says what speaks for a choice first, and nobody’s weight', () => {
+    const { ranked, excluded } = ask({ sitters: [{ massKg: 120, posture: 'upright', frail: true }], support: 'springs', heightMm: 200, feel: 'soft' });
+    const hard = ranked.filter(({ verdicts }) => verdicts.includes('hard-to-rise'));
+    expect(hard.length).toBeGreaterThan(0);
+    for (const { reasons, because } of hard) {
+      expect(reasons[0]).not.toContain('hard');
+      expect(because).toMatch(/, but .*hard for the frail sitter to get up from/);
+    }
+    const words = [...ranked.map(({ because }) => because), ...excluded.map(({ reason, save }) => `${reason} ${save ?? ''}`)].join(' ');
+    expect(words).not.toMatch(/heav|sturdy|\d+ kg\b(?!\/)/);
+  });
+
+  it('compressed slab stands outdoors under a roof, and nowhere else out of doors', () => {
+    const families = (place: ChooseRequest['place']) => new Set(ask({ place, use: 'occasional', feel: 'firm' }).ranked.flatMap(kinds));
+    expect([...families('covered')].sort()).toEqual(['fast-drying', 'slab']);
+    expect([...families('outdoor')]).toEqual(['fast-drying']);
+    expect(ask({ place: 'outdoor' }).excluded.find(({ grade }) => grade === 'dunnock-40')!.save).toBe('a roof over it');
   });
 
   it('feather alone only for light sitters on a sprung base; on a board it bottoms out', () => {

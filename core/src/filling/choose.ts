@@ -6,6 +6,7 @@ import {
   deckMark,
   BOTTOMS_OUT,
   depthMark,
+  envelopeMark,
   featherMark,
   feelMark,
   highMark,
@@ -13,6 +14,7 @@ import {
   lifeMark,
   priceMark,
   riseMark,
+  reasonsOf,
   sentenceOf,
   sprungMark,
   turnMark,
@@ -67,11 +69,18 @@ const OUTDOORS: Record<FillingKind, string> = {
   felt: 'holds water outdoors',
 };
 
+/** Whether a foam dries out of doors: open-cell fast-drying foam anywhere, compressed slab under a roof. */
+export function standsOutdoors({ family }: Grade, place: 'covered' | 'outdoor'): boolean {
+  return family === 'fast-drying' || (family === 'slab' && place === 'covered');
+}
+
 /** What rules a grade out for every stack, in words, and what would let it in; null when nothing does. */
 function exclusion(request: ChooseRequest, grade: Stock): { readonly reason: string; readonly save: string | null } | null {
   const indoors = 'a place indoors';
-  if (!isFoam(grade)) return request.place === 'outdoor' ? { reason: OUTDOORS[grade.kind], save: indoors } : null;
-  if (request.place === 'outdoor' && grade.family !== 'fast-drying') return { reason: 'is an indoor foam: outdoors it holds water for days', save: indoors };
+  if (!isFoam(grade)) return request.place === 'indoor' ? null : { reason: OUTDOORS[grade.kind], save: indoors };
+  if (request.place === 'outdoor' && grade.family === 'slab') return { reason: 'dries too slowly to be rained on', save: 'a roof over it' };
+  if (request.place !== 'indoor' && !standsOutdoors(grade, request.place))
+    return { reason: 'is an indoor foam: outdoors it holds water for days', save: indoors };
   if (request.place === 'indoor' && grade.family === 'fast-drying')
     return { reason: 'is a fast-drying foam: its price is for outdoors', save: 'a place outdoors' };
   return null;
@@ -83,7 +92,14 @@ function feelUnder(request: ChooseRequest, stack: Stack, sitter: Sitters[number]
   const massKg = sitter.massKg * (request.part === 'back' ? assume('backLoadShare') : 1);
   const deck = request.deckHeightMm === undefined ? {} : { deckHeightMm: request.deckHeightMm };
   return feelOf(
-    { format: 'yardland/feel@1', layers, support: request.support, sitter: { massKg, posture: sitter.posture }, settled: true, ...deck },
+    {
+      format: 'yardland/feel@1',
+      layers,
+      support: request.support,
+      sitter: { massKg, posture: sitter.posture, frail: sitter.frail ?? false },
+      settled: true,
+      ...deck,
+    },
     assume,
     0,
   );
@@ -92,7 +108,14 @@ function feelUnder(request: ChooseRequest, stack: Stack, sitter: Sitters[number]
 /** Every joint is glue and time; what it buys is said. */
 function layersMark(request: ChooseRequest, stack: Stack): Mark {
   const foams = foamsOf(stack).length;
-  const why = request.reversible ? '' : foams === 3 ? 'goes from firm to soft in three steps' : foams === 2 ? 'has a firm base with a softer top' : '';
+  const why =
+    request.reversible || has(stack, 'spring')
+      ? ''
+      : foams === 3
+        ? 'goes from firm to soft in three steps'
+        : foams === 2
+          ? 'has a firm base with a softer top'
+          : '';
   return { off: (stack.layers.length - 1) * 3, why };
 }
 
@@ -114,6 +137,7 @@ function rank(request: ChooseRequest, stack: Stack, assume: Constants): Ranked &
     backMark(request, stack, assume),
     featherMark(request, stack, assume),
     sprungMark(request, stack, assume),
+    envelopeMark(request, stack, assume),
     priceMark(stack, request.heightMm),
     layersMark(request, stack),
   ];
@@ -127,11 +151,7 @@ function rank(request: ChooseRequest, stack: Stack, assume: Constants): Ranked &
       thicknessMm,
     })),
     score: Math.max(0, 100 - marks.reduce((sum, mark) => sum + mark.off, 0)),
-    // What weighs most is said first.
-    reasons: [...marks]
-      .sort((a, b) => b.off - a.off)
-      .map((mark) => mark.why)
-      .filter(Boolean),
+    reasons: reasonsOf(marks),
     because: sentenceOf(marks),
     verdicts: [...new Set([...heavy.verdicts.filter((verdict) => verdict !== 'hard-to-rise'), ...rises])],
     feel: typical.feel,

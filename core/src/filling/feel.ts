@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import type { Constants } from '../shop/assumptions';
+import { comfortLayers } from './comfort';
 import { foamThickness, layerSchema, strainLaw, type FillingLayer } from './layer';
 import { GRAVITY, waddingAt } from './load-curve';
 
@@ -7,7 +8,7 @@ export const POSTURES = ['upright', 'reclined', 'lying'] as const;
 export const DECKS = ['board', 'folding-bed', 'webbing', 'springs'] as const;
 export type Deck = (typeof DECKS)[number];
 
-export const sitterSchema = z.strictObject({ massKg: z.number().min(3).max(400), posture: z.enum(POSTURES) });
+export const sitterSchema = z.strictObject({ massKg: z.number().min(3).max(400), posture: z.enum(POSTURES), frail: z.boolean().optional() });
 export type Sitter = z.infer<typeof sitterSchema>;
 
 export const feelRequestSchema = z.strictObject({
@@ -26,6 +27,13 @@ export type FeelRequest = z.infer<typeof feelRequestSchema>;
 export type FeelBand = 'soft' | 'medium' | 'firm';
 export type FeelVerdict = 'bottoms-out' | 'near-bottom' | 'board-like' | 'hard-to-rise';
 
+export interface LayerFeel {
+  readonly strain: number;
+  readonly sinkMm: number;
+  /** There for comfort: it may be pressed flat. */
+  readonly comfort: boolean;
+}
+
 export interface Feel {
   /** Filling only. */
   readonly sinkMm: number;
@@ -34,10 +42,12 @@ export interface Feel {
   /** Filling and support. */
   readonly giveMm: number;
   readonly meanPressurePa: number;
-  readonly layers: readonly { readonly strain: number; readonly sinkMm: number }[];
+  readonly layers: readonly LayerFeel[];
   /** Worst bearing layer at peak pressure. */
   readonly peakStrain: number;
-  /** Sink over height, of the foam where there is any: what the feel goes by. */
+  /** That layer's place from the top; null where no layer is judged. */
+  readonly worstLayer: number | null;
+  /** Sink over height, of the foam where there is any, settled: what the feel goes by. */
   readonly ratio: number;
   readonly feel: FeelBand;
   /** Seat height with the sitter on it; null where the deck's height is not known. */
@@ -50,21 +60,23 @@ const CURVE_POINTS = 100;
 /** The curve is drawn to this many times the peak pressure. */
 const CURVE_BEYOND = 1.5;
 
-/** Mean pressure under a sitter, Pa: weight × share over the contact area. */
+/** Mean pressure under a sitter, Pa: weight × share over the contact area. Lying, it is the hip that decides. */
 export function meanPressure({ massKg, posture }: Sitter, assume: Constants): number {
-  if (posture === 'lying') return (massKg * GRAVITY) / assume('lyingArea');
+  if (posture === 'lying') return (massKg * GRAVITY * assume('lyingShare')) / (assume('lyingBase') + assume('lyingPerKg') * massKg);
   const share = posture === 'upright' ? assume('uprightShare') : assume('reclinedShare');
   return (massKg * GRAVITY * share) / (assume('contactBase') + assume('contactPerKg') * massKg);
 }
 
+/** Highest pressure under a sitter over the mean. */
+const peakFactor = ({ posture }: Sitter, assume: Constants): number => assume(posture === 'lying' ? 'lyingPeakFactor' : 'peakFactor');
+
 const GIVE = { board: 'boardGive', 'folding-bed': 'foldingBedGive', webbing: 'webbingGive', springs: 'springsGive' } as const;
 
+type Strained = readonly { readonly strain: number; readonly sinkMm: number }[];
+type StackLaw = (pressurePa: number) => Strained;
+
 /** Sink of each layer of a stack as a function of pressure: the same pressure goes through every layer. */
-export function stackLaw(
-  layers: readonly FillingLayer[],
-  settled: boolean,
-  assume: Constants,
-): (pressurePa: number) => { readonly strain: number; readonly sinkMm: number }[] {
+export function stackLaw(layers: readonly FillingLayer[], settled: boolean, assume: Constants): StackLaw {
   const foamMm = foamThickness(layers);
   const laws = layers.map((layer) => ({ strainAt: strainLaw(layer, foamMm, settled, assume), thicknessMm: layer.thicknessMm }));
   return (pressurePa) =>
@@ -74,33 +86,40 @@ export function stackLaw(
     });
 }
 
-const totalSink = (layers: readonly { readonly sinkMm: number }[]): number => layers.reduce((sum, layer) => sum + layer.sinkMm, 0);
+const totalSink = (layers: Strained): number => layers.reduce((sum, layer) => sum + layer.sinkMm, 0);
 
-function verdictsOf(feel: Omit<Feel, 'verdicts' | 'curve' | 'feel'>, bears: boolean, sprungOut: boolean, assume: Constants): FeelVerdict[] {
+type Judged = Pick<Feel, 'peakStrain' | 'layers' | 'giveMm' | 'satHeightMm'>;
+
+function verdictsOf({ peakStrain, layers, giveMm, satHeightMm }: Judged, { frail }: Sitter, assume: Constants): FeelVerdict[] {
   const verdicts: FeelVerdict[] = [];
-  if (sprungOut || (bears && feel.peakStrain > assume('bottomsOut'))) verdicts.push('bottoms-out');
-  else if (bears && feel.peakStrain > assume('nearBottom')) verdicts.push('near-bottom');
-  if (feel.layers.every((layer) => layer.strain <= assume('boardStrain')) && feel.giveMm < assume('boardGiveMm')) verdicts.push('board-like');
-  if ((feel.satHeightMm !== null && feel.satHeightMm < assume('lowSeatMm')) || feel.giveMm > assume('deepGiveMm')) verdicts.push('hard-to-rise');
+  if (peakStrain > assume('bottomsOut')) verdicts.push('bottoms-out');
+  else if (peakStrain > assume('nearBottom')) verdicts.push('near-bottom');
+  if (layers.every(({ strain }) => strain <= assume('boardStrain')) && giveMm < assume('boardGiveMm')) verdicts.push('board-like');
+  if ((satHeightMm !== null && satHeightMm < assume('lowSeatMm')) || giveMm > assume(frail ? 'frailGiveMm' : 'deepGiveMm')) verdicts.push('hard-to-rise');
   return verdicts;
 }
 
-type Strained = readonly { readonly strain: number; readonly sinkMm: number }[];
-
-const followsLoad = ({ kind }: FillingLayer): boolean => kind === 'foam' || kind === 'felt';
+/** The layer that gives most at the highest pressure under a sitter, and how far; none where nothing that bears is judged. */
+interface Worst {
+  readonly strain: number;
+  readonly layer: number | null;
+}
 
 /**
- * Which layers the peak pressure judges. Feather over something that bears is a wrap: it lies flat at once and decides nothing; alone it bears only
- * where springs under it do. A spring unit ties its coils together, so the mean pressure is what may push it past its travel.
+ * What is judged for bottoming is what bears: the layers that are not there for comfort. A pad spreads the load before it comes to a spring unit. Feather bears
+ * nothing, unless springs under the seat give way in its place.
  */
-function bearing({ layers, support }: FeelRequest, strained: Strained, assume: Constants) {
-  const some = layers.some(followsLoad);
-  const feather = layers.every((layer) => layer.kind === 'feather');
-  return {
-    judged: (i: number): boolean => !some || followsLoad(layers[i] as FillingLayer),
-    bears: some || (feather && support !== 'springs'),
-    sprungOut: layers.some((layer, i) => layer.kind === 'spring' && (strained[i]?.strain ?? 0) > assume('springTravel')),
-  };
+function worstBearing({ layers, support, sitter }: FeelRequest, law: StackLaw, meanPa: number, assume: Constants): Worst {
+  const comfort = comfortLayers(layers, assume);
+  const [atPeak, onSprings] = [law(meanPa * peakFactor(sitter, assume)), law(meanPa * assume('springPeakFactor'))];
+  return layers.reduce<Worst>(
+    (worst, { kind }, i) => {
+      if (comfort[i] || (kind === 'feather' && support === 'springs')) return worst;
+      const strain = (kind === 'spring' ? onSprings : atPeak)[i]?.strain ?? 0;
+      return strain > worst.strain ? { strain, layer: i } : worst;
+    },
+    { strain: 0, layer: null },
+  );
 }
 
 /** Sink over height of the foam layers; of everything where there is no foam. */
@@ -112,30 +131,37 @@ function feelRatio(layers: readonly FillingLayer[], strained: Strained, all: num
 
 /** How a stack of layers feels under one sitter. A model with assumed constants; see its limits in the docs. */
 export function feelOf(request: FeelRequest, assume: Constants, curvePoints = CURVE_POINTS): Feel {
-  const meanPressurePa = meanPressure(request.sitter, assume);
-  const peakPa = meanPressurePa * assume('peakFactor');
-  const law = stackLaw(request.layers, request.settled ?? false, assume);
-  const layers = law(meanPressurePa);
-  const sinkMm = totalSink(layers);
+  const { sitter, support, deckHeightMm } = request;
+  const settled = request.settled ?? false;
+  const meanPressurePa = meanPressure(sitter, assume);
+  const law = stackLaw(request.layers, settled, assume);
+  const strained = law(meanPressurePa);
+  const comfort = comfortLayers(request.layers, assume);
+  const sinkMm = totalSink(strained);
   const heightMm = request.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
   const wrapMm = request.wrapLoftMm ?? 0;
-  const giveMm = sinkMm + (assume(GIVE[request.support]) * meanPressurePa) / 1000;
+  const giveMm = sinkMm + (assume(GIVE[support]) * meanPressurePa) / 1000;
   const wrapUnder = waddingAt(wrapMm, meanPressurePa);
-  const { judged, bears, sprungOut } = bearing(request, layers, assume);
+  const worst = worstBearing(request, law, meanPressurePa, assume);
+  // Suppliers' words are about foam that has been sat on: the feel is always read on settled foam.
+  const worn = settled ? strained : stackLaw(request.layers, true, assume)(meanPressurePa);
+  const ratio = feelRatio(request.layers, worn, totalSink(worn) / heightMm);
   const partial = {
     sinkMm,
     wrapSinkMm: wrapMm - wrapUnder,
     giveMm,
     meanPressurePa,
-    layers,
-    peakStrain: Math.max(...law(peakPa).map((layer, i) => (judged(i) ? layer.strain : 0))),
-    ratio: feelRatio(request.layers, layers, sinkMm / heightMm),
-    satHeightMm: request.deckHeightMm === undefined ? null : request.deckHeightMm + heightMm + wrapUnder - giveMm,
+    layers: strained.map((layer, i) => ({ ...layer, comfort: comfort[i] ?? false })),
+    peakStrain: worst.strain,
+    worstLayer: worst.layer,
+    ratio,
+    satHeightMm: deckHeightMm === undefined ? null : deckHeightMm + heightMm + wrapUnder - giveMm,
   };
+  const peakPa = meanPressurePa * peakFactor(sitter, assume);
   return {
     ...partial,
-    feel: partial.ratio > assume('softFrom') ? 'soft' : partial.ratio >= assume('mediumFrom') ? 'medium' : 'firm',
-    verdicts: verdictsOf(partial, bears, sprungOut, assume),
+    feel: ratio > assume('softFrom') ? 'soft' : ratio >= assume('mediumFrom') ? 'medium' : 'firm',
+    verdicts: verdictsOf(partial, sitter, assume),
     curve: Array.from({ length: curvePoints }, (_, i) => {
       const pressurePa = (peakPa * CURVE_BEYOND * (i + 1)) / curvePoints;
       return { pressurePa, sinkMm: totalSink(law(pressurePa)) };

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { feelOf, meanPressure, stackLaw, type FeelRequest } from './feel';
 import { shipped } from '../shop/assumptions';
+import { comfortLayers } from './comfort';
 import type { FillingLayer } from './layer';
 import { hardnessRatio } from './load-curve';
 import { checkPress, press } from './press';
@@ -100,10 +101,78 @@ describe('feel', () => {
     expect(curve.length).toBe(100);
     expect(curve.every((point, i) => i === 0 || point.sinkMm > (curve[i - 1]?.sinkMm ?? 0))).toBeTrue();
     const strain = (kind: 'spring' | 'feather' | 'felt', pa: number) => stackLaw([{ kind, thicknessMm: 100 }], false, shipped)(pa)[0]?.strain ?? 0;
-    expect(strain('spring', 3000)).toBeCloseTo(0.5, 9);
-    expect(strain('spring', 6000)).toBeLessThan(0.75);
+    // 14 kPa would press a unit to nothing; past seven tenths of its height it is stiff.
+    expect(strain('spring', 7000)).toBeCloseTo(0.5, 9);
+    expect(strain('spring', 12000)).toBeLessThan(0.71);
     expect(strain('feather', 400)).toBeCloseTo(0.5, 9);
     expect(strain('felt', 4000)).toBeCloseTo(0.04, 9);
+  });
+});
+
+describe('springs, comfort and lying', () => {
+  const soft = (thicknessMm: number, lbf = 20): FillingLayer => foam(thicknessMm, lbf);
+  const unit = (thicknessMm: number, stiffnessKPa?: number): FillingLayer => ({ kind: 'spring', thicknessMm, ...(stiffnessKPa ? { stiffnessKPa } : {}) });
+  const feather = (thicknessMm: number): FillingLayer => ({ kind: 'feather', thicknessMm });
+  const comfort = (layers: readonly FillingLayer[]) =>
+    comfortLayers(layers, shipped)
+      .map((one) => (one ? 'c' : 'b'))
+      .join('');
+  const upright = (massKg: number) => ({ sitter: { massKg, posture: 'upright' as const } });
+
+  it('95 kg upright goes 45 into a unit of 120 and 68 into one of 180, and bottoms in neither', () => {
+    // 95 × 9.81 × 0.75 / (0.075 + 0.0006 × 95) = 5295 Pa; over 14 kPa: 0.378.
+    for (const [heightMm, sinkMm] of [
+      [120, 45.4],
+      [180, 68.1],
+    ] as const) {
+      const felt = feel([soft(30), unit(heightMm)], upright(95));
+      expect(felt.layers[1]!.sinkMm).toBeCloseTo(sinkMm, 1);
+      expect(felt.verdicts).toEqual([]);
+    }
+    // A unit bottoms out where 1.3 p passes 0.70 E: of 10 kPa from p = 5385 Pa, which is 98 kg.
+    expect([97, 99].map((kg) => feel([soft(30), unit(120, 10)], upright(kg)).verdicts.includes('bottoms-out'))).toEqual([false, true]);
+    expect(feel([soft(30), unit(120, 10)], upright(99)).worstLayer).toBe(1);
+  });
+
+  it('layers from the top, each softer than the next and together a third of the height, are comfort and may be pressed flat', () => {
+    expect(comfort([soft(30), foam(70, 40)])).toBe('cb');
+    expect(comfort([soft(40), foam(60, 40)])).toBe('bb');
+    expect(comfort([foam(30, 40), soft(70)])).toBe('bb');
+    expect(comfort([foam(100)])).toBe('b');
+    expect(comfort([feather(20), soft(15), foam(65, 40)])).toBe('ccb');
+    expect(comfort([feather(20), soft(30), foam(50, 40)])).toBe('cbb');
+    // On springs foam counts whatever its hardness; the middle of a reversible cushion bears for both faces.
+    expect(comfort([foam(40, 60), unit(120)])).toBe('cb');
+    expect(comfort([soft(30), foam(60, 40), soft(30)])).toBe('cbc');
+    expect(comfort([soft(30), foam(60, 40), soft(20)])).toBe('cbb');
+    expect(comfort([feather(30), soft(20), unit(100), soft(20), feather(30)])).toBe('ccbcc');
+    // A soft top is pressed flat and nobody minds; the same foam by itself bottoms out, and it is named.
+    expect(feel([soft(30, 8), foam(70, 45)], upright(75)).verdicts).not.toContain('bottoms-out');
+    const alone = feel([soft(40, 8), foam(60, 45)], upright(75));
+    expect([alone.verdicts[0], alone.worstLayer]).toEqual(['bottoms-out', 0]);
+  });
+
+  it('lying, the hip decides: 75 kg press with 4316 Pa on 127 mm of settled foam', () => {
+    const ratios = [18, 30, 36, 45].map((lbf) => {
+      const lying = feel([foam(127, lbf)], { sitter: { massKg: 75, posture: 'lying' }, settled: true });
+      expect(lying.meanPressurePa).toBeCloseTo(4316, 0);
+      expect(lying.verdicts.includes('near-bottom'))
+        .withContext(`${lbf}`)
+        .toBe(lbf === 18);
+      return Math.round(lying.ratio * 100) / 100;
+    });
+    expect(ratios).toEqual([0.61, 0.35, 0.22, 0.13]);
+  });
+
+  it('calls a seat hard to rise from over 110 of give, for a frail sitter over 75, and no sprung seat for its springs alone', () => {
+    const sprung = (frail: boolean) => feel([foam(60, 30), unit(180)], { sitter: { massKg: 75, posture: 'upright', frail } });
+    expect(sprung(false).giveMm).toBeGreaterThan(75);
+    expect(sprung(false).giveMm).toBeLessThan(110);
+    expect([false, true].map((frail) => sprung(frail).verdicts)).toEqual([[], ['hard-to-rise']]);
+  });
+
+  it('is read as soft, medium or firm on settled foam: 35 lbf is medium at 100 mm and firm at 175', () => {
+    expect([100, 175].map((mm) => feel([foam(mm, 35)], upright(75)).feel)).toEqual(['medium', 'firm']);
   });
 });
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { FAMILIES, isFoam, type Stock } from '../material/material';
+import { FAMILIES, isFoam, springStiffness, type Filling, type Stock } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import { loadCurve, type LoadCurve } from './load-curve';
 
@@ -18,16 +18,21 @@ const foamSchema = z.strictObject({
 /** A layer of a filling, by the law it follows. Spring units, feather and felt follow rules of thumb. */
 export const layerSchema = z.discriminatedUnion('kind', [
   foamSchema,
-  z.strictObject({ kind: z.literal('spring'), thicknessMm }),
+  z.strictObject({ kind: z.literal('spring'), thicknessMm, stiffnessKPa: springStiffness.optional() }),
   z.strictObject({ kind: z.literal('feather'), thicknessMm }),
   z.strictObject({ kind: z.literal('felt'), thicknessMm }),
 ]);
 export type FillingLayer = z.infer<typeof layerSchema>;
 export type FoamLayer = z.infer<typeof foamSchema>;
 
+/** A filling of the catalogue as the load laws take it: a spring unit with its own stiffness where it names one. */
+export function fillingLaw({ kind, stiffnessKPa }: Filling, thicknessMm: number): Exclude<FillingLayer, FoamLayer> {
+  return kind === 'spring' ? { kind, thicknessMm, ...(stiffnessKPa === undefined ? {} : { stiffnessKPa }) } : { kind, thicknessMm };
+}
+
 /** A layer of the catalogue as the feel model takes it. */
 export function layerOf(stock: Stock, thicknessMm: number): FillingLayer {
-  if (!isFoam(stock)) return { kind: stock.kind, thicknessMm };
+  if (!isFoam(stock)) return fillingLaw(stock, thicknessMm);
   const { family, hardness25N, supportFactor, densityKgM3 } = stock;
   return { kind: 'foam', family, hardness25N, supportFactor, densityKgM3, thicknessMm };
 }
@@ -35,7 +40,8 @@ export function layerOf(stock: Stock, thicknessMm: number): FillingLayer {
 /** What the load law of a layer depends on. */
 export type LayerLaw =
   | { readonly kind: 'foam'; readonly hardness25N: number; readonly supportFactor: number }
-  | { readonly kind: 'spring' | 'feather' | 'felt'; readonly thicknessMm: number };
+  | { readonly kind: 'spring'; readonly thicknessMm: number; readonly stiffnessKPa?: number | undefined }
+  | { readonly kind: 'feather' | 'felt'; readonly thicknessMm: number };
 
 /** Past the travel of a spring unit its wires lie on each other: this much stiffer. */
 const COIL_BOUND = 40;
@@ -61,7 +67,7 @@ export function curveOf(layer: LayerLaw, foamMm: number, assume: Constants): Loa
     case 'foam':
       return loadCurve(layer, foamMm);
     case 'spring': {
-      const stiffness = assume('springRate') * layer.thicknessMm;
+      const stiffness = 1000 * (layer.stiffnessKPa ?? assume('springStiffnessKPa'));
       const travel = assume('springTravel');
       const boundPa = stiffness * travel;
       return {

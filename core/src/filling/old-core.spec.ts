@@ -45,7 +45,7 @@ describe('bringing an old core back', () => {
   it('lists what to do, and nothing for a core that is replaced', () => {
     const found = { findings: ['smell', 'joints-open'] as const, edgeMm: 80, middleMm: 68 };
     const kinds = refreshList(found, judge(found), { widthMm: 500, depthMm: 400 }, 25).map((item) => item.kind);
-    expect(kinds).toEqual(['air', 'glue', 'pad', 'steam', 'wrap']);
+    expect(kinds).toEqual(['wrap', 'air', 'glue', 'pad', 'steam']);
     const gone = { findings: ['mould'] as const };
     expect(refreshList(gone, judge(gone), { widthMm: 500, depthMm: 400 }, 25)).toEqual([]);
   });

@@ -29,6 +29,8 @@ export interface Asked {
   readonly hardness25N?: number | undefined;
   /** One class of hardness, N. */
   readonly hardnessClass?: number | undefined;
+  /** Out of doors, and nothing says that the old core is of foam that dries there. */
+  readonly wet?: boolean | undefined;
   /** Used by the public, at sea, on rails or in care. */
   readonly certified?: boolean | undefined;
 }
@@ -64,6 +66,7 @@ export function judge(old: OldCore, asked: Asked = {}): Judged {
     [old.hardness25N !== undefined && old.hardness25N < soft, 'replace', 'too-soft'],
     [old.densityKgM3 !== undefined && old.densityKgM3 < floor * (1 - TOO_LIGHT), 'replace', 'too-light'],
     [asked.certified === true && old.rating !== 'known', 'replace', 'not-rated'],
+    [asked.wet === true, 'replace', 'outdoors'],
     [found.has('joints-open'), 'patch', 'joints-open'],
     [found.has('strip-missing'), 'patch', 'strip-missing'],
     [set !== null && set > SAT_OUT && set <= DONE_FOR, 'refresh', 'sat-out'],

@@ -59,17 +59,19 @@ export function crownPads(widthMm: number, depthMm: number, hollowMm: number, lo
   });
 }
 
-/** What to do to a core that is kept, refreshed or patched; nothing for one that is replaced. `loftMm` is one layer of the pad's wadding. */
+/** What to do to a core that is kept, refreshed or patched, in its order; nothing for one that is replaced. `loftMm` is one layer of the pad's wadding. */
 export function refreshList(old: OldCore, { verdict }: Judged, core: { readonly widthMm: number; readonly depthMm: number }, loftMm: number): RefreshItem[] {
   if (verdict === 'replace') return [];
   const found = new Set(old.findings);
   const set = setOf(old) ?? 0;
   const hollowMm = (old.edgeMm ?? 0) - (old.middleMm ?? 0);
+  const worn = verdict !== 'keep';
   return [
+    ...(worn ? [{ kind: 'wrap' } as const] : []),
     ...(found.has('discoloured') || found.has('smell') ? [{ kind: 'air' } as const] : []),
     ...(found.has('joints-open') ? [{ kind: 'glue' } as const] : []),
     ...(found.has('strip-missing') ? [{ kind: 'splice' } as const] : []),
     ...(set > SAT_OUT ? [{ kind: 'pad' as const, pads: crownPads(core.widthMm, core.depthMm, hollowMm, loftMm) }] : []),
-    ...(verdict === 'keep' ? [] : [{ kind: 'steam' } as const, { kind: 'wrap' } as const]),
+    ...(worn ? [{ kind: 'steam' } as const] : []),
   ];
 }

@@ -1,10 +1,17 @@
 import type { AssumptionKey, Constants } from '../shop/assumptions';
 
 /** Builds to ask by, lightest first: weight is a delicate matter, so nobody is asked for it and no ticket prints it. */
-export const BUILDS = ['child', 'slight', 'middling', 'sturdy', 'heavy'] as const;
+export const BUILDS = ['child', 'light', 'slight', 'middling', 'sturdy', 'heavy'] as const;
 export type Build = (typeof BUILDS)[number];
 
-const MASS: Record<Build, AssumptionKey> = { child: 'childKg', slight: 'slightKg', middling: 'middlingKg', sturdy: 'sturdyKg', heavy: 'heavyKg' };
+const MASS: Record<Build, AssumptionKey> = {
+  child: 'childKg',
+  light: 'lightKg',
+  slight: 'slightKg',
+  middling: 'middlingKg',
+  sturdy: 'sturdyKg',
+  heavy: 'heavyKg',
+};
 
 /** The mass that stands for a build, kg. */
 export function massOf(build: Build, assume: Constants): number {

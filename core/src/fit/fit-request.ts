@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { springStiffness } from '../material/material';
 
 const mm = z.number().positive().max(20_000);
 const thicknessMm = z.number().positive().max(600);
@@ -14,7 +15,8 @@ const layerSchema = z.preprocess(
       hardness25N: z.number().min(10).max(2000),
       supportFactor: z.number().min(1.5).max(3.5),
     }),
-    z.strictObject({ kind: z.enum(['spring', 'feather', 'felt']), thicknessMm }),
+    z.strictObject({ kind: z.literal('spring'), thicknessMm, stiffnessKPa: springStiffness.optional() }),
+    z.strictObject({ kind: z.enum(['feather', 'felt']), thicknessMm }),
   ]),
 );
 

@@ -9,7 +9,11 @@ export const SUPPORTS = DECKS;
 export const PARTS = ['seat', 'back', 'mattress', 'pillow'] as const;
 export const FEELS = ['soft', 'medium', 'firm'] as const;
 export const USES = ['daily', 'regular', 'occasional'] as const;
-export const PLACES = ['indoor', 'outdoor', 'damp'] as const;
+/** `covered`: out of doors, under a roof. */
+export const PLACES = ['indoor', 'covered', 'outdoor', 'damp'] as const;
+
+/** Out of doors, under a roof or not: what gets wet there must dry. */
+export const isOutdoors = (place: (typeof PLACES)[number] | undefined): boolean => place === 'outdoor' || place === 'covered';
 
 /** Where a seat is used, as fire rules see it. */
 export const FIRE_SETTINGS = ['home', 'public', 'marine', 'rail', 'care'] as const;

@@ -3,8 +3,8 @@ export type Figure = Given | Sum | Law;
 
 export type FigureUnit = 'mm' | 'mm²' | 'count' | 'N' | 'g';
 
-/** Where a figure starts: entered by a person, a school's number, a shop's number, a property of a material. */
-export type Origin = 'entered' | 'school' | 'shop' | 'material' | 'counted';
+/** Where a figure starts: entered by a person, a school's number, a shop's number, a property of a material, a thing counted, a length measured on an outline. */
+export type Origin = 'entered' | 'school' | 'shop' | 'material' | 'counted' | 'measured';
 
 interface Base {
   /** A short trade word: `seat`, `finished`, `seam`. */

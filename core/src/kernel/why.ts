@@ -50,6 +50,13 @@ export function whyLine(figure: Figure, system: UnitSystem, from = NOWHERE): str
   const steps = whySteps(figure, system, from);
   if (steps.length) return steps.join('; ');
   const origin = figure.kind === 'given' ? figure.origin : 'entered';
-  const words = { entered: 'as entered', school: 'the school’s number', shop: 'the shop’s number', material: 'from the material', counted: 'counted' };
+  const words = {
+    entered: 'as entered',
+    school: 'the school’s number',
+    shop: 'the shop’s number',
+    material: 'from the material',
+    counted: 'counted',
+    measured: 'measured',
+  };
   return `${named(figure, system)}, ${words[origin]}`;
 }

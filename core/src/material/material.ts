@@ -54,6 +54,9 @@ export type Grade = z.infer<typeof gradeSchema>;
 export const FILLING_KINDS = ['spring', 'feather', 'felt'] as const;
 export type FillingKind = (typeof FILLING_KINDS)[number];
 
+/** Stiffness of a spring unit: the pressure that would press it to nothing if it went on as it begins, kPa. Soft units have 10, firm ones 18. */
+export const springStiffness = z.number().min(2).max(60);
+
 /** A spring unit, a feather or down mix, or felt: made to the core's plan, in these heights. */
 export const fillingSchema = z.strictObject({
   id,
@@ -63,6 +66,8 @@ export const fillingSchema = z.strictObject({
   densityKgM3: z.number().min(1).max(400),
   thicknessesMm: z.array(mm).min(1).max(40),
   pricePerM3: z.number().nonnegative().max(1e6),
+  /** Of a spring unit: pressure over travel by height; absent, the shop's constant. */
+  stiffnessKPa: springStiffness.optional(),
 });
 export type Filling = z.infer<typeof fillingSchema>;
 

@@ -1,6 +1,7 @@
 import { cornersOf } from '../cover/band/corners';
 import type { ClosedForm } from '../form/form';
 import { edgeSpans, flatten, perimeter, stationAt, type Outline } from '../geometry/outline';
+import type { Piece } from '../piece/piece';
 import { alongOutline } from '../geometry/along';
 import { distance, type Point } from '../geometry/point';
 import type { Planned } from '../plan/cushion/plan-cushion';
@@ -64,11 +65,16 @@ export function closedForm(one: Planned): ClosedForm {
   const { source, outlines, profile, sizes, fit, cover, crown, lines } = one;
   // A plate of three parts has its marks on all of them.
   const [plate] = cover.pieces.filter(({ role }) => role === 'plate');
+  const wholeOf = ({ id, partOf }: Piece): string => partOf?.plate ?? id;
   const buttons = cover.pieces
-    .filter(({ id }) => plate && (id === plate.id || id.startsWith(plate.id.replace(/-(middle|right|left)$/, '-'))))
+    .filter((one) => plate && wholeOf(one) === wholeOf(plate))
     .flatMap(({ marks }) => marks.filter(({ kind }) => kind === 'button' || kind === 'tuft').map(({ at }) => at));
   const zipEnds = lines.zip
-    ? (plate?.marks ?? []).flatMap(({ kind, at }) => (kind === 'zip-end' ? [alongOutline(outlines.sewn, at, NEAR_MM)] : [])).filter((mm) => mm !== null)
+    ? cover.pieces
+        .filter((one) => plate && wholeOf(one) === wholeOf(plate))
+        .flatMap(({ marks }) => marks)
+        .flatMap(({ kind, at }) => (kind === 'zip-end' ? [alongOutline(outlines.sewn, at, NEAR_MM)] : []))
+        .filter((mm) => mm !== null)
     : [];
   const rim = rimAt(outlines.sewn, zipEnds);
   const { front, corners } = sidesOf(outlines.sewn, rim);

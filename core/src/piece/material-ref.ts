@@ -6,7 +6,8 @@ export type ClothSlot = (typeof CLOTH_SLOTS)[number];
 export type MaterialRef =
   | { readonly kind: 'cloth'; readonly slot: ClothSlot }
   | { readonly kind: 'foam'; readonly grade: string; readonly thicknessMm: number }
-  | { readonly kind: 'old-core'; readonly thicknessMm: number }
+  /** `strip`: ripped off an old core. */
+  | { readonly kind: 'old-core'; readonly thicknessMm: number; readonly strip?: true }
   | { readonly kind: 'thin-foam'; readonly thicknessMm: number }
   /** A spring unit, a feather case or felt, made to size. */
   | { readonly kind: 'filling'; readonly filling: string; readonly thicknessMm: number }

@@ -17,6 +17,17 @@ const canMatch = ({ material, face, grain, alongRoll }: Piece): boolean =>
 const markOf = (piece: Piece, kind: Mark['kind'], up: boolean): Mark | undefined =>
   piece.marks.find((mark) => mark.kind === kind && (up ? mark.outward.y > 0.9 : mark.outward.y < -0.9));
 
+/** The repeat across a cloth, as far as a whole width of it fixes where motifs lie, mm from its left edge. */
+export interface AcrossCloth {
+  readonly acrossMm: number;
+  readonly motifAcrossMm: number;
+}
+
+/** A whole width of cloth lies where it lies: the motif of what is made of it is the one nearest to its middle, x from the width's left edge. */
+function motifOnWidth(widthMm: number, { acrossMm, motifAcrossMm }: AcrossCloth): number {
+  return acrossMm > 0 ? motifAcrossMm + acrossMm * Math.round((widthMm / 2 - motifAcrossMm) / acrossMm) : widthMm / 2;
+}
+
 /** The middle of a plate: between its centre marks, else of its box. */
 function middleOf(piece: Piece): Point {
   const box = outlineBounds(piece.sewn ?? piece.outline);
@@ -39,15 +50,30 @@ function seatMiddle(piece: Piece, { x, y }: Point): Point {
   return { x: (box.minX + box.maxX) / 2 + x, y: (box.minY + box.maxY) / 2 + y };
 }
 
+/** The motif of what is centred on one: its middle, or the seat's; of a plate in seamed drops as near to that as its middle drop has one. */
+function centreMotif(piece: Piece, middle: Point | undefined, across: AcrossCloth | undefined): Point {
+  const wanted = middle ? seatMiddle(piece, middle) : middleOf(piece);
+  if (!piece.partOf?.drop || !across) return wanted;
+  const { minX, maxX } = outlineBounds(piece.outline);
+  return { x: minX + motifOnWidth(maxX - minX, across), y: wanted.y };
+}
+
 /**
  * Where the centre of a motif has to fall on each piece for the cover to be matched, about the piece's own origin: on the middle of each plate; on the boxing at the front
  * so that the pattern runs on over the front edge of the top plate, on side parts and side panels so that it runs on across their seam. It may fall beside the piece. Pieces that are
  * not there need not match. Of one seat made of several cushions the motif is in the middle of the seat, `middle` from the cushion's own.
  */
-export function motifsOf(pieces: readonly Piece[], seams: readonly Seam[], middle?: Point): ReadonlyMap<string, Point> {
+export function motifsOf(pieces: readonly Piece[], seams: readonly Seam[], middle?: Point, across?: AcrossCloth): ReadonlyMap<string, Point> {
   const motifs = new Map<string, Point>();
   const able = pieces.filter(canMatch);
-  for (const piece of able) if (centred(piece)) motifs.set(piece.id, middle ? seatMiddle(piece, middle) : middleOf(piece));
+  for (const piece of able) if (centred(piece)) motifs.set(piece.id, centreMotif(piece, middle, across));
+  // Both drops of a wide plate begin at one place of the repeat.
+  for (const { id, role, outline } of able) {
+    if (role !== 'drop') continue;
+    const { minX, maxX, minY, maxY } = outlineBounds(outline);
+    const x = across ? motifOnWidth(maxX - minX, across) : (maxX - minX) / 2;
+    motifs.set(id, { x: minX + x, y: (minY + maxY) / 2 });
+  }
   const plate = able.find(({ role }) => role === 'plate');
   const front = plate && markOf(plate, 'centre-front', false);
   const centre = plate && motifs.get(plate.id);

@@ -7,6 +7,8 @@ import type { MaterialRef } from './material-ref';
 export type PieceRole =
   // covers
   | 'plate'
+  // a whole width of cloth that a wide plate is made of
+  | 'drop'
   | 'boxing'
   | 'panel'
   | 'side-panel'
@@ -41,7 +43,7 @@ export type PieceRole =
   | 'wrap-parcel'
   | 'crown-pad'
   | 'hollow-pad';
-export type MarkKind = 'centre-front' | 'centre-back' | 'corner' | 'quarter' | 'zip-end' | 'fold' | 'tie' | 'button' | 'tuft' | 'roll';
+export type MarkKind = 'centre-front' | 'centre-back' | 'mid' | 'corner' | 'quarter' | 'zip-end' | 'open-end' | 'fold' | 'tie' | 'button' | 'tuft' | 'roll';
 
 /**
  * A notch: a place on the seam line and the way out of the piece, cut from the cut edge towards that place. Or a place on the face, where a button, a tuft or a stitch
@@ -67,6 +69,8 @@ export interface Piece {
   readonly remark: string;
   /** Which of several of a role: strip 2 of 3, layer 1 of 2. */
   readonly part: { readonly index: number; readonly of: number };
+  /** A part of a plate too wide for its cloth: of which plate, and the seamed drops that it is cut out of; null where it is laid by itself. */
+  readonly partOf?: { readonly plate: string; readonly drop: string | null };
   /** Of a layer that is glued up, or wadding that is butted together: which part. */
   readonly glued?: { readonly index: number; readonly of: number };
   readonly material: MaterialRef;
@@ -90,6 +94,9 @@ export interface Piece {
   /** Joins inside the piece that are not pieces of their own (bias strips). */
   readonly joins: number;
 }
+
+/** Whether a piece is laid on its material; what is cut out of seamed drops is not, its drops are. */
+export const isLaid = ({ partOf }: Pick<Piece, 'partOf'>): boolean => !partOf?.drop;
 
 /** What most pieces are: one a cushion, no marks, hidden. */
 export const PLAIN_PIECE = {

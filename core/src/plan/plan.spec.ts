@@ -44,10 +44,10 @@ describe('plan: the metric case worked by hand', () => {
     expect(size(first(one, 'plate'))).toEqual([616, 516]);
     expect(first(one, 'plate').countPerCushion).toBe(2);
     // Seam line 2 × (590 + 490) = 2160; opening 590 + 2 × 50 = 690. Boxing 2160 − 690 + 4 × 25 + 2 × 13 = 1596 for 1380 of cloth:
-    // two strips, 2 × 13 more; the join 60 before the front's corner, 380 from the zip end: 380 + 26 + 50 = 456 and 1090 + 26 + 50 = 1166.
+    // two strips, 2 × 13 more; the join 150 behind the front's corner, 290 from the zip end: 290 + 26 + 50 = 366 and 1180 + 26 + 50 = 1256.
     expect(ofRole(one, 'boxing').map(size)).toEqual([
-      [456, 101],
-      [1166, 101],
+      [366, 101],
+      [1256, 101],
     ]);
     expect(size(first(one, 'plaque'))).toEqual([716, 131]);
     // π × 5 + 1 + 2 × 13 wide; 2160 + 50 long, two diagonal joins of one width each.

@@ -62,11 +62,11 @@ const SENTENCES: Record<string, Speak> = {
   'core-has-no-layers': (_, mm) => ['The core has no foam yet.', `Add layers that make ${mm('wantedMm')}.`],
   'grade-unknown': (n) => [`The shop has no foam called “${n('grade')}”.`, 'Choose one from the catalogue.'],
   'core-glued-up': (n, mm) => [
-    `The core is ${mm('coreMm')} long and a sheet of ${n('grade')} gives ${mm('sheetMm')}: it is glued up from ${n('parts')} parts.`,
+    `The core is ${mm('coreMm')} ${n('way')} and a sheet of ${n('grade')} gives ${mm('sheetMm')}: it is glued up from ${n('parts')} parts.`,
     'The joins lie between the sitting places where that can be; say at Look over how many sit on it.',
   ],
   'core-larger-than-sheet': (n, mm) => [
-    `The core is ${mm('coreMm')} long and a sheet of ${n('grade')} gives ${mm('sheetMm')}.`,
+    `The core is ${mm('coreMm')} ${n('way')} and a sheet of ${n('grade')} gives ${mm('sheetMm')}.`,
     'No straight cut divides this outline: take foam in larger sheets, or glue up a block before it is cut to shape.',
   ],
   'sheet-thickness-not-stocked': (n, mm) => [
@@ -139,6 +139,10 @@ const SENTENCES: Record<string, Speak> = {
     'A boxing join falls on the front edge; no other place is long enough.',
     'Cut the strips along the roll, or railroad the cloth.',
   ],
+  'strip-without-trim': (n, mm) => [
+    `The ${n('strip')} is nearly as long as the cloth gives, ${mm('stripMm')}: it is cut with ${mm('trimMm')} of the ${mm('wantedMm')} to trim at its joins.`,
+    'Cut it to its length exactly, or cut the strips along the roll.',
+  ],
   'cloth-too-narrow-for-strips': (_, mm) => [`No boxing strip can be cut from ${mm('stripMm')} of cloth.`, 'Check the cloth’s width.'],
   'plaque-longer-than-strip': (_, mm) => [
     `The zip plaque is ${mm('plaqueMm')} long and the cloth gives ${mm('stripMm')}.`,
@@ -171,11 +175,22 @@ const SENTENCES: Record<string, Speak> = {
   'old-cores-do-not-join': () => ['No way was found to make the core’s length of these old cores.', 'Add an offcut, or take a new core.'],
   'old-core-join-sat-on': () => ['A join of the old cores lies where somebody sits.', 'No other way was found with these; an offcut more may give one.'],
   'sitter-bottoms-out': (n) => [
-    `A ${n('build')} sitter presses this filling to its bottom: its worst layer goes down by ${n('strainPercent')} %.`,
-    'Take a firmer or a thicker foam, or put a firm layer underneath.',
+    `This filling is sat through: ${n('layer')} gives by ${n('strainPercent')} % where the weight is greatest.`,
+    'Take a firmer or a thicker layer there, or put a firm one underneath.',
   ],
   'soft-under-firm': (n) => [`${n('below')} lies under the firmer ${n('above')}.`, 'Put the firm layer at the bottom and the soft one on top.'],
   'indoor-foam-outdoors': (n) => [`${n('filling')} holds water for days out of doors.`, 'Take an open, fast-drying foam.'],
+  'kept-core-outdoors': (n) => [
+    n('filling')
+      ? `The core that goes back in is ${n('filling')}, which holds water for days out of doors.`
+      : 'The old core goes back in out of doors, and nothing says that it is of foam that dries there.',
+    'Take a new one of open, fast-drying foam.',
+  ],
+  'fixed-cover-outdoors': () => ['This cover does not come off, and out of doors it has to: what gets wet inside stays wet.', 'Close it with a zip.'],
+  'firm-on-hard-base': (n, mm) => [
+    `Firm is wanted on ${n('base') === 'board' ? 'a bare board' : 'a folding bed'}: the firmest foams sit like a board there.`,
+    `Take the medium class; the firmest only in a pad of up to ${mm('thinMm')}.`,
+  ],
   'indoor-wadding-outdoors': (n) => [`${n('wadding')} holds water out of doors.`, 'Take an open, quick-drying wadding, or no wrap.'],
   'bad-core-kept': (n) => [
     `The old core goes back in, and it ${{ mould: 'is mouldy', crumbling: 'crumbles', 'no-return': 'does not come back' }[n('finding')] ?? 'is past use'}.`,
@@ -190,8 +205,8 @@ const SENTENCES: Record<string, Speak> = {
     `No fire rating of ${n('filling')} is known, and this place asks for certified material.`,
     'Ask the supplier for its certificate and note it in the stockroom, or take a certified filling.',
   ],
-  'feather-under-heavy': (n) => [
-    `Feather and down alone will not carry a ${n('build')} sitter.`,
+  'feather-under-heavy': () => [
+    'Feather and down alone will not carry who sits here.',
     'Put a sprung or foam core inside, with the feather as an envelope round it.',
   ],
   'lay-unknown-piece': (n) => [`The lay holds a piece the job has not: ${n('piece')}.`, 'Lay it again.'],
@@ -231,6 +246,7 @@ const SENTENCES: Record<string, Speak> = {
     'Nothing shows that the old core meets a fire rating, and this place asks for one.',
     'Replace it with certified material. Who runs the place and its fire adviser decide, not the shop.',
   ],
+  'old-core-outdoors': () => ['It goes outdoors and is not of fast-drying foam: it holds water for days.', 'Replace it with open, fast-drying foam.'],
   'old-core-strip-missing': () => ['A strip of it is missing.', 'Splice one in from an offcut of the same feel.'],
   'old-cover-seams-pull': () => ['Seams pull.', 'Re-stitch them, a row beside the old one.'],
   'old-cover-worn': () => ['The cloth is worn.', 'Renew the cover.'],

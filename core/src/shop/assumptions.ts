@@ -1,7 +1,7 @@
 import { pair, pairMm, type Pair, type UnitSystem } from '../units/length';
 
 /** Units of constants that are the same in every shop. */
-type Plain = 'min' | 's' | 'cm²' | 'money/h' | 'Pa' | 'Pa/mm' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
+type Plain = 'min' | 's' | 'cm²' | 'money/h' | 'Pa' | 'kPa' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
 
 /** One constant that the trade assumes rather than derives. A shop may calibrate it; the shipped value stays visible beside it. */
 export interface Assumption {
@@ -34,6 +34,7 @@ export const ASSUMPTIONS = {
   trimOffMm: length(50, 2, 'strips and zips are cut longer by this at each end and trimmed at their join', 'bench practice'),
   ringOverlapMm: length(50, 2, 'extra welt in each ring for its closing join', 'bench practice'),
   jointClearMm: length(60, 2.5, 'a boxing join keeps this far from a corner, a tie or a zip end', 'bench practice'),
+  frontClearMm: length(150, 6, 'a boxing join keeps this far behind a front corner, where it would be seen', 'bench practice'),
   biasDepthMm: length(700, 27, 'depth of cloth set aside for cutting bias strips', 'longer strips mean fewer joins, deeper cloth more offcut'),
   clipOpenMm: length(3, 1 / 8, 'no clip on a curve opens or overlaps more than this', 'bench practice'),
   squareEndMm: length(30, 1.25, 'cloth lost when the end of the roll is squared', 'bench practice'),
@@ -59,13 +60,17 @@ export const ASSUMPTIONS = {
   uprightShare: ratio(0.75, 'share of the body’s weight on the seat, upright with the feet down', 'seating surveys'),
   reclinedShare: ratio(0.65, 'the same, reclined', 'seating surveys'),
   childKg: plain(25, 'kg', 'mass that stands for a small child', 'the shop’s own bands'),
+  lightKg: plain(43, 'kg', 'mass that stands for a very light sitter', 'the shop’s own bands'),
   slightKg: plain(55, 'kg', 'mass that stands for a slight sitter', 'the shop’s own bands'),
   middlingKg: plain(75, 'kg', 'mass that stands for a middling sitter', 'the shop’s own bands'),
   sturdyKg: plain(95, 'kg', 'mass that stands for a sturdy sitter', 'the shop’s own bands'),
   heavyKg: plain(120, 'kg', 'mass that stands for a heavy sitter', 'the shop’s own bands'),
   contactBase: plain(0.075, 'm²', 'contact area of a sitter, without the part that grows with weight', 'pressure mats'),
   contactPerKg: plain(0.0006, 'm²/kg', 'contact area of a sitter for every kilogram', 'pressure mats'),
-  lyingArea: plain(0.55, 'm²', 'area that a lying body rests on', 'pressure mats'),
+  lyingShare: ratio(0.22, 'share of the body’s weight under the hip, lying', 'pressure mats'),
+  lyingBase: plain(0.03, 'm²', 'area under the hip, lying, without the part that grows with weight', 'pressure mats'),
+  lyingPerKg: plain(0.0001, 'm²/kg', 'area under the hip for every kilogram', 'pressure mats'),
+  lyingPeakFactor: ratio(1.3, 'highest pressure under the hip over the mean, lying', 'pressure mats'),
   peakFactor: ratio(1.6, 'highest pressure under a sitter over the mean', 'pressure mats'),
   boardGive: plain(0, 'mm/kPa', 'give of a bare board', 'stiff'),
   foldingBedGive: plain(1.5, 'mm/kPa', 'give of a folding-bed platform', 'bench practice'),
@@ -73,7 +78,8 @@ export const ASSUMPTIONS = {
   springsGive: plain(10, 'mm/kPa', 'give of springs under the deck', 'bench practice'),
   settledConventional: ratio(0.85, 'hardness left after a few hundred sits, conventional foam', 'fatigue tests'),
   settledResilient: ratio(0.9, 'hardness left after a few hundred sits, high-resilience foam', 'fatigue tests'),
-  springRate: plain(60, 'Pa/mm', 'stiffness of a spring unit', 'rule of thumb'),
+  springStiffnessKPa: plain(14, 'kPa', 'stiffness of a spring unit that does not name its own: pressure over travel by height', 'soft units 10, firm ones 18'),
+  springPeakFactor: ratio(1.3, 'highest pressure on a spring unit over the mean', 'the pad over it spreads the load'),
   springTravel: ratio(0.7, 'share of its height that a spring unit gives before it is stiff', 'rule of thumb'),
   featherPressure: plain(400, 'Pa', 'pressure that halves the loft of feather and down', 'rule of thumb'),
   softFrom: ratio(0.35, 'sink over foam height from which a cushion feels soft', 'the shop’s own words'),
@@ -83,13 +89,19 @@ export const ASSUMPTIONS = {
   boardStrain: ratio(0.1, 'no layer strained more than this, and little give: sits like a board', 'bench practice'),
   boardGiveMm: plain(12, 'mm', 'total give below which a cushion sits like a board', 'bench practice'),
   lowSeatMm: plain(380, 'mm', 'seat height, sat on, below which it is hard to get up', 'ergonomics of rising'),
-  deepGiveMm: plain(75, 'mm', 'total give above which it is hard to get up', 'ergonomics of rising'),
+  deepGiveMm: plain(110, 'mm', 'total give above which it is hard to get up', 'ergonomics of rising'),
+  frailGiveMm: plain(75, 'mm', 'the same, for a frail sitter', 'ergonomics of rising'),
+  comfortShare: ratio(
+    0.35,
+    'layers from the top, each softer than the next, are there for comfort up to this share of the height: they may be pressed flat',
+    'bench practice',
+  ),
   dailyDensity: plain(35, 'kg/m³', 'least density of bearing layers, seats in daily use', 'life of foams'),
   regularDensity: plain(30, 'kg/m³', 'least density of bearing layers, seats in regular use', 'between daily and occasional'),
   occasionalDensity: plain(24, 'kg/m³', 'least density of bearing layers, seats used now and then', 'life of foams'),
   backDensity: plain(18, 'kg/m³', 'least density of back cushions and of beds used now and then', 'little load'),
   firmestClass: plain(200, 'N', 'hardness from which a foam is of the firmest class', '45 lbf'),
-  leastSprungMm: plain(125, 'mm', 'a cushion lower than this has no room for springs and foam over them', 'the lowest units are 100 high'),
+  leastSprungMm: plain(120, 'mm', 'a cushion lower than this has no room for springs and foam over them', 'a unit of 100 with 20 of foam'),
   regularDenseKgM3: plain(40, 'kg/m³', 'a foam denser than this is not worn out by regular use', 'life of foams'),
   occasionalDenseKgM3: plain(29, 'kg/m³', 'a foam denser than this is not worn out by being used now and then', 'life of foams'),
   backDenseKgM3: plain(25, 'kg/m³', 'a foam denser than this is wasted in a back', 'life of foams'),
@@ -153,6 +165,13 @@ export const ASSUMPTIONS = {
   fillFixedMinutes: plain(5, 'min', 'to fill or dress a cushion', 'the shop’s own rates'),
   fillCornerMinutes: plain(1, 'min', 'to dress a corner', 'the shop’s own rates'),
   tackyMinutes: plain(5, 'min', 'until spray adhesive is tacky', 'bench practice'),
+  glueRestMinutes: plain(30, 'min', 'a glued joint rests before it is worked on', 'bench practice'),
+  powderMinutes: plain(30, 'min', 'powder rests on an old core before it is vacuumed off', 'bench practice'),
+  steamRestMinutes: plain(10, 'min', 'steamed foam is left to rise and dry', 'bench practice'),
+  washMinutes: plain(1440, 'min', 'a washed cover dries', 'a day on the line'),
+  wrapStapleMm: length(25, 1, 'from staple to staple along the edge of a wrap', 'bench practice'),
+  stapleClearMm: length(60, 2.5, 'staples keep this far from a corner until all sides are done', '50 to 75 in use'),
+  stapleTrimMm: length(6, 1 / 4, 'cloth left beyond the staples when it is trimmed', 'bench practice'),
   stapleEveryMm: plain(20, 'mm', 'from staple to staple at a frame or board', 'bench practice'),
   envelopeOverlapMm: length(100, 4, 'the two halves of an envelope back overlap by this', 'bench practice'),
   sewnEndMm: length(75, 3, 'sewn at each end of an opening that is closed by hand', 'bench practice'),
@@ -166,6 +185,7 @@ export const ASSUMPTIONS = {
   knifeSeamMm: length(13, 1 / 2, 'seam allowance of a knife edge, inside the insert’s own size', 'bench practice'),
   joinStitchMm: plain(4, 'mm', 'stitch of a seam that joins', 'bench practice'),
   topStitchMm: plain(6, 'mm', 'stitch of a row on top', 'bench practice'),
+  slipStitchMm: length(6, 1 / 4, 'stitch of an opening that is closed by slip stitch', 'bench practice'),
   ridgeMm: plain(5, 'mm', 'a ridge is top-stitched this far from its seam', 'bench practice'),
   ringStopMm: length(125, 5, 'a ring of welt is sewn to this far from where it was started, and then closed', 'room to work at the machine'),
   ringOverMm: length(25, 1, 'the end of a ring of welt is cut over its beginning by this', 'bench practice'),
@@ -221,6 +241,9 @@ export const ASSUMPTIONS = {
 } as const satisfies Record<string, Assumption>;
 
 export type AssumptionKey = keyof typeof ASSUMPTIONS;
+
+/** Constants that earlier documents of a shop may still have calibrated: passed over when they are read, for the law that used them is gone. */
+export const RETIRED_ASSUMPTIONS: readonly string[] = ['springRate', 'lyingArea'];
 
 /** Calibrated values of a shop, by key, millimetres or ratios; what is absent is as shipped. */
 export type Calibration = Partial<Record<AssumptionKey, number>>;

@@ -11,12 +11,18 @@ import {
   type Stock,
   type Wadding,
 } from '../material/material';
-import { allAssumed, ASSUMPTIONS, type AssumptionKey } from './assumptions';
+import { allAssumed, ASSUMPTIONS, RETIRED_ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
 import { FILL_WAYS, MACHINES } from './ways';
 import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, WRAP_FIXES, type SchoolRow } from './schools';
 
 const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
+
+/** Calibrated constants without those that no law uses any more. */
+function withoutRetired(calibration: unknown): unknown {
+  if (typeof calibration !== 'object' || calibration === null) return calibration;
+  return Object.fromEntries(Object.entries(calibration).filter(([key]) => !RETIRED_ASSUMPTIONS.includes(key)));
+}
 
 /** What a shop keeps: its units, the step it cuts to, its materials and its calibrated constants. */
 export const shopSchema = z.strictObject({
@@ -55,7 +61,7 @@ export const shopSchema = z.strictObject({
       'two schools of one id',
     )
     .default([]),
-  calibration: z.partialRecord(z.enum(assumptionKeys), z.number().finite()),
+  calibration: z.preprocess(withoutRetired, z.partialRecord(z.enum(assumptionKeys), z.number().finite())),
 });
 export type ShopDocument = z.infer<typeof shopSchema>;
 

@@ -7,7 +7,7 @@ import { lowerEdges, type Band, type BandPart } from './band';
 import { clothStrip, pairOfMarks, stripEdge } from '../sewing/cloth-piece';
 import { cornersOf, type Corner } from './corners';
 import { placeJoins, stripLengths, type BandToJoin } from './joins';
-import type { Plaque } from '../plaque/plaque';
+import type { Plaque, PlaquePlaces } from '../plaque/plaque';
 import { centreBack, type Reached } from './reach';
 
 /** How the boxing's ends meet the zip plaque: seamed to it plainly, folded back as a pocket, with a placket of its own, or hemmed and lapped over it. */
@@ -41,7 +41,7 @@ export interface BoxingRequest {
   /** Seamed at every corner instead of wrapped round. */
   readonly panels: boolean;
   /** The opening, and the plaque that fills it with so much cut beyond it at each end; null where the band has none. */
-  readonly opened: { readonly reached: Reached; readonly plaque: (opening: Figure, end: Figure) => Plaque } | null;
+  readonly opened: { readonly reached: Reached; readonly plaque: (opening: Figure, end: Figure, places: PlaquePlaces) => Plaque } | null;
   /** What is left open for the hand, where it is. */
   readonly handOpening: Figure;
   readonly ends: EndAsk;
@@ -52,6 +52,10 @@ export interface BoxingRequest {
   /** Ties, mm round the seam line. */
   readonly tiesMm: readonly number[];
   readonly jointClearMm: number;
+  /** A join is seen from the front so far behind its corners, mm. */
+  readonly frontClearMm: number;
+  /** Joins of the plates, mm round the seam line: those of the band lie under them. */
+  readonly plateJoinsMm: readonly number[];
   readonly trimOffMm: number;
 }
 
@@ -82,10 +86,11 @@ function panelJoins(band: BandToJoin, corners: readonly number[]): number[] {
   const stops = [0, ...at, band.lengthMm];
   return stops.slice(1).flatMap((to, i) => {
     const from = stops[i] ?? 0;
-    const ends = (i === 0 ? band.endMm : 0) + (i === at.length ? band.endMm : 0);
+    const ends = (i === 0 ? band.endsMm[0] : 0) + (i === at.length ? band.endsMm[1] : 0);
     const room = band.stripMm - 2 * band.seamMm - ends;
     const parts = Number.isFinite(room) && room > 0 ? Math.max(1, Math.ceil((to - from) / room - 1e-9)) : 1;
-    const inner = Array.from({ length: parts - 1 }, (_, k) => from + ((to - from) * (k + 1)) / parts);
+    const under = parts > 1 ? band.under.filter((x) => x > from + 1e-6 && x < to - 1e-6) : [];
+    const inner = under.length ? under : Array.from({ length: parts - 1 }, (_, k) => from + ((to - from) * (k + 1)) / parts);
     return i === at.length ? inner : [...inner, to];
   });
 }
@@ -133,12 +138,22 @@ export function makeBand(request: BoxingRequest): Band {
   const cornerZones = corners.map(({ start, end: stop }) => ({ from: onBand(start) - clear, to: onBand(start) + (stop - start) + clear }));
   // A tie on the zip's own stretch crowds no join: there is none there.
   const tieZones = request.tiesMm.map((along) => ({ from: onBand(along) - clear, to: onBand(along) + clear }));
+  const frontZone = front ? { from: onBand(front.start), to: onBand(front.start) + (front.end - front.start) } : { from: 0, to: 0 };
   const band: BandToJoin = {
     lengthMm: length,
     stripMm: request.stripMm,
+    trimMm: 2 * request.trimOffMm,
     seamMm: seam.value,
-    endMm: end.boxingMm - seam.value,
-    front: front ? { from: onBand(front.start), to: onBand(front.start) + (front.end - front.start) } : { from: 0, to: 0 },
+    endsMm: [end.boxingMm - seam.value, end.boxingMm - seam.value],
+    front: frontZone,
+    nearFront: [
+      { from: frontZone.from - request.frontClearMm, to: frontZone.from + 1e-6 },
+      { from: frontZone.to - 1e-6, to: frontZone.to + request.frontClearMm },
+    ],
+    under: request.plateJoinsMm
+      .map(onBand)
+      .filter((x) => x > 1e-6 && x < length - 1e-6)
+      .sort((a, b) => a - b),
     crowded: [{ from: 0, to: clear }, { from: length - clear, to: length }, ...cornerZones, ...tieZones],
   };
   const at = panels
@@ -147,7 +162,7 @@ export function makeBand(request: BoxingRequest): Band {
         corners.map((corner) => onBand(middleOf(corner))),
       )
     : (placeJoins(band)?.at ?? []);
-  if (at.some((x) => x > band.front.from + 1e-6 && x < band.front.to - 1e-6))
+  if (!band.under.length && at.some((x) => x > band.front.from + 1e-6 && x < band.front.to - 1e-6))
     problems.push(issue('warning', 'boxing-join-on-front', 'construction.strips', { stripMm: request.stripMm, boxingMm: length }));
 
   const lengths = stripLengths(band, at);
@@ -216,6 +231,7 @@ export function makeBand(request: BoxingRequest): Band {
   });
 
   const boxing = parts.map(({ piece }) => piece);
+  if (!panels) problems.push(...trimProblems(request, boxing));
   const [first, last] = [boxing[0] as Piece, boxing.at(-1) as Piece];
   const joinSeam = (left: Piece, right: Piece, i: number): SeamDraft => ({
     id: panels ? `panel-corner-${i}` : `boxing-join-${i}`,
@@ -253,7 +269,8 @@ export function makeBand(request: BoxingRequest): Band {
       },
     };
   }
-  const plaque = opened.plaque(reached.opening, end.plaque);
+  const plaque = opened.plaque(reached.opening, end.plaque, plaquePlaces(request, reached));
+  problems.push(...trimProblems(request, plaque.pieces));
   const plackets = request.ends.kind === 'placket' ? [placketPiece(request)] : [];
   return {
     ...shared,
@@ -265,14 +282,9 @@ export function makeBand(request: BoxingRequest): Band {
     bottomEdge: [...boxing.map((piece) => stripEdge(piece, 'lower')), ...plaque.bottomEdge],
     joins,
     ends: [
-      {
-        id: 'plaque-ends',
-        zip: true,
-        words: 'plaque to boxing, both ends',
-        // The plaque is folded together at the zip before its ends are sewn.
-        first: [...plaque.left, ...plaque.right],
-        second: [stripEdge(last, 'right'), stripEdge(first, 'left')],
-      },
+      // The plaque is folded together at the zip before its ends are sewn.
+      { id: 'plaque-end-left', zip: true, words: `plaque’s left end to the ${last.label}`, first: plaque.left, second: [stripEdge(last, 'right')] },
+      { id: 'plaque-end-right', zip: true, words: `plaque’s right end to the ${first.label}`, first: plaque.right, second: [stripEdge(first, 'left')] },
       ...plackets.map((piece): SeamDraft => ({
         id: 'plackets',
         words: 'end plackets into the plaque’s ends',
@@ -282,6 +294,33 @@ export function makeBand(request: BoxingRequest): Band {
     ],
     zip: { startMm: reached.middleMm - reached.opening.value / 2, endMm: bandStart },
     byHand: null,
+  };
+}
+
+/** A strip as long as the cloth has nothing left to be trimmed at its joins: it has to be cut to the millimetre. */
+function trimProblems({ trimOffMm, stripMm }: BoxingRequest, strips: readonly Piece[]): Issue[] {
+  const wantedMm = 2 * trimOffMm;
+  const [shortest] = strips.filter(({ trimMm }) => trimMm < wantedMm - 1e-6).sort((a, b) => a.trimMm - b.trimMm);
+  return shortest ? [issue('note', 'strip-without-trim', 'construction.strips', { strip: shortest.label, trimMm: shortest.trimMm, wantedMm, stripMm })] : [];
+}
+
+/** The plates' notches opposite a plaque, and the joins of the plates over it: mm from the opening's left end, which the boxing does not reach. */
+function plaquePlaces({ sewn, tiesMm, plateJoinsMm, panels }: BoxingRequest, { opening, middleMm }: Reached): PlaquePlaces {
+  const round = perimeter(sewn);
+  const start = middleMm - opening.value / 2;
+  const along = (mm: number): number => (((mm - start) % round) + round) % round;
+  const within = (x: number): boolean => x > 1e-6 && x < opening.value - 1e-6;
+  const corners = panels ? [] : cornersOf(sewn).map((corner) => along(middleOf(corner)));
+  return {
+    notches: [
+      ['centre-back', along(centreBack(sewn))] as const,
+      ...corners.map((x) => ['corner', x] as const),
+      ...tiesMm.map((mm) => ['tie', along(mm)] as const),
+    ].filter(([, x]) => within(x)),
+    under: plateJoinsMm
+      .map(along)
+      .filter(within)
+      .sort((a, b) => a - b),
   };
 }
 

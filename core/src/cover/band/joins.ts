@@ -9,11 +9,17 @@ export interface BandToJoin {
   readonly lengthMm: number;
   /** Longest strip that can be cut, mm of cut length; Infinity when cut along the roll. */
   readonly stripMm: number;
+  /** Joined strips are cut longer by this altogether and trimmed at their joins. */
+  readonly trimMm: number;
   /** Seam allowance at each end of every strip. */
   readonly seamMm: number;
-  /** Extra cut length at each end of the whole band (folds of the zip pockets). */
-  readonly endMm: number;
+  /** Extra cut length at the left and the right end of the whole band (folds of the zip pockets). */
+  readonly endsMm: readonly [left: number, right: number];
   readonly front: Zone;
+  /** Behind the front corners, where a join is seen from the front. */
+  readonly nearFront: readonly Zone[];
+  /** Where joins have to be: under those of the plates. */
+  readonly under: readonly number[];
   /** Corners, ties and zip ends, each with its clearance already round it. */
   readonly crowded: readonly Zone[];
 }
@@ -25,8 +31,11 @@ export interface Joins {
   readonly crowded: boolean;
 }
 
-/** Costs of a place, far enough apart that a lesser one never outweighs a greater: the front edge, one strip more, a crowded place, lopsidedness, uneven strips. */
-const COST = { front: 1e6, extraStrip: 1e5, crowded: 1e4, lopsided: 1e3 };
+/**
+ * Costs of a place, far enough apart that a lesser one never outweighs a greater: the front edge, near behind its corners, joined strips with less than half their trim-off, one strip more, some of it
+ * missing, a crowded place, lopsidedness, uneven strips.
+ */
+const COST = { front: 1e8, nearFront: 1e6, barelyTrimmed: 2.5e5, extraStrip: 1e5, untrimmed: 5e4, crowded: 1e4, lopsided: 1e3 };
 /** Joins are placed to this, mm; finer makes no difference at the machine. */
 const GRID_MM = 5;
 
@@ -36,24 +45,49 @@ const inside = (at: number, zone: Zone): boolean => at > zone.from && at < zone.
 export function stripLengths(band: BandToJoin, at: readonly number[]): number[] {
   const stops = [0, ...at, band.lengthMm];
   return stops.slice(1).map((stop, i) => {
-    const ends = (i === 0 ? band.endMm : 0) + (i === at.length ? band.endMm : 0);
+    const ends = (i === 0 ? band.endsMm[0] : 0) + (i === at.length ? band.endsMm[1] : 0);
     return stop - (stops[i] ?? 0) + 2 * band.seamMm + ends;
   });
 }
 
+const isIn = (x: number, zones: readonly Zone[]): boolean => zones.some((zone) => inside(x, zone));
+
+/** What a set of joins costs; Infinity where a strip between them is too long. Thousands of sets are looked at for each band, so it allocates nothing. */
 function cost(band: BandToJoin, at: readonly number[]): number {
-  const strips = stripLengths(band, at);
-  if (strips.some((length) => length > band.stripMm + 1e-9)) return Infinity;
-  const places = at.reduce((sum, x) => sum + (inside(x, band.front) ? COST.front : 0) + (band.crowded.some((zone) => inside(x, zone)) ? COST.crowded : 0), 0);
-  const mirrored = at.every((x, i) => Math.abs(x + (at[at.length - 1 - i] ?? 0) - band.lengthMm) < 1e-6);
-  return places + (mirrored ? 0 : COST.lopsided) + (Math.max(...strips) - Math.min(...strips)) / 100;
+  const { lengthMm, stripMm, trimMm, seamMm, endsMm } = band;
+  let [places, longest, shortest] = [0, 0, Infinity];
+  let mirrored = true;
+  for (let i = 0; i <= at.length; i++) {
+    const [from, to] = [i === 0 ? 0 : (at[i - 1] as number), i === at.length ? lengthMm : (at[i] as number)];
+    const strip = to - from + 2 * seamMm + (i === 0 ? endsMm[0] : 0) + (i === at.length ? endsMm[1] : 0);
+    if (strip > stripMm + 1e-9) return Infinity;
+    longest = Math.max(longest, strip);
+    shortest = Math.min(shortest, strip);
+    if (i === at.length) break;
+    places += (inside(to, band.front) ? COST.front : 0) + (isIn(to, band.nearFront) ? COST.nearFront : 0) + (isIn(to, band.crowded) ? COST.crowded : 0);
+    mirrored &&= Math.abs(to + (at[at.length - 1 - i] as number) - lengthMm) < 1e-6;
+  }
+  const left = stripMm - longest;
+  const untrimmed = at.length === 0 || left >= trimMm - 1e-9 ? 0 : left < trimMm / 2 ? COST.barelyTrimmed : COST.untrimmed;
+  return places + untrimmed + (mirrored ? 0 : COST.lopsided) + (longest - shortest) / 100;
 }
 
 function grid(from: number, to: number): number[] {
   return Array.from({ length: Math.max(0, Math.floor((to - from) / GRID_MM)) }, (_, i) => from + (i + 1) * GRID_MM);
 }
 
-/** Candidate sets of `count` joins: mirrored about the centre front, and for a single join every place. */
+/** Sets that are not mirrored are looked through in steps of so many places of the grid. */
+const COARSE = 8;
+
+const coarse = (from: number, to: number): number[] => grid(from, to).filter((_, i) => i % COARSE === 0);
+
+/** Two joins anywhere. */
+const lopsidedPairs = (length: number): number[][] => coarse(0, length).flatMap((a) => coarse(a, length).map((b) => [a, b]));
+
+/** A mirrored pair and one more: three joins that are mirrored have one at the centre front. */
+const lopsidedTriples = (length: number): number[][] => coarse(0, length / 2).flatMap((a) => coarse(a, length - a).map((b) => [a, b, length - a]));
+
+/** Candidate sets of `count` joins: mirrored about the centre front; for a single one every place. */
 function candidates(band: BandToJoin, count: number): number[][] {
   const length = band.lengthMm;
   const centre = count % 2 ? [length / 2] : [];
@@ -62,28 +96,78 @@ function candidates(band: BandToJoin, count: number): number[][] {
   if (count === 0) return [[]];
   if (count === 1) return [centre, ...grid(0, length).map((x) => [x])];
   if (count <= 3) return [even, ...grid(0, length / 2).map((x) => mirror([x]))];
-  const outer = grid(0, length / 2);
-  const pairs = count <= 5 ? outer.filter((_, i) => i % 4 === 0).flatMap((a, i, all) => all.slice(i + 1).map((b) => mirror([a, b]))) : [];
+  if (count > 5) return [even];
+  // Two mirrored pairs: only those whose strips the cloth gives are worth making.
+  const longest = band.stripMm - 2 * band.seamMm;
+  const outer = grid(0, length / 2).filter((_, i) => i % 4 === 0);
+  const middle = (x: number): number => (count === 4 ? length - 2 * x : length / 2 - x);
+  const pairs = outer
+    .filter((a) => a <= longest)
+    .flatMap((a) => outer.filter((b) => b > a && b - a <= longest && middle(b) <= longest).map((b) => mirror([a, b])));
   return [even, ...pairs];
 }
 
+/** Where a zone of a band lies on a part of it that begins at `fromMm`. */
+const onPart = ({ from, to }: Zone, fromMm: number): Zone => ({ from: from - fromMm, to: to - fromMm });
+
 /**
- * Places the joins of a boxing: never on the front edge while another way exists (one strip more counts as one), then as few as the strip's length
- * allows, then clear of corners, ties and zip ends, then symmetric about the centre front, then strips of like length. Null when no strip is long enough.
+ * Places the joins of a boxing. Where the plates are pieced they lie under the plates' joins, and each part between is placed by itself. Otherwise never on the front edge, nor near behind
+ * its corners, while another way exists, even at one join more; then as few as the strip's length allows, then clear of corners, ties and zip ends, then symmetric about the
+ * centre front, then strips of like length. Null when no strip is long enough.
  */
 export function placeJoins(band: BandToJoin): Joins | null {
+  if (band.under.length === 0 || !Number.isFinite(band.stripMm)) return placeFree(band);
+  const stops = [0, ...[...band.under].sort((a, b) => a - b), band.lengthMm];
+  const parts = stops.slice(1).map((to, i) => {
+    const fromMm = stops[i] ?? 0;
+    const zones = (list: readonly Zone[]): Zone[] => list.map((zone) => onPart(zone, fromMm));
+    const part: BandToJoin = {
+      ...band,
+      lengthMm: to - fromMm,
+      endsMm: [i === 0 ? band.endsMm[0] : 0, i === stops.length - 2 ? band.endsMm[1] : 0],
+      front: onPart(band.front, fromMm),
+      nearFront: zones(band.nearFront),
+      crowded: zones(band.crowded),
+      under: [],
+    };
+    return { fromMm, joins: placeFree(part) };
+  });
+  if (parts.some(({ joins }) => joins === null)) return null;
+  const at = parts.flatMap(({ fromMm, joins }, i) => [...(i > 0 ? [fromMm] : []), ...(joins?.at ?? []).map((x) => x + fromMm)]);
+  return { at, onFront: parts.some(({ joins }) => joins?.onFront), crowded: parts.some(({ joins }) => joins?.crowded) };
+}
+
+interface Best {
+  readonly at: readonly number[];
+  readonly cost: number;
+}
+
+/** The cheapest of some sets of joins, or the one that was best before. */
+function cheapest(band: BandToJoin, sets: readonly number[][], more: number, before: Best | null): Best | null {
+  let best = before;
+  for (const at of sets) {
+    const total = cost(band, at) + more;
+    if (total < (best?.cost ?? Infinity)) best = { at, cost: total };
+  }
+  return best;
+}
+
+/** The same where no plate says where a join has to be. */
+function placeFree(band: BandToJoin): Joins | null {
   const longest = band.stripMm - 2 * band.seamMm;
   if (longest <= 0) return null;
-  const fewest = Number.isFinite(longest) ? Math.max(0, Math.ceil((band.lengthMm + 2 * band.endMm) / longest - 1e-9) - 1) : 0;
+  const fewest = Number.isFinite(longest) ? Math.max(0, Math.ceil((band.lengthMm + band.endsMm[0] + band.endsMm[1]) / longest - 1e-9) - 1) : 0;
   if (fewest > 40) return null;
-  let best: { readonly at: readonly number[]; readonly cost: number } | null = null;
+  let best: Best | null = null;
   for (const count of [fewest, fewest + 1, fewest + 2]) {
+    const more = (count - fewest) * COST.extraStrip;
     // A strip more can only pay where what fewer strips gave costs more than it.
-    if (best && best.cost <= (count - fewest) * COST.extraStrip) break;
-    for (const at of candidates(band, count)) {
-      const total = cost(band, at) + (count - fewest) * COST.extraStrip;
-      if (total < (best?.cost ?? Infinity)) best = { at, cost: total };
-    }
+    if (best && best.cost <= more) break;
+    best = cheapest(band, candidates(band, count), more, best);
+    // Sets that are not mirrored are looked at only where no mirrored one keeps away from the front, and others could.
+    const frontMm = band.front.to - band.front.from;
+    if (frontMm < longest && (best?.cost ?? Infinity) >= COST.nearFront)
+      best = cheapest(band, count === 2 ? lopsidedPairs(band.lengthMm) : count === 3 ? lopsidedTriples(band.lengthMm) : [], more, best);
   }
   if (!best) return null;
   const { at } = best;

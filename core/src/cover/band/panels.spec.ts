@@ -46,11 +46,14 @@ describe('a wedge, 500 × 400, 100 at the front and 40 at the back', () => {
     // Measured on the seam lines: 100 high at the front, both panels.
     expect(edges(one, 'panel-corner-right')).toEqual([100, 100]);
     expect(edges(one, 'panel-corner-left')).toEqual([100, 100]);
-    // Both ends of the plaque, folded to the back's 40.
-    expect(edges(one, 'plaque-ends')).toEqual([80, 80]);
+    // The ends of the plaque, folded to the back's 40.
+    expect([edges(one, 'plaque-end-left'), edges(one, 'plaque-end-right')]).toEqual([
+      [40, 40],
+      [40, 40],
+    ]);
     const turned = planned(wedge({ template: { shape: 'wedge', widthMm: 500, depthMm: 400, thinMm: 40, thin: 'front' } }));
     expect(edges(turned, 'panel-corner-right')).toEqual([40, 40]);
-    expect(edges(turned, 'plaque-ends')).toEqual([200, 200]);
+    expect(edges(turned, 'plaque-end-left')).toEqual([100, 100]);
     expect(one.operations.map((step) => step.text).join(' ')).toContain('one allowance short');
     expect(one.operations.map((step) => step.text).join(' ')).toContain('on the slope');
   });

@@ -145,12 +145,13 @@ export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque:
     joins: corners,
     ends: [
       {
-        id: 'plaque-ends',
+        id: 'plaque-end-left',
         zip: true,
-        words: 'plaque to the sides, both ends',
-        first: [...plaque.left, ...plaque.right],
-        second: [rightEnds.back, leftEnds.back],
+        words: `plaque’s left end to the ${right.label}`,
+        first: plaque.left,
+        second: [rightEnds.back],
       },
+      { id: 'plaque-end-right', zip: true, words: `plaque’s right end to the ${left.label}`, first: plaque.right, second: [leftEnds.back] },
     ],
     zip: { startMm: span?.start ?? 0, endMm: span?.end ?? perimeter(sewn) },
     byHand: null,

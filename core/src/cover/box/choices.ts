@@ -2,7 +2,9 @@ import * as z from 'zod';
 import type { Field } from '../contract';
 import { ZIP_ENDS } from '../band/boxing';
 import { choiceField, lengthField } from '../sewing/fields';
+import { cordMm, lengthWithin, RANGES, seamMm, zipWidthMm } from '../sewing/lengths';
 import { extrasFields, extrasShape } from '../extras/extras';
+import { wideField, wideShape } from '../plate/wide';
 import { REACH_WORDS, REACHES } from '../band/reach';
 
 /** The choices of a boxed cover, whatever it is called and whatever goes round it. */
@@ -12,24 +14,23 @@ export const boxShape = {
   edge: z.enum(['plain', 'welt', 'ridge']),
   weltOn: z.enum(['both', 'top']).optional(),
   weltCut: z.enum(['bias', 'straight']).optional(),
-  flangeMm: z.number().min(3).max(50).optional(),
-  cordMm: z.number().positive().max(25).optional(),
+  flangeMm: lengthWithin(...RANGES.flangeMm).optional(),
+  cordMm,
   /** Rows of a ridge. */
   ridge: z.enum(['once', 'twice']).optional(),
-  seamMm: z.number().positive().max(50).optional(),
+  seamMm,
   closing: z.enum(['zip', 'hand', 'hook-and-loop']).optional(),
   plaque: z.enum(['slit', 'folded', 'lapped']).optional(),
   plaqueSewn: z.enum(['with-boxing', 'last']).optional(),
-  teethMm: z.number().min(3).max(500).optional(),
+  teethMm: lengthWithin(3, 500).optional(),
   zipReach: z.enum(REACHES).optional(),
-  zipWidthMm: z.number().positive().max(100).optional(),
-  zipReturnMm: z.number().nonnegative().max(500).optional(),
-  zipShortMm: z.number().nonnegative().max(1000).optional(),
+  zipWidthMm,
+  zipReturnMm: lengthWithin(0, 500).optional(),
+  zipShortMm: lengthWithin(0, 1000).optional(),
   zipEnds: z.enum(ZIP_ENDS).optional(),
-  zipPocketMm: z.number().nonnegative().max(100).optional(),
+  zipPocketMm: lengthWithin(0, 100).optional(),
   strips: z.enum(['across', 'along']).optional(),
-  /** What becomes of a plate wider than the cloth: the cloth has to be turned, or a middle and two sides. */
-  wide: z.enum(['turn', 'pieced']).optional(),
+  ...wideShape,
   ...extrasShape,
 };
 export type Box = z.infer<z.ZodObject<typeof boxShape>>;
@@ -40,6 +41,9 @@ export const closingOf = ({ closing }: Box): 'zip' | 'hand' | 'hook-and-loop' =>
 /** Panels end at the corners: so does their zip, and its ends need no pocket. */
 export const reachFor = (choices: Box): (typeof REACHES)[number] => choices.zipReach ?? (boxingOf(choices) === 'panels' ? 'back' : 'corners');
 export const endsFor = (choices: Box): (typeof ZIP_ENDS)[number] => choices.zipEnds ?? (boxingOf(choices) === 'panels' ? 'plain' : 'pocket');
+
+/** The plaque is set in when both plates are on; there has to be one. */
+export const plaqueIsLast = (choices: Box): boolean => choices.plaqueSewn === 'last' && closingOf(choices) !== 'hand';
 
 const welted = ({ edge }: Box): boolean => edge === 'welt';
 const zipped = (choices: Box): boolean => closingOf(choices) === 'zip';
@@ -61,7 +65,7 @@ export const boxFields: readonly Field<Box>[] = [
   choice('ridge', 'Stitched', { once: 'once', twice: 'twice' }, { shown: ({ edge }) => edge === 'ridge' }),
   length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
   choice('strips', 'Boxing and plaque cut', { across: 'across the cloth', along: 'along the roll' }),
-  choice('wide', 'Plates wider than the cloth', { turn: 'turn the cloth', pieced: 'middle and two sides' }),
+  wideField<Box>(),
   choice('closing', 'Closed with', { zip: 'zip', hand: 'by hand', 'hook-and-loop': 'hook and loop' }, closing),
   choice('zipReach', 'It runs', REACH_WORDS, { ...closing, shown: opens, usualFor: reachFor }),
   length('zipReturnMm', 'Round each corner', [0, 500], 'zipReturnMm', { ...closing, shown: (choices) => opens(choices) && reachFor(choices) === 'corners' }),

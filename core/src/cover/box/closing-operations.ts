@@ -1,12 +1,11 @@
 import { given, type Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
-import type { Closing, CoverRequest } from '../contract';
-import type { Band } from '../band/band';
 import { openZip } from '../sewing/cover-operations';
-import type { PlaqueKind } from '../plaque/plaque';
 import { hemmedEndStages } from '../plaque/plaque-stages';
-import { endsFor, type Box } from './choices';
+import type { PlaqueKind } from '../plaque/plaque';
+import { endsFor, plaqueIsLast } from './choices';
+import { idsOf, lastCorner, present, sewingMinutes, type BoxWork } from './work';
 
 const SLIDER = 'Slider on, and a stop sewn across each end, before the plaque is closed in.';
 const MEASURE = 'Measure the finished plaque against the boxing and trim it to match, to the millimetre.';
@@ -20,92 +19,127 @@ const MAKE: Record<PlaqueKind, string> = {
   'hook-and-loop': 'Turn both closing strips in, and sew hook to the one and loop to the other, {0} each, two rows each; lay the loop side over the hook side.',
 };
 
-export interface ClosingWork {
-  readonly choices: Box;
-  readonly request: CoverRequest;
-  readonly band: Band;
-  readonly closing: Closing;
-  /** Minutes at the machine for the named seams and some corners. */
-  readonly sew: (names: readonly string[], corners?: number) => number;
+interface Words {
+  readonly text: string;
+  readonly figures: readonly Figure[];
+  readonly cautions: readonly string[];
 }
 
-/** Making the plaque up, and setting it into the boxing. */
-export function plaqueOperations({ choices, request: { sizes, assume }, band, closing, sew }: ClosingWork): Operation[] {
-  const { plaque, plackets, ends } = band;
+/** How the plaque's ends meet the boxing. */
+function endWords(work: BoxWork): Words {
+  const { choices, band, request } = work;
+  const { sizes, assume } = request;
+  const plain = (text: string): Words => ({ text, figures: [], cautions: [] });
+  // Panels are a chain: one of its corners stays open until the first plate is on.
+  if (lastCorner(work))
+    return plain('Sew the plaque’s left end to its panel, stopped one allowance short; its right end, the chain’s last corner, stays open.');
+  if (band.panels || sizes.slope) return plain('Sew the plaque to the panels at both ends, stopped one allowance short.');
+  switch (endsFor(choices)) {
+    case 'hemmed':
+      return {
+        text: 'Turn both ends of the boxing in {0}, lap their folds {1} over the plaque’s ends, and close each with a row {2} from the fold.',
+        figures: [given('hem', assume('endHemMm'), 'shop'), given('lap', assume('endLapMm'), 'shop'), given('from the fold', assume('endRowMm'), 'shop')],
+        cautions: ['The row at a hemmed end stops short of the welt: the slider must pass.'],
+      };
+    case 'placket':
+      return plain('Fold an end placket back over each end of the zip and sew plaque and boxing together through it.');
+    case 'pocket':
+      return plain('Sew the plaque to the boxing at both ends, the boxing folded back over the zip’s ends.');
+    case 'plain':
+      return plain('Sew the plaque to the boxing at both ends.');
+  }
+}
+
+/** Making the plaque up. */
+export function plaqueMaking(work: BoxWork): Operation[] {
+  const { band, closing } = work;
+  const { plaque } = band;
   if (!plaque) return [];
   const names = plaque.seams.map(({ id }) => id);
   const parts = plaque.pieces.some(({ part }) => part.of > 1);
-  const kind = endsFor(choices);
-  const last = choices.plaqueSewn === 'last';
-  const pocketed = !sizes.slope && kind === 'pocket';
-  const hem = given('hem', assume('endHemMm'), 'shop');
-  const lap = given('lap', assume('endLapMm'), 'shop');
-  const endWords: { readonly text: string; readonly figures: readonly Figure[]; readonly cautions: readonly string[] } = sizes.slope
-    ? { text: 'Sew the plaque to the sides at both ends, stopped one allowance short.', figures: [], cautions: [] }
-    : kind === 'hemmed'
-      ? {
-          text: 'Turn both ends of the boxing in {0}, lap their folds {1} over the plaque’s ends, and close each with a row {2} from the fold.',
-          figures: [hem, lap, given('from the fold', assume('endRowMm'), 'shop')],
-          cautions: ['The row at a hemmed end stops short of the welt: the slider must pass.'],
-        }
-      : kind === 'placket'
-        ? { text: 'Fold an end placket back over each end of the zip and sew plaque and boxing together through it.', figures: [], cautions: [] }
-        : pocketed
-          ? { text: 'Sew the plaque to the boxing at both ends, the boxing folded back over the zip’s ends.', figures: [plaque.length], cautions: [] }
-          : { text: 'Sew the plaque to the boxing at both ends.', figures: [plaque.length], cautions: [] };
-  const figures: readonly Figure[] = closing.kind === 'zip' || closing.kind === 'hook-and-loop' ? [closing.tape] : [];
   return [
     operation({
       id: 'sew/plaque',
       phase: 'sew',
       text: `${parts ? 'Join the parts of each plaque strip end to end first. ' : ''}${MAKE[plaque.kind]}`,
-      figures,
+      figures: closing.kind === 'zip' || closing.kind === 'hook-and-loop' ? [closing.tape] : [],
       cautions: [...(closing.kind === 'zip' ? [SLIDER] : []), MEASURE],
-      pieces: plaque.pieces.map(({ id }) => id),
+      pieces: idsOf(...plaque.pieces),
       seams: names,
       stages: plaque.stages,
-      minutes: sew(names),
+      minutes: sewingMinutes(work, names),
       needs: 'machine',
       after: ['cut/notch'],
-    }),
-    operation({
-      id: 'sew/plaque-ends',
-      phase: 'sew',
-      text: last ? `When both plates are on, set the plaque in last. ${endWords.text}` : endWords.text,
-      figures: endWords.figures,
-      cautions: endWords.cautions,
-      pieces: [...band.boxing, ...plaque.pieces, ...plackets].map(({ id }) => id),
-      seams: ends.map(({ id }) => id),
-      stages: !sizes.slope && kind === 'hemmed' ? hemmedEndStages(hem.value, lap.value, assume('endRowMm')) : [],
-      minutes: sew(ends.map(({ id }) => id)),
-      needs: 'machine',
-      after: ['sew/plaque', 'sew/boxing-joins', 'sew/panel-corners'],
     }),
   ];
 }
 
-/** Opening the zip in time, or closing the back by hand once the cushion is filled. */
-export function lastOperations({ closing, request: { assume }, band }: ClosingWork): { readonly before: Operation[]; readonly after: Operation[] } {
-  if (closing.kind === 'hand')
-    return {
-      before: [],
-      after: [
-        operation({
-          id: 'fill/close',
-          phase: 'fill',
-          text: 'Turn both edges of the opening in by exactly the seam allowance and close {0} with a ladder stitch in strong thread.',
-          figures: [closing.opening],
-          pieces: band.boxing.map(({ id }) => id),
-          seams: ['closing'],
-          minutes: minutesFor('hand', closing.opening.value, 0, assume),
-          needs: 'hand',
-          after: ['fill/insert'],
-        }),
-      ],
-    };
-  const pieces = band.plaque?.pieces.map(({ id }) => id) ?? [];
-  return {
-    before: [openZip(pieces, 'sew/plaque-ends', closing.kind === 'zip' ? undefined : 'the hook and loop a hand’s width')],
-    after: [],
-  };
+/** Setting the plaque's ends into the boxing: before the first plate, or once both are on. */
+export function plaqueEnds(work: BoxWork): Operation[] {
+  const { choices, request, band } = work;
+  const { plaque, plackets, ends } = band;
+  if (!plaque) return [];
+  const last = lastCorner(work);
+  const names = ends.map(({ id }) => id).filter((id) => id !== last);
+  const { assume, sizes } = request;
+  const words = endWords(work);
+  const hemmed = !band.panels && !sizes.slope && endsFor(choices) === 'hemmed';
+  return [
+    operation({
+      id: 'sew/plaque-ends',
+      phase: 'sew',
+      ...words,
+      pieces: idsOf(...band.boxing, ...plaque.pieces, ...plackets),
+      seams: names,
+      stages: hemmed ? hemmedEndStages(assume('endHemMm'), assume('endLapMm'), assume('endRowMm')) : [],
+      minutes: sewingMinutes(work, names),
+      needs: 'machine',
+      after: ['sew/plaque', 'sew/boxing-joins', 'sew/panel-corners', ...(plaqueIsLast(choices) ? ['sew/open-zip'] : [])],
+    }),
+  ];
+}
+
+/** The two long edges of a plaque that comes last: they close the cover, so its zip stands open before. */
+export function plaqueIn(work: BoxWork): Operation[] {
+  const { plates, band, choices } = work;
+  if (!band.plaque || !plaqueIsLast(choices)) return [];
+  const names = present(work, 'plaque-to-top', 'plaque-to-bottom');
+  return [
+    operation({
+      id: 'sew/plaque-in',
+      phase: 'sew',
+      text: 'Sew the plaque’s two long edges to the plates, its notches on theirs: first the top, then the bottom.',
+      cautions: ['Through the open zip the cover is turned: look that it stands open before the last seam.'],
+      pieces: idsOf(plates.top, plates.bottom, ...band.plaque.pieces),
+      seams: names,
+      minutes: sewingMinutes(work, names),
+      needs: 'machine',
+      after: ['sew/plaque-ends', 'sew/open-zip'],
+    }),
+  ];
+}
+
+/** Opening the zip in time: before the seam that closes the cover. */
+export function opening({ band, closing, choices }: BoxWork): Operation[] {
+  if (!band.plaque) return [];
+  const after = plaqueIsLast(choices) ? ['sew/plaque', 'sew/band-to-bottom'] : ['sew/plaque-ends', 'sew/band-to-top'];
+  return [openZip(idsOf(...band.plaque.pieces), after, closing.kind === 'zip' ? undefined : 'the hook and loop a hand’s width')];
+}
+
+/** Closing the back by hand once the cushion is filled. */
+export function closingByHand({ band, closing, request: { assume } }: BoxWork): Operation[] {
+  if (closing.kind !== 'hand') return [];
+  return [
+    operation({
+      id: 'fill/close',
+      phase: 'fill',
+      text: 'Turn both edges of the opening in by exactly the seam allowance and close {0} with a ladder stitch in strong thread.',
+      figures: [closing.opening],
+      pieces: idsOf(...band.boxing),
+      seams: ['closing'],
+      minutes: minutesFor('hand', closing.opening.value, 0, assume),
+      needs: 'hand',
+      after: ['fill/insert'],
+    }),
+  ];
 }

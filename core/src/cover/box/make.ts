@@ -2,23 +2,23 @@ import { edgeSpans, perimeter } from '../../geometry/outline';
 import { given, law, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Mark, Piece } from '../../piece/piece';
-import { seamProblems, type Stretch } from '../../piece/seam';
+import { seamProblems } from '../../piece/seam';
 import type { AssumptionKey } from '../../shop/assumptions';
 import type { Closing, Cover, CoverRequest } from '../contract';
 import type { Band } from '../band/band';
 import { makeBand, type RollMarks } from '../band/boxing';
 import { softOpening } from '../sewing/cover-operations';
 import { enteredOr } from '../sewing/entered-or';
-import { extrasOf, type Added } from '../extras/extras';
+import { extrasOf } from '../extras/extras';
 import { notionsFor, zipClosing } from '../sewing/notions';
 import { makePanels } from '../band/panels';
-import { makePlaque, type Plaque } from '../plaque/plaque';
+import { makePlaque, type Plaque, type PlaquePlaces } from '../plaque/plaque';
 import { tiesOf } from '../plate/plate';
+import { plateJoins } from '../plate/wide';
 import { reachOf, REACH_WORDS } from '../band/reach';
-import type { Plate } from '../plate/wide';
 import { boxingOf, closingOf, endsFor, reachFor, type Box } from './choices';
 import { boxOperations } from './operations';
-import { flatPlates, handOpening, platesOf } from './plates';
+import { handOpening, platesFor, type Plates } from './plates';
 import { boxSeams } from './seams';
 import { weltProblems, weltsFor } from './welts';
 
@@ -48,12 +48,13 @@ function allowances(choices: Box, { sizes: { seam, flange } }: CoverRequest): { 
 }
 
 /** Makes the plaque for an opening in a band of a height. */
-function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (opening: Figure, end: Figure, height: Figure) => Plaque {
+function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (opening: Figure, end: Figure, height: Figure, places?: PlaquePlaces) => Plaque {
   const chosen = chooser(request);
   const hooked = closingOf(choices) === 'hook-and-loop';
   const shop = (name: string, key: AssumptionKey): Figure => given(name, request.assume(key), 'shop');
-  return (opening, end, height) =>
+  return (opening, end, height, places) =>
     makePlaque({
+      ...(places ? { places } : {}),
       kind: hooked ? 'hook-and-loop' : (choices.plaque ?? 'slit'),
       opening,
       end,
@@ -103,7 +104,7 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
         opened: byHand
           ? null
           : {
-              plaque: (opening, end) => plaque(opening, end, sizes.sewn.height),
+              plaque: (opening, end, places) => plaque(opening, end, sizes.sewn.height, places),
               reached: reachOf(reachFor(choices), {
                 sewn,
                 sewnWidth: sizes.sewn.width,
@@ -124,6 +125,8 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
         roll,
         tiesMm: tiesOf(request),
         jointClearMm: assume('jointClearMm'),
+        frontClearMm: assume('frontClearMm'),
+        plateJoinsMm: plateJoins(choices.wide, request),
       });
   if (choices.strips !== 'along' || cloth.railroaded) return band;
   // The band's edges name their pieces by id, so that turning the pieces changes nothing in them.
@@ -142,18 +145,6 @@ function openingProblems(request: CoverRequest, { clear, opening }: Band): Issue
   return short
     ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReach', { openingMm: contents.stiff ? opening.value : clear.value, neededMm })]
     : [];
-}
-
-/** The extras on a bottom plate that is cut in parts: the middle one carries what is sewn onto the plate. */
-function carriedBy(extras: Added, whole: Piece, { pieces: [carrier = whole] }: Plate): Added {
-  if (carrier.id === whole.id) return extras;
-  const id = (one: string): string => (one === whole.id ? carrier.id : one);
-  const onto = (stretches: readonly Stretch[]): Stretch[] => stretches.map((stretch) => ({ ...stretch, piece: id(stretch.piece) }));
-  return {
-    ...extras,
-    seams: extras.seams.map((seam) => ({ ...seam, first: onto(seam.first), second: onto(seam.second) })),
-    operations: extras.operations.map((step) => ({ ...step, pieces: step.pieces.map(id) })),
-  };
 }
 
 /** How the cover is closed, with what it takes. */
@@ -178,27 +169,25 @@ export interface Chalked {
 export function makeBox(choices: Box, request: CoverRequest, chalked: Chalked | null = null): Cover {
   const band = bandFor(choices, request, chalked?.roll ?? null);
   const bandPieces = [...band.boxing, ...(band.plaque?.pieces ?? []), ...band.plackets];
-  const flat = flatPlates(choices, request, band, chalked?.plate ?? []);
-  const added = extrasOf({ choices, request, bottom: flat.bottom, bandIds: bandPieces.map(({ id }) => id) });
-  const plates = platesOf(flat, added.bottom, choices, request);
-  const extras = carriedBy(added, added.bottom, plates.bottom);
+  const flat = platesFor(choices, request, band, chalked?.plate ?? []);
+  const extras = extrasOf({ choices, request, bottom: flat.bottom, bandIds: bandPieces.map(({ id }) => id) });
+  // Patches are sewn onto the bottom plate along lines of their own.
+  const plates: Plates = flat.bottom === extras.bottom ? flat : { ...flat, bottom: extras.bottom };
   const welts = weltsFor(choices, request);
   const rings = [...new Set([welts?.top.piece, welts?.bottom?.piece].filter((piece) => piece !== undefined))];
-  const plain = [...new Set([...plates.bottom.pieces, ...plates.top.pieces])];
-  const pieces = [...plain, ...bandPieces, ...rings, ...extras.pieces];
-  const seams = boxSeams(choices, request, band, plates, welts, extras.seams, pieces);
+  const pieces = [...new Set([plates.bottom, plates.top]), ...bandPieces, ...rings, ...extras.pieces];
+  const seams = boxSeams(choices, band, plates, welts, extras.seams, pieces);
   const closing = closingFor(choices, request, band);
   return {
     pieces,
     seams,
     closings: [closing],
-    notions: [...notionsFor([closing], rings, seams, request.cloth('main').thicknessMm, request.assume), ...extras.notions],
+    notions: [...notionsFor([closing], rings), ...extras.notions],
     operations: boxOperations({ choices, request, pieces, plates, welts, band, seams, closing, extras }),
     eased: plates.eased,
     problems: [
       ...band.problems,
       ...tieProblems(request, band),
-      ...plates.problems,
       ...openingProblems(request, band),
       ...weltProblems(choices, request),
       ...extras.problems,

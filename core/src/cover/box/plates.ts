@@ -1,7 +1,7 @@
 import { grow } from '../../geometry/offset';
-import { perimeter } from '../../geometry/outline';
+import { outlineBounds, perimeter, stationAt, type Outline } from '../../geometry/outline';
+import { SAME_POINT_MM } from '../../geometry/tolerance';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
-import { issue, type Issue } from '../../kernel/issue';
 import { isNotch, type Mark, type Piece } from '../../piece/piece';
 import type { Slope } from '../../piece/sizes';
 import type { CoverRequest } from '../contract';
@@ -9,19 +9,17 @@ import type { Band } from '../band/band';
 import { clothPiece } from '../sewing/cloth-piece';
 import { slantedPlate } from '../band/panels';
 import { domedPlate, plateMarks } from '../plate/plate';
-import { piecedPlate, usableFigure, wholePlate, type Plate } from '../plate/wide';
 import type { Box } from './choices';
 
-/** What goes on the top and on the bottom: one cut twice, unless they differ. */
-export interface Plates {
-  readonly top: Plate;
-  readonly bottom: Plate;
-  /** What a domed plate has more than the band. */
-  readonly eased: Figure | null;
-  readonly problems: readonly Issue[];
-}
-
 const notches = (piece: Piece): Piece => ({ ...piece, remark: `${piece.marks.filter(isNotch).length} notches` });
+
+/** Notches at both ends of an opening that is closed by hand. */
+function openEnds(sewn: Outline, { byHand }: Band): Mark[] {
+  return (byHand ? [byHand.startMm, byHand.endMm] : []).map((along): Mark => {
+    const { at, outward } = stationAt(sewn, along);
+    return { kind: 'open-end', at, outward };
+  });
+}
 
 /** One plate of two that differ. */
 const single = (one: Piece, which: 'top' | 'bottom'): Piece => ({
@@ -39,13 +37,14 @@ function sloping(request: CoverRequest, slope: Slope, bottom: Piece): Piece {
   const sewn = slantedPlate(sizes, slope);
   const cut = grow(sewn, (sizes.flange ?? sizes.seam).value);
   const by = slope.slant.value - sizes.sewn.depth.value;
+  const backY = outlineBounds(request.sewn).maxY;
   return {
     ...bottom,
     height: slope.slantCut,
     outline: cut.ok ? cut.outline : sewn,
     sewn,
     // The back's notches move with the back; those of ties and buttons keep their distance from the front.
-    marks: bottom.marks.map((mark) => (mark.outward.y > 0 ? { ...mark, at: { x: mark.at.x, y: mark.at.y + by } } : mark)),
+    marks: bottom.marks.map((mark) => (mark.outward.y > 0 || mark.at.y > backY - SAME_POINT_MM ? { ...mark, at: { x: mark.at.x, y: mark.at.y + by } } : mark)),
   };
 }
 
@@ -60,33 +59,18 @@ function unwelted({ sizes, sewn }: CoverRequest, plate: Piece): Piece {
   };
 }
 
-/** A plate as its cloth allows: whole, or where it is wider and the choice is so, of a middle and two sides. */
-function asCut(plate: Piece, easedMm: number, choices: Box, request: CoverRequest): { readonly plate: Plate; readonly problems: Issue[] } {
-  const whole = { plate: wholePlate(plate, easedMm), problems: [] };
-  if (plate.material.kind !== 'cloth') return whole;
-  const { usableMm, railroaded } = request.cloth(plate.material.slot);
-  const plateMm = railroaded ? plate.height.value : plate.width.value;
-  if (plateMm <= usableMm) return whole;
-  const pieced = choices.wide === 'pieced' && !railroaded ? piecedPlate(plate, usableFigure(usableMm), request.sizes.seam, easedMm) : null;
-  if (pieced) return { plate: pieced, problems: [] };
-  const code = choices.wide === 'pieced' ? 'plate-cannot-be-pieced' : 'plate-wider-than-cloth';
-  return {
-    ...whole,
-    problems: [issue('error', code, choices.wide === 'pieced' ? 'construction.wide' : 'cloth.widthMm', { plateMm, usableMm, railroaded: railroaded ? 1 : 0 })],
-  };
-}
-
-/** The flat plates before anything is sewn to them: top and bottom, one object where they are alike. */
-export interface FlatPlates {
+/** What goes on the top and on the bottom: one object where they are alike, cut twice. */
+export interface Plates {
   readonly top: Piece;
   readonly bottom: Piece;
+  /** What each has more than the band, eased in, mm. */
   readonly topEased: number;
   readonly bottomEased: number;
   readonly eased: Figure | null;
 }
 
 /** The plates of a boxed cover: alike, or apart where the cushion slopes, one face is crowned, one is welted with a flange of its own, or the bottom is of another cloth. */
-export function flatPlates(choices: Box, request: CoverRequest, band: Band, chalked: readonly Mark[]): FlatPlates {
+export function platesFor(choices: Box, request: CoverRequest, band: Band, chalked: readonly Mark[]): Plates {
   const { sizes, dome, cloth } = request;
   const allowance = sizes.flange ?? sizes.seam;
   const flat = clothPiece('main', {
@@ -98,7 +82,7 @@ export function flatPlates(choices: Box, request: CoverRequest, band: Band, chal
     height: sizes.cut.depth,
     outline: request.cut,
     sewn: request.sewn,
-    marks: [...plateMarks(request, band.zip), ...chalked],
+    marks: [...plateMarks(request, band.zip), ...openEnds(request.sewn, band), ...chalked],
   });
   const over = sizes.slope ? sloping(request, sizes.slope, flat) : flat;
   const made = dome ? domedPlate(over, dome.outline, allowance) : { plate: over, eased: null };
@@ -119,13 +103,6 @@ export function flatPlates(choices: Box, request: CoverRequest, band: Band, chal
     bottomEased: domedUnder ? easedMm : 0,
     eased: made.eased,
   };
-}
-
-/** The plates as their cloths allow; `bottom` with the lines of what is sewn onto it. */
-export function platesOf(flat: FlatPlates, bottom: Piece, choices: Box, request: CoverRequest): Plates {
-  const top = asCut(flat.top, flat.topEased, choices, request);
-  const under = flat.top === flat.bottom && flat.bottom === bottom ? top : asCut(bottom, flat.bottomEased, choices, request);
-  return { top: top.plate, bottom: under.plate, eased: flat.eased, problems: under === top ? top.problems : [...top.problems, ...under.problems].slice(0, 1) };
 }
 
 /** Seam line of the plate on the slope of a wedge, round. */

@@ -1,75 +1,93 @@
-import type { Piece } from '../../piece/piece';
-import { seamsOn, type Seam, type SeamDraft, type Stretch } from '../../piece/seam';
-import type { CoverRequest } from '../contract';
-import { runOf, type Band } from '../band/band';
-import type { Box } from './choices';
+import type { MarkKind, Piece } from '../../piece/piece';
+import { measuredEdge, seamsOn, type Seam, type SeamDraft, type Stretch } from '../../piece/seam';
+import type { Band } from '../band/band';
+import { allRound } from '../sewing/cloth-piece';
+import { plaqueIsLast, type Box } from './choices';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
 
 const SIDES = ['top', 'bottom'] as const;
+type Side = (typeof SIDES)[number];
 
-/** The run of the bottom plate beside an opening that is closed by hand, and along it; null where the plate is of pieces or domed: there the whole edge is one seam. */
-function runs(band: Band, { bottom }: Plates, { sewn }: CoverRequest): { readonly open: Stretch; readonly rest: Stretch } | null {
-  const [piece] = bottom.pieces;
-  if (!band.byHand || !piece || bottom.pieces.length > 1 || piece.sewn !== sewn) return null;
-  const { startMm, endMm } = band.byHand;
-  return { open: runOf(piece, sewn, startMm, endMm), rest: runOf(piece, sewn, endMm, startMm) };
+/** A plate's seam line divided at two notches of a kind: from the second round to the first, and between them; null where it has no such notches. */
+function dividedAt({ id, marks }: Piece, kind: MarkKind): { readonly rest: Stretch; readonly between: Stretch } | null {
+  const [start, end] = marks.filter((mark) => mark.kind === kind);
+  return start && end ? { rest: { piece: id, from: end.at, to: start.at }, between: { piece: id, from: start.at, to: end.at } } : null;
 }
 
+/** Runs of the band and of a plate that meet. */
+interface Meeting {
+  readonly name: 'band' | 'plaque' | 'closing';
+  readonly side: Side;
+  readonly first: readonly Stretch[];
+  readonly second: readonly Stretch[];
+}
+
+/** What of the band meets a plate: all of it at once, or the boxing and, sewn in last, the plaque; of a cover closed by hand what is sewn and what is left open. */
+function meetings(choices: Box, band: Band, side: Side, plate: Piece): Meeting[] {
+  const whole = side === 'top' ? band.topEdge : band.bottomEdge;
+  const opening = side === 'bottom' && band.byHand ? dividedAt(plate, 'open-end') : null;
+  if (band.byHand && opening)
+    return [
+      { name: 'band', side, first: band.byHand.rest, second: [opening.rest] },
+      { name: 'closing', side, first: band.byHand.opening, second: [opening.between] },
+    ];
+  const zip = band.plaque && plaqueIsLast(choices) ? dividedAt(plate, 'zip-end') : null;
+  if (!band.plaque || !zip) return [{ name: 'band', side, first: whole, second: [allRound(plate)] }];
+  const inPlaque = new Set(band.plaque.pieces.map(({ id }) => id));
+  return [
+    { name: 'band', side, first: whole.filter(({ piece }) => !inPlaque.has(piece)), second: [zip.rest] },
+    { name: 'plaque', side, first: whole.filter(({ piece }) => inPlaque.has(piece)), second: [zip.between] },
+  ];
+}
+
+const WORDS = { band: 'band', plaque: 'plaque', closing: 'opening' } as const;
+
 /** The seams of a boxed cover, in the order in which they are sewn. */
-export function boxSeams(
-  choices: Box,
-  request: CoverRequest,
-  band: Band,
-  plates: Plates,
-  welts: Welts | null,
-  more: readonly SeamDraft[],
-  pieces: readonly Piece[],
-): Seam[] {
-  const welt = SIDES.flatMap((which): SeamDraft[] => {
-    const ring = welts?.[which];
-    return ring
-      ? [{ id: `welt-${which}`, words: `welt to the ${which} plate`, first: ring.edge, second: plates[which].edge, easedMm: plates[which].easedMm }]
-      : [];
+export function boxSeams(choices: Box, band: Band, plates: Plates, welts: Welts | null, more: readonly SeamDraft[], pieces: readonly Piece[]): Seam[] {
+  const easedFor = { top: plates.topEased, bottom: plates.bottomEased };
+  /** What the second edge has more where its plate is domed. */
+  const eased = (side: Side, first: readonly Stretch[], second: readonly Stretch[]): number =>
+    easedFor[side] ? measuredEdge(pieces, second).lengthMm - measuredEdge(pieces, first).lengthMm : 0;
+  const welt = SIDES.flatMap((side): SeamDraft[] => {
+    const ring = welts?.[side];
+    const second = [allRound(plates[side])];
+    return ring ? [{ id: `welt-${side}`, words: `welt to the ${side} plate`, first: ring.edge, second, easedMm: eased(side, ring.edge, second) }] : [];
   });
-  const joins = [...plates.top.joins, ...(plates.bottom === plates.top ? [] : plates.bottom.joins)];
-  const byHand = runs(band, plates, request);
+  const all = SIDES.flatMap((side) => meetings(choices, band, side, plates[side]));
+  const sewn = all.map(({ name, side, first, second }): SeamDraft => {
+    if (name === 'closing')
+      return { id: 'closing', words: 'the opening at the back, by hand', method: 'hand', first, second, easedMm: eased(side, first, second) };
+    return {
+      id: `${name}-to-${side}`,
+      words: `${WORDS[name]} to the ${side} plate`,
+      first,
+      second,
+      easedMm: eased(side, first, second),
+      ...(name === 'plaque' ? { zip: true as const } : {}),
+    };
+  });
   const rows = choices.ridge === 'twice' ? 2 : 1;
-  const ridge: SeamDraft[] =
-    choices.edge === 'ridge'
-      ? [
-          ...SIDES.map((which): SeamDraft => ({
-            id: `ridge-${which}`,
-            words: `ridge along the ${which} seam`,
-            method: 'top-stitch',
-            rows,
-            first: which === 'top' ? band.topEdge : band.bottomEdge,
-            second: plates[which].edge,
-            easedMm: plates[which].easedMm,
-          })),
-          ...(band.panels
-            ? band.joins.map((join): SeamDraft => ({ ...join, id: `ridge-${join.id}`, words: `ridge: ${join.words}`, method: 'top-stitch', rows }))
-            : []),
-        ]
-      : [];
+  const ridged = choices.edge === 'ridge';
+  const ridges = all.map(({ name, side, first, second }): SeamDraft => ({
+    id: name === 'band' ? `ridge-${side}` : name === 'plaque' ? `ridge-plaque-${side}` : 'ridge-closing',
+    words: `ridge along the ${name === 'closing' ? 'closed opening' : name === 'plaque' ? `plaque’s ${side} seam` : `${side} seam`}`,
+    method: name === 'closing' ? 'hand' : 'top-stitch',
+    rows: name === 'closing' ? 1 : rows,
+    first,
+    second,
+    easedMm: eased(side, first, second),
+  }));
+  const panelRidges = band.panels
+    ? band.joins.map((join): SeamDraft => ({ ...join, id: `ridge-${join.id}`, words: `ridge: ${join.words}`, method: 'top-stitch', rows }))
+    : [];
   return seamsOn(pieces, [
-    ...joins,
     ...(band.plaque?.seams ?? []),
     ...band.joins,
     ...welt,
     ...more,
     ...band.ends,
-    { id: 'band-to-top', words: 'band to the top plate', first: band.topEdge, second: plates.top.edge, easedMm: plates.top.easedMm },
-    {
-      id: 'band-to-bottom',
-      words: 'band to the bottom plate',
-      first: byHand && band.byHand ? band.byHand.rest : band.bottomEdge,
-      second: byHand ? [byHand.rest] : plates.bottom.edge,
-      easedMm: plates.bottom.easedMm,
-    },
-    ...(byHand && band.byHand
-      ? [{ id: 'closing', words: 'the opening at the back, by hand', method: 'hand', first: band.byHand.opening, second: [byHand.open] } satisfies SeamDraft]
-      : []),
-    ...ridge,
+    ...sewn,
+    ...(ridged ? [...ridges, ...panelRidges] : []),
   ]);
 }

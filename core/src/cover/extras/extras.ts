@@ -12,13 +12,14 @@ import { minutesFor } from '../../shop/minutes';
 import type { CoverRequest, Field, Notion } from '../contract';
 import { allRound, clothPiece, clothStrip, stripEdge } from '../sewing/cloth-piece';
 import { choiceField, countField, lengthField } from '../sewing/fields';
+import { lengthWithin } from '../sewing/lengths';
 import { enteredOr } from '../sewing/entered-or';
 
 /** What may be added to a cover: how ties and buttons on the template are made, handles, vents, a drain panel, a base that does not slip. */
 export const extrasShape = {
-  tieLengthMm: z.number().min(50).max(3000).optional(),
-  tieWidthMm: z.number().min(5).max(100).optional(),
-  buttonMm: z.number().min(8).max(80).optional(),
+  tieLengthMm: lengthWithin(50, 3000).optional(),
+  tieWidthMm: lengthWithin(5, 100).optional(),
+  buttonMm: lengthWithin(8, 80).optional(),
   handles: z.int().min(0).max(12).optional(),
   vents: z.int().min(0).max(40).optional(),
   drain: z.enum(['none', 'mesh']).optional(),

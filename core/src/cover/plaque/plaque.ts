@@ -1,4 +1,4 @@
-import { law, minus, plus, sum, type Figure } from '../../kernel/figure';
+import { type Figure, given, law, minus, plus, sum } from '../../kernel/figure';
 import type { Mark, Piece } from '../../piece/piece';
 import type { SeamDraft, Stretch } from '../../piece/seam';
 import type { Stage } from '../../piece/stage';
@@ -31,6 +31,14 @@ export interface PlaqueAsk {
   /** Longest strip the cloth gives, mm. */
   readonly stripMm: number;
   readonly trimOffMm: number;
+  /** Notches of the plates along it, mm from the opening's left end, and where joins of the plates lie over it. */
+  readonly places?: PlaquePlaces;
+}
+
+/** What a plaque has opposite it on the plates. */
+export interface PlaquePlaces {
+  readonly notches: readonly (readonly [Mark['kind'], number])[];
+  readonly under: readonly number[];
 }
 
 /** The part of the band that opens. */
@@ -139,24 +147,46 @@ function stripsOf(ask: PlaqueAsk): readonly [lower: Strip, upper: Strip] {
 /** Stitches along the teeth: a slit strip is sewn shut first, then a row on each side; hook and loop take two rows each. */
 const ROWS: Record<PlaqueKind, number> = { slit: 3, folded: 2, lapped: 2, 'hook-and-loop': 4 };
 
-/** A plaque as long as its opening and its ends; longer than the cloth allows, it is pieced like the boxing, in parts of one length. */
+/** Where a plaque longer than the cloth allows is joined, mm from the opening's left end: under the plates' joins, and what then is still too long in parts of one length. */
+function plaqueJoins({ opening, end, seam, stripMm, trimOffMm, places }: PlaqueAsk, lengthMm: number): number[] {
+  const under = places?.under ?? [];
+  // Parts that lie between joins of the plates are as long as those ask; others leave room for what is trimmed.
+  const room = stripMm - 2 * seam.value - (under.length ? 0 : 2 * trimOffMm);
+  if (!Number.isFinite(stripMm) || lengthMm <= stripMm || room <= 0) return [];
+  const beyond = end.value - seam.value;
+  const stops = [0, ...under, opening.value];
+  return stops.slice(1).flatMap((to, i) => {
+    const from = stops[i] ?? 0;
+    const ends = (i === 0 ? beyond : 0) + (i === stops.length - 2 ? beyond : 0);
+    const parts = Math.max(1, Math.ceil((to - from + ends) / room - 1e-9));
+    const inner = Array.from({ length: parts - 1 }, (_, k) => from + ((to - from) * (k + 1)) / parts);
+    return i === stops.length - 2 ? inner : [...inner, to];
+  });
+}
+
+/** A plaque as long as its opening and its ends; longer than the cloth allows, it is pieced like the boxing. */
 export function makePlaque(ask: PlaqueAsk): Plaque {
   const { kind, opening, end, seam, stripMm, trimOffMm } = ask;
   const length = sum('plaque, cut', opening, plus(end, 2));
   const [lower, upper] = stripsOf(ask);
-  const room = stripMm - 2 * seam.value;
-  const parts = Number.isFinite(stripMm) && length.value > stripMm && room > 0 ? Math.max(2, Math.ceil((length.value - 2 * seam.value) / room - 1e-9)) : 1;
+  const notches = ask.places?.notches ?? [['centre-back', opening.value / 2] as const];
+  const joinsAt = plaqueJoins(ask, length.value);
+  const stops = [0, ...joinsAt, opening.value];
+  const parts = stops.length - 1;
   const endMm = (inner: boolean): number => (inner ? seam.value : end.value);
 
   const cut = (strip: Strip): Piece[] =>
     Array.from({ length: parts }, (_, i): Piece => {
       const [left, right] = [endMm(i > 0), endMm(i < parts - 1)];
-      const sewnMm = opening.value / parts;
-      const width = parts === 1 ? length : law('plaque part', `{0} ÷ ${parts}, with its ends`, [opening], (o = 0) => o / parts + left + right);
+      const [from, to] = [stops[i] ?? 0, stops[i + 1] ?? opening.value];
+      const run = given('its run', to - from, 'counted');
+      const width =
+        parts === 1 ? length : sum('plaque part', run, plus(given('at its left end', left, 'counted')), plus(given('at its right end', right, 'counted')));
       const sides = { left, right, lower: strip.lowerMm, upper: strip.upperMm };
-      // The middle of the whole lies in a part, or on the join between two.
-      const middle = opening.value / 2 - i * sewnMm;
-      const marks: Mark[] = middle >= 0 && middle < sewnMm ? pairOfMarks('centre-back', left + middle, strip.height.value, sides) : [];
+      // A notch lies in a part, or on the join between two.
+      const marks = notches
+        .filter(([, x]) => x >= from && (x < to || i === parts - 1))
+        .flatMap(([kind, x]) => pairOfMarks(kind, left + x - from, strip.height.value, sides));
       return clothStrip(
         'boxing',
         {

@@ -7,22 +7,12 @@ import { given, law, type Figure } from '../../kernel/figure';
 import { isNotch, type Mark, type Piece } from '../../piece/piece';
 import { SAME_SIZE_MM } from '../../piece/sizes';
 import { buttonAt, tieAlong } from '../../template/marks';
-import { issue, type Issue } from '../../kernel/issue';
-import type { ClothFacts, CoverRequest } from '../contract';
+import type { CoverRequest } from '../contract';
 import { cornersOf } from '../band/corners';
 
 /** Whether a seam line has no corner at all: its quarters are notched instead. */
 export const smooth = ({ segments }: Outline): boolean =>
   segments.every((segment, i) => segment.edge !== 'corner' && !isCorner(segment, segments[(i + 1) % segments.length] as Segment));
-
-/** A plate that the cloth it is cut from is too narrow for, as the cloth lies. */
-export function widerThanCloth(
-  { width, height }: Pick<Piece, 'width' | 'height'>,
-  { usableMm, railroaded }: Pick<ClothFacts, 'usableMm' | 'railroaded'>,
-): Issue[] {
-  const plateMm = railroaded ? height.value : width.value;
-  return plateMm > usableMm ? [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm, usableMm, railroaded: railroaded ? 1 : 0 })] : [];
-}
 
 /** The ties of a cover, mm round its seam line. */
 export function tiesOf({ marks, sewn }: Pick<CoverRequest, 'marks' | 'sewn'>): number[] {
@@ -79,7 +69,7 @@ export function domedPlate(plate: Piece, dome: Outline, seam: Figure): { readonl
   const cut = grow(dome, seam.value);
   const outline = cut.ok ? cut.outline : dome;
   const box = outlineBounds(outline);
-  const polygon = flatten(dome, 0.05);
+  const polygon = flatten(dome, 0.02);
   const flatMm = plate.sewn ? perimeter(plate.sewn) : 0;
   const round = given('round the domed plate', perimeter(dome), 'counted');
   const band = given('round the flat seam line', flatMm, 'counted');

@@ -8,7 +8,13 @@ import type { FillWay } from '../../shop/ways';
 import type { Contents, Cover, CoverRequest, Notion } from '../contract';
 
 /** Cutting the cloth and notching it, in the construction's own words; nothing where there is no piece of cloth. */
-export function cutCover(pieces: readonly Piece[], words: { readonly cut: string; readonly notch: string }, assume: Constants): Operation[] {
+export function cutCover(
+  pieces: readonly Piece[],
+  words: { readonly cut: string; readonly notch: string },
+  assume: Constants,
+  of: 'cover' | 'case' = 'cover',
+): Operation[] {
+  const [cut, notch] = of === 'cover' ? ['cut/cover', 'cut/notch'] : ['cut/case', 'cut/case-notch'];
   const cloth = pieces.filter(({ material }) => material.kind === 'cloth');
   if (!cloth.length) return [];
   const runMm = cloth.reduce((mm, piece) => mm + piece.countPerCushion * perimeter(piece.outline), 0);
@@ -16,7 +22,7 @@ export function cutCover(pieces: readonly Piece[], words: { readonly cut: string
   const notches = notched.reduce((count, piece) => count + piece.countPerCushion * piece.marks.filter(isNotch).length, 0);
   return [
     operation({
-      id: 'cut/cover',
+      id: cut,
       phase: 'cut',
       text: `Square the end of the cloth. ${words.cut}; grain and nap one way.`,
       pieces: cloth.map(({ id }) => id),
@@ -26,13 +32,13 @@ export function cutCover(pieces: readonly Piece[], words: { readonly cut: string
     ...(notched.length
       ? [
           operation({
-            id: 'cut/notch',
+            id: notch,
             phase: 'cut',
             text: words.notch,
             pieces: notched.map(({ id }) => id),
             minutes: minutesFor('cut', 0, notches, assume),
             needs: 'table',
-            after: ['cut/cover'],
+            after: [cut],
           }),
         ]
       : []),
@@ -40,7 +46,7 @@ export function cutCover(pieces: readonly Piece[], words: { readonly cut: string
 }
 
 /** Opening the zip before the seam that closes the cover. */
-export function openZip(pieces: readonly string[], after: string, what = 'the zip a hand’s width, from the right side'): Operation {
+export function openZip(pieces: readonly string[], after: readonly string[], what = 'the zip a hand’s width, from the right side'): Operation {
   return operation({
     id: 'sew/open-zip',
     phase: 'sew',
@@ -48,7 +54,7 @@ export function openZip(pieces: readonly string[], after: string, what = 'the zi
     pieces,
     minutes: 0.2,
     needs: 'hand',
-    after: [after],
+    after,
   });
 }
 
@@ -95,7 +101,7 @@ export function insertCore({ contents, assume }: CoverRequest, after: string): O
     id: 'fill/insert',
     phase: 'fill',
     text: `Turn the cover. ${text}${contents.belongs}`,
-    cautions: [...cautions, ...(contents.layers > 1 ? ['Soft side up.'] : [])],
+    cautions: [...cautions, ...(contents.softUp ? ['Soft side up.'] : [])],
     minutes: minutesFor('fill', 0, 0, assume),
     needs: 'bench',
     after: [after],
@@ -103,8 +109,9 @@ export function insertCore({ contents, assume }: CoverRequest, after: string): O
 }
 
 /** The bag that stays inside with a soft core, to be bought: one for each cushion. Bags that are drawn out are used again. */
-export function bagInside({ operations }: Pick<Cover, 'operations'>, { sprung, stiff, loose, fill }: Contents): Notion[] {
-  const bagged = fill === 'bag-left' && !sprung && !stiff && !loose && operations.some(({ id }) => id === 'fill/insert');
+export function bagInside({ operations, notions }: Pick<Cover, 'operations' | 'notions'>, { sprung, stiff, loose, fill }: Contents): Notion[] {
+  const bagged =
+    fill === 'bag-left' && !sprung && !stiff && !loose && operations.some(({ id }) => id === 'fill/insert') && !notions.some(({ ware }) => ware === 'film');
   return bagged ? [{ ware: 'bag', name: 'Thin bags, left inside', sold: 'count', amount: given('bag', 1, 'counted', 'count'), onFilled: true }] : [];
 }
 

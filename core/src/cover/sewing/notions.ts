@@ -2,6 +2,7 @@ import { given, law, plus, sum, type Figure } from '../../kernel/figure';
 import type { Seam } from '../../piece/seam';
 import type { Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
+import type { Machine } from '../../shop/ways';
 import type { Closing, Notion } from '../contract';
 import { cordLength } from '../welt/welt';
 
@@ -11,13 +12,19 @@ function threadRatio(clothMm: number, assume: Constants): number {
   return assume('threadThin') + share * (assume('threadThick') - assume('threadThin'));
 }
 
-/** Thread for every row of every seam that is sewn. */
-export function threadFor(seams: readonly Seam[], clothMm: number, assume: Constants): Notion {
-  const seamMm = seams.filter(({ method }) => method !== 'staple').reduce((total, seam) => total + seam.count * seam.rows * seam.edges[0].lengthMm, 0);
+/** Thread for every row of every seam that is sewn; on a home machine plain seams are gone round twice, and so does their thread. */
+export function threadFor(seams: readonly Seam[], clothMm: number, machine: Machine, assume: Constants): Notion {
+  const times = ({ method, zip }: Seam): number => (machine === 'home' && method === 'machine' && !zip ? 2 : 1);
+  const seamMm = seams
+    .filter(({ method }) => method !== 'staple')
+    .reduce((total, seam) => total + times(seam) * seam.count * seam.rows * seam.edges[0].lengthMm, 0);
   const amount = law(
     'thread',
     '{0} × {1}',
-    [given('of seam, every row', seamMm, 'counted'), given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count')],
+    [
+      given(machine === 'home' ? 'of seam, every row, plain seams twice' : 'of seam, every row', seamMm, 'counted'),
+      given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count'),
+    ],
     (mm = 0, ratio = 0) => mm * ratio,
   );
   return { ware: 'thread', name: 'Thread', sold: 'run', amount };
@@ -29,8 +36,8 @@ export function zipClosing(opening: Figure, reach: string, assume: Constants): E
   return { kind: 'zip', reach, opening, tape: sum('zip tape', opening, plus(tapeEnd, 2)), sliders: given('slider', 1, 'counted', 'count') };
 }
 
-/** What a closing and the welts take, and thread for the seams; in the order in which they are bought. */
-export function notionsFor(closings: readonly Closing[], welts: readonly Piece[], seams: readonly Seam[], clothMm: number, assume: Constants): Notion[] {
+/** What a closing and the welts take, in the order in which they are bought; thread is reckoned once the whole cover is known. */
+export function notionsFor(closings: readonly Closing[], welts: readonly Piece[]): Notion[] {
   const cord = cordLength(welts);
   return [
     ...closings.flatMap((closing): Notion[] => {
@@ -43,6 +50,5 @@ export function notionsFor(closings: readonly Closing[], welts: readonly Piece[]
       return closing.kind === 'staples' ? [{ ware: 'staples', name: 'Staples', sold: 'count', amount: closing.count, onFilled: true }] : [];
     }),
     ...(cord ? [{ ware: 'cord', name: 'Welt cord', sold: 'run', amount: cord } as const] : []),
-    threadFor(seams, clothMm, assume),
   ];
 }

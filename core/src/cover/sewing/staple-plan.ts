@@ -51,33 +51,56 @@ function halving(count: number): { readonly index: number; readonly round: numbe
   return found;
 }
 
+/** Within this of straight ahead a side faces the front, and as near to straight behind the back; degrees. */
+const FACES_FRONT = 45;
+
+/** One staple of a line before it is numbered. */
+interface Place {
+  readonly at: Point;
+  readonly turn: number;
+  /** Its side's place among the sides. */
+  readonly side: number;
+  /** For a staple beside a corner: when its corner's turn comes. Null elsewhere. */
+  readonly corner: number | null;
+}
+
+/** When the staples at a corner are set: front corners first, back corners last; at each the side before the front, or before the back. */
+function cornerTurn(own: Side, other: Side | undefined): number {
+  const facings = [own.facing, other?.facing ?? 90];
+  const behind = Math.max(...facings) > 180 - FACES_FRONT && Math.min(...facings) > FACES_FRONT;
+  const onSide = own.facing > FACES_FRONT && own.facing < 180 - FACES_FRONT;
+  return (behind ? 2 : 0) + (onSide ? 0 : 1);
+}
+
 /**
- * The staples along a line: the middles of the sides first, opposite ones after each other, then the gaps halved again and again, and what is next to a corner last.
- * A line without corners is taken in quarters and has no corners to leave.
+ * The staples along a line: the middles of the sides first, opposite ones after each other, then the gaps halved again and again, all at least `clearMm` from the corners; then the front
+ * corners, the side before the front at each, and the back corners last. A line without corners is taken in quarters and has no corners to keep clear of.
  */
-export function stapleOrder(line: Outline, everyMm: number): Staple[] {
+export function stapleOrder(line: Outline, everyMm: number, clearMm: number): Staple[] {
   const round = perimeter(line);
   const cornered = !smooth(line);
   const sides = sidesOf(line);
-  const all = sides.flatMap((side, place) => {
+  const meets = (mm: number, own: Side): Side | undefined =>
+    sides.find((one) => one !== own && [one.from, one.to].some((end) => Math.abs(((((end - mm) % round) + 1.5 * round) % round) - round / 2) < 1e-6));
+  const all = sides.flatMap((side, place): Place[] => {
     const length = side.to - side.from;
     // An even number of gaps, so that one staple is in the middle.
     const count = 2 * Math.max(1, Math.ceil(length / (2 * everyMm) - 1e-9));
     const at = (index: number): Point => stationAt(line, (side.from + (length * index) / count) % round).at;
-    const staples = halving(count).map(({ index, round: turn }) => ({
-      at: at(index),
-      turn,
-      place,
-      corner: cornered && count > 3 && (index === 1 || index === count - 1),
-    }));
+    const cornerOf = (index: number): number | null => {
+      const along = (length * index) / count;
+      if (!cornered || index === count / 2 || Math.min(along, length - along) >= clearMm - 1e-9) return null;
+      return cornerTurn(side, meets(along < length / 2 ? side.from : side.to, side));
+    };
+    const staples = halving(count).map(({ index, round: turn }): Place => ({ at: at(index), turn, side: place, corner: cornerOf(index) }));
     // Without corners the places between the quarters are staples too.
-    return cornered ? staples : [...staples, { at: at(0), turn: 2, place, corner: false }];
+    return cornered ? staples : [...staples, { at: at(0), turn: 2, side: place, corner: null }];
   });
   const most = Math.max(...all.map(({ turn }) => turn));
   return all
-    .map((one) => ({ ...one, turn: one.corner ? most + 1 : one.turn }))
-    .sort((a, b) => a.turn - b.turn || a.place - b.place)
-    .map(({ at, turn, corner }, i) => ({ at, round: turn, corner, order: i + 1 }));
+    .map((one) => ({ ...one, turn: one.corner === null ? one.turn : most + 1 + one.corner }))
+    .sort((a, b) => a.turn - b.turn || a.side - b.side)
+    .map(({ at, turn, corner }, i) => ({ at, round: turn, corner: corner !== null, order: i + 1 }));
 }
 
 /** Curved runs of an outline that bulge outwards, with how far each turns: radians. */
@@ -116,7 +139,13 @@ function pleatsOn(edge: Outline, line: Outline, inMm: number, pleatMm: number): 
 export function staplePlan(edge: Outline, inMm: number, assume: Constants): StaplePlan | null {
   const line = offsetOrNull(edge, -inMm);
   if (!line) return null;
-  return { edge, line, inMm, staples: stapleOrder(line, assume('stapleEveryMm')), pleats: pleatsOn(edge, line, inMm, assume('pleatMm')) };
+  return {
+    edge,
+    line,
+    inMm,
+    staples: stapleOrder(line, assume('stapleEveryMm'), assume('stapleClearMm')),
+    pleats: pleatsOn(edge, line, inMm, assume('pleatMm')),
+  };
 }
 
 /** The edge of a board across, cloth turned under and stapled: so far in from the edge, with so much left beyond the staples. */

@@ -79,6 +79,28 @@ export function chosenWelt(
   });
 }
 
+/** The same cut straight, with the threads: narrow, with a flange as wide as the plate's. */
+export function straightChosenWelt(
+  { cordMm }: { readonly cordMm?: number | undefined },
+  { sizes, cloth: cloths, assume }: Pick<CoverRequest, 'sizes' | 'cloth' | 'assume'>,
+  round: Figure,
+  rings: number,
+): Piece {
+  const cloth = cloths('welt');
+  return straightWelt({
+    id: 'welt',
+    label: 'welt strip',
+    part: { index: 1, of: 1 },
+    rings,
+    cord: enteredOr('cord', cordMm, 'cordMm', assume),
+    cloth: given('cloth', cloth.thicknessMm, 'material'),
+    flange: { ...sizes.seam, name: 'flange' },
+    round,
+    overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
+    usableMm: cloth.usableMm,
+  });
+}
+
 export interface StraightWeltRequest extends Omit<WeltRequest, 'countPerCushion' | 'biasDepthMm'> {
   /** Rings a cushion. */
   readonly rings: number;

@@ -1,3 +1,4 @@
+import { standsOutdoors } from '../../filling/choose';
 import { densityFloor } from '../../filling/choose-marks';
 import type { Asked } from '../../filling/old-core';
 import { isFoam } from '../../material/material';
@@ -5,6 +6,7 @@ import type { AssumptionKey } from '../../shop/assumptions';
 import type { Shop } from '../../shop/shop';
 import type { UnitSystem } from '../../units/length';
 import type { Cushion } from '../../job/document';
+import { isOutdoors } from '../../job/terms';
 
 /** Settings whose rules ask for certified material. */
 const CERTIFIED = new Set(['public', 'marine', 'rail', 'care']);
@@ -19,6 +21,18 @@ function floorOf({ seat }: Cushion, assume: (key: AssumptionKey) => number): num
   return densityFloor({ part: loadedAs(seat?.part), use: seat?.use ?? 'regular' }, assume);
 }
 
+/** Whether every layer of a core is known to be of foam that dries where the seat stands; of a core without layers nothing is known. */
+export function dries({ core, seat }: Cushion, shop: Shop): boolean {
+  const place = seat?.place === 'covered' ? 'covered' : 'outdoor';
+  return (
+    core.layers.length > 0 &&
+    core.layers.every(({ grade }) => {
+      const stock = shop.stock(grade);
+      return stock !== undefined && isFoam(stock) && standsOutdoors(stock, place);
+    })
+  );
+}
+
 /** What the seat asks of its core: the density for its use, the hardness of the firmest new layer, and whether rules ask for certified foam. */
 export function askedOf(cushion: Cushion, shop: Shop, units: UnitSystem): Asked {
   const assume = (key: AssumptionKey): number => shop.assume(key, units);
@@ -30,6 +44,7 @@ export function askedOf(cushion: Cushion, shop: Shop, units: UnitSystem): Asked 
     densityFloor: floorOf(cushion, assume),
     hardness25N: hardness.length ? Math.max(...hardness) : undefined,
     hardnessClass: assume('hardnessClass'),
+    wet: isOutdoors(cushion.seat?.place) && !dries(cushion, shop),
     certified: CERTIFIED.has(cushion.seat?.fire?.setting ?? 'home'),
   };
 }

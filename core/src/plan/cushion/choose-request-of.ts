@@ -6,6 +6,9 @@ import type { UnitSystem } from '../../units/length';
 import { UNSAID_DECK } from './cushion-feel';
 import type { CushionPlan } from './plan-cushion';
 
+/** What a place asks of a filling: in the damp it stays as wet as in the open. */
+const PLACE = { indoor: 'indoor', covered: 'covered', outdoor: 'outdoor', damp: 'outdoor' } as const;
+
 /** The question for `choose` that a cushion stands for; what was not said is asked for an ordinary seat. */
 export function chooseRequestOf(one: CushionPlan, shop: Shop, units: UnitSystem): ChooseRequest {
   const { seat } = one.source;
@@ -17,7 +20,7 @@ export function chooseRequestOf(one: CushionPlan, shop: Shop, units: UnitSystem)
     feel: seat?.feel ?? 'medium',
     part: loadedAs(seat?.part),
     use: seat?.use ?? 'regular',
-    place: seat?.place === 'outdoor' || seat?.place === 'damp' ? 'outdoor' : 'indoor',
+    place: PLACE[seat?.place ?? 'indoor'],
     support: seat?.support ?? UNSAID_DECK,
     heightMm: Math.max(15, one.sizes?.core.height.value ?? one.source.heightMm),
     ...(seat?.reversible ? { reversible: true } : {}),

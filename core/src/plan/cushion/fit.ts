@@ -5,6 +5,7 @@ import { highestPlace, spanPolygon, spansThrough } from '../../geometry/spans';
 import type { Outlines } from '../../allowance/outlines';
 import type { Sizes } from '../../piece/sizes';
 import { middleOf } from '../../allowance/slope';
+import { fillingLaw } from '../../filling/layer';
 import { sideLofts, wrapLies } from '../../allowance/wrap-lies';
 import { issue, type Issue } from '../../kernel/issue';
 import { isFoam } from '../../material/material';
@@ -18,6 +19,8 @@ import { facesOf } from './crown';
 /** What the fit of a cushion depends on besides its document and its sizes. */
 export interface FitContext {
   readonly loftMm: number;
+  /** Of one pad of a crown. */
+  readonly padLoftMm: number;
   readonly way: WrapWay;
   readonly school: School;
   /** The cloth gives. */
@@ -33,7 +36,7 @@ export interface FitContext {
 
 /** What the fit model is told of a cushion. Null while a layer is of nothing that the shop knows, or there is none. */
 export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext): FitRequest | null {
-  const { loftMm, way, school, stretches, assume, shop, crown, profile, outlines, heightShare = 1 } = context;
+  const { loftMm, padLoftMm, way, school, stretches, assume, shop, crown, profile, outlines, heightShare = 1 } = context;
   const stocks = cushion.core.layers.map((layer) => shop.stock(layer.grade));
   if (stocks.length === 0 || stocks.includes(undefined)) return null;
   // A wedge is judged by its middle.
@@ -42,7 +45,8 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext
   const long = sizes.core.width.value >= sizes.core.depth.value ? 'across' : 'along';
   const sides = sideLofts(way, loftMm, school.wrap.packedEnds ? long : null, assume);
   const faces = facesOf(cushion, profile);
-  const pads = cushion.crown?.pads;
+  // Pads are cut for plates that can be domed, and for no others.
+  const pads = profile.domes ? cushion.crown?.pads : undefined;
   const domed = cushion.crown?.way === 'bow';
   const cover = spanPolygon(outlines.sewn);
   const highest = highestPlace(cover);
@@ -59,14 +63,14 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext
         const thicknessMm = layer.thicknessMm * share * heightShare;
         if (!stock) return [];
         return [
-          isFoam(stock) ? { kind: 'foam', thicknessMm, hardness25N: stock.hardness25N, supportFactor: stock.supportFactor } : { kind: stock.kind, thicknessMm },
+          isFoam(stock) ? { kind: 'foam', thicknessMm, hardness25N: stock.hardness25N, supportFactor: stock.supportFactor } : fillingLaw(stock, thicknessMm),
         ];
       }),
     },
-    wrapLoftMm: wrapLies(way).faces ? 2 * loftMm : 0,
+    wrapLoftMm: wrapLies(way).faces ? (profile.onBoard ? 1 : 2) * loftMm : 0,
     sideLoftAcrossMm: sides.acrossMm,
     sideLoftAlongMm: sides.alongMm,
-    padLoftMm: pads ? pads.count * pads.loftMm * faces : 0,
+    padLoftMm: pads ? pads.count * padLoftMm * faces : 0,
     crownedFaces: faces,
     bowAcrossMm: domed ? (crown?.extraAcrossMm ?? 0) : 0,
     bowAlongMm: domed ? (crown?.extraAlongMm ?? 0) : 0,

@@ -35,7 +35,7 @@ export function longCoreFor({ seat }: Cushion, { core }: Sizes, answerOf: (hash:
 /** What an old core or its strip is called in the cut list. */
 export function usedName(used: UsedPiece, { pieces }: LongCoreAsk): string {
   const name = pieces[used.piece]?.name ?? '';
-  return used.strip ? `strip ripped off ${name}` : name;
+  return used.strip ? `strip ripped off ${name}` : used.turned ? `${name}, turned` : name;
 }
 
 /** The old cores as they are cut for the long one, from its left end; nothing of them is bought. */
@@ -60,7 +60,8 @@ export function longCorePieces({ request, answer }: PlannedLongCore, core: Sizes
       role: 'foam',
       part: { index: i + 1, of: used.length },
       label: usedName(one, request),
-      material: { kind: 'old-core', thicknessMm: request.heightMm },
+      remark: one.turned ? 'turned a quarter, its depth along the long core: cut as it lay, the strip that is ripped off it would not exist' : '',
+      material: { kind: 'old-core', thicknessMm: request.heightMm, ...(one.strip ? { strip: true as const } : {}) },
       width,
       height: core.depth,
       outline: rectangleOutline(mm, core.depth.value),

@@ -3,10 +3,13 @@ import { outlinesOf, reachedSizes, type Outlines } from '../../allowance/outline
 import { drawnIn } from '../../allowance/draw-in';
 import { evaluateSizes } from '../../allowance/sizes';
 import { feltPieces } from '../../allowance/felt';
-import { onRoll, wrapPieces } from '../../allowance/wrap';
+import { onRoll, wrapOnBoard, wrapPieces } from '../../allowance/wrap';
 import { CONSTRUCTIONS, constructionOf } from '../../cover/list';
+import { pieceWide } from '../../cover/plate/piece-wide';
+import { threadFor } from '../../cover/sewing/notions';
+import { muslinOf } from '../../cover/sewing/muslin';
 import { bagInside } from '../../cover/sewing/cover-operations';
-import type { Construction, Contents, Cover, EdgeProfile, FieldGroup } from '../../cover/contract';
+import type { Construction, Contents, Cover, CoverRequest, EdgeProfile, FieldGroup } from '../../cover/contract';
 import type { Asked } from '../../filling/old-core';
 import type { ClosedLines } from '../../form/form';
 import { fit, type Fit, type FitRequest } from '../../fit/fit';
@@ -33,9 +36,9 @@ import { crownFor, facesOf, padPieces, type PlannedCrown } from './crown';
 import { asCutProblems, coreAsCut } from './core-as-cut';
 import { crownProblems, fitProblems, fitRequestOf, notModelled } from './fit';
 import { hollowPads, joinPad, longCoreFor, longCorePieces, longCoreProblems, type PlannedLongCore } from './old-cores';
-import { cornerFillingOf, rollsOf, wrapProblems } from './wrap';
+import { cornerFillingOf, rollsOf, laidLoft, wrapProblems } from './wrap';
 import { cutLarger } from './shrink';
-import { watch } from './watch';
+import { sameBothWays, watch } from './watch';
 
 /** What a cushion's construction is called; its way of working stays in its module, so that a plan is data and can be sent from one thread to another. */
 export interface ConstructionWords {
@@ -221,24 +224,28 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     );
   const flange = construction.flange?.(cushion.construction) ?? null;
   const bySchool = flange ? drawnIn(asEvaluated, given('flange', flange.mm, 'entered'), flange.edges, cushion.given) : asEvaluated;
-  const profile = construction.profile(cushion.construction, bySchool, assume);
-  const heights = profile.kind === 'knife' ? (['core'] as const) : (['sewn', 'core', 'finished'] as const);
+  const heights = construction.profile(cushion.construction, bySchool, assume).kind === 'knife' ? (['core'] as const) : (['sewn', 'core', 'finished'] as const);
   if (heights.some((name) => bySchool[name].height.value <= 0 || (bySchool.slope && bySchool.slope[name].value <= 0)))
     return blocked(known, school, [issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm: cushion.heightMm })]);
-  const outlines = outlinesOf(base, bySchool, acrossMm, deepMm);
-  if (!outlines)
+  const bySides = outlinesOf(base, bySchool, acrossMm, deepMm);
+  if (!bySides)
     return blocked(known, school, [
       issue('error', 'allowances-leave-nothing', 'template', { widthMm: bySchool.finished.width.value, depthMm: bySchool.finished.depth.value }),
     ]);
-  const reached = reachedSizes(bySchool, outlines);
+  const reached = reachedSizes(bySchool, bySides);
   const sizes = { ...reached, ...construction.cutSizes?.(cushion.construction, { sizes: reached, assume }) };
+  const outlines = construction.seamLine ? { ...bySides, sewn: construction.seamLine(bySides.sewn, sizes) } : bySides;
+  const profile = construction.profile(cushion.construction, sizes, assume);
   const round = shape.round?.(cushion.template, sizes.sewn.width, sizes.sewn.depth);
 
   const facts = slotFacts({ cloth, units }, cushion, shop);
   const crown = profile.domes ? crownFor(cushion, sizes, outlines, answers.crown) : null;
   const looked = lookedOver({ ...known, sizes });
-  const contents = contentsOf(cushion, sizes.core, shop);
-  const made = construction.make(cushion.construction, {
+  const ownFeather = construction.fillsFeather?.(cushion.construction) ?? null;
+  const layered = contentsOf(cushion, sizes.core, shop);
+  // A case that is all feather is pushed in by hand, whatever layers are named.
+  const contents: Contents = ownFeather === 'all' ? { ...layered, loose: true, sprung: false, stiff: false, softUp: false, foamOnSprings: 0 } : layered;
+  const request: CoverRequest = {
     sizes,
     sewn: outlines.sewn,
     cut: outlines.cut,
@@ -249,11 +256,13 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     cloth: facts,
     contents,
     assume,
-  });
-  const cover = { ...made, notions: [...made.notions, ...bagInside(made, contents)] };
+  };
+  const made = pieceWide(construction.make(cushion.construction, request), cushion.construction.wide ?? 'turn', request);
+  const machine = cushion.machine ?? shop.document.machine ?? 'walking-foot';
+  const thread = made.seams.length ? [threadFor(made.seams, facts('main').thicknessMm, machine, assume)] : [];
+  const cover = { ...made, notions: [...made.notions, ...thread, ...bagInside(made, contents)] };
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
   const places = cushion.seat?.places ?? 1;
-  const ownFeather = construction.fillsFeather?.(cushion.construction) ?? null;
   const foams = corePieces(cushion.core.layers, sizes.core, outlines.core, places, shop, assume).filter(
     ({ material }) =>
       ownFeather !== 'all' &&
@@ -264,9 +273,12 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   // Foam, cover and paper keep to the plan; wrap and fit go by the core that lies there.
   const cutCore = coreAsCut(cushion.core.asCut, sizes.core, outlines.core);
   const lying = { sizes: cutCore ? { ...sizes, core: cutCore.core } : sizes, outlines: cutCore ? { ...outlines, core: cutCore.outline } : outlines };
+  const rolls = rollsOf(cushion, context);
   const asks = profile.modelled
     ? fitRequestOf(cushion, lying.sizes, {
-        loftMm,
+        // What is laid counts: the roll that the shop has, not the loft that was asked for.
+        loftMm: laidLoft(loftMm, rolls, shop),
+        padLoftMm: laidLoft(cushion.crown?.pads?.loftMm ?? 0, rolls, shop),
         way: wrapWay,
         school,
         stretches,
@@ -279,12 +291,11 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       })
     : null;
   const prediction = asks && fit(asks, assume);
-  const rolls = rollsOf(cushion, context);
   const wadding = [
     ...(cushion.core.kept ? hollowPads(looked, sizes.core, known.padLoftMm) : []),
     ...(cushion.core.kept && longCore ? joinPad(longCore, sizes.core, outlines.core, known.padLoftMm) : []),
     ...(profile.domes ? padPieces(cushion, crown?.answer ?? null, facesOf(cushion, profile)) : []),
-    ...wrapPieces(wrapWay, loftMm, lying.sizes.core, lying.outlines.core, assume),
+    ...(profile.onBoard ? wrapOnBoard : wrapPieces)(wrapWay, loftMm, lying.sizes.core, lying.outlines.core, assume),
   ].flatMap((piece) => {
     const loft = piece.material.kind === 'wadding' ? piece.material.loftMm : loftMm;
     return onRoll(piece, shop.waddingNear(loft, rolls)?.rollWidthMm ?? Infinity, places, assume);
@@ -297,11 +308,29 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
         return cutLarger(piece, across, along);
       });
   const felt = cushion.core.kept ? [] : feltPieces(cushion.core.layers, sizes.core, shop, assume, construction.felt?.(cushion.construction) ?? null);
-  const pieces = [...coverPieces, ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : [...foams, ...felt]), ...wadding];
+  const muslin = cushion.core.kept ? null : muslinOf(request);
+  const pieces = [
+    ...coverPieces,
+    ...(muslin ? [muslin] : []),
+    ...(cushion.core.kept ? (longCore ? longCorePieces(longCore, sizes.core) : []) : [...foams, ...felt]),
+    ...wadding,
+  ];
   const steps = operationsFor(
     cover,
     kept,
-    coreWork({ source: cushion, shop, sizes, pieces, looked, wrapWay, wrapped: loftMm > 0, faces: facesOf(cushion, profile), assume }),
+    coreWork({
+      source: cushion,
+      shop,
+      sizes,
+      pieces,
+      looked,
+      wrapWay,
+      wrapped: loftMm > 0,
+      faces: facesOf(cushion, profile),
+      onBoard: profile.onBoard,
+      muslin,
+      assume,
+    }),
   );
   const work = workOrder(steps, { source: cushion, job: { units, cloth }, shop, seams: cover.seams, pieces, assume });
   return {
@@ -328,10 +357,16 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       ...under('template', shape.remarks?.(cushion.template) ?? []),
       ...(ownFeather === 'all'
         ? []
-        : checkLayers(cushion.core.layers, sizes.core, foams, shop, assume).filter(({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code)))),
+        : checkLayers(cushion.core.layers, sizes.core, foams, shop, assume).filter(
+            // An insert has a loft, and it is pressed into its cover: its layers need not add up to it.
+            ({ code }) => !(cushion.core.kept && FOR_NEW_FOAM.has(code)) && !(profile.kind === 'knife' && code === 'layers-do-not-add-up'),
+          )),
       ...notModelled(cushion, shop, profile, construction),
       ...crownProblems(cushion, profile, construction),
       ...(kept ? keptCoverProblems(cushion) : cover.problems),
+      ...(muslin && !construction.slots.includes('lining') && facts('lining') === facts('main')
+        ? [issue('warning', 'slot-not-named', 'slots.lining', { what: 'muslin between springs and foam' })]
+        : []),
       ...(longCore && cushion.core.kept ? longCoreProblems(longCore) : []),
       ...wrapProblems(cushion, loftMm, rolls, shop, assume),
       ...editionProblems(cushion, school, shop),
@@ -344,6 +379,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
         rolls,
         looked,
         certified: known.asked.certified ?? false,
+        comesOff: construction.traits(cushion.construction).washable,
         shop,
         units,
       }),
@@ -360,13 +396,15 @@ function isBlock(layers: Cushion['core']['layers'], { width, depth, height }: Si
 }
 
 /** What the cover goes round. */
-function contentsOf({ core, seat, fill }: Cushion, coreSize: Sizes['core'], shop: Shop): Contents {
+function contentsOf(cushion: Cushion, coreSize: Sizes['core'], shop: Shop): Contents {
+  const { core, seat, fill } = cushion;
   const { layers } = core;
   const mark = core.kept ? seat?.old?.mark : undefined;
   const kinds = fillingKinds(layers, shop);
-  const pattern = seat?.oldCover?.offCore === mark ? ': its old cover is the pattern' : '';
+  const pattern = seat?.oldCover?.offCore === mark && !keptCover(cushion) ? ': its old cover is the pattern' : '';
   return {
     layers: layers.length,
+    softUp: layers.length > 1 && !sameBothWays(core),
     sprung: kinds.includes('spring'),
     featherMm: layers.filter((_, i) => kinds[i] === 'feather').map(({ thicknessMm }) => thicknessMm),
     overFront: layers[0]?.overFront ?? false,

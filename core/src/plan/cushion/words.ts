@@ -53,9 +53,11 @@ export function filled(text: string, figures: readonly Figure[], units: UnitSyst
 const MARK_WORDS: Record<MarkKind, string> = {
   'centre-front': 'centre front',
   'centre-back': 'centre back',
+  mid: 'mid mark',
   corner: 'corner',
   quarter: 'quarter',
   'zip-end': 'zip end',
+  'open-end': 'end of the opening',
   fold: 'fold',
   tie: 'tie',
   button: 'button',

@@ -13,23 +13,46 @@ import type { Constants } from '../../shop/assumptions';
 import type { WrapWay } from '../../shop/schools';
 import type { Shop } from '../../shop/shop';
 import { clothUse } from '../cloths';
+import { isOutdoors } from '../../job/terms';
+import { sameBothWays } from './watch';
 import type { Cushion, Job } from '../../job/document';
 import type { LookedOver } from './look-over';
 
 /** Cloth that is not in the stockroom is taken to be so thick, mm. */
 const USUAL_CLOTH_MM = 1;
 
-const WRAPPING: Record<WrapWay, string> = {
-  blanket: 'Wrap the blanket round front and back, lap it once, and whip the end pieces in.',
-  faces: 'Lay a face of wadding on both sides of the core and turn its edges over.',
-  'faces-and-border':
-    'Lay the faces on the core, turn their edges over, wrap the border round with its join at the back or a side, trim what stands over at 45° and whip it just closed.',
-  'butted-border':
-    'Lay the faces on the core; wrap the border round with its join at the back or a side, butt it to the faces and whip it just closed, no ridge; trim what stands over at 45°.',
-  border: 'Wrap the border round the core with its join at the back or a side, and lap it over both faces.',
-  parcel: 'Lay the core on its plain face, the parcel over it; fold the flaps down and whip the mitred corners closed.',
-  whipped: 'Lay a face on both sides, bring their edges together in the middle of the sides and whip them closed all round.',
+/** How a wrap is laid on, and how its edges are closed where it is not stapled. */
+interface Wrapping {
+  readonly lay: string;
+  readonly close: string;
+}
+
+const WRAPPING: Record<WrapWay, Wrapping> = {
+  blanket: { lay: 'Wrap the blanket round front and back, lap it once, and set the end pieces in.', close: 'Whip the end pieces in.' },
+  faces: { lay: 'Lay a face of wadding on both sides of the core and turn its edges over.', close: '' },
+  'faces-and-border': {
+    lay: 'Lay the faces on the core, turn their edges over, and wrap the border round with its join at the back or a side.',
+    close: 'Trim what stands over at 45° and whip it just closed.',
+  },
+  'butted-border': {
+    lay: 'Lay the faces on the core; wrap the border round with its join at the back or a side, and butt it to the faces.',
+    close: 'Whip it just closed, no ridge; trim what stands over at 45°.',
+  },
+  border: { lay: 'Wrap the border round the core with its join at the back or a side, and lap it over both faces.', close: '' },
+  parcel: { lay: 'Lay the core on its plain face, the parcel over it, and fold the flaps down.', close: 'Whip the mitred corners closed.' },
+  whipped: { lay: 'Lay a face on both sides and bring their edges together in the middle of the sides.', close: 'Whip them closed all round.' },
 };
+
+/** The same where the underside is a board: one face, and the border where there is one. */
+function onBoard(way: WrapWay): Wrapping {
+  if (way === 'border') return { lay: 'Wrap the border round the core with its join at the back or a side, and lap it over the face.', close: '' };
+  const face = 'Lay the face of wadding on the core and turn its edges over';
+  if (way === 'faces') return { lay: `${face}; underneath is board.`, close: '' };
+  return {
+    lay: `${face}; wrap the border round with its join at the back or a side. Underneath is board.`,
+    close: 'Trim what stands over at 45° and whip it just closed.',
+  };
+}
 
 /** What each layer is: foam, or the kind of its filling. */
 export function fillingKinds(layers: Cushion['core']['layers'], shop: Shop): string[] {
@@ -48,11 +71,13 @@ interface Made {
   readonly wrapWay: WrapWay;
   readonly wrapped: boolean;
   readonly faces: 1 | 2;
+  readonly onBoard: boolean;
+  readonly muslin: Piece | null;
   readonly assume: Constants;
 }
 
 /** What the operations of a core are made from. */
-export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped, faces, assume }: Made): CoreWork {
+export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped, faces, onBoard: boarded, muslin, assume }: Made): CoreWork {
   const { core } = source;
   const kept = core.kept ?? false;
   return {
@@ -65,7 +90,9 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
     springs: core.layers.filter((_, i) => fillingKinds(core.layers, shop)[i] === 'spring').map(({ grade }) => grade),
     crownedFaces: faces,
     slabs: core.layers.map(({ grade }) => grade).filter((grade) => shop.grade(grade)?.family === 'slab'),
-    wrapping: wrapped ? { way: WRAPPING[wrapWay], fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive' } : null,
+    softUp: core.layers.length > 1 && !sameBothWays(core),
+    muslin,
+    wrapping: wrapped ? { ...(boarded ? onBoard(wrapWay) : WRAPPING[wrapWay]), fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive' } : null,
     assume,
   };
 }
@@ -73,10 +100,10 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
 /** Everything that is done to one cushion: by its construction, or to an old cover that goes back on; and by its core and wrap. */
 export function operationsFor(cover: Cover, kept: 'wash' | 'restitch' | null, core: CoreWork): Operation[] {
   const own = cover.operations;
-  const making = kept ? [...oldCoverOperations(kept, core.assume), ...own.filter(({ phase }) => phase === 'fill' || phase === 'fix')] : own;
-  const core0 = coreOperations(core);
-  // The cloth is cut first, then what it goes round; the cover is sewn while the glue sets.
-  return [...making.filter(({ phase }) => phase === 'cut'), ...core0, ...making.filter(({ phase }) => phase !== 'cut')];
+  const old = kept ? oldCoverOperations(kept, core.assume) : [];
+  const making = kept ? own.filter(({ phase }) => phase === 'fill' || phase === 'fix') : own;
+  // The cloth is cut first, then what it goes round; an old cover is washed before all else; the cover is sewn while the glue sets.
+  return [...making.filter(({ phase }) => phase === 'cut'), ...old, ...coreOperations(core), ...making.filter(({ phase }) => phase !== 'cut')];
 }
 
 interface Bench {
@@ -97,7 +124,7 @@ export function workOrder(steps: readonly Operation[], { source, job, shop, seam
     name: cloth?.name ?? 'the cloth',
     thicknessMm: cloth?.thicknessMm ?? USUAL_CLOTH_MM,
     leather: cloth?.hideMm !== undefined,
-    outdoors: source.seat?.place === 'outdoor',
+    outdoors: isOutdoors(source.seat?.place),
   };
   const set = withSewing(withFeet(operations, pieces), sewingWords(sewn, assume, job.units, shop.document.step));
   return { operations: withKept(set, pieces, source.bench?.kept ?? {}, job.units, shop.document.step), problems };

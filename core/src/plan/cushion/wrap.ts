@@ -8,11 +8,18 @@ import type { Sizes } from '../../piece/sizes';
 import type { Constants } from '../../shop/assumptions';
 import type { School } from '../../shop/schools';
 import type { Rolls, Shop } from '../../shop/shop';
+import { isOutdoors } from '../../job/terms';
 import type { Cushion, Job } from '../../job/document';
 
 /** Which rolls of wadding a cushion may take. */
 export function rollsOf({ seat }: Cushion, { waddings }: { readonly waddings?: Job['waddings'] }): Rolls {
-  return { outdoors: seat?.place === 'outdoor', chosen: waddings };
+  return { outdoors: isOutdoors(seat?.place), chosen: waddings };
+}
+
+/** The loft of the roll that stands for the one asked for, mm: the nearest that may be used; within what a cushion does not feel, the one asked for. */
+export function laidLoft(loftMm: number, rolls: Rolls, shop: Shop): number {
+  const roll = loftMm > 0 ? shop.waddingNear(loftMm, rolls) : undefined;
+  return roll && Math.abs(roll.loftMm - loftMm) > SAME_TO_A_CUSHION_MM ? roll.loftMm : loftMm;
 }
 
 /** Loose wadding: where there is a wrap there is some for the corners; packed ends take more. */

@@ -8,7 +8,7 @@ import { fitsPattern } from '../../lay/pattern';
 import { isSawn, turnedBy, type LayItem, type LayMaterial, type LayPattern, type LayRequest } from '../../lay/contract';
 import { nominalThickness } from '../../material/material';
 import { motifsOf } from '../../piece/motifs';
-import type { Piece } from '../../piece/piece';
+import { isLaid, type Piece } from '../../piece/piece';
 import type { Shop } from '../../shop/shop';
 import { clothFacts, clothName, clothUse } from '../cloths';
 import type { ClothUse, Job } from '../../job/document';
@@ -38,7 +38,7 @@ export interface NamedItem {
 /** Pieces are drawn with the roll running up; a lay runs along x. */
 const alongX = (polygon: readonly Point[]): Point[] => turnedBy(polygon, -90);
 
-function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point): NamedItem {
+export function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point): NamedItem {
   const good = cut.piece.material.kind === 'cloth' && cut.piece.face === 'visible';
   const item = {
     id: `${index}/${cut.piece.id}`,
@@ -127,7 +127,7 @@ interface OnCloth {
 const HIDE_TURNS: readonly number[] = [0, 180, 10, 190, 350, 170];
 
 /** The turns that a piece may have on a roll of cloth, or on a hide. */
-function turnsOn({ railroaded, oneWay }: ClothFacts, { grain, alongRoll }: Piece, hide: boolean): readonly number[] {
+export function turnsOn({ railroaded, oneWay }: ClothFacts, { grain, alongRoll }: Piece, hide: boolean): readonly number[] {
   if (grain === 'any') return ALL_TURNS;
   if (hide) return HIDE_TURNS;
   const turn = railroaded || alongRoll ? 90 : 0;
@@ -142,7 +142,7 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
     const here = new Map<OnCloth, NamedItem[]>();
     for (const cut of plan.cuts) {
       const { material, grain } = cut.piece;
-      if (material.kind !== 'cloth') continue;
+      if (material.kind !== 'cloth' || !isLaid(cut.piece)) continue;
       const use = clothUse(material.slot, job, plan.source);
       const name = clothName(use);
       const cloth = cloths.get(name) ?? { use, slots: new Set<ClothSlot>(), items: [], bias: [], offPattern: [] };
@@ -152,8 +152,9 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
         cloth.bias.push(cut);
         continue;
       }
-      if (patternFor(use, shop)) motifs ??= motifsOf(plan.pieces, plan.cover?.seams ?? [], seatMiddle(plan.source));
-      const at = patternFor(use, shop) ? motifs?.get(cut.piece.id) : undefined;
+      const pattern = patternFor(use, shop);
+      if (pattern) motifs ??= motifsOf(plan.pieces, plan.cover?.seams ?? [], seatMiddle(plan.source), pattern);
+      const at = pattern ? motifs?.get(cut.piece.id) : undefined;
       const [motif] = at ? alongX([at]) : [];
       const items = here.get(cloth) ?? [];
       here.set(cloth, items);

@@ -1,10 +1,11 @@
 import { hashText } from '../../kernel/hash';
 import { placed, type LayAnswer, type LayMaterial } from '../../lay/contract';
+import { isLaid } from '../../piece/piece';
 import type { Shop } from '../../shop/shop';
 import { runThere } from './bought';
 import { clothFacts } from '../cloths';
 import type { Job } from '../../job/document';
-import { biasItems, movesFor, pinsOn, wanted, type NamedItem } from './lays';
+import { biasItems, itemOf, movesFor, pinsOn, turnsOn, wanted, type NamedItem } from './lays';
 import { leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
 import type { CushionPlan } from '../cushion/plan-cushion';
 import { remnantKey, remnantMaterial, remnantsFor } from './remnants';
@@ -34,6 +35,15 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
       const cut = plan.cuts.find(({ piece }) => piece.id === id);
       if (!cut) continue;
       const { material, grain } = cut.piece;
+      if (!isLaid(cut.piece) && material.kind === 'cloth') {
+        // A part of a wide plate was cut out of seamed drops: anew it is cut by itself.
+        const lay = lays.find(({ subject }) => subject.kind === 'cloth' && subject.slots.includes(material.slot));
+        if (lay?.subject.kind !== 'cloth') continue;
+        const { use } = lay.subject;
+        const turns = turnsOn(clothFacts(use, job.units, shop), cut.piece, shop.cloth(use.material ?? '')?.hideMm !== undefined);
+        add(lay, [itemOf(index, { ...cut, count, hash: `${cut.hash} ${count}` }, turns)]);
+        continue;
+      }
       if (grain !== 'bias') {
         for (const lay of lays) {
           const item = lay.request.items.find((one) => one.id === `${index}/${id}`);

@@ -28,7 +28,7 @@ import { dropIndex, fillingScene } from './filling-scene';
 import { changeLayers, withThickness } from './layers';
 import { LayersTray } from './layers-tray';
 
-const BUILD_NAMES = ['nobody', 'a child', 'slight', 'middling', 'sturdy', 'heavy'];
+const BUILD_NAMES = ['nobody', 'a child', 'very light', 'slight', 'middling', 'sturdy', 'heavy'];
 /** Each verdict, and what would mend it. */
 const VERDICTS: Record<FeelVerdict, string> = {
   'bottoms-out': 'Bottoms out: a firmer base, or a thicker stack.',

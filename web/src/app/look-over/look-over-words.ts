@@ -10,6 +10,7 @@ export const SEAT_WORDS: Record<string, string> = {
   occasional: 'now and then',
   indoor: 'indoors',
   outdoor: 'outdoors',
+  covered: 'out of doors, under a roof',
   damp: 'damp',
   home: 'a private house',
   public: 'open to the public',

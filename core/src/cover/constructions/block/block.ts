@@ -6,14 +6,15 @@ import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
-import type { Closing, Construction, CoverRequest } from '../../contract';
+import type { Closing, Construction, CoverRequest, Notion } from '../../contract';
 import type { Band } from '../../band/band';
 import { makeBand } from '../../band/boxing';
 import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
 import { cornersOf, TWO_ROUNDED } from '../../band/corners';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor } from '../../sewing/notions';
-import { plateMarks, widerThanCloth } from '../../plate/plate';
+import { plateMarks } from '../../plate/plate';
+import { plateJoins } from '../../plate/wide';
 import { chosenWelt } from '../../welt/welt';
 import { blockFields, blockSchema, type Block } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
@@ -23,7 +24,7 @@ const CUTTING = {
   notch: 'Notch the centres of plate, base and panels.',
 };
 /** The panels round the block, one a side, seamed at every corner. */
-function panelsFor(request: CoverRequest): Band {
+function panelsFor({ wide }: Block, request: CoverRequest): Band {
   const { sizes, sewn, round, assume } = request;
   const cloth = request.cloth('boxing');
   const none = given('none', 0, 'counted');
@@ -41,6 +42,8 @@ function panelsFor(request: CoverRequest): Band {
     stripMm: cloth.railroaded ? Infinity : cloth.usableMm,
     tiesMm: [],
     jointClearMm: assume('jointClearMm'),
+    frontClearMm: assume('frontClearMm'),
+    plateJoinsMm: plateJoins(wide, request),
     trimOffMm: assume('trimOffMm'),
   });
 }
@@ -79,7 +82,7 @@ interface Made {
 
 function piecesOf(choices: Block, request: CoverRequest): Made {
   const { sizes, sewn } = request;
-  const band = panelsFor(request);
+  const band = panelsFor(choices, request);
   const zip = baseZip(choices, request);
   const shared = { width: sizes.cut.width, height: sizes.cut.depth, outline: request.cut, sewn, marks: plateMarks(request, null) };
   const plate = clothPiece('main', { ...shared, id: 'plate', role: 'plate', label: 'top plate', remark: `${shared.marks.length} notches` });
@@ -107,7 +110,8 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       assume,
     );
   const panels = band.boxing.map(({ id }) => id);
-  const joins = band.joins.map(({ id }) => id);
+  // The chain's last corner is closed once the plate holds the others.
+  const joins = band.joins.map(({ id }) => id).filter((id) => id !== 'boxing-ring');
   const steps = insertCore(request, 'sew/panels-to-base');
   return [
     ...cutCover(pieces, CUTTING, assume),
@@ -129,7 +133,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
     operation({
       id: 'sew/panel-corners',
       phase: 'sew',
-      text: 'Sew the panels together, corner to corner, each seam stopped one allowance short at the top and left open one allowance at the bottom; leave the chain’s last corner open until the plate is on.',
+      text: 'Sew the panels to a chain, corner to corner, each seam stopped one allowance short at the top and left open one allowance at the bottom.',
       pieces: panels,
       seams: joins,
       minutes: sew(joins),
@@ -153,7 +157,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
     operation({
       id: 'sew/panels-to-top',
       phase: 'sew',
-      text: 'Sew the panels to the top plate, corner to corner, pivoting where their seams stop; then close the chain’s last corner.',
+      text: 'Sew the panels to the top plate, corner to corner, pivoting where their seams stop.',
       cautions: ['Clip the allowance, not the stitch.'],
       pieces: [plate.id, ...panels],
       seams: ['panels-to-top'],
@@ -161,7 +165,17 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       needs: 'machine',
       after: ['sew/panel-corners', 'sew/welt-on'],
     }),
-    openZip([base.id], 'sew/base-zip', 'the base’s zip a hand’s width, from the right side'),
+    operation({
+      id: 'sew/last-corner',
+      phase: 'sew',
+      text: 'Close the chain’s last corner, left open one allowance at the bottom.',
+      pieces: panels,
+      seams: ['boxing-ring'],
+      minutes: sew(['boxing-ring']),
+      needs: 'machine',
+      after: ['sew/panels-to-top'],
+    }),
+    openZip([base.id], ['sew/base-zip'], 'the base’s zip a hand’s width, from the right side'),
     operation({
       id: 'sew/panels-to-base',
       phase: 'sew',
@@ -170,16 +184,22 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       seams: ['panels-to-base'],
       minutes: sew(['panels-to-base'], corners),
       needs: 'machine',
-      after: ['sew/panels-to-top', 'sew/open-zip'],
+      after: ['sew/panels-to-top', 'sew/last-corner', 'sew/open-zip'],
     }),
     {
       ...steps,
-      text: 'Turn the cover. Vacuum the block in a thin bag or a film, load it through the base and let the air back; lining or film may stay in.',
+      text: `Turn the cover. Vacuum the block in film, load it through the base and let the air back; the film stays in.${request.contents.belongs}`,
       // It goes in through the base: what is to be on top goes in first.
-      cautions: [...steps.cautions.filter((caution) => caution !== 'Soft side up.'), 'Soft side down while loading.'],
+      cautions: [...steps.cautions.filter((caution) => caution !== 'Soft side up.'), ...(request.contents.softUp ? ['Soft side down while loading.'] : [])],
     },
     dress(request, 'Turn the block over, work the panels’ seams to the edges, close the zip, steam.', corners),
   ];
+}
+
+/** Film that a block is loaded in and that stays round it: once round its sides and over both faces, with as much over as it is high to close it. */
+function filmFor({ sizes: { core } }: CoverRequest): Notion {
+  const amount = law('film', '2 × {0} + 3 × {1}', [core.depth, core.height], (d = 0, h = 0) => 2 * d + 3 * h);
+  return { ware: 'film', name: 'Film round the block, by the roll’s length', sold: 'run', amount, onFilled: true };
 }
 
 /** A block on the floor or on feet: panels all round, a plate on top, a base of lining that the block is loaded through. */
@@ -214,17 +234,12 @@ export const block: Construction<Block> = {
       { id: 'panels-to-base', words: 'panels to the base', first: band.bottomEdge, second: [allRound(base)] },
     ]);
     const closings = zip ? [zip.closing] : [];
-    const problems: Issue[] = [
-      ...band.problems,
-      ...widerThanCloth(plate, request.cloth('main')),
-      ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction.zipInsetMm')]),
-      ...seamProblems(seams),
-    ];
+    const problems: Issue[] = [...band.problems, ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction.zipInsetMm')]), ...seamProblems(seams)];
     return {
       pieces,
       seams,
       closings,
-      notions: notionsFor(closings, welt ? [welt] : [], seams, request.cloth('main').thicknessMm, request.assume),
+      notions: [...notionsFor(closings, welt ? [welt] : []), filmFor(request)],
       operations: operationsOf(request, made, pieces, seams),
       eased: null,
       problems,

@@ -7,25 +7,29 @@ import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest, Field } from '../../contract';
 import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../sewing/cloth-piece';
-import { cutCover, dress, insertCore } from '../../sewing/cover-operations';
+import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { quarterMarks, quarterPlaces } from '../../band/ring';
 import { chosenWelt } from '../../welt/welt';
 import { edgeFields } from '../../sewing/fields';
+import { wideField, wideShape } from '../../plate/wide';
+import { cordMm, seamMm } from '../../sewing/lengths';
 
 const CUTTING = { cut: 'Cut the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
 
 export const bolsterSchema = z.strictObject({
   kind: z.literal('bolster'),
+  ...wideShape,
   edge: z.enum(['plain', 'welt']).optional(),
-  cordMm: z.number().positive().max(25).optional(),
-  seamMm: z.number().positive().max(50).optional(),
+  cordMm,
+  seamMm,
 });
 export type Bolster = z.infer<typeof bolsterSchema>;
 
 const fields: readonly Field<Bolster>[] = [
   ...edgeFields('Ends'),
   { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'school seam' },
+  wideField<Bolster>(),
 ];
 
 /** Two ends and the body that goes round them; the body is closed along its length. */
@@ -80,6 +84,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       seams: ['body-zip'],
       minutes: sew('body-zip'),
       needs: 'machine',
+      after: ['cut/notch'],
     }),
     ...(welted
       ? [
@@ -97,15 +102,27 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
     operation({
       id: 'sew/ends',
       phase: 'sew',
-      text: 'Sew an end into each opening of the body, quarter to quarter; clip the body’s allowance so that it goes round.',
-      cautions: ['Open the zip a hand’s width before the second end is closed in.', 'Clip the allowance, not the stitch.'],
+      text: 'Sew the first end into the body, quarter to quarter; clip the body’s allowance so that it goes round.',
+      cautions: ['Clip the allowance, not the stitch.'],
       pieces: ['end', 'body'],
-      seams: ['body-to-end', 'body-to-other-end'],
-      minutes: sew('body-to-end') + sew('body-to-other-end'),
+      seams: ['body-to-end'],
+      minutes: sew('body-to-end'),
       needs: 'machine',
       after: ['sew/body-zip', 'sew/welt-on'],
     }),
-    insertCore(request, 'sew/ends'),
+    openZip(['body'], ['sew/ends']),
+    operation({
+      id: 'sew/other-end',
+      phase: 'sew',
+      text: 'Sew the other end into the body the same way, its quarters in line with those of the first.',
+      cautions: ['The zip stands open a hand’s width before the last seam closes.'],
+      pieces: ['end', 'body'],
+      seams: ['body-to-other-end'],
+      minutes: sew('body-to-other-end'),
+      needs: 'machine',
+      after: ['sew/open-zip'],
+    }),
+    insertCore(request, 'sew/other-end'),
     dress(request, 'Fill out the ends with loose wadding, turn the seam underneath, close the zip, steam.', 2),
   ];
 }
@@ -134,7 +151,7 @@ export const bolster: Construction<Bolster> = {
         ]
       : [],
   make(choices, request) {
-    const { sizes, assume, cloth } = request;
+    const { sizes, assume } = request;
     const { end, body, welt } = piecesOf(choices, request);
     const pieces = [end, body, ...(welt ? [welt] : [])];
     const toEnd = (edge: 'lower' | 'upper'): Pick<SeamDraft, 'first' | 'second'> => ({
@@ -151,21 +168,14 @@ export const bolster: Construction<Bolster> = {
     const opening = law('zip opening', '{0} − 2 × {1}', [sizes.sewn.height, shut], (mm = 0, e = 0) => Math.max(0, mm - 2 * e));
     const zip = zipClosing(opening, 'along the body', assume);
     const closings = [zip];
-    const { usableMm, railroaded } = cloth('main');
-    const across = railroaded ? body.height.value : body.width.value;
     return {
       pieces,
       seams,
       closings,
-      notions: notionsFor(closings, welt ? [welt] : [], seams, cloth('main').thicknessMm, assume),
+      notions: notionsFor(closings, welt ? [welt] : []),
       operations: bolsterOperations(request, pieces, seams, zip.tape),
       eased: null,
-      problems: [
-        ...(across > usableMm
-          ? [issue('error', 'plate-wider-than-cloth', 'cloth.widthMm', { plateMm: across, usableMm, railroaded: railroaded ? 1 : 0 })]
-          : []),
-        ...seamProblems(seams),
-      ],
+      problems: [...seamProblems(seams)],
     };
   },
   profile: ({ edge, cordMm }, { sewn }, assume) => ({

@@ -17,7 +17,7 @@ const JOBS: Record<keyof typeof before, unknown> = {
 const rounded = (n: number): number => Math.round(n * 1e6) / 1e6;
 
 describe('boxed covers', () => {
-  // Written down before constructions became folders: labels, counts, sizes, joins, trim-off and derivations of every piece, the lays and what is bought.
+  // Written down before constructions became folders, and again for two files when joins moved away from the front's corners: labels, counts, sizes, joins, trim-off and derivations of every piece, the lays and what is bought.
   for (const [file, value] of Object.entries(JOBS))
     it(`of ${file} come out as they did`, () => {
       const read = readJob(value);

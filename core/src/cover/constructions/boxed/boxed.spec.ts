@@ -57,7 +57,11 @@ describe('boxing in panels', () => {
     ]);
     expect(size(one, 'plaque')).toEqual([526, 131]);
     expect(one.cover.seams.filter(({ id }) => id.startsWith('panel-corner')).map(({ edges }) => edges[0].lengthMm)).toEqual([75, 75]);
-    expect(one.operations.find(({ id }) => id === 'sew/panel-corners')?.text).toContain('last corner open until the first plate is on');
+    // The chain's last corner, the plaque's right end, is closed once the first plate is on.
+    const order = ['sew/panel-corners', 'sew/plaque-ends', 'sew/band-to-top', 'sew/last-corner', 'sew/open-zip', 'sew/band-to-bottom'];
+    expect(one.operations.map(({ id }) => id).filter((id) => order.includes(id))).toEqual(order);
+    const sewn = (id: string) => one.operations.find((step) => step.id === id)?.seams;
+    expect([sewn('sew/plaque-ends'), sewn('sew/last-corner')]).toEqual([['plaque-end-left'], ['plaque-end-right']]);
     const inches = inch({ boxing: 'panels' });
     expect([size(inches, 'panel-front', IN), size(inches, 'panel-left', IN), size(inches, 'plaque', IN)]).toEqual([
       [21, 4],
@@ -87,14 +91,14 @@ describe('a plaque', () => {
   it('of two folded strips has each as high as the boxing’s cut', () => {
     const one = metric({ plaque: 'folded' });
     expect([size(one, 'plaque'), piece(one, 'plaque').countPerCushion]).toEqual([[626, 101], 2]);
-    expect(lengths(one, 'plaque-ends')).toEqual([150, 150]);
+    expect(lengths(one, 'plaque-end-left')).toEqual([75, 75]);
     expect(unequalSeams(one.cover.seams)).toEqual([]);
   });
 
   it('that is lapped has a narrow and a wide strip: 57.5 and 87.5 for 75 high', () => {
     const one = metric({ plaque: 'lapped' });
     expect([size(one, 'plaque-narrow')[1], size(one, 'plaque-wide')[1]]).toEqual([57.5, 87.5]);
-    expect(lengths(one, 'plaque-ends')).toEqual([150, 150]);
+    expect(lengths(one, 'plaque-end-left')).toEqual([75, 75]);
     // Teeth 20 above the lower seam: 13 + 17 + 10, and 13 + 55 + 24 + 3 + 10.
     const low = metric({ plaque: 'lapped', teethMm: 20 });
     expect([size(low, 'plaque-narrow')[1], size(low, 'plaque-wide')[1]]).toEqual([40, 105]);
@@ -242,11 +246,20 @@ describe('another closing', () => {
     expect(unequalSeams(one.cover.seams)).toEqual([]);
   });
 
-  it('with the plaque sewn in last opens the zip before anything is turned', () => {
-    const order = metric({ plaqueSewn: 'last' }).operations.map(({ id }) => id);
-    const at = (id: string): number => order.indexOf(id);
-    expect(at('sew/plaque-ends')).toBeGreaterThan(at('sew/band-to-bottom'));
-    expect([at('sew/open-zip') > at('sew/plaque-ends'), at('fill/insert') > at('sew/open-zip')]).toEqual([true, true]);
+  it('with the plaque sewn in last opens the zip before its long edges close the cover', () => {
+    for (const boxing of ['strip', 'panels'] as const) {
+      const one = metric({ plaqueSewn: 'last', boxing, edge: 'ridge' });
+      const order = one.operations.map(({ id }) => id).filter((id) => id.startsWith('sew/'));
+      const tail = ['sew/band-to-bottom', 'sew/ridge-bottom', 'sew/open-zip', 'sew/plaque-ends', 'sew/plaque-in', 'sew/ridge-plaque'];
+      expect(order.slice(-tail.length)).withContext(boxing).toEqual(tail);
+      // Both plates are sewn round to the zip's ends: 2 × (500 + 450) less the opening of 600 or 500, and the plaque along it.
+      const opening = boxing === 'strip' ? 600 : 500;
+      expect([lengths(one, 'band-to-top'), lengths(one, 'plaque-to-top')]).toEqual([
+        [1900 - opening, 1900 - opening],
+        [opening, opening],
+      ]);
+      expect(unequalSeams(one.cover.seams)).toEqual([]);
+    }
   });
 });
 

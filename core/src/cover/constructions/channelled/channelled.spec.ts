@@ -24,15 +24,29 @@ const sizes = (one: Planned, role: string, unit = 1): number[][] =>
 
 describe('a channelled feather case', () => {
   it('evens its channels to the width: panels of plan + 2 s + 10 a channel, walls of the channel’s length by loft + 2 s', () => {
-    const one = made({ channelMm: 140 }, {});
+    const one = made({ channelMm: 140, cover: 'none' }, {});
     // 560 ÷ 140 = 4 channels: 560 + 26 + 40 by 500 + 26; three walls of 500 by 120 + 26.
     expect([sizes(one, 'channel'), sizes(one, 'wall')]).toEqual([[[626, 526, 2]], [[500, 146, 3]]]);
     expect(one.cover.pieces.every(({ material }) => material.kind === 'cloth' && material.slot === 'ticking')).toBeTrue();
     expect([one.sizes.cut.width.value, one.sizes.cut.depth.value]).toEqual([626, 526]);
     // 22 ÷ 5.5 = 4 channels: 22 + 1 + 4 × ⅜ by 20 + 1.
-    const inches = made({}, { template: { shape: 'rectangle', widthMm: 22 * IN, depthMm: 20 * IN }, heightMm: 5 * IN }, 'inch');
+    const inches = made({ cover: 'none' }, { template: { shape: 'rectangle', widthMm: 22 * IN, depthMm: 20 * IN }, heightMm: 5 * IN }, 'inch');
     expect([sizes(inches, 'channel', IN), sizes(inches, 'wall', IN)]).toEqual([[[24.5, 21, 2]], [[20, 6, 3]]]);
     expect([...unequalSeams(one.cover.seams), ...unequalSeams(inches.cover.seams)]).toEqual([]);
+  });
+
+  it('of ticking has an outer cover, boxed as high as its loft, and goes into it once it is filled', () => {
+    const one = made({ channelMm: 140 }, {});
+    const size = (id: string) => one.pieces.filter((piece) => piece.id === id).map(({ width, height, material }) => [width.value, height.value, material]);
+    expect(size('plate')).toEqual([[586, 526, { kind: 'cloth', slot: 'main' }]]);
+    expect(one.pieces.filter(({ role }) => role === 'boxing').every(({ height }) => height.value === 146)).toBeTrue();
+    expect(size('channel-panel')).toEqual([[626, 526, { kind: 'cloth', slot: 'ticking' }]]);
+    const order = ['cut/case', 'sew/case', 'fill/channels', 'fill/insert', 'fill/dress'].map((id) => one.operations.findIndex((step) => step.id === id));
+    expect(order.every((at, i) => at > (order[i - 1] ?? -1)))
+      .withContext(order.join())
+      .toBeTrue();
+    expect(one.cover.closings.map(({ kind }) => kind)).toEqual(['zip', 'hand']);
+    expect(unequalSeams(one.cover.seams)).toEqual([]);
   });
 
   it('weighs the fill: its volume by the density of its mix, in equal channels', () => {

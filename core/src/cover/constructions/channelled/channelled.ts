@@ -7,10 +7,8 @@ import { makeBox } from '../../box/make';
 import type { Closing, Construction, Cover, CoverRequest } from '../../contract';
 import { turnsIn } from '../../band/corners';
 import { cutCover, dress } from '../../sewing/cover-operations';
-import { threadFor } from '../../sewing/notions';
-import { widerThanCloth } from '../../plate/plate';
 import { featherCase, channelsIn, type Case } from './case';
-import { channelledFields, channelledSchema, type Channelled } from './choices';
+import { channelledFields, channelledSchema, isCovered, type Channelled } from './choices';
 import { channelledSizes } from './sizes';
 
 const CUTTING = {
@@ -27,32 +25,69 @@ const refused = (why: string): Issue[] => [
 ];
 
 /** Ticking that holds no feather. */
-const tickingProblems = ({ cloth }: CoverRequest, { pieces: [panel] }: Case): Issue[] => [
-  ...(panel ? widerThanCloth(panel, cloth('ticking')) : []),
+const tickingProblems = ({ cloth }: CoverRequest): Issue[] => [
   ...(cloth('ticking') === cloth('main') ? [issue('warning', 'slot-not-named', 'slots.ticking', { what: 'feather case' })] : []),
 ];
 
 const closedBy = (opening: Case['opening']): Closing => ({ kind: 'hand', opening });
 
-/** A case that is the cushion. */
-function alone(choices: Channelled, request: CoverRequest): Cover {
-  const { sizes, sewn, assume, cloth, contents } = request;
-  const made = featherCase({ choices, request, plan: sewn, width: sizes.sewn.width, depth: sizes.sewn.depth, loft: sizes.core.height, count: 1, prefix: '' });
+/** The case of a cushion that is all feather. */
+function soleCase(choices: Channelled, request: CoverRequest): Case {
+  const { sizes, sewn } = request;
+  return featherCase({ choices, request, plan: sewn, width: sizes.sewn.width, depth: sizes.sewn.depth, loft: sizes.core.height, count: 1, prefix: '' });
+}
+
+const SHAKE = 'Shake the case out flat, channel by channel, and look that none is thinner than the others.';
+
+/** A case by itself; its cover is made apart. */
+function bareCase(choices: Channelled, request: CoverRequest): Cover {
+  const { assume, contents } = request;
+  const made = soleCase(choices, request);
   const seams = seamsOn(made.pieces, made.seams);
   return {
     pieces: made.pieces,
     seams,
     closings: [closedBy(made.opening)],
-    notions: [...made.notions, threadFor(seams, cloth('ticking').thicknessMm, assume)],
-    operations: [
-      ...cutCover(made.pieces, CUTTING, assume),
-      ...made.operations,
-      dress(request, 'Shake the case out flat, channel by channel, and look that none is thinner than the others.', 0, 'fill/channels'),
-    ],
+    notions: made.notions,
+    operations: [...cutCover(made.pieces, CUTTING, assume), ...made.operations, dress(request, SHAKE, 0, 'fill/channels')],
     eased: null,
+    problems: [...tickingProblems(request), ...(contents.layers > 0 ? [issue('warning', 'layers-not-in-case', 'core.layers')] : []), ...seamProblems(seams)],
+  };
+}
+
+/** A case by itself, of ticking, and the boxed cover that it goes into. */
+function coveredCase(choices: Channelled, request: CoverRequest): Cover {
+  const { assume, contents } = request;
+  const { edge, cordMm } = choices;
+  const box = makeBox({ edge: edge ?? 'plain', ...(cordMm === undefined ? {} : { cordMm }) }, { ...request, marks: [] });
+  const made = soleCase(choices, request);
+  const seams = seamsOn(made.pieces, made.seams);
+  const inCase = (id: string): string => ({ 'cut/notch': 'cut/case-notch', 'cut/cover': 'cut/case' })[id] ?? id;
+  const putIn = (step: Operation): Operation => {
+    if (step.id === 'fill/insert')
+      return {
+        ...step,
+        text: 'Turn the cover and push the case in, its channels from front to back, its corners into those of the cover.',
+        cautions: [],
+        after: [...step.after, 'fill/channels'],
+      };
+    return step.id === 'fill/dress' ? { ...step, text: `${SHAKE} Work the seam to the edge and close the zip.` } : step;
+  };
+  return {
+    ...box,
+    pieces: [...box.pieces, ...made.pieces],
+    seams: [...box.seams, ...seams],
+    closings: [...box.closings, closedBy(made.opening)],
+    notions: [...box.notions, ...made.notions],
+    operations: [
+      ...cutCover(made.pieces, CUTTING, assume, 'case'),
+      ...made.operations.map((step) => ({ ...step, after: step.after.map(inCase) })),
+      ...box.operations.map(putIn),
+    ],
     problems: [
-      ...tickingProblems(request, made),
-      ...(contents.layers > 0 && !contents.loose ? [issue('warning', 'layers-not-in-case', 'core.layers')] : []),
+      ...box.problems,
+      ...tickingProblems(request),
+      ...(contents.layers > contents.featherMm.length ? [issue('warning', 'layers-not-in-case', 'core.layers')] : []),
       ...seamProblems(seams),
     ],
   };
@@ -102,13 +137,19 @@ function envelope(choices: Channelled, request: CoverRequest): Cover {
     seams,
     notions: [...box.notions, ...cases.flatMap((one) => one.notions)],
     operations: [
-      ...cases.flatMap((one) => one.operations),
+      ...cutCover(
+        cases.flatMap((one) => one.pieces),
+        CUTTING,
+        request.assume,
+        'case',
+      ),
+      ...cases.flatMap((one) => one.operations.map((step) => ({ ...step, after: step.after.map((id) => (id === 'cut/notch' ? 'cut/case-notch' : id)) }))),
       ...(cases.length ? [tack] : []),
       ...box.operations.map((step): Operation => (step.id === 'fill/insert' ? { ...step, after: [...step.after, tack.id] } : step)),
     ],
     problems: [
       ...box.problems,
-      ...(first ? tickingProblems(request, first) : [issue('error', 'envelope-without-feather', 'core.layers')]),
+      ...(first ? tickingProblems(request) : [issue('error', 'envelope-without-feather', 'core.layers')]),
       ...seamProblems(seams.slice(box.seams.length)),
     ],
   };
@@ -130,44 +171,39 @@ export const channelled: Construction<Channelled> = {
     sloping ? refused('a case is level') : turnsIn(outline) ? refused('its channels would be cut in two where it turns in') : [],
   sizes: channelledSizes,
   fillsFeather: ({ as }) => (as === 'envelope' ? 'feather' : 'all'),
-  cutSizes: ({ as, channelMm }, { sizes: { sewn, seam, cut }, assume }) => {
-    if (as === 'envelope') return {};
+  cutSizes: (choices, { sizes: { sewn, seam, cut }, assume }) => {
+    const { channelMm } = choices;
+    if (isCovered(choices)) return {};
     const round = given('for the roundness of a channel', assume('channelRoundMm'), 'shop');
     const channels = channelsIn(sewn.width.value, channelMm ?? assume('channelMm'));
     return { cut: { width: sum('panel, cut', sewn.width, plus(round, channels), plus(seam, 2)), depth: cut.depth } };
   },
-  make: (choices, request) => (choices.as === 'envelope' ? envelope : alone)(choices, request),
-  profile: ({ as, edge, cordMm }, { sewn }, assume) => ({
-    kind: as === 'envelope' ? 'band' : 'knife',
-    heightMm: as === 'envelope' ? sewn.height.value : 0,
-    crownedFaces: as === 'envelope' ? null : 2,
-    domes: as === 'envelope',
-    onBoard: false,
-    welt: as === 'envelope' && edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
-    modelled: as === 'envelope',
-  }),
-  lines: ({ as, edge, channelMm }, { widthMm, assume }) =>
-    as === 'envelope'
-      ? {
-          top: edge === 'welt' || edge === 'ridge' ? edge : 'seam',
-          bottom: edge === 'welt' || edge === 'ridge' ? edge : 'seam',
-          corners: false,
-          softFront: false,
-        }
-      : {
-          top: 'seam',
-          bottom: 'soft',
-          corners: false,
-          softFront: false,
-          solid: 'faces',
-          channels: channelsIn(widthMm, channelMm ?? assume('channelMm')),
-        },
-  traits: ({ as }) => ({
-    zip: as === 'envelope' ? 'along the back' : '',
-    washable: as === 'envelope',
-    edge: as === 'envelope' ? 'square, soft on top' : 'soft, in channels',
+  make: (choices, request) => (choices.as === 'envelope' ? envelope : isCovered(choices) ? coveredCase : bareCase)(choices, request),
+  profile: (choices, { sewn }, assume) => {
+    const { as, edge, cordMm } = choices;
+    const covered = isCovered(choices);
+    return {
+      kind: covered ? 'band' : 'knife',
+      heightMm: covered ? sewn.height.value : 0,
+      crownedFaces: as === 'envelope' ? null : 2,
+      domes: as === 'envelope',
+      onBoard: false,
+      welt: covered && edge === 'welt' ? { cordMm: cordMm ?? assume('cordMm'), on: 'both' } : null,
+      modelled: as === 'envelope',
+    };
+  },
+  lines: (choices, { widthMm, assume }) => {
+    const line = choices.edge === 'welt' || choices.edge === 'ridge' ? choices.edge : 'seam';
+    if (isCovered(choices)) return { top: line, bottom: line, corners: false, softFront: false, zip: 'band' };
+    const channels = channelsIn(widthMm, choices.channelMm ?? assume('channelMm'));
+    return { top: 'seam', bottom: 'soft', corners: false, softFront: false, solid: 'faces', channels };
+  },
+  traits: (choices) => ({
+    zip: isCovered(choices) ? 'along the back' : '',
+    washable: isCovered(choices),
+    edge: choices.as === 'envelope' ? 'square, soft on top' : isCovered(choices) ? 'square, soft all through' : 'soft, in channels',
     hard: 'Walls of one height; every channel weighed; down gets everywhere.',
   }),
-  says: ({ as, mix }) =>
-    `${{ feather: 'feather', 'feather-down': 'feather and down', down: 'down', fibre: 'fibre' }[mix ?? 'feather']}${as === 'envelope' ? ', round a core' : ''}`,
+  says: ({ as, mix, cover }) =>
+    `${{ feather: 'feather', 'feather-down': 'feather and down', down: 'down', fibre: 'fibre' }[mix ?? 'feather']}${as === 'envelope' ? ', round a core' : cover === 'none' ? ', without its cover' : ', in a boxed cover'}`,
 };

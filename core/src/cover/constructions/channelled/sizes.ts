@@ -1,7 +1,7 @@
 import { given, plus, renamed, sum } from '../../../kernel/figure';
 import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
-import type { Channelled } from './choices';
+import { isCovered, type Channelled } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
 
 /** Sizes of a case by itself: it is sewn as large as it is given, whichever size that is, and its height is its loft. In an envelope the school leads. */
@@ -17,7 +17,7 @@ export function channelledSizes(choices: Channelled, ask: SizeAsk): Sizes | null
     sewn: { ...plane('sewn'), height: renamed('sewn height', loft) },
     core: { ...plane('core'), height: renamed('core thickness', loft) },
     cut: { width: sum('cut', across, plus(seam, 2)), depth: sum('cut', deep, plus(seam, 2)) },
-    boxingCut: given('no band', 0, 'counted'),
+    boxingCut: isCovered(choices) ? sum('boxing, cut', loft, plus(seam, 2)) : given('no band', 0, 'counted'),
     seam,
     flange: null,
     cutToCore: false,

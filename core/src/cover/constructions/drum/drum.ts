@@ -1,5 +1,6 @@
 import { outlineBounds, perimeter, rectangleOutline } from '../../../geometry/outline';
 import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { smooth } from '../../plate/plate';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import { PLAIN_PIECE, type Piece } from '../../../piece/piece';
@@ -155,9 +156,9 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
     operation({
       id: 'fix/staple',
       phase: 'fix',
-      text: 'Turn it over and staple the flange flat under the board: the middle of opposite sides first, look, halve the gaps, one each {0}.',
-      figures: [given('apart', assume('stapleEveryMm'), 'shop')],
-      cautions: ['Flat, no pleat. Trim clear of the staples.'],
+      text: `Turn it over and staple the flange flat under the board: the middle of opposite sides first, look, halve the gaps, one each {0}${smooth(request.sewn) ? '' : ', {1} clear of the corners until all sides are done; then the front corners, the side before the front, and the back corners'}.`,
+      figures: [given('apart', assume('stapleEveryMm'), 'shop'), given('from a corner', assume('stapleClearMm'), 'shop')],
+      cautions: ['Flat, no pleat.'],
       pieces: flange ? [flange.id] : [band.id],
       seams: ['flange-to-board'],
       stages: turnedUnder(assume('flangeWideMm') / 2, assume('flangeWideMm') / 2),
@@ -211,7 +212,7 @@ export const drum: Construction<Drum> = {
       seams,
       closings,
       notions: [
-        ...notionsFor(closings, [], seams, request.cloth('main').thicknessMm, assume),
+        ...notionsFor(closings, []),
         { ware: 'thin-foam', name: `Thin foam, ${Math.round(assume('boardOverhangMm'))} mm, as strip`, sold: 'run', amount: strip.width },
       ],
       operations: drumOperations(request, made, seams, pieces),

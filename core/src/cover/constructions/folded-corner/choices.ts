@@ -1,11 +1,17 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
 import { lengthField } from '../../sewing/fields';
+import { wideField, wideShape } from '../../plate/wide';
+import { seamMm } from '../../sewing/lengths';
 
 export const foldedCornerSchema = z.strictObject({
   kind: z.literal('folded-corner'),
-  seamMm: z.number().positive().max(50).optional(),
+  ...wideShape,
+  seamMm,
 });
 export type FoldedCorner = z.infer<typeof foldedCornerSchema>;
 
-export const foldedCornerFields: readonly Field<FoldedCorner>[] = [lengthField<FoldedCorner>('seamMm', 'Seam allowance', [3, 50], 'school seam')];
+export const foldedCornerFields: readonly Field<FoldedCorner>[] = [
+  lengthField<FoldedCorner>('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  wideField<FoldedCorner>(),
+];

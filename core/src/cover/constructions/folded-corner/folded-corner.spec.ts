@@ -27,7 +27,7 @@ const size = (one: Planned, id: string, unit = 1): number[] => {
 };
 
 describe('a folded corner', () => {
-  it('has a top plate cut W + 2H + 2s by D + 2H + 2s, seamed at each corner over the height, and one seam round', () => {
+  it('has a top plate cut W + 2H + 2s by D + 2H + 2s, seamed at each corner over the height, and one seam round with the zip in it', () => {
     const one = made({ template: { shape: 'rectangle', widthMm: 500, depthMm: 450 }, heightMm: 75 });
     expect([size(one, 'plate-top'), size(one, 'plate-bottom'), [one.sizes.cut.width.value, one.sizes.cut.depth.value]]).toEqual([
       [676, 626],
@@ -36,10 +36,11 @@ describe('a folded corner', () => {
     ]);
     const lengths = (id: string): number[] =>
       one.cover.seams.find((seam) => seam.id === id)?.edges.map(({ lengthMm }) => Math.round(lengthMm * 1000) / 1000) ?? [];
-    expect([lengths('corner-1'), lengths('corner-4'), lengths('round')]).toEqual([
+    expect([lengths('corner-1'), lengths('corner-4'), lengths('round'), lengths('zip')]).toEqual([
       [75, 75],
       [75, 75],
-      [1900, 1900],
+      [1500, 1500],
+      [400, 400],
     ]);
     // The back but for 50 at each end.
     const [zip] = one.cover.closings;

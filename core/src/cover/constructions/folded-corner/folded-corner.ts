@@ -1,18 +1,17 @@
 import { grow } from '../../../geometry/offset';
 import { edgeSpans, outlineBounds, stationAt, type Outline } from '../../../geometry/outline';
-import { cross, minusPoint, plusPoint, unit, type Point } from '../../../geometry/point';
+import { cross, distance, minusPoint, plusPoint, unit, type Point } from '../../../geometry/point';
 import { line, type Segment } from '../../../geometry/segment';
 import { given, law, minus, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Mark, Piece } from '../../../piece/piece';
-import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
+import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
 import { stageLine, type Stage } from '../../../piece/stage';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../sewing/cloth-piece';
 import { cutCover, dress, insertCore, openZip, softOpening } from '../../sewing/cover-operations';
-import { widerThanCloth } from '../../plate/plate';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { foldedCornerFields, foldedCornerSchema, type FoldedCorner } from './choices';
 
@@ -92,6 +91,40 @@ function openingOf({ sewn, assume }: CoverRequest): { readonly from: number; rea
   return back && back.end - back.start > 2 * end ? { from: back.start + end, to: back.end - end } : null;
 }
 
+/** The seam of the flaps and the bottom plate: along the zip, and all the rest; one seam where there is no zip. */
+function roundSeams(top: Piece, bottom: Piece, flaps: readonly Flap[]): SeamDraft[] {
+  const ends = (piece: Piece): Point[] => piece.marks.filter(({ kind }) => kind === 'zip-end').map(({ at }) => at);
+  const [[a, b], [from, to]] = [ends(top), ends(bottom)];
+  const whole: SeamDraft = {
+    id: 'round',
+    words: 'flaps to the bottom plate',
+    first: flaps.map((flap) => ({ piece: top.id, from: flap.from, to: flap.to })),
+    second: [allRound(bottom)],
+  };
+  if (!a || !b || !from || !to) return [whole];
+  const behind = (flap: Flap): boolean => Math.abs(cross(minusPoint(flap.to, flap.from), minusPoint(a, flap.from))) < 1e-6 * distance(flap.from, flap.to);
+  const at = flaps.findIndex(behind);
+  const back = flaps[at];
+  if (!back) return [whole];
+  const others = [...flaps.slice(at + 1), ...flaps.slice(0, at)].map((flap) => ({ piece: top.id, from: flap.from, to: flap.to }));
+  return [
+    {
+      ...whole,
+      words: 'flaps to the bottom plate, beside the zip',
+      first: [{ piece: top.id, from: b, to: back.to }, ...others, { piece: top.id, from: back.from, to: a }],
+      second: [{ piece: bottom.id, from: to, to: from }],
+    },
+    {
+      id: 'zip',
+      zip: true,
+      words: 'zip between flap and bottom plate',
+      rows: 2,
+      first: [{ piece: top.id, from: a, to: b }],
+      second: [{ piece: bottom.id, from, to }],
+    },
+  ];
+}
+
 /** A corner of the top plate flat and folded, as it is cut: as much of the plate as the flaps are high, the plan's corner at the origin. */
 function cornerStages(highMm: number, seamMm: number): readonly Stage[] {
   const [h, s] = [highMm, seamMm];
@@ -135,17 +168,18 @@ function operationsOf(request: CoverRequest, pieces: readonly Piece[], seams: re
             figures: [tape],
             cautions: ['Slider on, and a stop across each end.'],
             pieces: ids,
+            seams: ['zip'],
             minutes: minutesFor('sew', 2 * tape.value, 2, assume),
             needs: 'machine',
             after: ['sew/corners'],
           }),
-          openZip(ids, 'sew/zip'),
+          openZip(ids, ['sew/zip']),
         ]
       : []),
     operation({
       id: 'sew/round',
       phase: 'sew',
-      text: 'Sew the flaps’ edge to the bottom plate all round, corner seams on the plate’s corners.',
+      text: `Sew the flaps’ edge to the bottom plate, ${tape ? 'from one end of the zip round to the other' : 'all round'}, corner seams on the plate’s corners.`,
       pieces: ids,
       seams: ['round'],
       minutes: minutesFor('sew', run(seams.filter(({ id }) => id === 'round')), corners, assume),
@@ -215,7 +249,7 @@ export const foldedCorner: Construction<FoldedCorner> = {
         first: [{ piece: top.id, from: to, to: side.to }],
         second: [{ piece: top.id, from: side.to, to: (flaps[(i + 1) % flaps.length] as Flap).from }],
       })),
-      { id: 'round', words: 'flaps to the bottom plate', first: flaps.map(({ from, to }) => ({ piece: top.id, from, to })), second: [allRound(bottom)] },
+      ...roundSeams(top, bottom, flaps),
     ]);
     const back = given('back edge', open ? open.to - open.from + 2 * assume('bolsterEndMm') : 0, 'counted');
     const zip = open
@@ -227,11 +261,10 @@ export const foldedCorner: Construction<FoldedCorner> = {
       pieces,
       seams,
       closings: zip ? [zip] : [],
-      notions: notionsFor(zip ? [zip] : [], [], seams, request.cloth('main').thicknessMm, assume),
+      notions: notionsFor(zip ? [zip] : [], []),
       operations: operationsOf(request, pieces, seams, zip?.tape ?? null, flaps.length),
       eased: null,
       problems: [
-        ...widerThanCloth(top, request.cloth('main')),
         ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction')]),
         ...(zip && zip.opening.value < neededMm - 1e-6
           ? [issue('warning', 'zip-too-short-for-core', 'construction', { openingMm: zip.opening.value, neededMm })]

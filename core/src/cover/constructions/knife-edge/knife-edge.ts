@@ -1,5 +1,5 @@
 import { perimeter } from '../../../geometry/outline';
-import { given, law } from '../../../kernel/figure';
+import { given, law, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
@@ -8,8 +8,7 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Closing, Construction, CoverRequest } from '../../contract';
 import { allRound, stripEdge } from '../../sewing/cloth-piece';
 import { cornersOf } from '../../band/corners';
-import { cutCover, dress, insertCore } from '../../sewing/cover-operations';
-import { widerThanCloth } from '../../plate/plate';
+import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { chosenWelt } from '../../welt/welt';
 import { knifeEdgeFields, knifeEdgeSchema, type KnifeEdge } from './choices';
@@ -23,17 +22,20 @@ function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece
   return chosenWelt(choices, request, given('round the trimmed plate', perimeter(plate.sewn), 'counted'), 1);
 }
 
-const STEPS: Record<NonNullable<KnifeEdge['closing']>, { readonly sew: string; readonly shut: string }> = {
+const STEPS: Record<NonNullable<KnifeEdge['closing']>, { readonly sew: string; readonly press: string; readonly shut: string }> = {
   hand: {
     sew: 'Sew the plates together, right sides in, from one end of the opening round to the other.',
-    shut: 'Turn the opening’s edges in by exactly the seam and close it with slip stitch, 6 a stitch, in strong thread.',
+    press: 'Turn the cover, push the corners out, and press the seam and the fold of the opening’s edges, turned in by exactly the seam.',
+    shut: 'Close the opening along its pressed fold with slip stitch, {0} a stitch, in strong thread.',
   },
   zip: {
-    sew: 'Set the zip into the opening first; open it a hand’s width, then sew the plates together all round from its one end to the other.',
+    sew: 'Sew the plates together, right sides in, from one end of the zip round to the other.',
+    press: 'Turn the cover through the zip, push the corners out, and press the seam.',
     shut: 'Close the zip.',
   },
   envelope: {
-    sew: 'Hem the inner edge of both back halves. Lay the front face up, the upper half on it face down, then the lower half over it; sew all round, twice where the halves overlap.',
+    sew: 'Lay the front face up, the upper half on it face down, then the lower half over it; sew all round, twice where the halves overlap.',
+    press: 'Turn the cover, push the corners out, and press the seam and the folds of the hems.',
     shut: 'Tuck the insert under the upper half.',
   },
 };
@@ -44,11 +46,14 @@ function operationsOf(
   pieces: readonly Piece[],
   seams: readonly Seam[],
   opening: Opening | null,
+  tape: Figure | null,
 ): Operation[] {
   const { assume } = request;
   const of = (method: Seam['method']): readonly Seam[] => seams.filter((one) => one.method === method);
   const run = (some: readonly Seam[]): number => some.reduce((mm, one) => mm + one.rows * one.edges[0].lengthMm, 0);
-  const cloth = pieces.filter(({ material }) => material.kind === 'cloth').map(({ id }) => id);
+  const plates = pieces.filter(({ role }) => role === 'plate').map(({ id }) => id);
+  const backs = plates.filter((id) => id.startsWith('plate-back'));
+  const inserted = insertCore(request, 'sew/press');
   const welt = pieces.find(({ role }) => role === 'welt');
   const corners = cornersOf(request.sewn).filter(({ inner }) => !inner).length;
   return [
@@ -60,32 +65,74 @@ function operationsOf(
             phase: 'sew',
             text: 'Make up the welt and sew it round the front plate, starting at the centre back; join the ring there.',
             cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
-            pieces: [welt.id, ...cloth.slice(0, 1)],
+            pieces: [welt.id, ...plates.slice(0, 1)],
             seams: ['welt'],
             minutes: minutesFor('sew', 2 * run(seams.filter(({ id }) => id === 'welt')), corners, assume),
             needs: 'machine',
+            after: ['cut/notch'],
           }),
+        ]
+      : []),
+    ...(closing === 'envelope'
+      ? [
+          operation({
+            id: 'sew/hems',
+            phase: 'sew',
+            text: 'Hem the inner edge of both back halves.',
+            pieces: backs,
+            minutes: minutesFor('sew', 2 * request.sizes.cut.width.value, 0, assume),
+            needs: 'machine',
+            after: ['cut/notch'],
+          }),
+        ]
+      : []),
+    ...(tape
+      ? [
+          operation({
+            id: 'sew/zip',
+            phase: 'sew',
+            text: 'Set the zip of {0} between the plates along the opening, its ends crossed.',
+            figures: [tape],
+            cautions: ['Slider on, and a stop across each end of the zip.'],
+            pieces: plates,
+            seams: ['opening'],
+            minutes: minutesFor('sew', 2 * run(seams.filter(({ id }) => id === 'opening')), 2, assume),
+            needs: 'machine',
+            after: ['sew/welt-on', 'cut/notch'],
+          }),
+          openZip(plates, ['sew/zip']),
         ]
       : []),
     operation({
       id: 'sew/plates',
       phase: 'sew',
       text: STEPS[closing].sew,
-      cautions: closing === 'zip' ? ['Slider on, and a stop across each end of the zip.'] : ['Back-tack both ends of the opening.'],
-      pieces: cloth.filter((id) => id !== 'welt'),
-      seams: of('machine').map(({ id }) => id),
-      minutes: minutesFor('sew', run(of('machine')), corners, assume),
+      cautions: closing === 'hand' ? ['Back-tack both ends of the opening.'] : [],
+      pieces: plates,
+      seams: ['plates'],
+      minutes: minutesFor('sew', run(seams.filter(({ id }) => id === 'plates')), corners, assume),
       needs: 'machine',
-      after: ['sew/welt-on'],
+      after: ['sew/welt-on', 'sew/zip', 'sew/open-zip', 'sew/hems'],
     }),
-    operation({ ...insertCore(request, 'sew/plates') }),
+    operation({
+      id: 'sew/press',
+      phase: 'sew',
+      text: `${corners ? `Clip the allowance across ${corners === 1 ? 'the corner' : `each of the ${corners} corners`}, on the diagonal. ` : ''}${STEPS[closing].press}`,
+      cautions: corners ? ['Clip to the stitch, never through it.'] : [],
+      pieces: plates,
+      minutes: minutesFor('prepare', 0, corners, assume),
+      needs: 'table',
+      after: ['sew/plates'],
+    }),
+    { ...inserted, text: inserted.text.replace('Turn the cover. ', '') },
     ...(closing === 'hand' && opening
       ? [
           operation({
             id: 'fill/close',
             phase: 'fill',
             text: STEPS.hand.shut,
-            pieces: ['plate'],
+            figures: [given('a stitch', assume('slipStitchMm'), 'shop')],
+            pieces: plates,
             seams: of('hand').map(({ id }) => id),
             minutes: minutesFor('hand', opening.mm, 0, assume),
             needs: 'hand',
@@ -135,12 +182,12 @@ export const knifeEdge: Construction<KnifeEdge> = {
       : [],
   sizes: knifeEdgeSizes,
   make(choices, request) {
-    const { assume, cloth } = request;
+    const { assume } = request;
     const lines = plateLines(request);
     const wanted = choices.closing ?? 'hand';
     const back = wanted === 'envelope' ? envelopeBack(request, lines) : null;
     const closing = wanted === 'envelope' && !back ? 'hand' : wanted;
-    const opening = closing === 'envelope' ? null : openingAt(lines.sewn, assume('sewnEndMm'));
+    const opening = closing === 'envelope' ? null : openingAt(lines.sewn, assume('sewnEndMm'), closing === 'zip' ? 'zip-end' : 'open-end');
     const plate = wholePlate(request, lines, back ? 1 : 2, opening?.marks ?? []);
     const welt = weltFor(choices, request, plate);
     const pieces = [plate, ...(back ? [back.lower, back.upper] : []), ...(welt ? [welt] : [])];
@@ -176,11 +223,11 @@ export const knifeEdge: Construction<KnifeEdge> = {
       pieces,
       seams,
       closings,
-      notions: notionsFor(closings, welt ? [welt] : [], seams, cloth('main').thicknessMm, assume),
-      operations: operationsOf(request, closing, pieces, seams, opening),
+      notions: notionsFor(closings, welt ? [welt] : []),
+      operations: operationsOf(request, closing, pieces, seams, opening, closings[0]?.kind === 'zip' ? closings[0].tape : null),
       eased: null,
       problems: [
-        ...problemsOf(request, plate, opening, closing),
+        ...problemsOf(opening, closing),
         ...(wanted !== closing ? [issue('warning', 'envelope-not-for-outline', 'construction.closing')] : []),
         ...seamProblems(seams),
       ],
@@ -206,9 +253,5 @@ export const knifeEdge: Construction<KnifeEdge> = {
     [edge === 'welt' ? 'welted' : 'plain', { hand: 'closed by hand', zip: 'zip in the seam', envelope: 'envelope back' }[closing ?? 'hand']].join(', '),
 };
 
-function problemsOf({ cloth }: CoverRequest, plate: Piece, opening: Opening | null, closing: NonNullable<KnifeEdge['closing']>): Issue[] {
-  return [
-    ...widerThanCloth(plate, cloth('main')),
-    ...(closing !== 'envelope' && !opening ? [issue('error', 'no-room-for-opening', 'construction.closing')] : []),
-  ];
-}
+const problemsOf = (opening: Opening | null, closing: NonNullable<KnifeEdge['closing']>): Issue[] =>
+  closing !== 'envelope' && !opening ? [issue('error', 'no-room-for-opening', 'construction.closing')] : [];

@@ -25,13 +25,13 @@ export function plateLines({ core, sizes, assume }: CoverRequest): { readonly cu
 }
 
 /** The back edge of a seam line but for what is sewn at each end; null where nothing of it would stay open. */
-export function openingAt(sewn: Outline, endMm: number): Opening | null {
+export function openingAt(sewn: Outline, endMm: number, kind: 'zip-end' | 'open-end'): Opening | null {
   const span = edgeSpans(sewn)
     .filter(({ edge }) => edge === 'back')
     .sort((a, b) => b.end - b.start - (a.end - a.start))[0];
   if (!span || span.end - span.start <= 2 * endMm) return null;
   const [from, to] = [stationAt(sewn, span.start + endMm), stationAt(sewn, span.end - endMm)];
-  const marks = [from, to].map(({ at, outward }): Mark => ({ kind: 'zip-end', at, outward }));
+  const marks = [from, to].map(({ at, outward }): Mark => ({ kind, at, outward }));
   return { from: from.at, to: to.at, mm: span.end - span.start - 2 * endMm, marks };
 }
 

@@ -1,15 +1,17 @@
 import { growEdges, grow, type EdgeAmounts } from '../../../geometry/offset';
-import { outlineBounds, stationAt, type Outline } from '../../../geometry/outline';
+import { alongOutline } from '../../../geometry/along';
+import { outlineBounds, perimeter, stationAt, type Outline } from '../../../geometry/outline';
 import type { Point } from '../../../geometry/point';
 import { arcAbout, line, segmentLength, type Segment } from '../../../geometry/segment';
 import { given, law, minus, plus, sum, type Figure } from '../../../kernel/figure';
 import type { Mark, Piece } from '../../../piece/piece';
-import type { Stretch } from '../../../piece/seam';
+import { ON_LINE_MM, type Stretch } from '../../../piece/seam';
 import type { CoverRequest } from '../../contract';
 import { clothPiece } from '../../sewing/cloth-piece';
 import { cornersOf } from '../../band/corners';
 import type { FrontAndRest } from '../../band/front';
 import { placeJoins, stripLengths } from '../../band/joins';
+import { plateJoins } from '../../plate/wide';
 import { dropOf, frameEdge, underneath } from './sizes';
 import type { PullOver } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
@@ -166,12 +168,22 @@ export function pullOverPieces(choices: PullOver, request: CoverRequest, front: 
   const stripMm = cloth.railroaded ? Infinity : cloth.usableMm;
   const places = placesOn(front);
   const clear = assume('jointClearMm');
+  const whole = perimeter(request.sewn);
+  const begins = alongOutline(request.sewn, front.front.to, ON_LINE_MM) ?? 0;
+  const alongRest = (mm: number): number => (((mm - begins) % whole) + whole) % whole;
   const ask = {
     lengthMm: restMm,
     stripMm,
+    trimMm: 2 * assume('trimOffMm'),
     seamMm: seam.value,
-    endMm: 0,
+    endsMm: [0, 0] as const,
     front: { from: 0, to: 0 },
+    // The band ends at both front corners.
+    nearFront: [0, restMm].map((mm) => ({ from: mm - assume('frontClearMm'), to: mm + assume('frontClearMm') })),
+    // Under the joins of the top panel, where it has any.
+    under: plateJoins(choices.wide, request)
+      .map(alongRest)
+      .filter((mm) => mm > 1 && mm < restMm - 1),
     crowded: [...places.filter(({ kind }) => kind === 'corner').map(({ along }) => along), 0, restMm].map((mm) => ({ from: mm - clear, to: mm + clear })),
   };
   const joins = placeJoins(ask);

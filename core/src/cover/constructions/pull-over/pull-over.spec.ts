@@ -66,8 +66,17 @@ describe('a cover pulled over a frame', () => {
     expect([first?.at.y, second?.at.y]).toEqual([25, 425]);
     expect([first?.at.x, second?.at.x]).toEqual([250, 250]);
     expect([third?.at.x, fourth?.at.x].sort()).toEqual([25, 475]);
+    // Within 60 of a corner: 18.75, 37.5 and 56.25 along front and back, 20 and 40 along the sides.
     const corners = staples?.staples.filter(({ corner }) => corner) ?? [];
-    expect(corners.map(({ order }) => order)).toEqual([77, 78, 79, 80, 81, 82, 83, 84]);
+    expect(corners.map(({ order }) => order)).toEqual(Array.from({ length: 20 }, (_, i) => 65 + i));
+    // The front corners first, the side before the front; the back corners last.
+    const where: string[] = corners.map(({ at }) => (at.y === 25 ? 'front' : at.y === 425 ? 'back' : at.y < 225 ? 'side, in front' : 'side, behind'));
+    expect(where).toEqual([
+      ...Array.from({ length: 4 }, () => 'side, in front'),
+      ...Array.from({ length: 6 }, () => 'front'),
+      ...Array.from({ length: 4 }, () => 'side, behind'),
+      ...Array.from({ length: 6 }, () => 'back'),
+    ]);
     expect(staples?.pleats).toEqual([]);
   });
 

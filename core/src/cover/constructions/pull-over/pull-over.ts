@@ -11,7 +11,6 @@ import { turnsIn } from '../../band/corners';
 import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
 import { frontOf } from '../../band/front';
 import { notionsFor } from '../../sewing/notions';
-import { widerThanCloth } from '../../plate/plate';
 import { pleatWords, stapleClosing, staplePlan, turnedUnder } from '../../sewing/staple-plan';
 import { pullOverFields, pullOverSchema, type PullOver } from './choices';
 import { pullOverPieces, seamDown, type PullOverPieces } from './pieces';
@@ -95,9 +94,14 @@ function operationsOf(
     operation({
       id: 'fix/staple',
       phase: 'fix',
-      text: `Turn it over, mark a line {0} in from the frame’s edge and staple along it, one each {1}: the centres front and back first, then the middles of the sides, look at the top, halve the gaps, corners last.${pleats} Trim beyond the staples.`,
-      figures: [line, given('apart', assume('stapleEveryMm'), 'shop')],
-      cautions: ['Temporary staples until the nap and the ridge run straight. Trim clear of the staples.'],
+      text: `Turn it over, mark a line {0} in from the frame’s edge and staple along it, one each {1}: the centre of the front, then of the back, set at an angle for it may have to come out, and the middles of the sides. Look at the top. Halve the gaps, {2} clear of the corners until all sides are done. Then each front corner, the side before the front, the slack worked into the frame’s notch; the back corners last, the back’s first staples pulled and set anew.${pleats} Trim the cloth {3} from the staples.`,
+      figures: [
+        line,
+        given('apart', assume('stapleEveryMm'), 'shop'),
+        given('from a corner', assume('stapleClearMm'), 'shop'),
+        given('from the staples', assume('stapleTrimMm'), 'shop'),
+      ],
+      cautions: ['Temporary staples until the nap and the ridge run straight.'],
       pieces: [made.plate.id, ...band],
       stages: turnedUnder(line.value, assume('stapleHoldMm')),
       minutes: minutesFor('staple', perimeter(staples.line), 0, assume),
@@ -164,12 +168,11 @@ export const pullOver: Construction<PullOver> = {
       pieces,
       seams,
       closings,
-      notions: notionsFor(closings, [], seams, request.cloth('main').thicknessMm, assume),
+      notions: notionsFor(closings, []),
       operations: operationsOf(choices, request, made, seams, pieces, staples),
       staples,
       eased: null,
       problems: [
-        ...widerThanCloth(made.plate, request.cloth('main')),
         ...(made.tooNarrow ? [issue('error', 'cloth-too-narrow-for-strips', 'cloth.widthMm', { stripMm: request.cloth('boxing').usableMm })] : []),
         ...(request.contents.layers > 1 && !request.contents.overFront
           ? [issue('note', 'top-layer-not-over-front', 'core.layers', { thickMm: sizes.core.height.value })]

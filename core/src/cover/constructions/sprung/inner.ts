@@ -67,12 +67,23 @@ function innerSeams(seams: readonly Seam[], pieces: readonly Piece[]): Seam[] {
   );
 }
 
+/** Said wherever the unit is put in. */
+export const UNIT_FLAT = 'Springs under load: keep the unit flat, its covering whole.';
+
 function innerOperation(step: Operation): Operation {
-  const text =
-    step.id === 'fill/insert'
-      ? 'Slide the felted unit into the inner case as it is, neither bagged nor compressed; pack its corners, and only now trim the felt.'
-      : `Inner case: ${step.text}`;
-  return { ...step, id: innerStep(step.id), text, pieces: step.pieces.map(inner), seams: step.seams.map(inner), after: step.after.map(innerStep) };
+  const filling = step.id === 'fill/insert';
+  const text = filling
+    ? 'Slide the felted unit into the inner case as it is, neither bagged nor compressed; pack its corners, and only now trim the felt.'
+    : `Inner case: ${step.text}`;
+  return {
+    ...step,
+    cautions: filling ? [UNIT_FLAT] : step.cautions,
+    id: innerStep(step.id),
+    text,
+    pieces: step.pieces.map(inner),
+    seams: step.seams.map(inner),
+    after: step.after.map(innerStep),
+  };
 }
 
 /** The case round a sprung unit: boxed in plain cloth, no zip, closed by hand; null where the outline leaves no room for it. */

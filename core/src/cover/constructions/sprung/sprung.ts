@@ -1,13 +1,9 @@
-import { perimeter } from '../../../geometry/outline';
 import { issue, type Issue } from '../../../kernel/issue';
-import { operation, type Operation } from '../../../piece/operation';
-import type { Piece } from '../../../piece/piece';
-import { minutesFor } from '../../../shop/minutes';
+import type { Operation } from '../../../piece/operation';
 import type { Box } from '../../box/choices';
 import { makeBox } from '../../box/make';
-import type { Construction, CoverRequest } from '../../contract';
-import { clothPiece } from '../../sewing/cloth-piece';
-import { innerCase } from './inner';
+import type { Construction, Contents } from '../../contract';
+import { innerCase, UNIT_FLAT } from './inner';
 import { sprungFields, sprungSchema, type Sprung } from './choices';
 
 const boxOf = ({ edge, weltOn, cordMm, boxing, plaque, zipWidthMm }: Sprung): Box => ({
@@ -21,35 +17,8 @@ const boxOf = ({ edge, weltOn, cordMm, boxing, plaque, zipWidthMm }: Sprung): Bo
   ...(zipWidthMm === undefined ? {} : { zipWidthMm }),
 });
 
-/** Thin cloth between springs and the foam on them, so that neither wears the other. */
-function muslinOf({ sizes, core, contents }: CoverRequest): Piece | null {
-  return contents.foamOnSprings === 0
-    ? null
-    : clothPiece('lining', {
-        id: 'muslin',
-        role: 'muslin',
-        label: 'muslin',
-        remark: 'between springs and foam',
-        face: 'hidden',
-        grain: 'any',
-        countPerCushion: contents.foamOnSprings,
-        width: sizes.core.width,
-        height: sizes.core.depth,
-        outline: core,
-      });
-}
-
-function muslinOperation(muslin: Piece, { assume }: CoverRequest): Operation {
-  return operation({
-    id: 'prepare/muslin',
-    phase: 'prepare',
-    text: 'Lay the muslin between the springs and the foam; tack it at its edges only.',
-    pieces: [muslin.id],
-    minutes: minutesFor('prepare', perimeter(muslin.outline), 0, assume),
-    needs: 'bench',
-    after: ['cut/cover'],
-  });
-}
+/** What to mind when the felted unit goes in, whatever the filling is. */
+const insertCautions = ({ softUp }: Contents): string[] => [UNIT_FLAT, ...(softUp ? ['Soft side up.'] : [])];
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', { construction: 'sprung inner and cover', why, instead: 'Take a boxed cover.' }),
@@ -78,22 +47,22 @@ export const sprung: Construction<Sprung> = {
   make(choices, request) {
     const outer = makeBox(boxOf(choices), request);
     const inner = innerCase(request);
-    const muslin = muslinOf(request);
     const inserted = (step: Operation): Operation =>
       step.id === 'fill/insert'
         ? {
             ...step,
             text: 'Turn the cover. Slide the sprung inner in through the whole opening, both corners open, its closed edge to the back.',
+            cautions: insertCautions(request.contents),
             after: [...step.after, 'fill/inner-close'],
           }
         : step;
     return {
       ...outer,
-      pieces: [...outer.pieces, ...(inner?.pieces ?? []), ...(muslin ? [muslin] : [])],
+      pieces: [...outer.pieces, ...(inner?.pieces ?? [])],
       seams: [...outer.seams, ...(inner?.seams ?? [])],
       closings: [...outer.closings, ...(inner?.closings ?? [])],
       notions: [...outer.notions, ...(inner?.notions ?? [])],
-      operations: [...(inner?.operations ?? []), ...(muslin ? [muslinOperation(muslin, request)] : []), ...outer.operations.map(inserted)],
+      operations: [...(inner?.operations ?? []), ...outer.operations.map(inserted)],
       problems: [
         ...outer.problems,
         ...(inner?.problems ?? [issue('error', 'no-inner-case', 'template')]),

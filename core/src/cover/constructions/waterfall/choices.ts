@@ -1,21 +1,27 @@
 import * as z from 'zod';
 import type { Field } from '../../contract';
-import { edgeFields, lengthField } from '../../sewing/fields';
+import { choiceField, edgeFields, lengthField } from '../../sewing/fields';
+import { wideField, wideShape } from '../../plate/wide';
+import { cordMm, lengthWithin, seamMm, zipWidthMm } from '../../sewing/lengths';
 
 export const waterfallSchema = z.strictObject({
   kind: z.literal('waterfall'),
+  ...wideShape,
   /** Of the side boxings' front corners, on the seam line. */
-  frontRadiusMm: z.number().min(1).max(300).optional(),
+  frontRadiusMm: lengthWithin(1, 300).optional(),
   edge: z.enum(['plain', 'welt']).optional(),
-  cordMm: z.number().positive().max(25).optional(),
-  seamMm: z.number().positive().max(50).optional(),
-  zipWidthMm: z.number().positive().max(100).optional(),
+  weltCut: z.enum(['bias', 'straight']).optional(),
+  cordMm,
+  seamMm,
+  zipWidthMm,
 });
 export type Waterfall = z.infer<typeof waterfallSchema>;
 
 export const waterfallFields: readonly Field<Waterfall>[] = [
   lengthField<Waterfall>('frontRadiusMm', 'Front rounded by', [1, 300], 'frontRadiusMm'),
   ...edgeFields('Edge on sides and back'),
+  choiceField<Waterfall>('weltCut', 'Welt cut', { bias: 'on the bias', straight: 'straight, narrow' }, { shown: ({ edge }) => edge === 'welt' }),
   lengthField<Waterfall>('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  wideField<Waterfall>(),
   lengthField<Waterfall>('zipWidthMm', 'Zip tape wide', [5, 100], 'zipWidthMm', { group: 'closing' }),
 ];

@@ -9,6 +9,11 @@ import { clothPiece } from '../../sewing/cloth-piece';
 import { TWO_ROUNDED } from '../../band/corners';
 import type { FrontAndRest } from '../../band/front';
 
+/** What the plate has between top and bottom: the height, less what two rounded corners of the side boxings save. */
+export function overFront(height: Figure, radius: Figure): Figure {
+  return law('over the front', '{0} − 0.858 × {1}', [height, radius], (h = 0, r = 0) => h - TWO_ROUNDED * r);
+}
+
 /** The one plate over top, front and bottom, and the places on its seam line that others meet. */
 export interface WaterfallPlate {
   readonly piece: Piece;
@@ -29,9 +34,10 @@ export function waterfallPlate(
   { front, rest }: FrontAndRest,
   radius: Figure,
   openings: readonly [number, number],
+  corners: readonly number[],
 ): WaterfallPlate {
   const { seam } = sizes;
-  const between = law('over the front', '{0} − 0.858 × {1}', [sizes.sewn.height, radius], (h = 0, r = 0) => h - TWO_ROUNDED * r);
+  const between = overFront(sizes.sewn.height, radius);
   const half = between.value / 2;
   const y0 = front.from.y;
   const up = (p: Point): Point => ({ x: p.x, y: p.y - y0 + half });
@@ -57,21 +63,21 @@ export function waterfallPlate(
     ];
   };
   const middle = { right: { x: right, y: 0 }, left: { x: left, y: 0 } };
-  const box = outlineBounds(cut.ok ? cut.outline : outline);
   const piece = clothPiece('main', {
     id: 'plate',
     role: 'plate',
     label: 'plate, top to bottom',
     remark: 'one piece over the front',
     width: sizes.cut.width,
-    height: law('plate, cut', '2 × {0} + {1} + 2 × {2}', [sizes.sewn.depth, between, seam], () => box.maxY - box.minY),
+    height: sizes.cut.depth,
     outline: cut.ok ? cut.outline : outline,
     sewn: outline,
     marks: [
-      { kind: 'quarter', at: middle.right, outward: { x: 1, y: 0 } },
-      { kind: 'quarter', at: middle.left, outward: { x: -1, y: 0 } },
+      { kind: 'mid', at: middle.right, outward: { x: 1, y: 0 } },
+      { kind: 'mid', at: middle.left, outward: { x: -1, y: 0 } },
       ...openings.flatMap((mm) => notch('zip-end', mm)),
       ...notch('centre-back', (openings[0] + openings[1]) / 2),
+      ...corners.flatMap((mm) => notch('corner', mm)),
       // Buttons stand on the top face; the bottom's lie under them.
       ...marks.flatMap((mark): Mark[] => {
         if (mark.kind !== 'button') return [];

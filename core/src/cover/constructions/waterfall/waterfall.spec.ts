@@ -38,7 +38,7 @@ describe('a waterfall front', () => {
     expect(size(one, 'plate')).toEqual([526, 1000.25]);
     expect([one.sizes.cut.width.value, Math.round(one.sizes.cut.depth.value * 100) / 100]).toEqual([526, 1000.25]);
     const plate = one.pieces.find(({ id }) => id === 'plate');
-    const mid = plate?.marks.find(({ kind, outward }) => kind === 'quarter' && outward.x === 1);
+    const mid = plate?.marks.find(({ kind, outward }) => kind === 'mid' && outward.x === 1);
     expect(mid?.at).toEqual({ x: 500, y: 0 });
     const toCorner = plate && stretchLength(plate, { piece: 'plate', from: mid!.at, to: { x: 500, y: 37.126555 + 450 } });
     expect(toCorner).toBeCloseTo(487.13, 1);
@@ -51,10 +51,10 @@ describe('a waterfall front', () => {
       [426, 126],
       [700, 156],
     ]);
-    // Round one side: 2 × 400 + 100 − 0.858 × 30.
-    expect([length('side-right'), length('side-left'), length('plaque-to-top'), length('plaque-ends')]).toEqual([
-      [874.2, 874.2],
-      [874.2, 874.2],
+    // From the mid mark along one side: 400 + 50 − 0.429 × 30, above and below.
+    expect([length('side-right-top'), length('side-left-bottom'), length('plaque-to-top'), length('plaque-ends')]).toEqual([
+      [437.1, 437.1],
+      [437.1, 437.1],
       [600, 600],
       [200, 200],
     ]);
@@ -71,11 +71,53 @@ describe('a waterfall front', () => {
     expect(size(thin, 'plate')[1]).toBeCloseTo(900 + 40 - 17.168 + 26, 2);
   });
 
-  it('is welted along sides and back only, one strip an edge that runs out at the front', () => {
-    const welted = made({ edge: 'welt' }, seat);
-    const strip = welted.pieces.find(({ role }) => role === 'welt');
-    expect([strip?.countPerCushion, (strip?.width.value ?? 0) - (strip?.joins ?? 0) * (strip?.height.value ?? 0)]).toEqual([2, 450 + 500 + 450 + 50]);
-    expect(unequalSeams(welted.cover.seams)).toEqual([]);
+  it('is welted in one ring round the whole flat plate, bias or straight and narrow', () => {
+    // 2 × 500 of back, 2 × 974.25 over the front, 50 to close the ring.
+    const ring = 2 * 500 + 2 * 974.254 + 50;
+    for (const weltCut of ['bias', 'straight'] as const) {
+      const welted = made({ edge: 'welt', weltCut, frontRadiusMm: 30 }, seat);
+      const strip = welted.pieces.find(({ role }) => role === 'welt')!;
+      const strips = weltCut === 'bias' ? 1 : strip.joins + 1;
+      expect(strip.width.value * strips - strip.joins * strip.height.value)
+        .withContext(weltCut)
+        .toBeCloseTo(ring, 1);
+      expect(strip.countPerCushion).toBe(strips);
+      expect(unequalSeams(welted.cover.seams)).toEqual([]);
+      // So narrow a strip goes round the front's curve.
+      expect(welted.problems.map(({ code }) => code)).not.toContain('straight-welt-on-tight-curve');
+    }
+  });
+
+  it('of a slab takes no allowance at the front: 508 × 102 and r 30 cut 1092, and each side’s run is the plate’s', () => {
+    const slab: Partial<Cushion> = {
+      given: 'core',
+      template: { shape: 'rectangle', widthMm: 560, depthMm: 508 },
+      heightMm: 102,
+      school: 'squeezed-slab',
+      core: { layers: [{ grade: 'dunnock-40', thicknessMm: 102 }] },
+    };
+    const squeezed = made({ frontRadiusMm: 30 }, slab);
+    // 2 × 508 + 102 − 0.858 × 30, as wide as the core; sewn 508 − 0.429 × 13 deep, 102 − 26 high, its front's radius 30 − 13.
+    expect(size(squeezed, 'plate')).toEqual([560, 1092.25]);
+    expect(squeezed.sizes.sewn.depth.value).toBeCloseTo(502.42, 2);
+    expect(squeezed.sizes.sewn.height.value).toBe(76);
+    const run = squeezed.cover.seams.find(({ id }) => id === 'side-right-top')!.edges.map(({ lengthMm }) => lengthMm);
+    // Half the front less half its corner, and the side to 50 before the corner.
+    for (const mm of run) expect(mm).toBeCloseTo(38 - 0.4292 * 17 + 502.42 - 50, 1);
+    expect(unequalSeams(squeezed.cover.seams)).toEqual([]);
+  });
+
+  it('calls its mid marks so, and notches plaque and plate alike', () => {
+    const marks = (id: string): string[] => one.pieces.find((piece) => piece.id === id)!.marks.map(({ kind }) => kind);
+    expect(marks('side-boxing')).toContain('mid');
+    expect(marks('plaque').filter((kind) => kind === 'corner').length).toBe(4);
+    expect(marks('plate')).not.toContain('quarter');
+    // Its seam is sewn in two steps, each from mid mark to mid mark.
+    const seamsOf = (id: string) => one.operations.find((step) => step.id === id)!.seams;
+    expect([seamsOf('sew/side-top'), seamsOf('sew/side-bottom')]).toEqual([
+      ['side-right-top', 'plaque-to-top', 'side-left-top'],
+      ['side-right-bottom', 'plaque-to-bottom', 'side-left-bottom'],
+    ]);
   });
 
   it('is refused where the front is no straight side, with what would do', () => {

@@ -1,28 +1,29 @@
 import { growEdges } from '../../../geometry/offset';
-import { edgeSpans, outlineBounds } from '../../../geometry/outline';
-import { segmentLength } from '../../../geometry/segment';
+import { edgeSpans, outlineBounds, perimeter } from '../../../geometry/outline';
+import type { Point } from '../../../geometry/point';
+import { isCorner } from '../../../geometry/measure';
+import { segmentLength, type Segment } from '../../../geometry/segment';
 import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
-import type { Piece } from '../../../piece/piece';
+import type { Mark, Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
-import { clothPiece, stripEdge } from '../../sewing/cloth-piece';
+import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
 import { TWO_ROUNDED } from '../../band/corners';
 import { cutCover, dress, insertCore, openZip, softOpening } from '../../sewing/cover-operations';
 import { frontOf, type FrontAndRest } from '../../band/front';
-import { widerThanCloth } from '../../plate/plate';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { makePlaque, type Plaque } from '../../plaque/plaque';
-import { chosenWelt } from '../../welt/welt';
+import { chosenWelt, straightChosenWelt } from '../../welt/welt';
 import { waterfallFields, waterfallSchema, type Waterfall } from './choices';
-import { alike, sideLine, waterfallPlate, type WaterfallPlate } from './plate';
+import { alike, overFront, sideLine, waterfallPlate, type WaterfallPlate } from './plate';
 import { enteredOr } from '../../sewing/entered-or';
 
 const CUTTING = {
   cut: 'Cut the plate in one, along the nap, then the side boxings and the plaque',
-  notch: 'Notch the mid marks of the front, the centre back and the zip’s ends.',
+  notch: 'Notch the mid marks of the front on plate and side boxings; the centre back, the back’s corners and the zip’s ends on plate and plaque.',
 };
 
 const refused = (why: string): Issue[] => [
@@ -35,6 +36,11 @@ function radiusFor({ frontRadiusMm }: Waterfall, { sizes, assume }: Pick<CoverRe
   const most = sizes.sewn.height.value / 2;
   if (sizes.cutToCore) return law('front radius', '{0} on the cut, − {1}', [chosen, sizes.seam], (r = 0, s = 0) => Math.max(1, Math.min(most, r - s)));
   return chosen.value > most ? law('front radius', 'half of {0}', [sizes.sewn.height], (h = 0) => h / 2) : chosen;
+}
+
+/** Depth of a slab's seam line: the core's, less what the rounded front takes of the allowance: D − 0.429 s. So the side boxing's run is the plate's. */
+function slabDepth({ core, seam }: CoverRequest['sizes']): Figure {
+  return law('sewn', '{0} − 0.429 × {1}', [core.depth, seam], (d = 0, s = 0) => d - (TWO_ROUNDED / 2) * s);
 }
 
 /** Where the zip's opening begins and ends, mm from the front's right end: 50 before both corners of the back. */
@@ -67,11 +73,27 @@ function sidePiece(id: string, label: string, count: number, run: Figure, radius
     outline,
     sewn: line,
     marks: [
-      { kind: 'quarter', at: { x: run.value, y: sewn.height.value / 2 }, outward: { x: 1, y: 0 } },
+      { kind: 'mid', at: { x: run.value, y: sewn.height.value / 2 }, outward: { x: 1, y: 0 } },
       { kind: 'fold', at: { x: 0, y: 0 }, outward: { x: 0, y: -1 } },
       { kind: 'fold', at: { x: 0, y: sewn.height.value }, outward: { x: 0, y: 1 } },
     ],
   });
+}
+
+/** The centre and the corners of the back as notches of the plaque, mm from the opening's start. */
+function backNotches({ rest }: FrontAndRest, [from, to]: readonly [number, number]): (readonly [Mark['kind'], number])[] {
+  let along = 0;
+  const corners = rest.slice(0, -1).flatMap((segment, i) => {
+    along += segmentLength(segment);
+    return isCorner(segment, rest[i + 1] as Segment) ? [['corner', along - from] as const] : [];
+  });
+  return [['centre-back', (to - from) / 2] as const, ...corners.filter(([, mm]) => mm > 0 && mm < to - from)];
+}
+
+/** One ring of welt round the whole flat plate: along both sides, over the front's curve and on underneath, and along both back edges. */
+function weltOf(choices: Waterfall, request: CoverRequest, plate: Piece): Piece {
+  const round = given('round the flat plate', plate.sewn ? perimeter(plate.sewn) : 0, 'measured');
+  return (choices.weltCut === 'straight' ? straightChosenWelt : chosenWelt)(choices, request, round, 1);
 }
 
 interface Made {
@@ -90,7 +112,13 @@ function piecesOf(choices: Waterfall, request: CoverRequest, front: FrontAndRest
   const past = shop('round each corner', 'zipReturnMm');
   const ends = openingOf(front, past.value);
   const radius = radiusFor(choices, request);
-  const plate = waterfallPlate(request, front, radius, ends);
+  const plate = waterfallPlate(
+    request,
+    front,
+    radius,
+    ends,
+    backNotches(front, ends).flatMap(([kind, mm]) => (kind === 'corner' ? [ends[0] + mm] : [])),
+  );
   const opening = law('zip opening', 'the back and {0} round each corner', [past], () => ends[1] - ends[0]);
   const [rightMm, leftMm] = [ends[0], plate.restMm - ends[1]];
   const hem = shop('hem', 'endHemMm');
@@ -122,8 +150,9 @@ function piecesOf(choices: Waterfall, request: CoverRequest, front: FrontAndRest
     turnIn: seam,
     stripMm: cloth.railroaded ? Infinity : cloth.usableMm,
     trimOffMm: assume('trimOffMm'),
+    places: { notches: backNotches(front, ends), under: [] },
   });
-  const welt = choices.edge === 'welt' ? chosenWelt(choices, request, given('sides and back', plate.restMm, 'counted'), 2, 'to run out at the front') : null;
+  const welt = choices.edge === 'welt' ? weltOf(choices, request, plate.piece) : null;
   return { plate, sides: { right, left }, plaque, welt, opening, ends };
 }
 
@@ -132,15 +161,14 @@ function seamsOf({ plate, sides, plaque, welt, ends }: Made, pieces: readonly Pi
   const { id } = plate.piece;
   const on = (from: ReturnType<WaterfallPlate['at']>, to: ReturnType<WaterfallPlate['at']>) => ({ piece: id, from, to });
   const fold = { lower: { x: 0, y: 0 }, upper: { x: 0, y: heightMm } };
-  const front = ({ id: piece }: Piece) => [{ piece, from: fold.lower, to: fold.upper }];
-  const welts: SeamDraft[] = welt
-    ? (['top', 'bottom'] as const).map((face) => ({
-        id: `welt-${face}`,
-        words: `welt to the ${face}’s sides and back`,
-        first: [stripEdge(welt, 'lower')],
-        second: [face === 'top' ? on(plate.at('top', 0), plate.at('top', plate.restMm)) : on(plate.at('bottom', plate.restMm), plate.at('bottom', 0))],
-      }))
-    : [];
+  // Strips cut straight are so many a ring.
+  const strips = welt && welt.grain !== 'bias' ? welt.joins + 1 : 1;
+  const ring = welt ? Array.from({ length: strips }, () => stripEdge(welt, 'lower')) : [];
+  const welts: SeamDraft[] = welt ? [{ id: 'welt-round', words: 'welt round the whole plate', first: ring, second: [allRound(plate.piece)] }] : [];
+  const mid = ({ sewn }: Piece): Point => ({ x: Math.max(...(sewn?.segments ?? []).map(({ from }) => from.x)), y: heightMm / 2 });
+  const half = (side: Piece, face: 'top' | 'bottom') => [
+    face === 'top' ? { piece: side.id, from: mid(side), to: fold.upper } : { piece: side.id, from: fold.lower, to: mid(side) },
+  ];
   return seamsOn(pieces, [
     ...plaque.seams,
     ...welts,
@@ -152,16 +180,23 @@ function seamsOf({ plate, sides, plaque, welt, ends }: Made, pieces: readonly Pi
       second: [sides.right, sides.left].map(({ id: piece }) => ({ piece, from: fold.upper, to: fold.lower })),
     },
     {
-      id: 'side-right',
-      words: 'right side boxing round to the plate',
-      first: front(sides.right),
-      second: [on(plate.at('bottom', ends[0]), plate.at('top', ends[0]))],
+      id: 'side-right-top',
+      words: 'right side boxing to the top',
+      first: half(sides.right, 'top'),
+      second: [on(plate.middle.right, plate.at('top', ends[0]))],
+    },
+    { id: 'side-left-top', words: 'left side boxing to the top', first: half(sides.left, 'top'), second: [on(plate.at('top', ends[1]), plate.middle.left)] },
+    {
+      id: 'side-right-bottom',
+      words: 'right side boxing to the bottom',
+      first: half(sides.right, 'bottom'),
+      second: [on(plate.at('bottom', ends[0]), plate.middle.right)],
     },
     {
-      id: 'side-left',
-      words: 'left side boxing round to the plate',
-      first: front(sides.left),
-      second: [on(plate.at('top', ends[1]), plate.at('bottom', ends[1]))],
+      id: 'side-left-bottom',
+      words: 'left side boxing to the bottom',
+      first: half(sides.left, 'bottom'),
+      second: [on(plate.middle.left, plate.at('bottom', ends[1]))],
     },
     { id: 'plaque-to-top', zip: true, words: 'plaque to the top', first: plaque.topEdge, second: [on(plate.at('top', ends[0]), plate.at('top', ends[1]))] },
     {
@@ -209,20 +244,22 @@ function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[
           operation({
             id: 'sew/welt-on',
             phase: 'sew',
-            text: 'Make up the welt and sew it along the sides and the back of top and bottom, each strip running out into the seam at the front.',
+            text: 'Make up the welt and sew it in one ring round the whole flat plate: from the centre of the top’s back along a side, over the front’s curve and on underneath, along both back edges, and round to where it began; join the ring there.',
             cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
             pieces: [made.welt.id, made.plate.piece.id],
-            seams: ['welt-top', 'welt-bottom'],
-            minutes: sew(['welt-top', 'welt-bottom', 'welt-top', 'welt-bottom'], 4),
+            seams: ['welt-round'],
+            minutes: 2 * sew(['welt-round'], 4),
             needs: 'machine',
+            after: ['cut/notch'],
           }),
         ]
       : []),
     operation({
       id: 'sew/plaque-ends',
       phase: 'sew',
-      text: 'Turn the side boxings’ ends in {0}, lap their folds {1} over the plaque and close each with a row: side, plaque and side are one chain.',
-      figures: [hem, lap],
+      text: 'Turn the side boxings’ ends in {0}, lap their folds {1} over the plaque and close each with a row {2} in from the fold: side, plaque and side are one chain.',
+      figures: [hem, lap, given('from the fold', assume('endRowMm'), 'shop')],
+      cautions: made.welt ? ['The row stops short of the welt at both ends: the slider must pass.'] : [],
       pieces: [...sides, ...plaque],
       seams: ['plaque-ends'],
       minutes: sew(['plaque-ends']),
@@ -235,20 +272,23 @@ function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[
       text: 'Sew the chain to the top: from the mid mark of the front round one side, the back and the other side to the other mid mark; clip the plate’s allowance at the front’s curves.',
       cautions: ['The centre of each side boxing’s front end lies on the plate’s mid mark: no twist.', 'Clip the allowance, not the stitch.'],
       pieces: [made.plate.piece.id, ...sides, ...plaque],
-      seams: ['side-right', 'plaque-to-top', 'side-left'],
-      minutes: sew(['side-right', 'plaque-to-top', 'side-left'], 4) * 0.6,
+      seams: ['side-right-top', 'plaque-to-top', 'side-left-top'],
+      minutes: sew(['side-right-top', 'plaque-to-top', 'side-left-top'], 2),
       needs: 'machine',
       after: ['sew/plaque-ends', 'sew/welt-on'],
     }),
-    openZip(plaque, 'sew/side-top'),
+    openZip(plaque, ['sew/side-top']),
     operation({
       id: 'sew/side-bottom',
       phase: 'sew',
       text: 'Fold the plate over the front and sew the chain to the bottom the same way, from mid mark to mid mark.',
-      cautions: ['The zip stands open a hand’s width before the last seam closes.'],
+      cautions: [
+        'The zip stands open a hand’s width before the last seam closes.',
+        'Before it is filled: folded in half on the centre line, both halves are alike.',
+      ],
       pieces: [made.plate.piece.id, ...sides, ...plaque],
-      seams: ['plaque-to-bottom'],
-      minutes: sew(['side-right', 'plaque-to-bottom', 'side-left'], 4) * 0.6,
+      seams: ['side-right-bottom', 'plaque-to-bottom', 'side-left-bottom'],
+      minutes: sew(['side-right-bottom', 'plaque-to-bottom', 'side-left-bottom'], 2),
       needs: 'machine',
       after: ['sew/open-zip'],
     }),
@@ -274,10 +314,17 @@ export const waterfall: Construction<Waterfall> = {
   suits: ({ outline, sloping }) =>
     sloping ? refused('a wedge has panels of its own') : frontOf(outline) ? [] : refused('its front has to be one straight side with a corner at both ends'),
   cutSizes: (choices, request) => {
-    const radius = radiusFor(choices, request);
-    const between = law('over the front', '{0} − 0.858 × {1}', [request.sizes.sewn.height, radius], (h = 0, r = 0) => h - TWO_ROUNDED * r);
-    const depth = sum('plate, cut', given('top and bottom', 2 * request.sizes.sewn.depth.value, 'counted'), plus(between), plus(request.sizes.seam, 2));
-    return { cut: { width: request.sizes.cut.width, depth } };
+    const { sizes } = request;
+    const sewn = sizes.cutToCore ? { ...sizes.sewn, depth: slabDepth(sizes) } : sizes.sewn;
+    const between = overFront(sewn.height, radiusFor(choices, request));
+    const depth = sum('plate, cut', sewn.depth, plus(sewn.depth), plus(between), plus(sizes.seam, 2));
+    return { cut: { width: sizes.cut.width, depth }, sewn };
+  },
+  // In a slab no allowance is taken at the front, where there is no seam: the seam line's front stands so much further forward.
+  seamLine: (sewn, sizes) => {
+    const { minY, maxY } = outlineBounds(sewn);
+    const moved = growEdges(sewn, { front: sizes.sewn.depth.value - (maxY - minY), right: 0, back: 0, left: 0, corner: 0 });
+    return sizes.cutToCore && moved.ok ? moved.outline : sewn;
   },
   make(choices, request) {
     const front = frontOf(request.sewn);
@@ -294,11 +341,10 @@ export const waterfall: Construction<Waterfall> = {
       pieces,
       seams,
       closings: [zip],
-      notions: notionsFor([zip], made.welt ? [made.welt] : [], seams, request.cloth('main').thicknessMm, request.assume),
+      notions: notionsFor([zip], made.welt ? [made.welt] : []),
       operations: operationsOf(request, made, pieces, seams, zip.tape),
       eased: null,
       problems: [
-        ...widerThanCloth(made.plate.piece, request.cloth('main')),
         ...(made.opening.value < neededMm - 1e-6
           ? [issue('warning', 'zip-too-short-for-core', 'construction', { openingMm: made.opening.value, neededMm })]
           : []),

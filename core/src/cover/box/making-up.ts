@@ -1,0 +1,78 @@
+import { given } from '../../kernel/figure';
+import { operation, type Operation } from '../../piece/operation';
+import { cornersOf } from '../band/corners';
+import { cornerCount, idsOf, lastCorner, many, present, sewingMinutes, type BoxWork } from './work';
+
+/** The strips of the boxing joined, or its panels sewn to a chain. */
+function joining(work: BoxWork): Operation[] {
+  const { band } = work;
+  const last = lastCorner(work);
+  const joins = band.joins.map(({ id }) => id).filter((id) => id !== last);
+  if (joins.length === 0) return [];
+  return [
+    operation({
+      id: band.panels ? 'sew/panel-corners' : 'sew/boxing-joins',
+      phase: 'sew',
+      text: band.panels
+        ? 'Sew the panels to a chain, corner to corner, each seam stopped one allowance short at both ends.'
+        : 'Join the boxing strips end to end and trim.',
+      pieces: idsOf(...band.boxing),
+      seams: joins,
+      minutes: sewingMinutes(work, joins),
+      needs: 'machine',
+      after: ['cut/notch'],
+    }),
+  ];
+}
+
+function welting(work: BoxWork): Operation[] {
+  const { request, plates, welts } = work;
+  if (!welts) return [];
+  const seams = present(work, 'welt-top', 'welt-bottom');
+  return [
+    operation({
+      id: 'sew/welt',
+      phase: 'sew',
+      text: 'Join the welt strips on the diagonal, fold them over the cord and sew beside it.',
+      cautions: ['The row that makes the welt lies a needle’s width outside the closing row, so that it never shows.'],
+      pieces: idsOf(welts.top.piece, welts.bottom?.piece),
+      minutes: sewingMinutes(work, seams),
+      needs: 'machine',
+      after: ['cut/cover'],
+    }),
+    operation({
+      id: 'sew/welt-on',
+      phase: 'sew',
+      text: `Sew welt to ${welts.bottom ? 'both plates' : 'the top plate'}: start {0} past the centre back, stop {1} from where you started, cut the end {2} over, turn it in {3} and close the ring.`,
+      figures: (['ringOverlapMm', 'ringStopMm', 'ringOverMm', 'ringTurnMm'] as const).map((key) => given('at the ring’s join', request.assume(key), 'shop')),
+      cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
+      pieces: idsOf(plates.top, plates.bottom, welts.top.piece, welts.bottom?.piece),
+      seams,
+      minutes: sewingMinutes(work, seams, (welts.bottom ? 2 : 1) * cornerCount(work)),
+      needs: 'machine',
+      after: ['sew/welt', 'cut/notch'],
+    }),
+  ];
+}
+
+function innerCorners(work: BoxWork): Operation[] {
+  const inner = cornersOf(work.request.sewn).filter((corner) => corner.inner).length;
+  if (inner === 0) return [];
+  return [
+    operation({
+      id: 'sew/inner-corners',
+      phase: 'sew',
+      text: `Stay-stitch the ${many(inner, 'inner corner', 'inner corners')} of both plates, and clip into ${inner === 1 ? 'it' : 'them'} to the stitch.`,
+      cautions: ['To the stitch, never through it.'],
+      pieces: idsOf(work.plates.top, work.plates.bottom),
+      minutes: sewingMinutes(work, [], 2 * inner),
+      needs: 'machine',
+      after: ['cut/notch'],
+    }),
+  ];
+}
+
+/** What is made up before anything is joined: the boxing, the welt, corners that turn in. */
+export function makingUp(work: BoxWork): Operation[] {
+  return [...joining(work), ...welting(work), ...innerCorners(work)];
+}
