@@ -56,6 +56,43 @@ function missingFrom(pages: readonly string[], whole: Plan, index: number): stri
   });
 }
 
+/** What would tell how heavy somebody is; a density is no weight of a person. */
+const TELLS = /\b(sturdy|slight|middling|heavy|heaviest|very light|child|sitter)\b|\d ?(kg|lb)\b(?! ?\/)/i;
+
+describe('no paper', () => {
+  it('tells a sitter’s build or weight, whatever was said of who sits', async () => {
+    const base = job('conductors-chair');
+    const [first] = base.cushions;
+    const sitters = (['child', 'light', 'slight', 'middling', 'sturdy', 'heavy'] as const).map((build) => ({
+      build,
+      posture: 'upright' as const,
+      frail: true,
+    }));
+    const seat = { ...first!.seat, support: 'board' as const, deckHeightMm: 300, sitters };
+    // Under these it bottoms out, is hard to get up from, and feather alone does not carry them: each is said on the ticket.
+    const told: Job = {
+      ...base,
+      cushions: [
+        { ...first!, name: 'Foam', seat, note: '', core: { layers: [{ grade: 'wren-18', thicknessMm: 75 }] }, heightMm: 75 },
+        { ...first!, name: 'Feather', seat, note: '', core: { layers: [{ grade: 'eider-feather', thicknessMm: 100 }] }, heightMm: 100 },
+      ],
+      note: '',
+    };
+    const whole = planSolved(told, shop);
+    expect(whole.problems.map(({ code }) => code)).toEqual(jasmine.arrayContaining(['sitter-bottoms-out', 'feather-under-heavy']));
+    const papers: Uint8Array[] = [];
+    for (const index of [0, 1]) papers.push(await ticketPdf(whole, index, stamp));
+    papers.push(await cuttingListPdf(whole, stamp));
+    papers.push(await labelsPdf(whole, null, 'a4'));
+    for (const pdf of papers) {
+      const text = (await pagesOf(pdf)).join(' ');
+      expect(text.length).toBeGreaterThan(50);
+      expect(TELLS.exec(text)?.[0]).toBeUndefined();
+    }
+    expect(TELLS.test('A sturdy sitter')).toBeTrue();
+  });
+});
+
 describe('the printed ticket', () => {
   it('has every piece of every demo cushion on it with its size, on A4 or Letter by the job’s units, each page numbered', async () => {
     let moments = 0;

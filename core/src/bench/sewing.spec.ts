@@ -23,6 +23,14 @@ describe('how a cover is sewn', () => {
     expect(outside).toContain('stands the sun');
   });
 
+  it('is said in stitches to the inch in an inch job, never in eighths', () => {
+    const said = plan(sampleJob([sampleCushion()], { units: 'inch' }), demoShop())
+      .cushions[0]!.operations.flatMap((step) => step.cautions)
+      .find((words) => words.startsWith('Needle '));
+    // 25.4 ÷ 4 = 6.35 and 25.4 ÷ 6 = 4.23.
+    expect(said).toContain('stitch 6 to the inch, top stitch 4 to the inch');
+  });
+
   it('is on the cushion’s own machine where it has one', () => {
     const pinned = (over: Parameters<typeof sampleCushion>[0]): boolean => cautions(over, {}).some((words) => words.includes('go round twice'));
     expect([pinned({}), pinned({ machine: 'home' })]).toEqual([false, true]);

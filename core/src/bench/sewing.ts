@@ -1,7 +1,7 @@
 import type { Operation } from '../piece/operation';
 import type { Constants } from '../shop/assumptions';
-import { formatLengthUnit } from '../units/format';
-import type { Pair, UnitSystem } from '../units/length';
+import { formatStitch } from '../units/format';
+import type { UnitSystem } from '../units/length';
 
 /** What decides how a cover is sewn. */
 export interface SewnCloth {
@@ -30,12 +30,11 @@ export function needleFor({ thicknessMm, leather }: SewnCloth): { readonly size:
 }
 
 /** What to set the machine to, for the first step that sews: needle, stitch lengths, thread, and that it is tried first. */
-export function sewingWords(cloth: SewnCloth, assume: Constants, units: UnitSystem, step: Pair): string {
+export function sewingWords(cloth: SewnCloth, assume: Constants, units: UnitSystem): string {
   const { size, point } = needleFor(cloth);
-  const length = (mm: number): string => formatLengthUnit(mm, units, step);
   const thread = cloth.outdoors ? 'polyester thread that stands the sun' : 'polyester thread';
   const leather = cloth.leather ? ' Every hole stays: no pins, no second try.' : '';
-  return `Needle ${size}, ${point} point; ${thread}; stitch ${length(assume('joinStitchMm'))}, top stitch ${length(assume('topStitchMm'))}. Sew a scrap of ${cloth.name} first.${leather}`;
+  return `Needle ${size}, ${point} point; ${thread}; stitch ${formatStitch(assume('joinStitchMm'), units)}, top stitch ${formatStitch(assume('topStitchMm'), units)}. Sew a scrap of ${cloth.name} first.${leather}`;
 }
 
 /** The work order with what to set the machine to, on the first step that sews on it. */

@@ -7,8 +7,9 @@ import { CUTTING_TOOLS } from '../allowance/tools';
 import { GIVEN } from '../piece/sizes';
 import { POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
+import { rangeWords } from '../units/format';
 import { BUILDS } from '../filling/sitters';
-import { SCHOOL_NUMBER_KEYS, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
+import { SCHOOL_NUMBER_KEYS, schoolNumber, type SchoolNumberKey, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
 import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
@@ -143,6 +144,13 @@ export const recutSchema = z.strictObject({
   date: day,
 });
 
+/** The range of a school's number in words. */
+function schoolRange(input: unknown): string {
+  const { number } = input as { readonly number: SchoolNumberKey };
+  const { word, leastMm, mostMm } = schoolNumber(number);
+  return `${word}: a length ${rangeWords(leastMm, mostMm)}`;
+}
+
 export const cushionSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   quantity: z.int().min(1).max(500),
@@ -157,7 +165,13 @@ export const cushionSchema = z.strictObject({
   /** Which edition of a shipped school it was made by; absent: the newest of this format. */
   schoolEdition: z.int().min(1).max(99).optional(),
   /** One number of the school that this cushion takes otherwise. */
-  schoolNumber: z.strictObject({ number: z.enum(SCHOOL_NUMBER_KEYS), mm: z.number().min(-500).max(5000) }).optional(),
+  schoolNumber: z
+    .strictObject({ number: z.enum(SCHOOL_NUMBER_KEYS), mm: z.number().min(-500).max(5000) })
+    .refine(({ number, mm }) => mm >= schoolNumber(number).leastMm && mm <= schoolNumber(number).mostMm, {
+      error: ({ input }) => schoolRange(input),
+      path: ['mm'],
+    })
+    .optional(),
   construction: constructionSchema,
   /** Parts of the cover that are of another cloth than the job's. */
   slots: z.partialRecord(z.enum(CLOTH_SLOTS).exclude(['main']), clothUseSchema).optional(),

@@ -97,6 +97,15 @@ describe('the quick line with shapes', () => {
     expect(scatter.ok && [scatter.given, scatter.construction]).toEqual(['core', { kind: 'knife-edge', closing: 'envelope' }]);
     const roll = readQuickLine('round 180 x 600 bolster welted', 'metric');
     expect(roll.ok && [roll.given, roll.construction]).toEqual(['finished', { kind: 'bolster', edge: 'welt' }]);
+    // As it is said at the bench: a T-cushion is a T.
+    for (const line of ['T-cushion 24 x 22 x 4', 't 24 x 22 x 4', '24 x 22 x 4 t-cushion boxed']) {
+      const tee = readQuickLine(line, 'inch');
+      expect(tee.ok && [tee.template.shape, tee.heightMm])
+        .withContext(line)
+        .toEqual(['t', 4 * 25.4]);
+    }
+    // What is no measure because it is a word is said to be a word that is not known.
+    expect(readQuickLine('pouffe 24 x 22 x 4', 'inch')).toEqual({ ok: false, code: 'words-unknown', about: 'pouffe' });
     // A word of another construction is not understood.
     expect(readQuickLine('500 x 450 x 75 boxed envelope', 'metric')).toEqual(jasmine.objectContaining({ ok: false, code: 'words-unknown' }));
     expect(readQuickLine('round 460', 'metric')).toEqual(jasmine.objectContaining({ ok: false, code: 'no-measures' }));

@@ -22,6 +22,9 @@ export type QuickReading =
     }
   | { readonly ok: false; readonly code: QuickProblem; readonly about: string };
 
+/** A word among the measures that is no unit. */
+const UNKNOWN_WORD = /(?!(?:mm|cm|in|inch|inches|ft|yd)\b)[a-z][a-z-]+/;
+
 const GLUE_WORDS = new Set(['with', 'and', 'edge', 'seat', 'cushion', 'cushions']);
 const MOST_PIECES = 500;
 
@@ -45,6 +48,9 @@ function wordsOf(text: string): string[] {
   });
 }
 
+/** `t-cushion` is a T: the word for what all of them are says nothing more. */
+const withoutCushion = (text: string): string => text.replace(/-(?:cushions?|shaped?)\b/gi, ' ');
+
 /** Splits the line at its last measure: unit words stay with the number before them. */
 function splitMeasures(text: string): { readonly measures: string; readonly words: string[] } {
   const match = /^([\s\S]*[\d"'½¼¾⅛⅜⅝⅞](?:\s*(?:mm|cm|m|in|inch|inches|ft|yd)\b)?)\s*([a-z,\s-]*)$/i.exec(text.trim());
@@ -57,15 +63,19 @@ function splitMeasures(text: string): { readonly measures: string; readonly word
  * What the line does not say of the construction is as the shop usually makes it.
  */
 export function readQuickLine(text: string, units: UnitSystem, shop: Pick<ShopDocument, 'usual'> = {}): QuickReading {
-  const { measures, words } = splitMeasures(text);
+  const { measures, words } = splitMeasures(withoutCushion(text));
   const shapeWords = new Set<string>(SHAPES.flatMap((shape) => shape.words));
-  const parts = measures
+  const parts = withoutCushion(measures)
     .toLowerCase()
     .split(/\s*[x×*]\s*/)
-    .map((part) => part.replace(/[a-z-]{3,}/g, (word) => (shapeWords.has(word) ? ' ' : word)).trim())
+    .map((part) => part.replace(/[a-z-]+/g, (word) => (shapeWords.has(word) ? ' ' : word)).trim())
     .filter(Boolean);
-  const spoken = new Set(text.toLowerCase().split(/[^a-z-]+/));
-  const shape = SHAPES.find((one) => one.words.some((word) => word.length > 2 && spoken.has(word))) ?? SHAPES[0];
+  const spoken = new Set(
+    withoutCushion(text)
+      .toLowerCase()
+      .split(/[^a-z-]+/),
+  );
+  const shape = SHAPES.find((one) => one.words.some((word) => spoken.has(word))) ?? SHAPES[0];
   // A round one has one measure across, and its height; every other its width, its depth and its height.
   const wanted = shape?.measures.filter((measure) => !measure.optional).length === 1 ? 2 : 3;
   if (parts.length < wanted) return no('no-measures', text.trim());
@@ -77,7 +87,10 @@ export function readQuickLine(text: string, units: UnitSystem, shop: Pick<ShopDo
   const lengths: number[] = [];
   for (const part of parts.slice(-wanted)) {
     const reading = parseLength(part, units);
-    if (!reading.ok || reading.mm <= 0) return no('measure-unreadable', part);
+    if (!reading.ok || reading.mm <= 0) {
+      const word = UNKNOWN_WORD.exec(part)?.[0];
+      return word ? no('words-unknown', word) : no('measure-unreadable', part);
+    }
     lengths.push(reading.mm);
   }
 

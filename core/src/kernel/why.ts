@@ -1,10 +1,10 @@
-import { formatExact, formatNumber } from '../units/format';
+import { formatArea, formatExact, formatNumber } from '../units/format';
 import type { UnitSystem } from '../units/length';
 import type { Figure, Term } from './figure';
 
 function amount(figure: Figure, system: UnitSystem): string {
   if (figure.unit === 'mm') return formatExact(figure.value, system);
-  if (figure.unit === 'mm²') return `${formatNumber(figure.value / 1e6, 3)} m²`;
+  if (figure.unit === 'mm²') return formatArea(figure.value, system, 3);
   if (figure.unit === 'g') return `${formatNumber(figure.value, 0)} g`;
   return formatNumber(figure.value, 2);
 }

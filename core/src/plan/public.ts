@@ -10,6 +10,7 @@ export * from './cloths';
 export * from './cushion/choose-request-of';
 export * from './cushion/crown';
 export * from './cushion/cushion-feel';
+export * from './cushion/first-filling';
 export * from './cushion/full-size';
 export * from './cushion/kept-fit';
 export * from './cushion/look-over';

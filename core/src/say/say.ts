@@ -21,6 +21,17 @@ const document =
   (lead: string): Speak =>
   (n) => [`${lead}: ${n('detail')}.`, 'Correct the document and read it again.'];
 
+/** What to do about a plate wider than its cloth: only what would work is named, so that one advice does not lead back to the other. */
+function wideAdvice(n: Print): string {
+  const ways = [
+    ...(n('turns') === '1' ? [n('railroaded') === '1' ? 'turn the cloth back: it is railroaded now' : 'railroad the cloth'] : []),
+    ...(n('pieces') === '1' ? ['have wide plates made of a middle and two sides, under Cover'] : []),
+    'take a wider cloth',
+  ];
+  const text = ways.length > 1 ? `${ways.slice(0, -1).join(', ')}, or ${ways.at(-1) ?? ''}` : (ways[0] ?? '');
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}.`;
+}
+
 /** One sentence pair for each code there is. `mm` prints a length in the job's units, `n` a number or word, `of` what a cover presses and pulls with. */
 const SENTENCES: Record<string, Speak> = {
   'corner-radius-too-large': (_, mm) => [`A corner radius of ${mm('radiusMm')} is more than half the shorter side.`, `Make it ${mm('mostMm')} or less.`],
@@ -111,9 +122,9 @@ const SENTENCES: Record<string, Speak> = {
     `Welt cut straight does not lie round a radius of ${mm('radiusMm')}: woven cloth wants ${mm('leastMm')} or more.`,
     'Cut the welt on the bias, or take a ridge instead.',
   ],
-  'plate-cannot-be-pieced': (_, mm) => [
+  'plate-cannot-be-pieced': (n, mm) => [
     `A plate ${mm('plateMm')} across cannot be made of a middle and two sides from ${mm('usableMm')} of cloth.`,
-    'Railroad the cloth, or take a wider one.',
+    wideAdvice(n),
   ],
   'no-room-for-patch': (n) => [`The bottom plate is too small for the ${n('what')}.`, 'Leave it out, or make its margin smaller in the table of constants.'],
   'split-count': (n) => [`A seat is split into 2 to ${n('most')} cushions.`, ''],
@@ -148,10 +159,7 @@ const SENTENCES: Record<string, Speak> = {
     `The zip plaque is ${mm('plaqueMm')} long and the cloth gives ${mm('stripMm')}.`,
     'Cut the strips along the roll, or shorten the zip.',
   ],
-  'plate-wider-than-cloth': (n, mm) => [
-    `The plate is ${mm('plateMm')} across and the cloth gives ${mm('usableMm')}.`,
-    n('railroaded') === '1' ? 'Take a wider cloth, or turn it: it is railroaded now.' : 'Railroad the cloth, or take a wider one.',
-  ],
+  'plate-wider-than-cloth': (n, mm) => [`The plate is ${mm('plateMm')} across and the cloth gives ${mm('usableMm')}.`, wideAdvice(n)],
   'tie-near-zip-end': (_, mm) => [`A tie and an end of the zip lie within ${mm('clearMm')} of each other.`, 'Move the tie, or let the zip run past it.'],
   'seam-pair-unequal': (n, mm) => [
     `The two edges of seam “${n('seam')}” differ: ${mm('firstMm')} and ${mm('secondMm')}.`,
@@ -355,6 +363,9 @@ const SENTENCES: Record<string, Speak> = {
   'file-unwritable': (n) => [`The file “${n('file')}” cannot be written.`, 'Check its folder.'],
   'file-not-json': () => ['The file is not JSON text.', 'Choose a job file that was exported from here, or one written to its description.'],
 };
+
+/** Every code that has a sentence of its own. */
+export const SPOKEN_CODES: readonly string[] = Object.keys(SENTENCES);
 
 const DOCUMENT_SENTENCE = document('The document is not as it should be');
 

@@ -41,6 +41,8 @@ export const ASSUMPTIONS = {
   clothGapMm: length(3, 1 / 8, 'room between pieces on cloth and wadding for shears or knife', 'bench practice'),
   softCoreOpening: ratio(0.6, 'a soft core compressed in a bag passes an opening of this share of its smaller side', 'bench practice'),
   zipWidthMm: length(30, 1.25, 'width of the zip tape', 'medium continuous zip'),
+  zipStopsMm: length(10, 3 / 8, 'tape of a salvaged zip with its own stops beyond the opening, an end', 'bench practice'),
+  zipSewnStopMm: length(25, 1, 'the same, of one that a stop is sewn across', 'bench practice'),
   zipReturnMm: length(50, 2, 'the zip runs this far round each back corner', '50 to 75 in use'),
   zipPocketMm: length(25, 1, 'depth of the pocket that hides each zip end', '25 to 50 in use'),
   cordMm: length(5, 3 / 16, 'thickness of the welt cord', 'ordinary piping cord'),

@@ -85,7 +85,33 @@ export function formatRun(mm: number, system: UnitSystem): string {
   return `${partsText(inchParts(roundHalfUp(mm / (yards ? MM_PER_YARD : MM_PER_INCH), 1 / 8)))} ${yards ? 'yd' : 'in'}`;
 }
 
+const MM_PER_FOOT = 12 * MM_PER_INCH;
+
+/** An area without its unit: square metres, or square feet; at most `decimals` decimals. */
+export function formatAreaNumber(mm2: number, system: UnitSystem, decimals = 2): string {
+  return formatNumber(system === 'metric' ? mm2 / 1e6 : mm2 / MM_PER_FOOT ** 2, decimals);
+}
+
+/** What areas are said in. */
+export const areaUnit = (system: UnitSystem): string => (system === 'metric' ? 'm²' : 'ft²');
+
+/** An area: `0.27 m²`, or `2.91 ft²` for an inch job. */
+export function formatArea(mm2: number, system: UnitSystem, decimals = 2): string {
+  return `${formatAreaNumber(mm2, system, decimals)} ${areaUnit(system)}`;
+}
+
+/** A length of stitch: `4 mm`, or `6 stitches to the inch`, which is how a machine is set there. Never rounded to the shop's step. */
+export function formatStitch(mm: number, system: UnitSystem): string {
+  return system === 'metric' ? `${formatNumber(mm, 1)} mm` : `${formatNumber(roundHalfUp(MM_PER_INCH / mm, 1))} to the inch`;
+}
+
 /** An amount of money, always with two decimals. */
 export function formatMoney(value: number): string {
   return value.toFixed(2).replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f');
+}
+
+/** A range of lengths in words, metric and inch: `from 3 to 50 mm (1/8 to 2 in)`. */
+export function rangeWords(leastMm: number, mostMm: number): string {
+  const inch = (mm: number): string => partsText(lengthParts(mm, 'inch', { mm: 1, inch: 1 / 8 }));
+  return `from ${formatNumber(leastMm)} to ${formatNumber(mostMm)} mm (${inch(leastMm)} to ${inch(mostMm)} in)`;
 }

@@ -29,6 +29,8 @@ export interface ReachAsk {
   readonly tiesMm: readonly number[];
   /** Beyond each tie. */
   readonly pastTie: Figure;
+  /** Depth of the pockets that hide the zip's ends: of the opening between the joins only what they leave shows. 0 where there are none. */
+  readonly pocket: Figure;
 }
 
 /** An opening between the joins of the zip plaque, and where its middle is, mm round the seam line. */
@@ -57,7 +59,7 @@ function sideOf(outline: Outline, edge: EdgeSpan['edge']): Side | null {
 export const centreBack = (sewn: Outline): number => sideOf(sewn, 'back')?.middleMm ?? 0;
 
 /** The opening that a reach asks for. */
-export function reachOf(reach: Reach, { sewn, sewnWidth, round, zipReturn, zipShort, tiesMm, pastTie }: ReachAsk): Reached {
+export function reachOf(reach: Reach, { sewn, sewnWidth, round, zipReturn, zipShort, tiesMm, pastTie, pocket }: ReachAsk): Reached {
   const side = sideOf(sewn, 'back') ?? { mm: 0, middleMm: 0 };
   const { middleMm } = side;
   const back = side.mm === sewnWidth.value ? sewnWidth : law('back edge with its corners', 'back of {0}', [sewnWidth], () => side.mm);
@@ -75,10 +77,11 @@ export function reachOf(reach: Reach, { sewn, sewnWidth, round, zipReturn, zipSh
         .filter((off) => off <= side.mm / 2 + 1e-6);
       if (!offs.length) return { opening: law('zip opening', '{0} ÷ 4', [round], (p = 0) => p / 4), middleMm };
       const ties = given('from tie to tie', 2 * Math.max(...offs), 'counted');
+      // What shows passes the ties: pockets lie over the ends of what is open.
+      const inputs = [round, ties, pastTie, ...(pocket.value > 0 ? [pocket] : [])];
+      const formula = `the greater of {0} ÷ 4 and {1} + 2 × {2}${pocket.value > 0 ? ' + 2 × {3}' : ''}`;
       return {
-        opening: law('zip opening', 'the greater of {0} ÷ 4 and {1} + 2 × {2}', [round, ties, pastTie], (p = 0, t = 0, past = 0) =>
-          Math.max(p / 4, t + 2 * past),
-        ),
+        opening: law('zip opening', formula, inputs, (p = 0, t = 0, past = 0, q = 0) => Math.max(p / 4, t + 2 * past + 2 * q)),
         middleMm,
       };
     }

@@ -22,8 +22,15 @@ import { handOpening, platesFor, type Plates } from './plates';
 import { boxSeams } from './seams';
 import { weltProblems, weltsFor } from './welts';
 
+/** How far a pocket lies over each end of the opening: what shows of the zip begins there. 0 where its ends are made otherwise. */
+function pocketOf(choices: Box, { assume }: CoverRequest): Figure {
+  return closingOf(choices) !== 'hand' && endsFor(choices) === 'pocket'
+    ? enteredOr('pocket', choices.zipPocketMm, 'zipPocketMm', assume)
+    : given('no pocket', 0, 'counted');
+}
+
 /** A tie on the spot where the zip ends: neither lies flat. */
-function tieProblems(request: CoverRequest, { zip }: Band): Issue[] {
+function tieProblems(choices: Box, request: CoverRequest, { zip }: Band): Issue[] {
   if (!zip) return [];
   const total = perimeter(request.sewn);
   const clear = request.assume('jointClearMm');
@@ -32,7 +39,10 @@ function tieProblems(request: CoverRequest, { zip }: Band): Issue[] {
     return Math.min(d, total - d);
   };
   // A zip meant to pass its ties runs beyond each by less than the joins keep clear.
-  const near = tiesOf(request).some((tie) => [zip.startMm, zip.endMm].some((end) => apart(tie, end) < Math.min(clear, request.assume('zipPastTieMm')) - 1e-6));
+  const hidden = pocketOf(choices, request).value;
+  const near = tiesOf(request).some((tie) =>
+    [zip.startMm + hidden, zip.endMm - hidden].some((end) => apart(tie, end) < Math.min(clear, request.assume('zipPastTieMm')) - 1e-6),
+  );
   return near ? [issue('warning', 'tie-near-zip-end', 'marks', { clearMm: clear })] : [];
 }
 
@@ -113,6 +123,7 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
                 zipShort: chosen('short of the corner', choices.zipShortMm, 'zipShortMm'),
                 tiesMm: tiesOf(request),
                 pastTie: given('past a tie', assume('zipPastTieMm'), 'shop'),
+                pocket: pocketOf(choices, request),
               }),
             },
         ends: {
@@ -187,7 +198,7 @@ export function makeBox(choices: Box, request: CoverRequest, chalked: Chalked | 
     eased: plates.eased,
     problems: [
       ...band.problems,
-      ...tieProblems(request, band),
+      ...tieProblems(choices, request, band),
       ...openingProblems(request, band),
       ...weltProblems(choices, request),
       ...extras.problems,

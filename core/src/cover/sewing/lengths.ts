@@ -1,18 +1,9 @@
 import * as z from 'zod';
-import { formatLength } from '../../units/format';
-import { pair } from '../../units/length';
-
-const STEP = pair(1, 1 / 8);
-
-/** A range of lengths in words, metric and inch: `from 3 to 50 mm (1/8 to 2 in)`. */
-function inWords(leastMm: number, mostMm: number): string {
-  const inch = (mm: number): string => formatLength(mm, 'inch', STEP);
-  return `from ${leastMm} to ${mostMm} mm (${inch(leastMm)} to ${inch(mostMm)} in)`;
-}
+import { rangeWords } from '../../units/format';
 
 /** A length that a person chooses, mm, within what a bench can make; what lies outside is refused with the range in words. */
 export function lengthWithin(leastMm: number, mostMm: number): z.ZodNumber {
-  const words = `a length ${inWords(leastMm, mostMm)}`;
+  const words = `a length ${rangeWords(leastMm, mostMm)}`;
   return z.number().min(leastMm, words).max(mostMm, words);
 }
 

@@ -23,15 +23,29 @@ export interface BuyLine {
   readonly layKey: string | null;
   /** Foam only: the lot on the shelf that all of it can be cut from. */
   readonly lot: string | null;
-  /** Pieces that fit on none of it. */
+  /** Pieces that fit on none of it: what is bought does not count them. */
   readonly unplaced: number;
+  /** Which those are, by their names. */
+  readonly without: readonly string[];
   /** The customer's own, of which so much is there, mm: nothing is bought. */
   readonly ownMm?: number;
 }
 
-function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Shop): BuyLine {
+/** Names of items of a lay, each once: `plate of Box seat`. */
+function namesOf(items: readonly string[], plans: readonly CushionPlan[]): string[] {
+  const names = items.map((item) => {
+    const [index = '', id] = item.split('/');
+    const plan = plans[Number(index)];
+    const label = plan?.pieces.find((piece) => piece.id === id)?.label ?? item;
+    return plans.length > 1 && plan ? `${label} of ${plan.source.name}` : label;
+  });
+  return [...new Set(names)];
+}
+
+function layLine(job: Job, lay: PlannedLay, plans: readonly CushionPlan[], lots: readonly LotChoice[], shop: Shop): BuyLine {
   const { subject, answer } = lay;
   const unplaced = answer?.unplaced.length ?? 0;
+  const without = namesOf(answer?.unplaced ?? [], plans);
   if (subject.kind === 'foam') {
     const name = shop.grade(subject.grade)?.name ?? subject.grade;
     const amount = answer ? given('sheets', answer.sheets, 'counted', 'count') : null;
@@ -44,21 +58,22 @@ function layLine(job: Job, lay: PlannedLay, lots: readonly LotChoice[], shop: Sh
       layKey: lay.key,
       lot: lots.find((one) => one.grade === subject.grade)?.lot ?? null,
       unplaced,
+      without,
     };
   }
   const ware = subject.kind;
   const name = subject.kind === 'cloth' ? subject.name : (shop.document.waddings.find((one) => one.id === subject.material)?.name ?? 'Wadding');
   const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
-  const line = { ware, name, thicknessMm: null, layKey: lay.key, lot: null, unplaced, ...(own === null ? {} : { ownMm: own }) };
+  const line = { ware, name, thicknessMm: null, layKey: lay.key, lot: null, unplaced, without, ...(own === null ? {} : { ownMm: own }) };
   if (lay.request.material.kind === 'sheet') return { ...line, sold: 'hides', amount: answer ? given('hides', answer.sheets, 'counted', 'count') : null };
   return { ...line, sold: 'run', amount: runBought(lay, job, shop) };
 }
 
 /** What is cut anew by itself: nothing where it comes off what is left of the roll; otherwise its own line. */
-function recutLine(job: Job, lay: PlannedLay, base: PlannedLay | undefined, lays: readonly PlannedLay[], shop: Shop): BuyLine[] {
+function recutLine(job: Job, lay: PlannedLay, base: PlannedLay | undefined, lays: readonly PlannedLay[], plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
   const left = base && lay.request.material.kind === 'roll' ? leftOver(base, lays, job, shop) : null;
   if (lay.answer && left && lay.answer.lengthMm <= left.value) return [];
-  const line = layLine(job, lay, [], shop);
+  const line = layLine(job, lay, plans, [], shop);
   return [{ ...line, name: `${line.name}, cut anew` }];
 }
 
@@ -82,12 +97,9 @@ function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedU
     const [first, ...rest] = parts;
     if (!first) return [];
     const title = name.toLowerCase();
-    const amount = sum(
-      title,
-      law(title, `${first.count} × {0}`, [first.each], (v = 0) => v * first.count, first.each.unit),
-      ...rest,
-    );
-    return [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0 }];
+    const times: Figure = first.count === 1 ? first.each : law(title, `${first.count} × {0}`, [first.each], (v = 0) => v * first.count, first.each.unit);
+    const amount = rest.length ? sum(title, times, ...rest) : times;
+    return [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0, without: [] }];
   });
 }
 
@@ -112,6 +124,7 @@ function fillingLines(plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
     layKey: null,
     lot: null,
     unplaced: 0,
+    without: [],
   }));
 }
 
@@ -125,7 +138,7 @@ export function buyList(
   shop: Shop,
 ): BuyLine[] {
   const first = lays.filter(isBought);
-  const lines = first.map((lay) => layLine(job, lay, lots, shop));
+  const lines = first.map((lay) => layLine(job, lay, plans, lots, shop));
   const again = lays
     .filter((lay) => lay.recutOf !== null && !goesOn(lay))
     .flatMap((lay) =>
@@ -134,6 +147,7 @@ export function buyList(
         lay,
         first.find(({ key }) => key === lay.recutOf),
         lays,
+        plans,
         shop,
       ),
     );

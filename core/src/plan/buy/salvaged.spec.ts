@@ -5,8 +5,8 @@ import { plan } from '../plan';
 import { fittingZips } from './salvaged';
 
 const zip = (id: string, lengthMm: number) => ({ id, lengthMm, colour: 'black', kind: 'continuous' as const, from: '' });
-const shop: Shop = openShop({ ...demoShop().document, zips: [zip('long', 900), zip('fits', 705), zip('short', 640), zip('spare', 702)] });
-/** Openings of 600 and 500 between the joins: tapes of 700 and 600. */
+const shop: Shop = openShop({ ...demoShop().document, zips: [zip('long', 900), zip('fits', 655), zip('short', 590), zip('spare', 652)] });
+/** Openings of 600 and 500 between the joins: new tapes of 700 and 600; salvaged ones with a stop sewn across each end 650 and 550. */
 const job = (over: Partial<Job> = {}): Job =>
   sampleJob(
     [
@@ -19,7 +19,20 @@ const bought = (made: ReturnType<typeof plan>, ware: string): number => made.buy
 
 describe('salvaged zips', () => {
   it('that fit are offered nearest longer first', () => {
-    expect(fittingZips(700, shop).map(({ id }) => id)).toEqual(['spare', 'fits', 'long']);
+    expect(fittingZips(600, shop).map(({ id }) => id)).toEqual(['spare', 'fits', 'long']);
+    // With its own stops a zip needs 10 beyond the opening at each end, with one sewn across 25: 620 and 650 for 600.
+    const kinds = openShop({
+      ...demoShop().document,
+      zips: [{ ...zip('stops', 620), kind: 'closed-end' }, { ...zip('no', 619), kind: 'closed-end' }, zip('cut', 650), zip('short', 649)],
+    });
+    expect(fittingZips(600, kinds).map(({ id }) => id)).toEqual(['stops', 'cut']);
+  });
+
+  it('that come out of a cover of the same size go back in', () => {
+    // The zip of an opening of 600 between its stops measures 620: new tape for it would be cut 700.
+    const old = openShop({ ...demoShop().document, zips: [{ ...zip('old', 620), kind: 'closed-end' }] });
+    const one = sampleCushion({ given: 'finished', template: { shape: 'rectangle', widthMm: 500, depthMm: 450 } });
+    expect(plan(sampleJob([one], { zips: ['old'] }), old).salvaged.map(({ zip: { id }, neededMm }) => [id, neededMm])).toEqual([['old', 620]]);
   });
 
   it('set aside go over the whole job, each once, the longest need first and to it the nearest longer', () => {

@@ -11,38 +11,46 @@ export interface SalvagedUse {
   readonly zip: SalvagedZip;
   readonly cushion: number;
   readonly copy: number;
-  /** Tape that cushion asks for, mm. */
+  /** Tape that this zip has to have for that cushion, mm. */
   readonly neededMm: number;
 }
 
-/** Tape that a cushion's zip asks for, mm; null where it has none, or its old cover goes back on. */
-export function tapeOf({ cover, keptCover }: CushionPlan): number | null {
+/** The opening that a cushion's zip closes, mm; null where it has none, or its old cover goes back on. */
+export function zipOpeningOf({ cover, keptCover }: CushionPlan): number | null {
   const zip = keptCover ? undefined : cover?.closings.find((one) => one.kind === 'zip');
-  return zip?.kind === 'zip' ? zip.tape.value : null;
+  return zip?.kind === 'zip' ? zip.opening.value : null;
 }
 
-/** The shop's salvaged zips long enough for a cushion, nearest longer first: measured, never read off a label. */
-export function fittingZips(neededMm: number, shop: Shop): readonly SalvagedZip[] {
-  return shop.document.zips.filter(({ lengthMm }) => lengthMm >= neededMm - 1e-6).sort((a, b) => a.lengthMm - b.lengthMm);
+/** Tape that a salvaged zip has beyond the opening at each end, mm: little where its own stops are still on, more where one is sewn across. */
+function beyondMm({ kind }: SalvagedZip, { assume, document }: Shop): number {
+  return assume(kind === 'closed-end' ? 'zipStopsMm' : 'zipSewnStopMm', document.units);
+}
+
+/** The longest opening that a salvaged zip closes, mm. */
+const closes = (zip: SalvagedZip, shop: Shop): number => zip.lengthMm - 2 * beyondMm(zip, shop);
+
+/** The shop's salvaged zips long enough for an opening, nearest longer first: measured, never read off a label. */
+export function fittingZips(openingMm: number, shop: Shop): readonly SalvagedZip[] {
+  return shop.document.zips.filter((zip) => closes(zip, shop) >= openingMm - 1e-6).sort((a, b) => closes(a, shop) - closes(b, shop));
 }
 
 /**
- * The zips set aside for a job, each once, over all its cushions: the longest need first, and to each the shortest that is long enough. No other assignment serves
- * more cushions: what a shorter zip cannot do for a longer need, it can do for a later one.
+ * The zips set aside for a job, each once, over all its cushions: the longest opening first, and to each the zip that closes it with least to spare. No other assignment serves
+ * more cushions: what a shorter zip cannot do for a longer opening, it can do for a later one.
  */
 export function salvagedUses(job: Job, plans: readonly CushionPlan[], shop: Shop): readonly SalvagedUse[] {
   const wanted = new Set(job.zips ?? []);
-  const free = shop.document.zips.filter(({ id }) => wanted.has(id)).sort((a, b) => a.lengthMm - b.lengthMm);
-  const needs = plans
+  const free = fittingZips(0, shop).filter(({ id }) => wanted.has(id));
+  const openings = plans
     .flatMap((plan, cushion) => {
-      const neededMm = tapeOf(plan);
-      return neededMm === null ? [] : Array.from({ length: plan.source.quantity }, (_, copy) => ({ cushion, copy, neededMm }));
+      const openingMm = zipOpeningOf(plan);
+      return openingMm === null ? [] : Array.from({ length: plan.source.quantity }, (_, copy) => ({ cushion, copy, openingMm }));
     })
-    .sort((a, b) => b.neededMm - a.neededMm || a.cushion - b.cushion || a.copy - b.copy);
-  return needs.flatMap((need): SalvagedUse[] => {
-    const at = free.findIndex(({ lengthMm }) => lengthMm >= need.neededMm - 1e-6);
+    .sort((a, b) => b.openingMm - a.openingMm || a.cushion - b.cushion || a.copy - b.copy);
+  return openings.flatMap(({ openingMm, ...which }): SalvagedUse[] => {
+    const at = free.findIndex((zip) => closes(zip, shop) >= openingMm - 1e-6);
     const [zip] = at < 0 ? [] : free.splice(at, 1);
-    return zip ? [{ zip, ...need }] : [];
+    return zip ? [{ zip, ...which, neededMm: openingMm + 2 * beyondMm(zip, shop) }] : [];
   });
 }
 

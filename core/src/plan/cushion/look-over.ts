@@ -22,7 +22,7 @@ export function lookedOver({ source, sizes, asked, padLoftMm }: Looked): LookedO
   const old = source.seat?.old;
   if (!old || !sizes) return null;
   const looked = old.findings.length > 0 || old.middleMm !== undefined || old.hardness25N !== undefined || old.densityKgM3 !== undefined;
-  if (!looked && !asked.certified) return null;
+  if (!looked && !asked.certified && !asked.wet) return null;
   const judged = judge(old, asked);
   const core = { widthMm: sizes.core.width.value, depthMm: sizes.core.depth.value };
   return { judged, refresh: refreshList(old, judged, core, padLoftMm) };

@@ -126,6 +126,6 @@ export function workOrder(steps: readonly Operation[], { source, job, shop, seam
     leather: cloth?.hideMm !== undefined,
     outdoors: isOutdoors(source.seat?.place),
   };
-  const set = withSewing(withFeet(operations, pieces), sewingWords(sewn, assume, job.units, shop.document.step));
+  const set = withSewing(withFeet(operations, pieces), sewingWords(sewn, assume, job.units));
   return { operations: withKept(set, pieces, source.bench?.kept ?? {}, job.units, shop.document.step), problems };
 }

@@ -2,15 +2,18 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import {
+  areaUnit,
+  boardFeet,
+  type Compared,
+  type Figure,
   FIT_WORDS,
+  formatAreaNumber,
   formatLength,
   formatLengthUnit,
   formatPressure,
   formatPressureUnit,
   formatTension,
   formatTensionUnit,
-  type Compared,
-  type Figure,
 } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solve-pool';
@@ -63,8 +66,8 @@ interface Row {
               <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Plate, cut</th>
               <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Crown</th>
               <th scope="col">Fits</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Cloth m²</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Foam l</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Cloth {{ areaUnit() }}</th>
+              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Foam {{ foamUnit() }}</th>
               <th scope="col"><span class="sr-only">Take it</span></th>
             </tr>
           </thead>
@@ -141,6 +144,8 @@ export class CompareDialog {
   protected readonly working = signal<string | null>('Working the schools out …');
 
   protected readonly edgeBox = EDGE_BOX;
+  protected readonly areaUnit = computed(() => areaUnit(this.#store.units()));
+  protected readonly foamUnit = computed(() => (this.#store.units() === 'inch' ? 'bd ft' : 'l'));
   protected readonly unit = computed(() => (this.#store.units() === 'inch' ? 'in' : 'mm'));
 
   protected readonly asked = computed(() => {
@@ -166,8 +171,8 @@ export class CompareDialog {
         press: fit
           ? `${formatPressure(fit.pressureAcrossPa, units)} | ${formatPressureUnit(fit.pressureAlongPa, units)}, ${formatTension(fit.tensionAcrossNPerM, units)} | ${formatTensionUnit(fit.tensionAlongNPerM, units)}`
           : '',
-        cloth: (clothMm2 / 1e6).toFixed(2),
-        foam: (foamMm3 / 1e6).toFixed(1),
+        cloth: formatAreaNumber(clothMm2, units),
+        foam: (units === 'inch' ? boardFeet(foamMm3) : foamMm3 / 1e6).toFixed(1),
         here: school.id === this.#store.cushion()?.school,
         lanes: edgeLanes(plan, units, step),
       };

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { area, formatLengthUnit, formatNumber, gluedArea, HEIGHT_WORDS, kerfOf, type CuttingTool } from '@yardland/core';
+import { area, formatLengthUnit, formatArea, gluedArea, HEIGHT_WORDS, kerfOf, type CuttingTool } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/capital';
 import { Choice } from '../shared/choice';
@@ -74,7 +74,7 @@ export class CoreTray {
       ...(parts.length
         ? [{ name: 'Glued up from', says: parts.map((piece) => `${piece.label.replace(/^foam,? ?/, '')}: ${length(piece.width.value)}`).join(' · ') }]
         : []),
-      ...(glued > 0 ? [{ name: 'To glue, for one', says: `${formatNumber(glued / 1e6, 2)} m²` }] : []),
+      ...(glued > 0 ? [{ name: 'To glue, for one', says: formatArea(glued, units) }] : []),
     ];
   });
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { fittingZips, formatLengthUnit, tapeOf } from '@yardland/core';
+import { fittingZips, formatLengthUnit, zipOpeningOf } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Tickbox } from '../shared/tickbox';
 import { Words } from '../shared/ui/ui';
@@ -28,9 +28,9 @@ export class ZipsTray {
   protected readonly store = inject(JobStore);
   protected readonly rows = computed(() => {
     const [one, shop, job, { units, step }] = [this.store.cushionPlan(), this.store.shop(), this.store.job(), this.store.inWords()];
-    const needed = one ? tapeOf(one) : null;
-    if (!shop || needed === null) return [];
-    return fittingZips(needed, shop).map(({ id, lengthMm, colour, kind, from }) => ({
+    const openingMm = one ? zipOpeningOf(one) : null;
+    if (!shop || openingMm === null) return [];
+    return fittingZips(openingMm, shop).map(({ id, lengthMm, colour, kind, from }) => ({
       id,
       taken: job?.zips?.includes(id) ?? false,
       words: `${formatLengthUnit(lengthMm, units, step)} ${colour}${kind === 'closed-end' ? ', closed ends' : ''}${from ? `, ${from}` : ''}`,

@@ -1,7 +1,7 @@
-import { JOB_FORMAT, type Job, type Shop } from '@yardland/core';
+import { firstFilling, JOB_FORMAT, type Job, type Shop } from '@yardland/core';
 
 /** A new job with one ordinary cushion, ready to be measured. */
-export function newJob(shop: Pick<Shop, 'document' | 'schools'>): Job {
+export function newJob(shop: Pick<Shop, 'document' | 'schools' | 'assume'>): Job {
   const inch = shop.document.units === 'inch';
   const [width, depth, height] = inch ? [508, 457.2, 76.2] : [500, 450, 75];
   const [cloth] = shop.document.cloths;
@@ -19,7 +19,7 @@ export function newJob(shop: Pick<Shop, 'document' | 'schools'>): Job {
         heightMm: height ?? 75,
         school: shop.schools[0]?.id ?? '',
         construction: { kind: 'boxed', edge: 'welt' },
-        core: { layers: shop.document.grades[0] ? [{ grade: shop.document.grades[2]?.id ?? shop.document.grades[0].id, thicknessMm: height ?? 75 }] : [] },
+        core: { layers: firstFilling(height ?? 75, shop, shop.document.units) },
       },
     ],
     cloth: cloth ? { widthMm: cloth.widthMm, material: cloth.id } : { widthMm: 1400 },
@@ -28,5 +28,5 @@ export function newJob(shop: Pick<Shop, 'document' | 'schools'>): Job {
 
 /** Whether a job still holds nothing but the cushion that it began with. */
 export function isUntouched(job: Job, shop: Shop): boolean {
-  return JSON.stringify(job.cushions) === JSON.stringify(newJob({ document: { ...shop.document, units: job.units }, schools: shop.schools }).cushions);
+  return JSON.stringify(job.cushions) === JSON.stringify(newJob({ ...shop, document: { ...shop.document, units: job.units } }).cushions);
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal, viewChild, type ElementRef } from '@angular/core';
-import { pairMm, type Cushion } from '@yardland/core';
+import { firstFilling, pairMm, type Cushion } from '@yardland/core';
 import { Messages } from '../shared/messages';
 import { JobStore } from './job-store';
 import type * as QuickReading from './quick-reading';
@@ -97,7 +97,9 @@ export class QuickLine {
     const replaces = this.#replaces();
     const school = like?.school ?? shop.schools[0]?.id ?? '';
     const row = shop.school(school);
-    const thicker = row ? pairMm(row.coreThickness, job.units) : 0;
+    const thicknessMm = reading.heightMm + (row ? pairMm(row.coreThickness, job.units) : 0);
+    // As the cushion in hand is filled; what takes the place of the one a job began with is filled as it suits its own height.
+    const grade = replaces ? undefined : like?.core.layers[0]?.grade;
     const cushion: Cushion = {
       name: `Cushion ${replaces ? 1 : job.cushions.length + 1}`,
       quantity: reading.quantity,
@@ -106,7 +108,7 @@ export class QuickLine {
       heightMm: reading.heightMm,
       school,
       construction: reading.construction,
-      core: { layers: [{ grade: like?.core.layers[0]?.grade ?? shop.document.grades[0]?.id ?? '', thicknessMm: reading.heightMm + thicker }] },
+      core: { layers: grade ? [{ grade, thicknessMm }] : firstFilling(thicknessMm, shop, job.units) },
     };
     this.#store.edit(`Added ${cushion.name}`, (now) => ({ ...now, cushions: replaces ? [cushion] : [...now.cushions, cushion] }));
     this.clear();

@@ -205,7 +205,7 @@ export class Ticket {
     (this.store.plan()?.buy ?? []).map((line) => {
       const { units, step } = this.store.inWords();
       const thick = line.thicknessMm ? `, ${formatLengthUnit(line.thicknessMm, units, step)}` : '';
-      return `${line.name}${thick}: ${this.amount(line) || 'being worked out'}${line.unplaced ? `, ${line.unplaced} not placed` : ''}`;
+      return `${line.name}${thick}: ${this.amount(line) || 'being worked out'}${line.unplaced ? `, without ${line.without.join(', ')}` : ''}`;
     }),
   );
 

@@ -1,13 +1,26 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { asymmetry, evenOut, formatLengthUnit, grow, growEdges, MARK_EDGES, measured, outlineOf, withoutEars, type Keep, type Outline } from '@yardland/core';
+import {
+  asymmetry,
+  evenOut,
+  formatArea,
+  formatLengthUnit,
+  grow,
+  growEdges,
+  MARK_EDGES,
+  measured,
+  outlineOf,
+  withoutEars,
+  type Keep,
+  type Outline,
+} from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { NumberField } from '../shared/number-field';
+import { QuantityField } from '../shared/quantity-field';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 /** How far the halves differ, what would even them out, and everything that is measured on the outline. */
 @Component({
   selector: 'yl-even-tray',
-  imports: [Words, TrayRow, Button, NumberField],
+  imports: [Words, TrayRow, Button, QuantityField],
   template: `
     @if (measures(); as all) {
       <p ylWords>{{ verdict() }}</p>
@@ -18,15 +31,7 @@ import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
       </div>
       <div ylTrayRow role="group" aria-label="Grow or shrink">
         @for (edge of edges; track edge) {
-          <yl-number
-            class="few"
-            unit="mm"
-            [label]="'Grow ' + edge"
-            [min]="-500"
-            [max]="500"
-            [value]="amounts()[edge]"
-            (valueChange)="setAmount(edge, $event ?? 0)"
-          />
+          <yl-quantity class="few" [label]="'Grow ' + edge" [min]="-500" [max]="500" [value]="amounts()[edge]" (valueChange)="setAmount(edge, $event ?? 0)" />
         }
         <button type="button" ylButton [disabled]="!grows()" (click)="grow()">Grow it</button>
         <button type="button" ylButton (click)="takePenOff()">Take the pen off, {{ pen() }}</button>
@@ -71,7 +76,7 @@ export class EvenTray {
     const all = measured(outline);
     return [
       { word: 'all round', value: this.#mm(all.perimeterMm) },
-      { word: 'area', value: `${(all.areaMm2 / 1e6).toFixed(3)} m²` },
+      { word: 'area', value: formatArea(all.areaMm2, this.store.units(), 3) },
       { word: 'diagonals', value: all.diagonalsMm.map((mm) => this.#mm(mm)).join(' and ') },
       {
         word: 'smallest radius',

@@ -131,11 +131,12 @@ describe('the zip’s reach', () => {
   });
 
   it('of a fraction of the round runs past two ties, and never ends on one', () => {
-    // A quarter of 1 900 is 475. Ties 400 apart want 500, ties 300 apart only 400.
+    // A quarter of 1 900 is 475. Ties 400 apart want 500 to show, and pockets of 25 hide 50 more; ties 300 apart want only 450.
     expect([opening(metric({ zipReach: 'fraction' }, { marks: ties(0.1) })), opening(metric({ zipReach: 'fraction' }, { marks: ties(0.2) }))]).toEqual([
-      500, 475,
+      550, 475,
     ]);
-    expect(opening(inch({ zipReach: 'fraction' }, { marks: ties(0.1) }), IN)).toBe(20);
+    expect(opening(inch({ zipReach: 'fraction' }, { marks: ties(0.1) }), IN)).toBe(22);
+    expect(opening(metric({ zipReach: 'fraction', zipEnds: 'plain' }, { marks: ties(0.1) }))).toBe(500);
     expect(codes(metric({ zipReach: 'fraction' }, { marks: ties(0.1) }))).not.toContain('tie-near-zip-end');
     // A tie where the zip ends.
     expect(codes(metric({ zipReach: 'back' }, { marks: ties(0.02) }))).toContain('tie-near-zip-end');
