@@ -57,7 +57,7 @@ function missingFrom(pages: readonly string[], whole: Plan, index: number): stri
 }
 
 /** What would tell how heavy somebody is; a density is no weight of a person. */
-const TELLS = /\b(sturdy|slight|middling|heavy|heaviest|very light|child|sitter)\b|\d ?(kg|lb)\b(?! ?\/)/i;
+const TELLS = /\b(sturdy|slight|middling|heavy|heaviest|very light|child(?!’s reach)|sitter)\b|\d ?(kg|lb)\b(?! ?\/)/i;
 
 describe('no paper', () => {
   it('tells a sitter’s build or weight, whatever was said of who sits', async () => {

@@ -9,10 +9,17 @@ import { makingUp } from './making-up';
 import { ridgesOf } from './ridges';
 import { clipsPerCorner, cornerCount, idsOf, lastCorner, many, sewingMinutes, type BoxWork } from './work';
 
-const CUTTING = {
-  cut: 'Cut the long strips first along the selvedge, then the plates',
-  notch: 'Notch centres, corners, ties and zip ends on plates, boxing and plaque, on both edges of boxing and plaque.',
-};
+/** What is cut and notched of a cover: only what it has. */
+function cutting(work: BoxWork): { readonly cut: string; readonly notch: string } {
+  const { band, closing } = work;
+  const marks = ['centres', 'corners', ...(countMarks(work, 'tie') ? ['ties'] : []), closing.kind === 'zip' ? 'zip ends' : 'the ends of the opening'];
+  const on = band.plaque ? ['plates', 'boxing', 'plaque'] : ['plates', 'boxing'];
+  const list = (words: readonly string[]): string => `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
+  return {
+    cut: 'Cut the long strips first along the selvedge, then the plates',
+    notch: `Notch ${list(marks)} on ${list(on)}, on both edges of ${band.plaque ? 'boxing and plaque' : 'the boxing'}.`,
+  };
+}
 
 /** What of the band is sewn to both plates: all of it, or without a plaque that comes last. */
 const bandIds = ({ band, choices }: BoxWork): string[] => idsOf(...band.boxing, ...(plaqueIsLast(choices) ? [] : (band.plaque?.pieces ?? [])));
@@ -166,7 +173,7 @@ export function boxOperations(work: BoxWork): Operation[] {
   const filled = closing.kind === 'hand' ? (ridge.byHand.length ? 'fill/ridge' : 'fill/close') : 'fill/insert';
   const shut = last ? 'sew/plaque-in' : 'sew/band-to-bottom';
   return [
-    ...cutCover(pieces, CUTTING, request.assume),
+    ...cutCover(pieces, cutting(work), request.assume),
     ...plaqueMaking(work),
     ...makingUp(work),
     ...ridge.panels,

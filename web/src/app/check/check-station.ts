@@ -12,7 +12,7 @@ import { Pictures } from '../shared/pictures';
 import { Table } from '../shared/table/table';
 import { checkScene } from './check-scene';
 import { CORNER_OPTIONS, meaningWords, PLACES, SEAT_OPTIONS, THUMB_OPTIONS, WELT_OPTIONS } from './check-words';
-import { Button, Empty, Panel, PanelHead, StationFrame, Tool } from '../shared/ui/ui';
+import { Button, Panel, PanelHead, StationFrame, Tool, Words } from '../shared/ui/ui';
 
 /** What is judged by hand and eye. */
 const JUDGED: readonly { readonly key: 'corners' | 'welt' | 'thumb' | 'seat'; readonly label: string; readonly options: readonly Option[] }[] = [
@@ -26,7 +26,7 @@ type Changed = { readonly [Key in keyof Check]?: Check[Key] | undefined };
 /** Dressed cushions measured against what was promised; each check is kept with its day and remark. */
 @Component({
   selector: 'yl-check-station',
-  imports: [RouterLink, Table, Choice, Pictures, Panel, PanelHead, Tool, NoteField, Empty, Button, Length, QuantityField, Icon],
+  imports: [RouterLink, Table, Choice, Pictures, Panel, PanelHead, Tool, NoteField, Words, Button, Length, QuantityField, Icon],
   templateUrl: './check-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

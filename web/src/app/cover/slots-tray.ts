@@ -36,8 +36,10 @@ export class SlotsTray {
     const [cushion, shop] = [this.store.cushion(), this.store.shop()];
     if (!cushion || !shop) return [];
     const cloths = shop.document.cloths.map(({ id, name }) => ({ value: id, name }));
-    return constructionOf(cushion.construction)
-      .slots.filter((slot): slot is OtherSlot => slot !== 'main')
+    // What the filling brings along is cut from a cloth too: the muslin between springs and foam.
+    const used = (this.store.cushionPlan()?.pieces ?? []).flatMap(({ material }) => (material.kind === 'cloth' ? [material.slot] : []));
+    return [...new Set([...constructionOf(cushion.construction).slots, ...used])]
+      .filter((slot): slot is OtherSlot => slot !== 'main')
       .map((slot) => ({
         slot,
         label: SLOT_WORDS[slot],

@@ -60,6 +60,21 @@ export class FillingStation {
     const [cushion, shop] = [this.store.cushion(), this.store.shop()];
     return cushion && shop ? fillingLayers(cushion, shop) : null;
   });
+  /** What to say in place of the drawing where there is no layer: whether the cushion waits for one, or its cover is filled by itself. */
+  protected readonly empty = computed(() => {
+    const one = this.store.cushionPlan();
+    if (!one || one.source.core.layers.length > 0) return null;
+    const wants = one.problems.some(({ code }) => code === 'core-has-no-layers') || one.state === 'blocked';
+    if (!wants) return { wants, what: 'Filled by weight', mend: 'The cover’s own case is filled with loose feather: it needs no layers.' };
+    const { units, step } = this.store.inWords();
+    const height = formatLengthUnit(one.sizes?.core.height.value ?? one.source.heightMm, units, step);
+    return {
+      wants,
+      what: 'Nothing in it yet',
+      mend: `It is to be filled ${height} high. Say who sits, and a filling is chosen with reasons; or begin with a layer.`,
+    };
+  });
+
   /** A roll: its layers are no stack that is sat on. */
   protected readonly rolled = computed(() => this.store.cushionPlan()?.profile?.kind === 'body');
 

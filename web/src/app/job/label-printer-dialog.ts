@@ -6,6 +6,7 @@ import { labelPrinterSchema, labelPrintSchema, type LabelPrint } from '@yardland
 import { catchError, map, of } from 'rxjs';
 import { problemOf } from '../shared/problem';
 import { Button, Chip, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
+import { ProgressTape } from '../shared/progress-tape';
 
 /** What the dialog is opened with: a job, and which of its cushions, counted from 1. */
 export interface LabelPrinterData {
@@ -28,7 +29,7 @@ const SAYS: Record<State, string> = {
 /** Sends the piece labels of a cushion to the shop's label printer: how far it is, stop, a new roll, and going on where it stopped. */
 @Component({
   selector: 'yl-label-printer-dialog',
-  imports: [Button, Chip, DialogFoot, DialogFrame, Words],
+  imports: [ProgressTape, Button, Chip, DialogFoot, DialogFrame, Words],
   template: `
     <div ylDialog>
       <h2 id="label-printer-title">Labels of {{ data.name }}</h2>
@@ -40,7 +41,7 @@ const SAYS: Record<State, string> = {
       </p>
       @if (at(); as now) {
         <div class="grid gap-1.5">
-          <progress class="h-3 w-full accent-chalk" aria-label="Labels printed" [max]="now.of" [value]="now.printed"></progress>
+          <yl-progress label="Labels printed" [done]="now.printed" [of]="now.of" />
           <p class="text-lead tabular-nums" role="status">{{ now.printed }} of {{ now.of }} printed</p>
         </div>
       }

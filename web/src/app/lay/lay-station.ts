@@ -37,6 +37,7 @@ import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/save-file';
 import type { CompareLaysData } from './compare-lays-dialog';
+import { ProgressTape } from '../shared/progress-tape';
 
 const LYING = [
   { value: 'up', name: 'up the roll' },
@@ -56,7 +57,7 @@ const TOUCHES_MM = 0.05;
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
+  imports: [ProgressTape, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -23,6 +23,18 @@ import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
       <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (picked)="setKind($event)" />
       <yl-number label="Density" unit="kg/m³" [min]="1" [max]="400" [value]="filling().densityKgM3" (entered)="set({ densityKgM3: $event })" />
       <yl-number label="Price a m³" [max]="1000000" [value]="filling().pricePerM3" (entered)="set({ pricePerM3: $event })" />
+      @if (filling().kind === 'spring') {
+        <yl-number
+          label="Stiffness"
+          unit="kPa"
+          [min]="2"
+          [max]="60"
+          [optional]="true"
+          hint="pressure over travel by height; soft 10, firm 18"
+          [value]="filling().stiffnessKPa ?? null"
+          (valueChange)="setStiffness($event)"
+        />
+      }
       <yl-text class="col-span-full" label="Made this high, mm" [maxLength]="300" [value]="heights()" (valueChange)="setHeights($event)" />
     </div>
     <p ylWords>{{ rule() }}</p>
@@ -39,6 +51,12 @@ export class FillingEditor {
 
   protected set(change: Partial<Filling>): void {
     this.changed.emit({ ...this.filling(), ...change });
+  }
+
+  /** A unit's own stiffness; without one the shop's constant stands for it. */
+  protected setStiffness(stiffnessKPa: number | null): void {
+    const { stiffnessKPa: _before, ...rest } = this.filling();
+    this.changed.emit(stiffnessKPa === null ? rest : { ...rest, stiffnessKPa });
   }
 
   protected setKind(kind: string): void {

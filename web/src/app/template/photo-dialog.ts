@@ -25,6 +25,7 @@ import { NumberField } from '../shared/number-field';
 import { Button, DialogFoot, DialogFrame, TrayRow, Words } from '../shared/ui/ui';
 import { HandRings, sizeOfRing } from './hand-rings';
 import { TraceWork } from './trace-work';
+import { ProgressTape } from '../shared/progress-tape';
 
 /** A picture decoded and brought to a size that is fine enough: half a millimetre a pixel on a large sheet. */
 interface Picture {
@@ -68,7 +69,7 @@ const TOLERANCE_MM = 0.6;
  */
 @Component({
   selector: 'yl-photo-dialog',
-  imports: [DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, Switch, NumberField, Icon],
+  imports: [ProgressTape, DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, Switch, NumberField, Icon],
   templateUrl: './photo-dialog.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

@@ -32,7 +32,7 @@ export class RoomHead {}
 @Directive({
   selector: '[ylStation]',
   host: {
-    class: 'contents [&>*]:min-w-0 [&>yl-table]:[grid-area:table] [&>yl-table]:min-h-0',
+    class: 'contents [&>*]:min-w-0 [&>yl-table]:[grid-area:table] [&>yl-table]:min-h-0 max-phone:[&>yl-table]:h-[60dvh]',
   },
 })
 export class StationFrame {}
