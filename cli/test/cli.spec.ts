@@ -108,6 +108,33 @@ describe('yardland feel, press and choose', () => {
     expect([feel.feel, feel.verdicts, feel.curve.length]).toEqual(['medium', [], 100]);
   });
 
+  it('feel: springs by their stiffness, foam over them for comfort', () => {
+    // 95 kg upright: 95 × 9.81 × 0.75 ÷ (0.075 + 0.057) = 5295 Pa; on springs at most 1.3 times that, over 14 kPa and over 10 kPa.
+    const springs = (stiffnessKPa?: number) =>
+      answer('feel', {
+        format: 'yardland/feel@1',
+        layers: [
+          { ...layer, thicknessMm: 40 },
+          { kind: 'spring', thicknessMm: 120, stiffnessKPa },
+        ],
+        support: 'board',
+        sitter: { massKg: 95, posture: 'upright' },
+      });
+    const [usual, soft] = [springs(), springs(10)];
+    expect(usual.layers.map((one: { comfort: boolean }) => one.comfort)).toEqual([true, false]);
+    expect(usual.layers[1].sinkMm).toBeCloseTo(120 * 0.3782, 1);
+    expect([usual.worstLayer, usual.verdicts]).toEqual([1, []]);
+    expect(usual.peakStrain).toBeCloseTo(0.4917, 3);
+    expect([soft.worstLayer, soft.verdicts]).toEqual([1, ['near-bottom']]);
+    expect(soft.peakStrain).toBeCloseTo(0.6884, 3);
+  });
+
+  it('feel: lying, the hip decides', () => {
+    // 75 × 9.81 × 0.22 ÷ (0.030 + 0.0075) = 4316 Pa.
+    const lying = answer('feel', { format: 'yardland/feel@1', layers: [layer], support: 'board', sitter: { massKg: 75, posture: 'lying' } });
+    expect(lying.meanPressurePa).toBeCloseTo(4316, 0);
+  });
+
   it('press: a hardness with its range, or what is wrong with the reading', () => {
     const result = answer('press', { format: 'yardland/press@1', plateAreaCm2: 323, thicknessMm: 100, readings: [{ massKg: 15.87, loadedThicknessMm: 75 }] });
     expect(result.hardness25N).toBeCloseTo(155.7, 0);

@@ -55,7 +55,7 @@ describe('the ticket', () => {
   it('says problems with what to do, linked to where they are mended', async () => {
     await show({ ...stallsJob, cloth: { ...stallsJob.cloth, railroaded: false } });
     expect(text('[data-part=problem]').join(' ')).toContain(
-      'The plate is 1 706 mm across and the cloth gives 1 380 mm. Railroad the cloth, or take a wider one.',
+      'The plate is 1 706 mm across and the cloth gives 1 380 mm. Railroad the cloth, have wide plates made of a middle and two sides, under Cover, or take a wider cloth.',
     );
     const links = Array.from(root().querySelectorAll<HTMLAnchorElement>('.problem'), (one) => one.getAttribute('href'));
     expect(links.every((href) => href?.endsWith('/1/cover'))).toBeTrue();

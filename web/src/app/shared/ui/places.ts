@@ -32,17 +32,17 @@ export class RoomHead {}
 @Directive({
   selector: '[ylStation]',
   host: {
-    class: 'contents [&>*]:min-w-0 [&>yl-table]:[grid-area:table] [&>yl-table]:min-h-0 max-phone:[&>yl-table]:h-[60dvh]',
+    class: 'contents [&>*]:min-w-0 [&>yl-table]:[grid-area:table] [&>yl-table]:min-h-0 max-phone:[&>yl-table]:h-[46dvh]',
   },
 })
 export class StationFrame {}
 
-/** The drawing with a panel beside it; `alone` while there is no panel. */
+/** The drawing with a panel beside it; `alone` while there is no panel. On a phone the tray stands between the two: first what is done, then what comes of it. */
 @Directive({
   selector: '[ylSplit]',
   host: {
     class:
-      'grid [grid-area:table] grid-cols-[minmax(0,1fr)_270px] [&.alone]:grid-cols-[minmax(0,1fr)] min-h-0 max-phone:grid-cols-[minmax(0,1fr)] max-phone:grid-rows-[320px_auto] max-tablet:grid-cols-[minmax(0,1fr)_222px]',
+      'grid [grid-area:table] grid-cols-[minmax(0,1fr)_270px] [&.alone]:grid-cols-[minmax(0,1fr)] min-h-0 max-phone:contents max-phone:[&>*]:min-w-0 max-phone:[&>:first-child]:[grid-area:table] max-phone:[&>:first-child]:h-80 max-tablet:grid-cols-[minmax(0,1fr)_222px]',
   },
 })
 export class Split {}
@@ -51,7 +51,8 @@ export class Split {}
 @Directive({
   selector: '[ylSide]',
   host: {
-    class: 'px-3.5 pt-3 pb-1.5 border-l border-l-line min-h-0 bg-calico overflow-y-auto max-phone:border-t max-phone:border-l-0 max-phone:border-t-line',
+    class:
+      'px-3.5 pt-3 pb-1.5 border-l border-l-line min-h-0 bg-calico overflow-y-auto max-phone:[grid-area:side] max-phone:border-t max-phone:border-l-0 max-phone:border-t-line',
   },
 })
 export class SidePanel {}
