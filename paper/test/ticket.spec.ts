@@ -48,7 +48,11 @@ function missingFrom(pages: readonly string[], whole: Plan, index: number): stri
   const length = (mm: number): string => formatLength(mm, units, step).replace(/\s+/g, ' ');
   // A derivation may be broken into lines anywhere: compared without its spaces.
   const tight = pages.join('').replace(/\s/g, '');
-  const lastResult = (line: string): string => line.slice(line.lastIndexOf(' = ')).replace(/\s/g, '');
+  const lastResult = (line: string): string => {
+    // What was measured has no equals sign: its words stand there whole.
+    const step = line.split('; ').at(-1) ?? '';
+    return step.slice(Math.max(0, step.lastIndexOf(' = '))).replace(/\s/g, '');
+  };
   return (whole.cushions[index]?.pieces ?? []).flatMap((piece) => {
     const row = `${length(piece.width.value)} × ${length(piece.height.value)}`;
     const wants = [row.replace(/\s/g, ''), piece.label.replace(/\s/g, ''), lastResult(whyLine(piece.height, units))];

@@ -31,8 +31,8 @@ export function feltPieces(
   const units = springs.length || !asked ? springs : [{ thicknessMm: core.height.value, index: 1 }];
   return units.flatMap(({ thicknessMm, index }): Piece[] => {
     const high = given('unit, high', thicknessMm, 'entered');
-    const first = law('felt', '2 × ({0} + {1})', [core.width, high], (w = 0, h = 0) => 2 * (w + h));
-    const second = law('felt', '2 × ({0} + {1}) + 4 × {2}', [core.depth, high, felt], (d = 0, h = 0, f = 0) => 2 * (d + h) + 4 * f);
+    const first = law('felt', '2 × ({0} + {1})', [core.width, high]);
+    const second = law('felt', '2 × ({0} + {1}) + 4 × {2}', [core.depth, high, felt]);
     const strip = (way: 'first' | 'second', round: Figure, wide: Figure): Piece => {
       const width = sum('felt', round, plus(lap));
       return {

@@ -2,7 +2,7 @@ import { inArcs } from '../geometry/biarc';
 import { grow } from '../geometry/offset';
 import { outlineBounds, type Outline } from '../geometry/outline';
 import { moved } from '../geometry/transform';
-import { law, type Figure } from '../kernel/figure';
+import { measuredOn, type Figure } from '../kernel/figure';
 import { sized } from '../template/sized';
 import { SAME_SIZE_MM, type Plane, type Sizes } from '../piece/sizes';
 
@@ -33,7 +33,7 @@ export function outlinesOf(base: Outline, sizes: Sizes, acrossMm: number, deepMm
 
 /** A size as far as the outline really reaches: where slanting sides meet, a grown corner stands out further than the side has moved. */
 export function reaching(figure: Figure, mm: number): Figure {
-  return Math.abs(figure.value - mm) <= SAME_SIZE_MM ? figure : law(figure.name, '{0} by the sides, as far as its corners reach', [figure], () => mm);
+  return Math.abs(figure.value - mm) <= SAME_SIZE_MM ? figure : measuredOn(figure.name, mm, 'as far as its corners reach, {0} by the sides', [figure]);
 }
 
 function reachingPlane<P extends Plane>(plane: P, outline: Outline): P {

@@ -1,13 +1,13 @@
 import { outlineBounds, type Outline } from '../geometry/outline';
 import { sliced } from '../geometry/transform';
-import { law, type Figure } from '../kernel/figure';
+import { measuredOn, type Figure } from '../kernel/figure';
 import type { Piece } from '../piece/piece';
 
 /** One length between cuts, as a figure that says what it is a part of. */
 function partOf(name: string, whole: Figure, cuts: readonly number[], i: number): Figure {
   if (!cuts.length) return whole;
   const [from, to] = [cuts[i - 1] ?? 0, cuts[i] ?? whole.value];
-  return law(name, `part ${i + 1} of ${cuts.length + 1}, of {0}`, [whole], () => to - from);
+  return measuredOn(name, to - from, `between its cuts, part ${i + 1} of ${cuts.length + 1} of {0}`, [whole]);
 }
 
 /**

@@ -58,19 +58,14 @@ function directionOf(rules: Rules, key: 'core-across' | 'core-deep', longer: boo
 
 function coreFromFinished(finished: Figure, { terms, long }: Direction): Figure {
   if (!long || finished.value <= long[0].value) return sum('core', finished, ...terms);
-  const more = law('for a long core', '({0} − {1}) × {2} per {3}', [finished, ...long], (f = 0, beyond = 0, add = 0, per = 1) => ((f - beyond) * add) / per);
+  const more = law('for a long core', '({0} − {1}) × {2} per {3}', [finished, ...long]);
   return sum('core', finished, ...terms, plus(more));
 }
 
 function finishedFromCore(core: Figure, { terms, long }: Direction): Figure {
   const plain = sum('finished', core, ...reversed(terms));
   if (!long || plain.value <= long[0].value) return plain;
-  return law(
-    'finished',
-    '({0} + {1} × {2} per {3}) ÷ (1 + {2} per {3})',
-    [renamed('core less its sides', plain), ...long],
-    (c = 0, beyond = 0, add = 0, per = 1) => (c + (beyond * add) / per) / (1 + add / per),
-  );
+  return law('finished', '({0} + {1} × {2} per {3}) ÷ (1 + {2} per {3})', [renamed('core less its sides', plain), ...long]);
 }
 
 /** What the plates' seam line has over the size it is sewn to. */
@@ -163,12 +158,8 @@ function heightsOf(rules: Rules, from: SizeRequest['given'], enteredMm: number, 
  */
 export function evaluateSizes(school: School, request: SizeRequest, system: UnitSystem): Sizes {
   const seam = request.seamMm === null ? numberOf({ school, system }, 'seam') : given('seam', request.seamMm, 'entered');
-  const wrap = law(
-    'wrap, squeezed',
-    '{0} × {1}',
-    [given('loft', request.wrapLoftMm, 'entered'), given('squeezed', request.wrapSqueezed, 'shop', 'count')],
-    (loft = 0, share = 0) => loft * share,
-  );
+  const loft = given('loft', request.wrapLoftMm, 'entered');
+  const wrap = law('wrap, squeezed', '{0} × {1}', [loft, given('squeezed', request.wrapSqueezed, 'shop', 'count')]);
   const rules: Rules = { school, system, seam, wrap };
   const across = lineOf(rules, request.given, request.acrossMm, directionOf(rules, 'core-across', request.acrossMm >= request.deepMm));
   const deep = lineOf(rules, request.given, request.deepMm, directionOf(rules, 'core-deep', request.deepMm > request.acrossMm));

@@ -15,11 +15,11 @@ export function slopeOf(
   sewnDepth: Figure,
   seam: Figure,
 ): Slope {
-  const slant = law('along the slope', '√({0}² + ({1} − {2})²)', [sewnDepth, thickSewn, thin.sewn], (d = 0, thick = 0, low = 0) => Math.hypot(d, thick - low));
+  const slant = law('along the slope', '√({0}² + ({1} − {2})²)', [sewnDepth, thickSewn, thin.sewn]);
   return { end, finished: thin.finished, sewn: thin.sewn, core: thin.core, boxingCut: thin.boxingCut, slant, slantCut: sum('cut', slant, plus(seam, 2)) };
 }
 
 /** The mean of a figure at the thick and the thin edge: what a wedge measures in its middle. */
 export function middleOf(name: string, thick: Figure, thin: Figure): Figure {
-  return law(name, '({0} + {1}) ÷ 2', [thick, thin], (a = 0, b = 0) => (a + b) / 2);
+  return law(name, '({0} + {1}) ÷ 2', [thick, thin]);
 }

@@ -4,7 +4,7 @@ import { grow } from '../geometry/offset';
 import { closed, outlineBounds, perimeter, rectangleOutline, type Outline } from '../geometry/outline';
 import { cross, plusPoint, type Point } from '../geometry/point';
 import { directionOn, line, segmentLength, type Segment } from '../geometry/segment';
-import { given, law, plus, sum, type Figure } from '../kernel/figure';
+import { given, law, measuredOn, plus, sum, type Figure } from '../kernel/figure';
 import { PLAIN_PIECE, type Piece, type PieceRole } from '../piece/piece';
 import type { Constants } from '../shop/assumptions';
 import type { WrapWay } from '../shop/schools';
@@ -58,20 +58,20 @@ function faces({ size, outline, loftMm, assume }: Core, over: Figure = given('ov
 function whipped(core: Core): Piece {
   const usual = given('over the edge', core.assume('wrapWhipOverMm'), 'shop');
   const half = core.size.height.value / 2;
-  return faces(core, half > usual.value ? law('half the thickness', '{0} ÷ 2', [core.size.height], (mm = 0) => mm / 2) : usual);
+  return faces(core, half > usual.value ? law('half the thickness', '{0} ÷ 2', [core.size.height]) : usual);
 }
 
 /** The strip round the core: lapped over the faces, or butted to them; once over itself. */
 function border({ size, outline, loftMm, assume }: Core, lapped: boolean): Piece {
   const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
-  const round = law('round the core', 'edge of {0} × {1}', [size.width, size.depth], () => perimeter(outline));
+  const round = measuredOn('round the core', perimeter(outline), 'along the edge of {0} by {1}', [size.width, size.depth]);
   return strip(loftMm, 'wrap-border', 1, sum('wrap border', round, plus(lap)), lapped ? sum('wrap border', size.height, plus(lap)) : size.height);
 }
 
 /** One length round front and back, and a piece for each end. */
 function blanket({ size, loftMm, assume }: Core): Piece[] {
   const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
-  const round = law('blanket', '2 × ({0} + {1}) + {2}', [size.depth, size.height, lap], (d = 0, t = 0, l = 0) => 2 * (d + t) + l);
+  const round = law('blanket', '2 × ({0} + {1}) + {2}', [size.depth, size.height, lap]);
   return [strip(loftMm, 'wrap-blanket', 1, size.width, round), strip(loftMm, 'wrap-end', 2, size.depth, size.height)];
 }
 

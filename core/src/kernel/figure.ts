@@ -1,7 +1,9 @@
-/** A value that knows how it came about. Sizes are computed through figures, so a why cannot disagree with its number. */
-export type Figure = Given | Sum | Law;
+import { evaluate } from './formula';
 
-export type FigureUnit = 'mm' | 'mm²' | 'count' | 'N' | 'g';
+/** A value that knows how it came about. Sizes are computed through figures, so a why cannot disagree with its number. */
+export type Figure = Given | Sum | Law | Measured;
+
+export type FigureUnit = 'mm' | 'mm²' | 'l' | 'count' | 'N' | 'g';
 
 /** Where a figure starts: entered by a person, a school's number, a shop's number, a property of a material, a thing counted, a length measured on an outline. */
 export type Origin = 'entered' | 'school' | 'shop' | 'material' | 'counted' | 'measured';
@@ -31,10 +33,17 @@ export interface Sum extends Base {
   readonly terms: readonly Term[];
 }
 
-/** A rule that is not a plain sum. `formula` holds `{0}`, `{1}` … where its inputs stand. */
+/** A rule that is not a plain sum. `formula` is the arithmetic that gave the value (`formula.ts`), `{0}`, `{1}` … in it the inputs. */
 export interface Law extends Base {
   readonly kind: 'law';
   readonly formula: string;
+  readonly inputs: readonly Figure[];
+}
+
+/** Measured on an outline or a body that no formula stands for. `words` say along what, `{0}`, `{1}` … in them the figures that it follows from. */
+export interface Measured extends Base {
+  readonly kind: 'measured';
+  readonly words: string;
   readonly inputs: readonly Figure[];
 }
 
@@ -56,12 +65,31 @@ export function sum(name: string, from: Figure, ...terms: readonly Term[]): Sum 
 }
 
 /**
- * A rule over its inputs: `law('welt strip', 'π × {0} + {1} + 2 × {2}', [cord, cloth, flange], (d, c, f) => Math.PI * d + c + 2 * f)`.
- * The value is computed here, from the same inputs that the formula shows.
+ * A rule over its inputs: `law('welt strip', 'π × {0} + {1} + 2 × {2}', [cord, cloth, flange])`. The value is what the formula gives, so that what is printed is what was computed.
+ * The inputs have to be of such units that the arithmetic also holds in inches: no millimetres by square metres.
  */
-export function law(name: string, formula: string, inputs: readonly Figure[], compute: (...values: number[]) => number, unit: FigureUnit = 'mm'): Law {
-  return { kind: 'law', name, unit, value: compute(...inputs.map((input) => input.value)), formula, inputs };
+export function law(name: string, formula: string, inputs: readonly Figure[], unit: FigureUnit = 'mm'): Law {
+  return { kind: 'law', name, unit, value: evaluate(formula, inputs.map(valueOf)), formula, inputs };
 }
+
+/** A value that was measured, and along what: `measuredOn('zip opening', mm, 'along the back and {0} round each corner', [past])`. */
+export function measuredOn(name: string, value: number, words: string, inputs: readonly Figure[] = [], unit: FigureUnit = 'mm'): Measured {
+  return { kind: 'measured', name, unit, value, words, inputs };
+}
+
+/** Lengths that agree to this are the same, mm. */
+const AGREES_MM = 0.005;
+
+/** A size of an outline by the bench's formula where the outline has that size, as it has on straight sides; else as it was measured. */
+export function lawOrMeasured(name: string, mm: number, formula: string, inputs: readonly Figure[]): Law | Measured {
+  const ruled = law(name, formula, inputs);
+  return Math.abs(ruled.value - mm) < AGREES_MM ? ruled : measuredOn(name, mm, 'across its outline', inputs);
+}
+
+const valueOf = ({ value }: Figure): number => value;
+
+/** A length that there is of something: none where the sum falls below nothing. */
+export const atLeastNone = (length: Figure): Figure => (length.value >= 0 ? length : law(length.name, 'the greater of {0} and 0', [length]));
 
 /** The figure under another name, same derivation: what is `seat` here is `template` there. */
 export function renamed(name: string, figure: Figure): Figure {

@@ -27,7 +27,7 @@ describe('Figure', () => {
   });
 
   it('puts a rule’s inputs into its formula', () => {
-    const strip = law('strip', 'π × {0} + 2 × {1}', [given('cord', 5, 'material'), given('flange', 13, 'shop')], (d, f) => Math.PI * (d ?? 0) + 2 * (f ?? 0));
+    const strip = law('strip', 'π × {0} + 2 × {1}', [given('cord', 5, 'material'), given('flange', 13, 'shop')]);
     expect(whyLine(strip, 'metric')).toBe('π × 5 cord + 2 × 13 flange = 41.7 strip');
     expect(whyLine(sum('long', strip, plus(given('more', 1, 'shop'))), 'metric')).toBe('π × 5 cord + 2 × 13 flange = 41.7 strip; + 1 more = 42.7 long');
   });

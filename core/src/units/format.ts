@@ -1,4 +1,4 @@
-import { MM_PER_INCH, MM_PER_YARD, type Pair, type UnitSystem } from './length';
+import { MM_PER_FOOT, MM_PER_INCH, MM_PER_YARD, type Pair, type UnitSystem } from './length';
 import { roundHalfUp, roundToStep } from './round';
 
 /** A printed length in parts, so that a screen can stack the fraction. Metric lengths have only `whole`. */
@@ -85,7 +85,6 @@ export function formatRun(mm: number, system: UnitSystem): string {
   return `${partsText(inchParts(roundHalfUp(mm / (yards ? MM_PER_YARD : MM_PER_INCH), 1 / 8)))} ${yards ? 'yd' : 'in'}`;
 }
 
-const MM_PER_FOOT = 12 * MM_PER_INCH;
 
 /** An area without its unit: square metres, or square feet; at most `decimals` decimals. */
 export function formatAreaNumber(mm2: number, system: UnitSystem, decimals = 2): string {

@@ -1,5 +1,5 @@
 import { edgeSpans, perimeter, type EdgeSpan, type Outline } from '../../geometry/outline';
-import { given, law, minus, plus, renamed, sum, type Figure } from '../../kernel/figure';
+import { given, measuredOn, minus, plus, renamed, sum, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Mark, Piece } from '../../piece/piece';
 import type { SeamDraft } from '../../piece/seam';
@@ -61,13 +61,13 @@ export interface BoxingRequest {
 
 /** What is cut beyond the band's own length at each of its ends, and beyond the opening at each end of the plaque. */
 function endsOf({ ends: { kind, pocket, hem, lap }, seam, opened }: BoxingRequest): {
-  readonly boxingMm: number;
+  readonly boxing: Figure;
   readonly plaque: Figure;
   readonly foldMm: number;
 } {
-  if (!opened || kind === 'plain' || kind === 'placket') return { boxingMm: seam.value, plaque: seam, foldMm: 0 };
-  if (kind === 'pocket') return { boxingMm: seam.value + 2 * pocket.value, plaque: seam, foldMm: pocket.value };
-  return { boxingMm: hem.value, plaque: lap, foldMm: 0 };
+  if (!opened || kind === 'plain' || kind === 'placket') return { boxing: seam, plaque: seam, foldMm: 0 };
+  if (kind === 'pocket') return { boxing: sum('an end', seam, plus(pocket, 2)), plaque: seam, foldMm: pocket.value };
+  return { boxing: hem, plaque: lap, foldMm: 0 };
 }
 
 /** The whole boxing's cut length, every join in it: P − O + 2s, with pockets 4q more; hemmed ends P − O + 2 hems. */
@@ -144,7 +144,7 @@ export function makeBand(request: BoxingRequest): Band {
     stripMm: request.stripMm,
     trimMm: 2 * request.trimOffMm,
     seamMm: seam.value,
-    endsMm: [end.boxingMm - seam.value, end.boxingMm - seam.value],
+    endsMm: [end.boxing.value - seam.value, end.boxing.value - seam.value],
     front: frontZone,
     nearFront: [
       { from: frontZone.from - request.frontClearMm, to: frontZone.from + 1e-6 },
@@ -190,7 +190,8 @@ export function makeBand(request: BoxingRequest): Band {
   ];
   const parts = lengths.map((cutMm, i): BandPart => {
     const [from, to] = [stops[i] ?? 0, stops[i + 1] ?? length];
-    const [left, right] = [i === 0 ? end.boxingMm : seam.value, i === of - 1 ? end.boxingMm : seam.value];
+    const [leftEnd, rightEnd] = [i === 0 ? end.boxing : seam, i === of - 1 ? end.boxing : seam];
+    const [left, right] = [leftEnd.value, rightEnd.value];
     const ownEnd = (kind: Mark['kind'], x: number): boolean => kind === 'fold' && ((x < 0 && i === 0) || (x > length && i === of - 1));
     // A panel's own ends are its corners: they need no notch.
     const within = (x: number): boolean => (panels ? x > from + 1e-6 && x < to - 1e-6 : x >= from && x <= to);
@@ -205,13 +206,9 @@ export function makeBand(request: BoxingRequest): Band {
         const at = (y: number): Mark => ({ kind: 'roll', at: { x: left + x - from, y }, outward: { x: 0, y: 0 } });
         return [at(lower.value + insetMm), at(request.cutHeight.value - upper.value - insetMm)];
       });
-    const run = given('its run', to - from, 'counted');
-    const width =
-      of === 1
-        ? whole
-        : panels
-          ? law('panel, cut', `{0}, with its ends`, [run], () => cutMm)
-          : law('boxing strip', `strip ${i + 1} of ${of}, of {0}`, [whole], () => cutMm);
+    const run = panels ? given('its side', to - from, 'measured') : measuredOn(`strip ${i + 1} of ${of}`, to - from, 'from join to join of {0}', [sewnBoxing]);
+    const ends = leftEnd === rightEnd ? [plus(leftEnd, 2)] : [plus(leftEnd), plus(rightEnd)];
+    const width = of === 1 ? whole : sum(panels ? 'panel, cut' : 'boxing strip', run, ...ends);
     const piece = clothStrip(
       'boxing',
       {
@@ -219,7 +216,7 @@ export function makeBand(request: BoxingRequest): Band {
         role: panels ? 'panel' : 'boxing',
         remark: of > 1 ? '' : 'no join',
         part: { index: i + 1, of },
-        width: panels && left === seam.value && right === seam.value ? sum('panel, cut', run, plus(seam, 2)) : width,
+        width,
         height: request.cutHeight,
         // Strips are cut longer at both ends, as far as the cloth allows; panels are cut to their side.
         trimMm: panels ? 0 : Math.max(0, Math.min(2 * request.trimOffMm, request.stripMm - cutMm)),

@@ -4,9 +4,6 @@ import { edgeSpans, type Outline } from '../../geometry/outline';
 import { cross } from '../../geometry/point';
 import { directionOn, segmentLength, type Segment } from '../../geometry/segment';
 
-/** What two rounded corners of radius r save on two square ones, of r: each turns a quarter, r·π ÷ 2, instead of 2 r. */
-export const TWO_ROUNDED = 4 - Math.PI;
-
 /** A corner of a seam line, mm round it: a rounded one from start to end, a square one where both are the same. */
 export interface Corner {
   readonly start: number;

@@ -2,7 +2,7 @@ import { growEdges } from '../../geometry/offset';
 import { edgeSpans, perimeter, polygonOutline, rectangleOutline, type Outline } from '../../geometry/outline';
 import type { EdgeName } from '../../geometry/segment';
 import { mirrored } from '../../geometry/transform';
-import { law, plus, sum, type Figure } from '../../kernel/figure';
+import { plus, renamed, sum, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Piece } from '../../piece/piece';
 import type { SeamDraft, Stretch } from '../../piece/seam';
@@ -128,7 +128,7 @@ export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque:
       },
     };
   }
-  const opening = law('zip opening', 'the back from corner to corner, {0}', [sizes.sewn.width], (w = 0) => w);
+  const opening = renamed('zip opening', sizes.sewn.width);
   const plaque = plaqueFor(opening, back.sewn);
   // The zip's two folds and its teeth want room in the thin edge.
   if (back.sewn.value < zipWidth.value)

@@ -1,5 +1,5 @@
 import { edgeSpans, perimeter, type EdgeSpan, type Outline } from '../../geometry/outline';
-import { given, law, minus, plus, renamed, sum, type Figure } from '../../kernel/figure';
+import { given, law, measuredOn, minus, plus, renamed, sum, type Figure } from '../../kernel/figure';
 
 /**
  * How far a zip runs: the full back and a return round each corner, the back only, shorter than the back, a fraction of the round that passes the ties, or
@@ -62,7 +62,7 @@ export const centreBack = (sewn: Outline): number => sideOf(sewn, 'back')?.middl
 export function reachOf(reach: Reach, { sewn, sewnWidth, round, zipReturn, zipShort, tiesMm, pastTie, pocket }: ReachAsk): Reached {
   const side = sideOf(sewn, 'back') ?? { mm: 0, middleMm: 0 };
   const { middleMm } = side;
-  const back = side.mm === sewnWidth.value ? sewnWidth : law('back edge with its corners', 'back of {0}', [sewnWidth], () => side.mm);
+  const back = side.mm === sewnWidth.value ? sewnWidth : measuredOn('back edge with its corners', side.mm, 'along the back of {0}', [sewnWidth]);
   switch (reach) {
     case 'corners':
       return { opening: sum('zip opening', back, plus(zipReturn, 2)), middleMm };
@@ -75,19 +75,19 @@ export function reachOf(reach: Reach, { sewn, sewnWidth, round, zipReturn, zipSh
       const offs = tiesMm
         .map((along) => Math.abs(((((along - middleMm) % total) + 1.5 * total) % total) - total / 2))
         .filter((off) => off <= side.mm / 2 + 1e-6);
-      if (!offs.length) return { opening: law('zip opening', '{0} ÷ 4', [round], (p = 0) => p / 4), middleMm };
-      const ties = given('from tie to tie', 2 * Math.max(...offs), 'counted');
+      if (!offs.length) return { opening: law('zip opening', '{0} ÷ 4', [round]), middleMm };
+      const ties = given('from tie to tie', 2 * Math.max(...offs), 'measured');
       // What shows passes the ties: pockets lie over the ends of what is open.
       const inputs = [round, ties, pastTie, ...(pocket.value > 0 ? [pocket] : [])];
       const formula = `the greater of {0} ÷ 4 and {1} + 2 × {2}${pocket.value > 0 ? ' + 2 × {3}' : ''}`;
       return {
-        opening: law('zip opening', formula, inputs, (p = 0, t = 0, past = 0, q = 0) => Math.max(p / 4, t + 2 * past + 2 * q)),
+        opening: law('zip opening', formula, inputs),
         middleMm,
       };
     }
     case 'three-sides': {
       const front = sideOf(sewn, 'front') ?? { mm: 0, middleMm: 0 };
-      const edge = given('front edge with its corners', front.mm, 'counted');
+      const edge = given('front edge with its corners', front.mm, 'measured');
       return { opening: sum('zip opening', round, minus(edge)), middleMm: front.middleMm + perimeter(sewn) / 2 };
     }
   }

@@ -74,7 +74,7 @@ function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (ope
       zipWidth: hooked ? shop('tape', 'hookTapeMm') : chosen('zip', choices.zipWidthMm, 'zipWidthMm'),
       teeth:
         choices.teethMm === undefined
-          ? law('teeth', '{0} ÷ 2', [height], (h = 0) => h / 2)
+          ? law('teeth', '{0} ÷ 2', [height])
           : given('teeth', Math.min(choices.teethMm, height.value), 'entered'),
       gap: shop('teeth to edge', 'teethGapMm'),
       lap: shop('lap', 'zipLapMm'),

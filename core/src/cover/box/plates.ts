@@ -1,7 +1,7 @@
 import { grow } from '../../geometry/offset';
 import { outlineBounds, perimeter, stationAt, type Outline } from '../../geometry/outline';
 import { SAME_POINT_MM } from '../../geometry/tolerance';
-import { given, law, plus, sum, type Figure } from '../../kernel/figure';
+import { atLeastNone, given, lawOrMeasured, measuredOn, minus, plus, sum, type Figure } from '../../kernel/figure';
 import { isNotch, type Mark, type Piece } from '../../piece/piece';
 import type { Slope } from '../../piece/sizes';
 import type { CoverRequest } from '../contract';
@@ -108,13 +108,13 @@ export function platesFor(choices: Box, request: CoverRequest, band: Band, chalk
 /** Seam line of the plate on the slope of a wedge, round. */
 export function roundOnSlope({ sizes }: CoverRequest, slope: Slope): Figure {
   const sewn = slantedPlate(sizes, slope);
-  return law('seam line round, on the slope', '2 × ({0} + {1})', [sizes.sewn.width, slope.slant], () => perimeter(sewn));
+  return lawOrMeasured('seam line round, on the slope', perimeter(sewn), '2 × ({0} + {1})', [sizes.sewn.width, slope.slant]);
 }
 
 /** Left open at the back of a cover closed by hand: all of it but what is sewn at each end; for what cannot be squeezed all of it and round both corners. */
 export function handOpening({ sizes, assume, contents }: CoverRequest, backMm: number): Figure {
-  const back = law('back edge', 'back of {0}', [sizes.sewn.width], () => backMm);
+  const back = measuredOn('back edge', backMm, 'along the back of {0}', [sizes.sewn.width]);
   if (contents.stiff && !sizes.slope) return sum('opening', back, plus(given('round each corner', assume('zipReturnMm'), 'shop'), 2));
   const end = given('sewn at each end', assume('sewnEndMm'), 'shop');
-  return law('opening', '{0} − 2 × {1}', [back, end], (b = 0, e = 0) => Math.max(0, b - 2 * e));
+  return atLeastNone(sum('opening', back, minus(end, 2)));
 }

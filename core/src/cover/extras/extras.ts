@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { grow } from '../../geometry/offset';
 import { outlineBounds, perimeter, type Outline } from '../../geometry/outline';
 import { arcAbout } from '../../geometry/segment';
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, law, lawOrMeasured, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import { operation, type Operation } from '../../piece/operation';
 import type { ClothSlot } from '../../piece/material-ref';
@@ -68,7 +68,7 @@ function disc(diameterMm: number): Outline {
 
 /** A strip turned in on both edges and folded: 2 × finished + 2 × turn-in wide; its two edges meet. */
 function foldedStrip(role: 'tie' | 'handle', label: string, length: Figure, wide: Figure, turnIn: Figure, count: number, remark: string): Piece {
-  const height = law('strip, cut', '2 × {0} + 2 × {1}', [wide, turnIn], (w = 0, t = 0) => 2 * w + 2 * t);
+  const height = law('strip, cut', '2 × {0} + 2 × {1}', [wide, turnIn]);
   return clothStrip(
     'main',
     { id: role, role, label, remark, countPerCushion: count, width: length, height },
@@ -84,15 +84,17 @@ function patch(
   label: string,
   remark: string,
   bottom: Piece,
+  seam: Figure,
   inset: Figure,
-  beyondMm: number,
+  beyond: Figure | null,
 ): { readonly piece: Piece; readonly line: Outline } | null {
   const line = bottom.sewn ? grow(bottom.sewn, -inset.value) : null;
   if (!line?.ok) return null;
-  const cut = beyondMm === 0 ? line : grow(line.outline, beyondMm);
+  const cut = beyond ? grow(line.outline, beyond.value) : line;
   if (!cut.ok) return null;
   const box = outlineBounds(cut.outline);
-  const size = (figure: Figure, mm: number): Figure => law(`${label}, cut`, '{1} less the seam and {0} on both sides', [inset, figure], () => mm);
+  const size = (figure: Figure, mm: number): Figure => 
+    lawOrMeasured(`${label}, cut`, mm, `{0} − 2 × {1} − 2 × {2}${beyond ? ' + 2 × {3}' : ''}`, [figure, seam, inset, ...(beyond ? [beyond] : [])]);
   return {
     line: line.outline,
     piece: clothPiece(slot, {
@@ -182,7 +184,7 @@ export function extrasOf({ choices, request, bottom, bandIds }: ExtrasAsk): Adde
   }
   if (buttons) {
     const button = chosen('button', choices.buttonMm, 'buttonMm');
-    const across = law('disc', '2 × {0}', [button], (d = 0) => 2 * d);
+    const across = law('disc', '2 × {0}', [button]);
     pieces.push(
       clothPiece('main', {
         id: 'button',
@@ -195,15 +197,10 @@ export function extrasOf({ choices, request, bottom, bandIds }: ExtrasAsk): Adde
         outline: disc(across.value),
       }),
     );
-    const each = law(
-      'twine a pair',
-      '2 × {0} + {1}',
-      [sizes.core.height, given('to tie it', assume('buttonTwineMm'), 'shop')],
-      (h = 0, more = 0) => 2 * h + more,
-    );
+    const each = law('twine a pair', '2 × {0} + {1}', [sizes.core.height, given('to tie it', assume('buttonTwineMm'), 'shop')]);
     notions.push(
       { ware: 'buttons', name: 'Buttons to cover', sold: 'count', amount: given('buttons', 2 * buttons, 'counted', 'count') },
-      { ware: 'twine', name: 'Twine', sold: 'run', amount: law('twine', `${buttons} × {0}`, [each], (t = 0) => buttons * t) },
+      { ware: 'twine', name: 'Twine', sold: 'run', amount: law('twine', '{0} × {1}', [given('pairs', buttons, 'counted', 'count'), each]) },
     );
   }
 
@@ -245,7 +242,7 @@ export function extrasOf({ choices, request, bottom, bandIds }: ExtrasAsk): Adde
     const lap = given('allowance', assume('drainLapMm'), 'shop');
     put(
       'mesh',
-      patch('mesh', 'drain-panel', 'drain panel', 'mesh', bottom, inset, lap.value),
+      patch('mesh', 'drain-panel', 'drain panel', 'mesh', bottom, sizes.seam, inset, lap),
       'drain-panel',
       'drain panel',
       'Sew the mesh flat to the bottom plate, {0} inside its seam line; cut the plate’s cloth away inside the stitching but for {1}, turn that in and top-stitch.',
@@ -256,7 +253,7 @@ export function extrasOf({ choices, request, bottom, bandIds }: ExtrasAsk): Adde
     const inset = given('margin', assume('gripInsetMm'), 'shop');
     put(
       'grip',
-      patch('grip', 'anti-slip-base', 'anti-slip base', 'sewn flat to the bottom', bottom, inset, 0),
+      patch('grip', 'anti-slip-base', 'anti-slip base', 'sewn flat to the bottom', bottom, sizes.seam, inset, null),
       'anti-slip-base',
       'anti-slip base',
       'Sew the anti-slip cloth flat to the bottom plate, its edge {0} inside the seam line.',

@@ -1,4 +1,4 @@
-import { type Figure, given, law, minus, plus, sum } from '../../kernel/figure';
+import { given, law, minus, plus, sum, type Figure } from '../../kernel/figure';
 import type { Mark, Piece } from '../../piece/piece';
 import type { SeamDraft, Stretch } from '../../piece/seam';
 import type { Stage } from '../../piece/stage';
@@ -135,7 +135,7 @@ function stripsOf(ask: PlaqueAsk): readonly [lower: Strip, upper: Strip] {
     }
     case 'hook-and-loop': {
       const strip = (id: string, label: string, remark: string, seam: Figure, flip: boolean): Strip => {
-        const cut = law('strip, cut', '{0} + {1} ÷ 2 + {2} ÷ 2 + {3}', [seam, height, zipWidth, turnIn], (s = 0, h = 0, w = 0, n = 0) => s + h / 2 + w / 2 + n);
+        const cut = law('strip, cut', '{0} + {1} ÷ 2 + {2} ÷ 2 + {3}', [seam, height, zipWidth, turnIn]);
         const [lowerMm, upperMm] = flip ? [turnIn.value, seam.value] : [seam.value, turnIn.value];
         return { id, label, remark, height: cut, lowerMm, upperMm, foldedMm: flip ? zipWidth.value : 0, count: 1 };
       };
@@ -179,9 +179,9 @@ export function makePlaque(ask: PlaqueAsk): Plaque {
     Array.from({ length: parts }, (_, i): Piece => {
       const [left, right] = [endMm(i > 0), endMm(i < parts - 1)];
       const [from, to] = [stops[i] ?? 0, stops[i + 1] ?? opening.value];
-      const run = given('its run', to - from, 'counted');
+      const run = given('its run', to - from, 'measured');
       const width =
-        parts === 1 ? length : sum('plaque part', run, plus(given('at its left end', left, 'counted')), plus(given('at its right end', right, 'counted')));
+        parts === 1 ? length : sum('plaque part', run, plus(given('at its left end', left, 'shop')), plus(given('at its right end', right, 'shop')));
       const sides = { left, right, lower: strip.lowerMm, upper: strip.upperMm };
       // A notch lies in a part, or on the join between two.
       const marks = notches

@@ -1,4 +1,4 @@
-import { law, type Figure } from '../../kernel/figure';
+import { renamed, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import { operation, type Operation } from '../../piece/operation';
 import type { Piece, PieceRole } from '../../piece/piece';
@@ -50,7 +50,7 @@ function widePiece(piece: Piece, way: (typeof WIDE_WAYS)[number], { cloth, sizes
 function wideStep(wide: readonly (Wide & { readonly pieced: PiecedPlate })[], { assume }: Ask, runMm: number, cutBy: readonly string[]): Operation {
   const [first] = wide as readonly [Wide & { readonly pieced: PiecedPlate }, ...(Wide & { readonly pieced: PiecedPlate })[]];
   const tube = first.pieced.drop !== null;
-  const figures: readonly Figure[] = tube ? [first.pieced.fromFold] : [law('side', '{0}', [first.pieced.parts[1].width], (mm = 0) => mm)];
+  const figures: readonly Figure[] = tube ? [first.pieced.fromFold] : [renamed('side', first.pieced.parts[1].width)];
   return operation({
     id: WIDE_STEP,
     phase: 'cut',

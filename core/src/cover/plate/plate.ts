@@ -3,7 +3,7 @@ import { grow } from '../../geometry/offset';
 import { edgeSpans, flatten, outlineBounds, perimeter, stationAt, type Outline } from '../../geometry/outline';
 import { cross, minusPoint, plusPoint, type Point } from '../../geometry/point';
 import type { Segment } from '../../geometry/segment';
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, measuredOn, minus, plus, sum, type Figure } from '../../kernel/figure';
 import { isNotch, type Mark, type Piece } from '../../piece/piece';
 import { SAME_SIZE_MM } from '../../piece/sizes';
 import { buttonAt, tieAlong } from '../../template/marks';
@@ -71,8 +71,8 @@ export function domedPlate(plate: Piece, dome: Outline, seam: Figure): { readonl
   const box = outlineBounds(outline);
   const polygon = flatten(dome, 0.02);
   const flatMm = plate.sewn ? perimeter(plate.sewn) : 0;
-  const round = given('round the domed plate', perimeter(dome), 'counted');
-  const band = given('round the flat seam line', flatMm, 'counted');
+  const round = given('round the domed plate', perimeter(dome), 'measured');
+  const band = given('round the flat seam line', flatMm, 'measured');
   return {
     plate: {
       ...plate,
@@ -82,10 +82,10 @@ export function domedPlate(plate: Piece, dome: Outline, seam: Figure): { readonl
       sewn: dome,
       marks: plate.marks.map((mark): Mark => (!isNotch(mark) ? mark : { ...mark, at: onDome(polygon, mark.at, mark.outward) })),
     },
-    eased: law('eased in', '{0} − {1}', [round, band], (a = 0, b = 0) => a - b),
+    eased: sum('eased in', round, minus(band)),
   };
 }
 
 function domed(flat: Figure, mm: number): Figure {
-  return Math.abs(flat.value - mm) <= SAME_SIZE_MM ? flat : law(flat.name, '{0} flat, domed for the crown', [flat], () => mm);
+  return Math.abs(flat.value - mm) <= SAME_SIZE_MM ? flat : sum(flat.name, flat, plus(measuredOn('for the crown', mm - flat.value, 'across the domed plate')));
 }

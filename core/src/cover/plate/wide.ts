@@ -4,7 +4,7 @@ import { outlineBounds, perimeter, rectangleOutline, stationAt, type Outline } f
 import type { Point } from '../../geometry/point';
 import type { Segment } from '../../geometry/segment';
 import { sliced } from '../../geometry/transform';
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, law, measuredOn, renamed, type Figure } from '../../kernel/figure';
 import type { Mark, Piece } from '../../piece/piece';
 import { ON_LINE_MM, type SeamDraft, type Stretch } from '../../piece/seam';
 import { SAME_SIZE_MM } from '../../piece/sizes';
@@ -106,10 +106,10 @@ export function piecedPlate(plate: Piece, usable: Figure, seam: Figure): PiecedP
     const { minY, maxY } = outlineBounds(outline);
     return Math.abs(maxY - minY - plate.height.value) <= SAME_SIZE_MM
       ? plate.height
-      : law(plate.height.name, '{0}, as far as this part reaches', [plate.height], () => maxY - minY);
+      : measuredOn(plate.height.name, maxY - minY, 'as far as this part of {0} reaches', [plate.height]);
   };
-  const sideWidth = law('side part, cut', '({0} − ({1} − 2 × {2})) ÷ 2 + {2}', [plate.width, usable, seam], (w = 0, u = 0, a = 0) => (w - (u - 2 * a)) / 2 + a);
-  const middleWidth = law('middle part, cut', 'the cloth’s usable width, {0}', [usable], (w = 0) => w);
+  const sideWidth = law('side part, cut', '({0} − ({1} − 2 × {2})) ÷ 2 + {2}', [plate.width, usable, seam]);
+  const middleWidth = renamed('middle part, cut', usable);
   const marksIn = (from: number, to: number): Mark[] => plate.marks.filter(({ at }) => at.x >= from && at.x < to);
   const part = (which: keyof Slices, index: number, width: Figure, marks: readonly Mark[]): Piece => ({
     ...plate,
@@ -146,7 +146,7 @@ export function piecedPlate(plate: Piece, usable: Figure, seam: Figure): PiecedP
   return {
     drop: tube ? dropOf(plate, dropId, usable) : null,
     parts: [middle, right, left],
-    fromFold: law('from the fold', '{0} ÷ 2', [plate.width], (w = 0) => w / 2),
+    fromFold: law('from the fold', '{0} ÷ 2', [plate.width]),
     joins: [join('right', middleRight, right, rightEdge), join('left', middleLeft, left, leftEdge)],
     onParts: (stretch) => (stretch.placement === undefined ? over(plate.sewn as Outline, stretch, turns) : [{ ...stretch, piece: middle.id }]),
   };
@@ -163,7 +163,7 @@ function dropOf(plate: Piece, id: string, usable: Figure): Piece {
     part: { index: 1, of: 1 },
     material,
     countPerCushion: 2 * countPerCushion,
-    width: law('drop', 'the cloth’s usable width, {0}', [usable], (w = 0) => w),
+    width: renamed('drop', usable),
     height,
     outline: rectangleOutline(usable.value, height.value),
     sewn: null,

@@ -22,10 +22,9 @@ export function threadFor(seams: readonly Seam[], clothMm: number, machine: Mach
     'thread',
     '{0} × {1}',
     [
-      given(machine === 'home' ? 'of seam, every row, plain seams twice' : 'of seam, every row', seamMm, 'counted'),
+      given(machine === 'home' ? 'of seam, every row, plain seams twice' : 'of seam, every row', seamMm, 'measured'),
       given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count'),
     ],
-    (mm = 0, ratio = 0) => mm * ratio,
   );
   return { ware: 'thread', name: 'Thread', sold: 'run', amount };
 }

@@ -26,7 +26,7 @@ const joinWords = (joins: number): string => (joins === 0 ? 'no join' : joins ==
 
 /** Width of a welt strip: round the cord, the cloth's own thickness, and a flange on each side. */
 function stripWidth(cord: Figure, cloth: Figure, flange: Figure): Figure {
-  return law('welt strip', 'π × {0} + {1} + 2 × {2}', [cord, cloth, flange], (d = 0, c = 0, f = 0) => Math.PI * d + c + 2 * f);
+  return law('welt strip', 'π × {0} + {1} + 2 × {2}', [cord, cloth, flange]);
 }
 
 /** The welt strip for one plate: bias at 45°, joined on the diagonal, each join using up the strip's width once. Its seam line is the ring once it is joined. */
@@ -115,7 +115,7 @@ export function straightWelt(request: StraightWeltRequest): Piece {
   const joins = Math.max(0, Math.ceil((ring.value - height.value) / Math.max(1, usableMm - height.value) - 1e-9) - 1);
   const strips = joins + 1;
   const all = sum('welt length', ring, plus(height, joins));
-  const width = strips === 1 ? all : law('welt strip, long', `{0} ÷ ${strips}`, [all], (mm = 0) => mm / strips);
+  const width = strips === 1 ? all : law('welt strip, long', `{0} ÷ ${strips}`, [all]);
   return clothPiece('welt', {
     id,
     role: 'welt',
@@ -135,7 +135,7 @@ export function straightWelt(request: StraightWeltRequest): Piece {
 /** Cord for the welts of a cover; null without any. */
 export function cordLength(rings: readonly Piece[]): Figure | null {
   const [first, ...more] = rings.map((ring) =>
-    law('cord', '{0} × {1}', [given('rings', ringsOf(ring), 'counted', 'count'), ringOf(ring)], (n = 0, length = 0) => n * length),
+    law('cord', '{0} × {1}', [given('rings', ringsOf(ring), 'counted', 'count'), ringOf(ring)]),
   );
   if (!first) return null;
   return more.length ? sum('cord', first, ...more.map((figure) => plus(figure))) : first;

@@ -97,7 +97,7 @@ function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedU
     const [first, ...rest] = parts;
     if (!first) return [];
     const title = name.toLowerCase();
-    const times: Figure = first.count === 1 ? first.each : law(title, `${first.count} × {0}`, [first.each], (v = 0) => v * first.count, first.each.unit);
+    const times: Figure = first.count === 1 ? first.each : law(title, `${first.count} × {0}`, [first.each], first.each.unit);
     const amount = rest.length ? sum(title, times, ...rest) : times;
     return [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0, without: [] }];
   });

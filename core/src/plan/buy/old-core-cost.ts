@@ -2,7 +2,7 @@ import type { RefreshItem } from '../../filling/refresh';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
 import type { AssumptionKey } from '../../shop/assumptions';
 import type { Shop } from '../../shop/shop';
-import type { UnitSystem } from '../../units/length';
+import { MM_PER_FOOT, type UnitSystem } from '../../units/length';
 
 export interface CoreSize {
   readonly widthMm: number;
@@ -21,15 +21,17 @@ const MINUTES: Record<RefreshItem['kind'], AssumptionKey> = {
 /** What the hands cost: minutes at the shop's hour. */
 function labour(minutes: number, shop: Shop, units: UnitSystem): Figure {
   const inputs = [given('minutes', minutes, 'shop', 'count'), given('an hour', shop.assume('hourRate', units), 'shop', 'count')];
-  return law('work', '{0} ÷ 60 × {1}', inputs, (min = 0, rate = 0) => (min / 60) * rate, 'count');
+  return law('work', '{0} ÷ 60 × {1}', inputs, 'count');
 }
 
 /** Wadding of this area at the price of the roll whose loft is nearest. */
-function waddingCost(areaMm2: number, loftMm: number, shop: Shop): Figure {
+function waddingCost(areaMm2: number, loftMm: number, shop: Shop, units: UnitSystem): Figure {
   const wadding = shop.waddingNear(loftMm);
   const perM2 = wadding ? wadding.pricePerM / (wadding.rollWidthMm / 1000) : 0;
-  const inputs = [given('wadding', areaMm2, 'counted', 'mm²'), given('a m²', perM2, 'material', 'count')];
-  return law('wadding', '{0} × {1}', inputs, (area = 0, price = 0) => (area / 1e6) * price, 'count');
+  // Area and price in one unit, so that the sum holds as it is printed.
+  const [unit, mm2] = units === 'inch' ? ['ft²', MM_PER_FOOT ** 2] : ['m²', 1e6];
+  const inputs = [given(`${unit} of wadding`, areaMm2 / mm2, 'measured', 'count'), given(`a ${unit}`, (perM2 * mm2) / 1e6, 'material', 'count')];
+  return law('wadding', '{0} × {1}', inputs, 'count');
 }
 
 /** Wadding once round a core: both faces, and a border as high as the core. */
@@ -48,7 +50,7 @@ export function refreshCost(
   const minutes = items.reduce((total, item) => total + shop.assume(MINUTES[item.kind], units), 0);
   const pads = items.reduce((total, item) => total + (item.kind === 'pad' ? item.pads.reduce((area, pad) => area + pad.areaMm2, 0) : 0), 0);
   const wrap = items.some((item) => item.kind === 'wrap') && wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
-  return sum('to refresh', labour(minutes, shop, units), plus(waddingCost(pads, padLoftMm, shop)), plus(waddingCost(wrap, wrapLoftMm, shop)));
+  return sum('to refresh', labour(minutes, shop, units), plus(waddingCost(pads, padLoftMm, shop, units)), plus(waddingCost(wrap, wrapLoftMm, shop, units)));
 }
 
 /** What one new core costs: its layers by volume, the work of cutting it, and its wrap. */
@@ -63,12 +65,12 @@ export function replaceCost(
   const filling = layers.map(({ grade, thicknessMm }) => {
     const stock = shop.stock(grade);
     const inputs = [
-      given('filling m³', (core.widthMm * core.depthMm * thicknessMm) / 1e9, 'counted', 'count'),
+      given('m³ of filling', (core.widthMm * core.depthMm * thicknessMm) / 1e9, 'measured', 'count'),
       given('a m³', stock?.pricePerM3 ?? 0, 'material', 'count'),
     ];
-    return law(stock?.name ?? grade, '{0} × {1}', inputs, (volume = 0, price = 0) => volume * price, 'count');
+    return law(stock?.name ?? grade, '{0} × {1}', inputs, 'count');
   });
   const wrap = wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
   const minutes = shop.assume('newCoreMinutes', units) + (wrap > 0 ? shop.assume('wrapMinutes', units) : 0);
-  return sum('to replace', labour(minutes, shop, units), ...filling.map((figure) => plus(figure)), plus(waddingCost(wrap, wrapLoftMm, shop)));
+  return sum('to replace', labour(minutes, shop, units), ...filling.map((figure) => plus(figure)), plus(waddingCost(wrap, wrapLoftMm, shop, units)));
 }

@@ -3,7 +3,7 @@ import type { Outlines } from '../../allowance/outlines';
 import type { Sizes } from '../../piece/sizes';
 import { slantedPlate } from '../../cover/band/panels';
 import { outlineBounds } from '../../geometry/outline';
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, measuredOn, type Figure } from '../../kernel/figure';
 import type { EdgeProfile } from '../../cover/contract';
 import { hashText } from '../../kernel/hash';
 import { PLAIN_PIECE, type Piece } from '../../piece/piece';
@@ -37,8 +37,8 @@ export function padPieces(cushion: Cushion, answer: CrownAnswer | null, faces: 1
   if (!answer || loft === undefined) return [];
   return answer.pads.map(({ outline, heightMm }, i): Piece => {
     const box = outlineBounds(outline);
-    const level = given('level', heightMm, 'counted');
-    const side = (mm: number): Figure => law('pad', 'where the crown stands {0} high', [level], () => mm);
+    const level = given('above its edge', heightMm, 'measured');
+    const side = (mm: number): Figure => measuredOn('pad', mm, 'across the crown where it stands {0} high', [level]);
     const of = answer.pads.length;
     return {
       ...PLAIN_PIECE,

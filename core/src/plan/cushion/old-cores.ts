@@ -2,7 +2,7 @@ import type { LongCoreAnswer, LongCoreAsk, UsedPiece } from '../../filling/long-
 import type { Sizes } from '../../piece/sizes';
 import { outlineBounds, polygonOutline, rectangleOutline, type Outline } from '../../geometry/outline';
 import { moved } from '../../geometry/transform';
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, measuredOn, type Figure } from '../../kernel/figure';
 import { hashText } from '../../kernel/hash';
 import { issue, type Issue } from '../../kernel/issue';
 import { PLAIN_PIECE, type Piece } from '../../piece/piece';
@@ -47,12 +47,7 @@ export function longCorePieces({ request, answer }: PlannedLongCore, core: Sizes
     const piece = request.pieces[one.piece];
     const long = one.turned ? piece?.depthMm : piece?.lengthMm;
     const width: Figure = one.cutShorter
-      ? law(
-          'long core, part',
-          'part {0} of {1}, cut from {2}',
-          [counted(i + 1), counted(used.length), given(piece?.name ?? '', long ?? mm, 'entered')],
-          () => mm,
-        )
+      ? measuredOn('long core, part', mm, `between its joins, part ${i + 1} of ${used.length}, cut from {0}`, [given(piece?.name ?? '', long ?? mm, 'entered')])
       : given(usedName(one, request), mm, 'entered');
     return {
       ...PLAIN_PIECE,
@@ -69,7 +64,7 @@ export function longCorePieces({ request, answer }: PlannedLongCore, core: Sizes
   });
 }
 
-const counted = (n: number): Figure => given('', n, 'counted', 'count');
+
 
 /** A wadding pad over the whole core on both faces, so that no join is felt. */
 export function joinPad({ answer }: PlannedLongCore, core: Sizes['core'], outline: Outline, loftMm: number): Piece[] {
@@ -95,7 +90,7 @@ export function hollowPads(looked: LookedOver | null, core: Sizes['core'], loftM
   const pads = looked?.refresh.flatMap((item) => (item.kind === 'pad' ? item.pads : [])) ?? [];
   return pads.map((pad, i): Piece => {
     const side = (whole: Figure, mm: number): Figure =>
-      law('hollow pad', 'pad {1} of {2} over the hollow in {0}', [whole, counted(i + 1), counted(pads.length)], () => mm);
+      measuredOn('hollow pad', mm, `across the hollow in {0}, pad ${i + 1} of ${pads.length}`, [whole]);
     const traced = polygonOutline(pad.outline.map(({ x, y }) => [x, y, y < 0 ? 'front' : 'back'] as const));
     const { minX, minY } = outlineBounds(traced);
     return {

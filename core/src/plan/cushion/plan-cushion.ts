@@ -15,7 +15,7 @@ import type { ClosedLines } from '../../form/form';
 import { fit, type Fit, type FitRequest } from '../../fit/fit';
 import { flatten, perimeter, rectangleOutline, type Outline } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, measuredOn, type Figure } from '../../kernel/figure';
 import { hashNumbers } from '../../kernel/hash';
 import { issue, under, type Issue } from '../../kernel/issue';
 import type { Operation } from '../../piece/operation';
@@ -252,7 +252,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     core: outlines.core,
     dome: crown?.answer && cushion.crown?.way === 'bow' ? { outline: crown.answer.bowed, faces: facesOf(cushion, profile) } : null,
     marks: cushion.marks ?? [],
-    round: round ?? law('seam line round', 'edge of the sewn outline, {0} × {1}', [sizes.sewn.width, sizes.sewn.depth], () => perimeter(outlines.sewn)),
+    round: round ?? measuredOn('seam line round', perimeter(outlines.sewn), 'along the edge of {0} by {1}', [sizes.sewn.width, sizes.sewn.depth]),
     cloth: facts,
     contents,
     assume,

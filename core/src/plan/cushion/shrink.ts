@@ -1,7 +1,7 @@
 import { mapSegment } from '../../geometry/affine';
 import { grow } from '../../geometry/offset';
 import { closed, outlineBounds, type Outline } from '../../geometry/outline';
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, measuredOn, plus, sum, type Figure } from '../../kernel/figure';
 import type { Piece } from '../../piece/piece';
 
 /**
@@ -23,7 +23,7 @@ export function cutLarger(piece: Piece, across: number, along: number): Piece {
   const larger = (figure: Figure, share: number, mm: number, was: number): Figure =>
     share === 1
       ? figure
-      : law(figure.name, '{0}, and {1} % for shrinking', [figure, given('', (share - 1) * 100, 'material', 'count')], (value = 0) => value + mm - was);
+      : sum(figure.name, figure, plus(measuredOn('for shrinking', mm - was, '{0} % of the seam line', [given('', (share - 1) * 100, 'material', 'count')])));
   return {
     ...piece,
     outline: made,

@@ -1,4 +1,4 @@
-import { given, law, plus, sum, type Figure } from '../../kernel/figure';
+import { atLeastNone, given, minus, plus, sum, type Figure } from '../../kernel/figure';
 import type { Shop } from '../../shop/shop';
 import { MM_PER_YARD, type UnitSystem } from '../../units/length';
 import { roundUp } from '../../units/round';
@@ -22,7 +22,7 @@ export function runBought(lay: PlannedLay, job: Job, shop: Shop): Figure | null 
   if (!lay.answer) return null;
   const step = saleStep(job.units);
   const length = sum('with the end squared', given('laid', lay.answer.lengthMm, 'counted'), ...takenFirst(lay, job, shop).map((one) => plus(one)));
-  return law(`${lay.subject.kind} to buy`, `{0}, up to the next ${step.words}`, [length], (mm = 0) => roundUp(mm, step.mm));
+  return sum(`${lay.subject.kind} to buy`, length, plus(given(`up to the next ${step.words}`, roundUp(length.value, step.mm) - length.value, 'shop')));
 }
 
 /** What there is of a roll to lay on, mm: what is bought, or the customer's own, once its end is squared. Null while the lay is worked out. */
@@ -31,15 +31,7 @@ export function runThere(lay: PlannedLay, job: Job, shop: Shop): Figure | null {
   const own = subject.kind === 'cloth' ? subject.ownLengthMm : null;
   const all = own === null ? runBought(lay, job, shop) : given('their own', own, 'entered');
   const first = takenFirst(lay, job, shop);
-  return (
-    all &&
-    law('there to lay on', ['{0}', ...first.map((_, i) => `{${i + 1}}`)].join(' − '), [all, ...first], (mm = 0, ...off) =>
-      Math.max(
-        0,
-        off.reduce((left, one) => left - one, mm),
-      ),
-    )
-  );
+  return all && atLeastNone(sum('there to lay on', all, ...first.map((one) => minus(one))));
 }
 
 /** What is left of the material that was bought for a lay beyond what is laid and, with it, what is cut anew from it, mm: of the roll, or of the last sheet. Null while the lay is worked out. */
@@ -49,7 +41,7 @@ export function leftOver(lay: PlannedLay, lays: readonly PlannedLay[], job: Job,
   const again = lays.find(({ key }) => key === leftKey(lay.key, answer.sheets - 1));
   const used = given('laid', Math.max(answer.lengthMm, again?.answer?.lengthMm ?? 0), 'counted');
   if (request.material.kind === 'sheet')
-    return law('left of the last sheet', '{0} − {1}', [given('sheet', request.material.lengthMm, 'material'), used], (sheet = 0, mm = 0) => sheet - mm);
+    return sum('left of the last sheet', given('sheet', request.material.lengthMm, 'material'), minus(used));
   const there = runThere(lay, job, shop);
-  return there && law('left of the roll', '{0} − {1}', [there, used], (all = 0, mm = 0) => Math.max(0, all - mm));
+  return there && atLeastNone(sum('left of the roll', there, minus(used)));
 }

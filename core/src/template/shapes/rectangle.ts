@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { perimeter, rectangleOutline, type CornerRadii } from '../../geometry/outline';
 import { SAME_POINT_MM } from '../../geometry/tolerance';
-import { given, law } from '../../kernel/figure';
+import { given, law, lawOrMeasured, measuredOn } from '../../kernel/figure';
 import { issue } from '../../kernel/issue';
 import { length, lengthOrNone } from './fields';
 import { mmMeasure, type ShapeModule } from './shape';
@@ -63,13 +63,10 @@ export const rectangle: ShapeModule<Rectangle> = {
     // Corners stay concentric: they grow and shrink with the sides, and are used up at nothing.
     const more = Math.min(width.value - m.widthMm, depth.value - m.depthMm) / 2;
     const radii = radiiOf(m).map((radius) => (radius <= SAME_POINT_MM ? 0 : Math.max(0, radius + more))) as unknown as CornerRadii;
-    if (!alike(m))
-      return law('seam line round', 'edge of {0} × {1}, corners rounded each by itself', [width, depth], (w = 0, d = 0) =>
-        perimeter(rectangleOutline(w, d, radii)),
-      );
-    const along = (w = 0, d = 0, r = 0): number => perimeter(rectangleOutline(w, d, r));
+    const mm = perimeter(rectangleOutline(width.value, depth.value, radii));
+    if (!alike(m)) return measuredOn('seam line round', mm, 'along the edge of {0} by {1}, each corner rounded by itself', [width, depth]);
     return radii[0] === 0
-      ? law('seam line round', '2 × ({0} + {1})', [width, depth], along)
-      : law('seam line round', '2 × ({0} + {1}) − (8 − 2π) × {2}', [width, depth, given('corner radius', radii[0], 'entered')], along);
+      ? law('seam line round', '2 × ({0} + {1})', [width, depth])
+      : lawOrMeasured('seam line round', mm, '2 × ({0} + {1}) − (8 − 2 × π) × {2}', [width, depth, given('corner radius', radii[0], 'entered')]);
   },
 };

@@ -25,5 +25,5 @@ export const round: ShapeModule<Round> = {
     return { segments: closed(QUARTERS.map((edge, i) => arcAbout(edge, { x: r, y: r }, at((-3 * Math.PI) / 4 + (i * Math.PI) / 2), Math.PI / 2))) };
   },
   dimensions: ({ diameterMm }) => [{ key: 'diameterMm', from: { x: 0, y: 0 }, to: { x: diameterMm, y: 0 }, side: 'below' }],
-  round: (_, width) => law('seam line round', 'π × {0}', [width], (d = 0) => Math.PI * d),
+  round: (_, width) => law('seam line round', 'π × {0}', [width]),
 };

@@ -32,5 +32,5 @@ export const wedge: ShapeModule<Wedge> = {
     { key: 'depthMm', from: { x: m.widthMm, y: m.depthMm }, to: { x: m.widthMm, y: 0 }, side: 'right' },
   ],
   thin: ({ thinMm, thin }) => ({ mm: thinMm, end: thin ?? 'back' }),
-  round: (_, width, depth) => law('seam line round', '2 × ({0} + {1})', [width, depth], (w = 0, d = 0) => 2 * (w + d)),
+  round: (_, width, depth) => law('seam line round', '2 × ({0} + {1})', [width, depth]),
 };

@@ -1,6 +1,6 @@
 import { grow } from '../../../geometry/offset';
 import { edgeSpans, perimeter, type Outline } from '../../../geometry/outline';
-import { given, law, minus, plus, sum } from '../../../kernel/figure';
+import { given, law, measuredOn, minus, plus, sum } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
@@ -10,7 +10,7 @@ import type { Closing, Construction, CoverRequest, Notion } from '../../contract
 import type { Band } from '../../band/band';
 import { makeBand } from '../../band/boxing';
 import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
-import { cornersOf, TWO_ROUNDED } from '../../band/corners';
+import { cornersOf } from '../../band/corners';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor } from '../../sewing/notions';
 import { plateMarks } from '../../plate/plate';
@@ -61,8 +61,8 @@ function baseZip({ zipInsetMm, zipRadiusMm }: Block, { sewn, assume }: CoverRequ
   const inner = grow(sewn, -inset.value);
   if (!inner.ok) return null;
   const front = edgeSpans(inner.outline).reduce((mm, { edge, start, end }) => mm + (edge === 'front' ? end - start : 0), 0);
-  const three = law('three sides of the base', 'the base {0} inside its seam, less the front', [inset], () => perimeter(inner.outline) - front);
-  const saved = law('saved at two rounded corners', '0.858 × {0}', [radius], (r = 0) => TWO_ROUNDED * r);
+  const three = measuredOn('three sides of the base', perimeter(inner.outline) - front, 'round the base {0} inside its seam, but for the front', [inset]);
+  const saved = law('saved at two rounded corners', '(4 − π) × {0}', [radius]);
   const opening = sum('zip opening', three, minus(saved));
   const tape = sum('zip tape', opening, plus(given('stops', assume('blockStopMm'), 'shop'), 2));
   if (opening.value <= 0) return null;
@@ -198,7 +198,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
 
 /** Film that a block is loaded in and that stays round it: once round its sides and over both faces, with as much over as it is high to close it. */
 function filmFor({ sizes: { core } }: CoverRequest): Notion {
-  const amount = law('film', '2 × {0} + 3 × {1}', [core.depth, core.height], (d = 0, h = 0) => 2 * d + 3 * h);
+  const amount = law('film', '2 × {0} + 3 × {1}', [core.depth, core.height]);
   return { ware: 'film', name: 'Film round the block, by the roll’s length', sold: 'run', amount, onFilled: true };
 }
 

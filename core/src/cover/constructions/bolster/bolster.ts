@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { atLeastNone, given, minus, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
@@ -165,7 +165,7 @@ export const bolster: Construction<Bolster> = {
       { id: 'body-to-other-end', words: 'body to the other end', ...toEnd('upper') },
     ]);
     const shut = given('sewn at an end', assume('bolsterEndMm'), 'shop');
-    const opening = law('zip opening', '{0} − 2 × {1}', [sizes.sewn.height, shut], (mm = 0, e = 0) => Math.max(0, mm - 2 * e));
+    const opening = atLeastNone(sum('zip opening', sizes.sewn.height, minus(shut, 2)));
     const zip = zipClosing(opening, 'along the body', assume);
     const closings = [zip];
     return {

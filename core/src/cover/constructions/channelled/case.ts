@@ -3,7 +3,7 @@ import { area, edgeSpans, flatten, outlineBounds, perimeter, type Outline } from
 import type { Point } from '../../../geometry/point';
 import { line } from '../../../geometry/segment';
 import { spread } from '../../../geometry/transform';
-import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, law, measuredOn, plus, sum, type Figure } from '../../../kernel/figure';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Mark, Piece } from '../../../piece/piece';
 import type { SeamDraft } from '../../../piece/seam';
@@ -104,7 +104,7 @@ export function featherCase({ choices, request, plan, width, depth, loft, count,
   const lengths = [...new Set(walls.map(({ lengthMm }) => Math.round(lengthMm * 10) / 10))];
   const wallPieces = lengths.map((lengthMm, i) => {
     const asDeep = Math.abs(lengthMm - depth.value) < 0.1;
-    const long = asDeep ? depth : law('channel, long', 'the case at its wall, of {0}', [depth], () => lengthMm);
+    const long = asDeep ? depth : measuredOn('channel, long', lengthMm, 'along the wall, of {0}', [depth]);
     return clothPiece('ticking', {
       id: id(lengths.length > 1 ? `wall-${i + 1}` : 'wall'),
       role: 'wall',
@@ -130,7 +130,7 @@ export function featherCase({ choices, request, plan, width, depth, loft, count,
   );
   const caseRound: SeamDraft = { id: id('case-round'), words: 'panel to panel, all round', count, first: [allRound(panel)], second: [allRound(panel)] };
   const backMm = (back ?? []).reduce((mm, { start, end }) => mm + end - start, 0) || (front ?? []).reduce((mm, { start, end }) => mm + end - start, 0);
-  const opening = law('opening', 'the back of the case', [], () => backMm);
+  const opening = measuredOn('opening', backMm, 'along the back of the case');
   const fill = fillOf(choices, request, plan, loft, many, count);
   return {
     channels,
@@ -146,14 +146,10 @@ export function featherCase({ choices, request, plan, width, depth, loft, count,
 function fillOf(choices: Channelled, { assume }: CoverRequest, plan: Outline, loft: Figure, channels: Figure, cases: number) {
   const mix = DENSITY[choices.mix ?? 'feather'];
   const density = assume(mix.key);
-  const each = law(
-    'fill of a channel',
-    `{0} ÷ {1} of the case × {2} high × ${density} kg/m³`,
-    [given('plan', area(plan), 'counted', 'mm²'), channels, loft],
-    (mm2 = 0, n = 1, high = 0) => (mm2 / n) * high * density * 1e-6,
-    'g',
-  );
-  const all = law('fill', `${cases} × {0} × {1}`, [channels, each], (n = 0, g = 0) => cases * n * g, 'g');
+  const litres = measuredOn('the case', area(plan) * loft.value * 1e-6, 'its plan, {0}, by {1}', [given('', area(plan), 'measured', 'mm²'), loft], 'l');
+  // Grams a litre are kilograms a cubic metre.
+  const each = law('fill of a channel', '{0} ÷ {1} × {2}', [litres, channels, given('kg/m³', density, 'shop', 'count')], 'g');
+  const all = law('fill', `${cases === 1 ? '' : `${cases} × `}{0} × {1}`, [channels, each], 'g');
   return { words: `${mix.words}, loose`, each, all };
 }
 

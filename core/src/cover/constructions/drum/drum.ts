@@ -1,5 +1,5 @@
 import { outlineBounds, perimeter, rectangleOutline } from '../../../geometry/outline';
-import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, lawOrMeasured, measuredOn, plus, renamed, sum, type Figure } from '../../../kernel/figure';
 import { smooth } from '../../plate/plate';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
@@ -58,7 +58,7 @@ function piecesOf(request: CoverRequest, board: Figure): DrumPieces {
       role: 'band',
       label: 'band',
       remark: 'cut long, joined in the round',
-      width: law('band', 'the plate’s seam line, {0}', [round], (mm = 0) => mm),
+      width: renamed('band', round),
       height: sizes.boxingCut,
       trimMm: 2 * (assume('trimOffMm') + seam.value),
     },
@@ -75,7 +75,7 @@ function flangeOf({ sewn, sizes, assume }: CoverRequest): Piece | null {
   const hole = offsetOrNull(sewn, -assume('flangeWideMm'));
   if (!cut || !hole) return null;
   const box = outlineBounds(cut);
-  const side = (figure: Figure, mm: number): Figure => law('flange', '{0} + 2 × {1}', [figure, turn], () => mm);
+  const side = (figure: Figure, mm: number): Figure => lawOrMeasured('flange', mm, '{0} + 2 × {1}', [figure, turn]);
   return clothPiece('lining', {
     id: 'flange',
     role: 'flange',
@@ -94,7 +94,7 @@ function flangeOf({ sewn, sizes, assume }: CoverRequest): Piece | null {
 function edgeStrip({ sizes, core, assume }: CoverRequest, board: Figure): Piece {
   const overMm = assume('boardOverhangMm');
   const boardLine = offsetOrNull(core, -overMm) ?? core;
-  const round = law('round the board', 'edge of {0} × {1}', [sizes.seat.width, sizes.seat.depth], () => perimeter(boardLine));
+  const round = measuredOn('round the board', perimeter(boardLine), 'along the edge of {0} by {1}', [sizes.seat.width, sizes.seat.depth]);
   const width = sum('edge strip', round, plus(given('over', assume('edgeStripOverMm'), 'shop')));
   return {
     ...PLAIN_PIECE,

@@ -2,7 +2,7 @@ import { grow } from '../../../geometry/offset';
 import { edgeSpans, outlineBounds, stationAt, type Outline } from '../../../geometry/outline';
 import { cross, distance, minusPoint, plusPoint, unit, type Point } from '../../../geometry/point';
 import { line, type Segment } from '../../../geometry/segment';
-import { given, law, minus, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, lawOrMeasured, minus, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Mark, Piece } from '../../../piece/piece';
@@ -68,9 +68,7 @@ function topPlate({ sizes }: CoverRequest, flaps: readonly Flap[], marks: readon
   const outline = cut.ok ? cut.outline : flat;
   const box = outlineBounds(outline);
   const reach = (name: string, figure: Figure, mm: number): Figure =>
-    law(name, '{0} + 2 × {1} + 2 × {2}', [figure, sewn.height, seam], (a = 0, h = 0, s = 0) =>
-      Math.abs(a + 2 * h + 2 * s - mm) < 0.01 ? a + 2 * h + 2 * s : mm,
-    );
+    lawOrMeasured(name, mm, '{0} + 2 × {1} + 2 × {2}', [figure, sewn.height, seam]);
   return clothPiece('main', {
     id: 'plate-top',
     role: 'plate',
@@ -251,7 +249,7 @@ export const foldedCorner: Construction<FoldedCorner> = {
       })),
       ...roundSeams(top, bottom, flaps),
     ]);
-    const back = given('back edge', open ? open.to - open.from + 2 * assume('bolsterEndMm') : 0, 'counted');
+    const back = given('back edge', open ? open.to - open.from + 2 * assume('bolsterEndMm') : 0, 'measured');
     const zip = open
       ? zipClosing(sum('zip opening', back, minus(given('sewn at each end', assume('bolsterEndMm'), 'shop'), 2)), 'in the bottom seam, at the back', assume)
       : null;

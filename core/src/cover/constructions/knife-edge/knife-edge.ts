@@ -1,5 +1,5 @@
 import { perimeter } from '../../../geometry/outline';
-import { given, law, type Figure } from '../../../kernel/figure';
+import { given, measuredOn, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
@@ -19,7 +19,7 @@ const CUTTING = { cut: 'Cut the plates, their corners trimmed as they are drawn'
 
 function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece | null {
   if (choices.edge !== 'welt' || !plate.sewn) return null;
-  return chosenWelt(choices, request, given('round the trimmed plate', perimeter(plate.sewn), 'counted'), 1);
+  return chosenWelt(choices, request, given('round the trimmed plate', perimeter(plate.sewn), 'measured'), 1);
 }
 
 const STEPS: Record<NonNullable<KnifeEdge['closing']>, { readonly sew: string; readonly press: string; readonly shut: string }> = {
@@ -212,7 +212,7 @@ export const knifeEdge: Construction<KnifeEdge> = {
         : []),
     ];
     const seams = seamsOn(pieces, drafts);
-    const open = law('opening', 'the back but for {0} at each end', [given('sewn', assume('sewnEndMm'), 'shop')], () => opening?.mm ?? 0);
+    const open = measuredOn('opening', opening?.mm ?? 0, 'along the back but for {0} at each end', [given('sewn', assume('sewnEndMm'), 'shop')]);
     const closings: Closing[] =
       closing === 'envelope'
         ? [{ kind: 'envelope', overlap: given('overlap', assume('envelopeOverlapMm'), 'shop') }]

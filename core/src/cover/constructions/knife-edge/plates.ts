@@ -74,7 +74,7 @@ export function envelopeBack(
   const [lowerCut, lowerSewn, upperCut, upperSewn] = outlines as [Outline, Outline, Outline, Outline];
   const height = sum(
     'half',
-    law('half the depth', '{0} ÷ 2', [sizes.cut.depth], (mm = 0) => mm / 2),
+    law('half the depth', '{0} ÷ 2', [sizes.cut.depth]),
     plus(lap),
     plus(hem),
   );

@@ -3,7 +3,7 @@ import { alongOutline } from '../../../geometry/along';
 import { outlineBounds, perimeter, stationAt, type Outline } from '../../../geometry/outline';
 import type { Point } from '../../../geometry/point';
 import { arcAbout, line, segmentLength, type Segment } from '../../../geometry/segment';
-import { given, law, minus, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, law, lawOrMeasured, measuredOn, minus, plus, renamed, sum, type Figure } from '../../../kernel/figure';
 import type { Mark, Piece } from '../../../piece/piece';
 import { ON_LINE_MM, type Stretch } from '../../../piece/seam';
 import type { CoverRequest } from '../../contract';
@@ -34,7 +34,7 @@ export interface PullOverPieces {
 /** The core's upper edge at the front: as chosen, at most the core's own height. */
 function radiusFor({ frontRadiusMm }: PullOver, { sizes: { core }, assume }: CoverRequest): Figure {
   const chosen = enteredOr('front radius', frontRadiusMm, 'frontRadiusMm', assume);
-  return chosen.value <= core.height.value ? chosen : law('front radius', '{0}, the whole core', [core.height], (h = 0) => h);
+  return chosen.value <= core.height.value ? chosen : renamed('front radius', core.height);
 }
 
 /** The top panel: the frame's outline, its front running on over the edge and under. */
@@ -61,8 +61,8 @@ function topPanel(request: CoverRequest, { front, rest }: FrontAndRest, drop: Fi
     role: 'plate',
     label: 'top panel',
     remark: 'runs on over the front and under',
-    width: law('top panel, cut', '{0} + 2 × {1}', [sizes.sewn.width, seam], () => box.maxX - box.minX),
-    height: law('top panel, cut', '{0} + {1} + {2}', [sizes.sewn.depth, seam, drop], () => box.maxY - box.minY),
+    width: lawOrMeasured('top panel, cut', box.maxX - box.minX, '{0} + 2 × {1}', [sizes.sewn.width, seam]),
+    height: lawOrMeasured('top panel, cut', box.maxY - box.minY, '{0} + {1} + {2}', [sizes.sewn.depth, seam, drop]),
     outline,
     sewn,
     marks: [
@@ -200,8 +200,8 @@ export function pullOverPieces(choices: PullOver, request: CoverRequest, front: 
       ...(i === 0 ? [{ kind: 'quarter', at: { x: 0, y: under }, outward: { x: -1, y: 0 } } as const] : []),
       ...(i === of - 1 ? [{ kind: 'quarter', at: { x: to - from, y: under }, outward: { x: 1, y: 0 } } as const] : []),
     ];
-    const all = given('round the sides and the back', restMm, 'counted');
-    const length = of === 1 ? all : law('part of the band', `part ${i + 1} of ${of}, of {0}`, [all], () => to - from);
+    const all = given('round the sides and the back', restMm, 'measured');
+    const length = of === 1 ? all : measuredOn('part of the band', to - from, `from join to join, part ${i + 1} of ${of} of {0}`, [all]);
     return bandPart(
       request,
       { id: of === 1 ? 'band' : `band-${i + 1}`, label: of === 1 ? 'side band' : `side band ${i + 1} of ${of}`, part: { index: i + 1, of } },
@@ -229,7 +229,7 @@ function widthOf({ sewn }: Piece): number {
 }
 
 /** How much shorter the front's drop is sewn than the core and the frame are high: what its rounded edge saves. */
-export const savedAtFront = (radius: Figure): Figure => law('saved at the front', '0.429 × {0}', [radius], (r = 0) => QUARTER_SAVED * r);
+export const savedAtFront = (radius: Figure): Figure => law('saved at the front', '(2 − π ÷ 2) × {0}', [radius]);
 
 /** The seam down one end of the front, on the top panel: from the frame's outline to the frame's lower edge. */
 export const seamDown = (core: Figure, frame: Figure, radius: Figure): Figure => sum('seam down the front', core, plus(frame), minus(savedAtFront(radius)));

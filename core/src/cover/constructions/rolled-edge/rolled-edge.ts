@@ -90,7 +90,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, { tufts
 function stitchingNotions(choices: RolledEdge, { sizes, round, assume }: CoverRequest, { tufts }: Stitching): Notion[] {
   const count = given('tufts', tufts.at.length, 'counted', 'count');
   const over = given('to knot', assume('tuftTwineMm'), 'shop');
-  const each = law('twine of a tuft', '2 × {0} + {1}', [sizes.sewn.height, over], (h = 0, mm = 0) => 2 * h + mm);
+  const each = law('twine of a tuft', '2 × {0} + {1}', [sizes.sewn.height, over]);
   const onFilled = true;
   const twine = (name: string, amount: Figure): Notion => ({ ware: 'twine', name, sold: 'run', amount, onFilled });
   return [
@@ -98,16 +98,16 @@ function stitchingNotions(choices: RolledEdge, { sizes, round, assume }: CoverRe
       ? [
           twine(
             'Twine for tufts',
-            law('twine', '{0} × {1}', [count, each], (n = 0, mm = 0) => n * mm),
+            law('twine', '{0} × {1}', [count, each]),
           ),
         ]
       : []),
     ...(tufts.at.length && choices.tuftWith === 'button'
-      ? [{ ware: 'buttons', name: 'Tufting buttons', sold: 'count', amount: law('buttons', '2 × {0}', [count], (n = 0) => 2 * n, 'count'), onFilled } as const]
+      ? [{ ware: 'buttons', name: 'Tufting buttons', sold: 'count', amount: law('buttons', '2 × {0}', [count], 'count'), onFilled } as const]
       : []),
     twine(
       'Twine for the roll',
-      law('twine', '{0} × 2 × {1}', [given('to one of roll', assume('rollTwineRatio'), 'shop', 'count'), round], (ratio = 0, mm = 0) => ratio * 2 * mm),
+      law('twine', '{0} × 2 × {1}', [given('to one of roll', assume('rollTwineRatio'), 'shop', 'count'), round]),
     ),
   ];
 }

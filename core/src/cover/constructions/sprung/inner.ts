@@ -1,6 +1,6 @@
 import { grow } from '../../../geometry/offset';
 import { perimeter } from '../../../geometry/outline';
-import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, measuredOn, plus, sum, type Figure } from '../../../kernel/figure';
 import type { Operation } from '../../../piece/operation';
 import type { Piece, PieceRole } from '../../../piece/piece';
 import { seamsOn, type Seam } from '../../../piece/seam';
@@ -32,7 +32,7 @@ function requestOf(request: CoverRequest): CoverRequest | null {
     ...request,
     sewn: sewn.outline,
     cut: cut.outline,
-    round: law('inner case round', 'edge of {0} × {1}', [plane.sewn.width, plane.sewn.depth], () => perimeter(sewn.outline)),
+    round: measuredOn('inner case round', perimeter(sewn.outline), 'along the edge of {0} by {1}', [plane.sewn.width, plane.sewn.depth]),
     sizes: {
       ...sizes,
       sewn: { ...plane.sewn, height: sizes.sewn.height },

@@ -6,12 +6,11 @@ import { law, type Figure } from '../../../kernel/figure';
 import type { Mark, Piece } from '../../../piece/piece';
 import type { CoverRequest } from '../../contract';
 import { clothPiece } from '../../sewing/cloth-piece';
-import { TWO_ROUNDED } from '../../band/corners';
 import type { FrontAndRest } from '../../band/front';
 
 /** What the plate has between top and bottom: the height, less what two rounded corners of the side boxings save. */
 export function overFront(height: Figure, radius: Figure): Figure {
-  return law('over the front', '{0} − 0.858 × {1}', [height, radius], (h = 0, r = 0) => h - TWO_ROUNDED * r);
+  return law('over the front', '{0} − (4 − π) × {1}', [height, radius]);
 }
 
 /** The one plate over top, front and bottom, and the places on its seam line that others meet. */

@@ -3,7 +3,7 @@ import { edgeSpans, outlineBounds, perimeter } from '../../../geometry/outline';
 import type { Point } from '../../../geometry/point';
 import { isCorner } from '../../../geometry/measure';
 import { segmentLength, type Segment } from '../../../geometry/segment';
-import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, law, lawOrMeasured, measuredOn, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Mark, Piece } from '../../../piece/piece';
@@ -11,7 +11,6 @@ import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
-import { TWO_ROUNDED } from '../../band/corners';
 import { cutCover, dress, insertCore, openZip, softOpening } from '../../sewing/cover-operations';
 import { frontOf, type FrontAndRest } from '../../band/front';
 import { notionsFor, zipClosing } from '../../sewing/notions';
@@ -33,14 +32,14 @@ const refused = (why: string): Issue[] => [
 /** The front's radius: as chosen, at most half the height. A plate cut to the core has its corners drawn on the cut boxing: the seam's allowance less. */
 function radiusFor({ frontRadiusMm }: Waterfall, { sizes, assume }: Pick<CoverRequest, 'sizes' | 'assume'>): Figure {
   const chosen = enteredOr('front radius', frontRadiusMm, 'frontRadiusMm', assume);
-  const most = sizes.sewn.height.value / 2;
-  if (sizes.cutToCore) return law('front radius', '{0} on the cut, − {1}', [chosen, sizes.seam], (r = 0, s = 0) => Math.max(1, Math.min(most, r - s)));
-  return chosen.value > most ? law('front radius', 'half of {0}', [sizes.sewn.height], (h = 0) => h / 2) : chosen;
+  const half = law('front radius', '{0} ÷ 2', [sizes.sewn.height]);
+  const onSeam = sizes.cutToCore ? law('front radius', 'the greater of {0} − {1} and {2}', [chosen, sizes.seam, given('at least', 1, 'shop')]) : chosen;
+  return onSeam.value > half.value ? half : onSeam;
 }
 
 /** Depth of a slab's seam line: the core's, less what the rounded front takes of the allowance: D − 0.429 s. So the side boxing's run is the plate's. */
 function slabDepth({ core, seam }: CoverRequest['sizes']): Figure {
-  return law('sewn', '{0} − 0.429 × {1}', [core.depth, seam], (d = 0, s = 0) => d - (TWO_ROUNDED / 2) * s);
+  return law('sewn', '{0} − (2 − π ÷ 2) × {1}', [core.depth, seam]);
 }
 
 /** Where the zip's opening begins and ends, mm from the front's right end: 50 before both corners of the back. */
@@ -68,7 +67,7 @@ function sidePiece(id: string, label: string, count: number, run: Figure, radius
     label,
     remark: 'front end rounded',
     countPerCushion: count,
-    width: law('side boxing, cut', '{0} + {1} + {2}', [run, hem, seam], () => box.maxX - box.minX),
+    width: lawOrMeasured('side boxing, cut', box.maxX - box.minX, '{0} + {1} + {2}', [run, hem, seam]),
     height: boxingCut,
     outline,
     sewn: line,
@@ -119,10 +118,10 @@ function piecesOf(choices: Waterfall, request: CoverRequest, front: FrontAndRest
     ends,
     backNotches(front, ends).flatMap(([kind, mm]) => (kind === 'corner' ? [ends[0] + mm] : [])),
   );
-  const opening = law('zip opening', 'the back and {0} round each corner', [past], () => ends[1] - ends[0]);
+  const opening = measuredOn('zip opening', ends[1] - ends[0], 'along the back and {0} round each corner', [past]);
   const [rightMm, leftMm] = [ends[0], plate.restMm - ends[1]];
   const hem = shop('hem', 'endHemMm');
-  const run = (mm: number): Figure => law('along the side', 'the side, to {0} before the back’s corner', [past], () => mm);
+  const run = (mm: number): Figure => measuredOn('along the side', mm, 'to {0} before the back’s corner', [past]);
   const same = alike(rightMm, leftMm);
   const right = sidePiece(
     same ? 'side-boxing' : 'side-boxing-right',
