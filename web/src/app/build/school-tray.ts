@@ -33,7 +33,7 @@ import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
         (valueChange)="setAmount($event)"
       />
     }
-    <div class="field block min-w-0">
+    <div class="field block min-w-max">
       <span ylLabel>Side by side</span>
       <button type="button" ylButton (click)="compare()"><svg ylIcon="columns-3" size="20"></svg> Compare schools</button>
     </div>
