@@ -51,7 +51,7 @@ function look(name: string): Sight {
     // The page itself scrolls downwards, never across.
     return scrolled && axis === 'Y' ? cutOff : cutOff + beyond(held, [0, axis === 'X' ? innerWidth : innerHeight]);
   };
-  const controls = [...document.querySelectorAll('button, input, select, textarea, a[href], [role=combobox], h1, h2, h3')].filter(shown);
+  const controls = Array.from(document.querySelectorAll('button, input, select, textarea, a[href], [role=combobox], h1, h2, h3')).filter(shown);
   const first = controls.find((one) => nameOf(one) === name || nameOf(one).startsWith(`${name} `));
   const seen = (one: Element): string => {
     // A tick or a radio button is pressed by its label.

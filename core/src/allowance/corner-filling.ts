@@ -7,7 +7,13 @@ export function cornerFilling(corners: number, heightMm: Figure, ends: { readonl
   const reach = given('from a corner', assume('cornerReachMm'), 'shop');
   const count = given('corners', corners, 'counted', 'count');
   const litres = (words: string, sides: readonly Figure[]): Figure =>
-    measuredOn(words, sides.reduce((product, { value }) => product * value, 1e-6), sides.map((_, i) => `{${i}}`).join(' by '), sides, 'l');
+    measuredOn(
+      words,
+      sides.reduce((product, { value }) => product * value, 1e-6),
+      sides.map((_, i) => `{${i}}`).join(' by '),
+      sides,
+      'l',
+    );
   // Grams a litre are kilograms a cubic metre.
   const filled = law('in the corners', '{0} × {1} × {2}', [count, litres('at a corner', [reach, reach, heightMm]), density], 'g');
   if (!ends || ends.gapMm <= 0) return filled;

@@ -11,10 +11,7 @@ export function drawnIn(sizes: Sizes, flange: Figure, edges: 1 | 2, givenSize: G
   const { seam, sewn, slope } = sizes;
   const by = flange.value - seam.value;
   if (Math.abs(by) < 1e-9) return sizes;
-  const draw =
-    by > 0
-      ? law('drawn in by the welt', '{0} − {1}', [flange, seam])
-      : law('let out by the welt', '{1} − {0}', [flange, seam]);
+  const draw = by > 0 ? law('drawn in by the welt', '{0} − {1}', [flange, seam]) : law('let out by the welt', '{1} − {0}', [flange, seam]);
   const less = (count: number): Term => (by > 0 ? minus(draw, count) : plus(draw, count));
   const more = (count: number): Term => (by > 0 ? plus(draw, count) : minus(draw, count));
   if (givenSize === 'sewn')

@@ -1,6 +1,8 @@
 // What is used outside the core.
 export * from './batch';
-export * from './core-operations';
+export * from './core/core-operations';
+export type { CoreWork, CutTool, Refreshing } from './core/core-work';
+export { oldCoverOperations } from './core/old-core';
 export * from './learnt';
 export * from './machine';
 export * from './order';

@@ -85,7 +85,6 @@ export function formatRun(mm: number, system: UnitSystem): string {
   return `${partsText(inchParts(roundHalfUp(mm / (yards ? MM_PER_YARD : MM_PER_INCH), 1 / 8)))} ${yards ? 'yd' : 'in'}`;
 }
 
-
 /** An area without its unit: square metres, or square feet; at most `decimals` decimals. */
 export function formatAreaNumber(mm2: number, system: UnitSystem, decimals = 2): string {
   return formatNumber(system === 'metric' ? mm2 / 1e6 : mm2 / MM_PER_FOOT ** 2, decimals);

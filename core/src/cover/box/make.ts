@@ -72,10 +72,7 @@ function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (ope
       ...allowances(choices, request),
       seam: request.sizes.seam,
       zipWidth: hooked ? shop('tape', 'hookTapeMm') : chosen('zip', choices.zipWidthMm, 'zipWidthMm'),
-      teeth:
-        choices.teethMm === undefined
-          ? law('teeth', '{0} ÷ 2', [height])
-          : given('teeth', Math.min(choices.teethMm, height.value), 'entered'),
+      teeth: choices.teethMm === undefined ? law('teeth', '{0} ÷ 2', [height]) : given('teeth', Math.min(choices.teethMm, height.value), 'entered'),
       gap: shop('teeth to edge', 'teethGapMm'),
       lap: shop('lap', 'zipLapMm'),
       turnIn: shop('joined', 'zipTurnMm'),

@@ -93,7 +93,7 @@ function patch(
   const cut = beyond ? grow(line.outline, beyond.value) : line;
   if (!cut.ok) return null;
   const box = outlineBounds(cut.outline);
-  const size = (figure: Figure, mm: number): Figure => 
+  const size = (figure: Figure, mm: number): Figure =>
     lawOrMeasured(`${label}, cut`, mm, `{0} − 2 × {1} − 2 × {2}${beyond ? ' + 2 × {3}' : ''}`, [figure, seam, inset, ...(beyond ? [beyond] : [])]);
   return {
     line: line.outline,

@@ -18,14 +18,10 @@ export function threadFor(seams: readonly Seam[], clothMm: number, machine: Mach
   const seamMm = seams
     .filter(({ method }) => method !== 'staple')
     .reduce((total, seam) => total + times(seam) * seam.count * seam.rows * seam.edges[0].lengthMm, 0);
-  const amount = law(
-    'thread',
-    '{0} × {1}',
-    [
-      given(machine === 'home' ? 'of seam, every row, plain seams twice' : 'of seam, every row', seamMm, 'measured'),
-      given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count'),
-    ],
-  );
+  const amount = law('thread', '{0} × {1}', [
+    given(machine === 'home' ? 'of seam, every row, plain seams twice' : 'of seam, every row', seamMm, 'measured'),
+    given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count'),
+  ]);
   return { ware: 'thread', name: 'Thread', sold: 'run', amount };
 }
 

@@ -134,9 +134,7 @@ export function straightWelt(request: StraightWeltRequest): Piece {
 
 /** Cord for the welts of a cover; null without any. */
 export function cordLength(rings: readonly Piece[]): Figure | null {
-  const [first, ...more] = rings.map((ring) =>
-    law('cord', '{0} × {1}', [given('rings', ringsOf(ring), 'counted', 'count'), ringOf(ring)]),
-  );
+  const [first, ...more] = rings.map((ring) => law('cord', '{0} × {1}', [given('rings', ringsOf(ring), 'counted', 'count'), ringOf(ring)]));
   if (!first) return null;
   return more.length ? sum('cord', first, ...more.map((figure) => plus(figure))) : first;
 }

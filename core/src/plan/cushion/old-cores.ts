@@ -64,8 +64,6 @@ export function longCorePieces({ request, answer }: PlannedLongCore, core: Sizes
   });
 }
 
-
-
 /** A wadding pad over the whole core on both faces, so that no join is felt. */
 export function joinPad({ answer }: PlannedLongCore, core: Sizes['core'], outline: Outline, loftMm: number): Piece[] {
   if (answer?.kind !== 'plan' || !answer.plan.joins.length) return [];
@@ -89,8 +87,7 @@ export function joinPad({ answer }: PlannedLongCore, core: Sizes['core'], outlin
 export function hollowPads(looked: LookedOver | null, core: Sizes['core'], loftMm: number): Piece[] {
   const pads = looked?.refresh.flatMap((item) => (item.kind === 'pad' ? item.pads : [])) ?? [];
   return pads.map((pad, i): Piece => {
-    const side = (whole: Figure, mm: number): Figure =>
-      measuredOn('hollow pad', mm, `across the hollow in {0}, pad ${i + 1} of ${pads.length}`, [whole]);
+    const side = (whole: Figure, mm: number): Figure => measuredOn('hollow pad', mm, `across the hollow in {0}, pad ${i + 1} of ${pads.length}`, [whole]);
     const traced = polygonOutline(pad.outline.map(({ x, y }) => [x, y, y < 0 ? 'front' : 'back'] as const));
     const { minX, minY } = outlineBounds(traced);
     return {

@@ -1,4 +1,6 @@
-import { coreOperations, oldCoverOperations, type CoreWork } from '../../bench/core-operations';
+import { coreOperations } from '../../bench/core/core-operations';
+import type { CoreWork } from '../../bench/core/core-work';
+import { oldCoverOperations } from '../../bench/core/old-core';
 import { withKept } from '../../bench/cut-otherwise';
 import { footFor, withFeet } from '../../bench/feet';
 import { forMachine } from '../../bench/machine';

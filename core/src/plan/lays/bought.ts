@@ -40,8 +40,7 @@ export function leftOver(lay: PlannedLay, lays: readonly PlannedLay[], job: Job,
   if (!answer || request.material.kind === 'hide') return null;
   const again = lays.find(({ key }) => key === leftKey(lay.key, answer.sheets - 1));
   const used = given('laid', Math.max(answer.lengthMm, again?.answer?.lengthMm ?? 0), 'counted');
-  if (request.material.kind === 'sheet')
-    return sum('left of the last sheet', given('sheet', request.material.lengthMm, 'material'), minus(used));
+  if (request.material.kind === 'sheet') return sum('left of the last sheet', given('sheet', request.material.lengthMm, 'material'), minus(used));
   const there = runThere(lay, job, shop);
   return there && atLeastNone(sum('left of the roll', there, minus(used)));
 }

@@ -67,8 +67,7 @@ function topPlate({ sizes }: CoverRequest, flaps: readonly Flap[], marks: readon
   const cut = grow(flat, seam.value);
   const outline = cut.ok ? cut.outline : flat;
   const box = outlineBounds(outline);
-  const reach = (name: string, figure: Figure, mm: number): Figure =>
-    lawOrMeasured(name, mm, '{0} + 2 × {1} + 2 × {2}', [figure, sewn.height, seam]);
+  const reach = (name: string, figure: Figure, mm: number): Figure => lawOrMeasured(name, mm, '{0} + 2 × {1} + 2 × {2}', [figure, sewn.height, seam]);
   return clothPiece('main', {
     id: 'plate-top',
     role: 'plate',

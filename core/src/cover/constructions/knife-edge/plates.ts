@@ -72,12 +72,7 @@ export function envelopeBack(
   const ends = crossings(sewn, middle);
   if (outlines.some((one) => one === null) || ends.length !== 2) return null;
   const [lowerCut, lowerSewn, upperCut, upperSewn] = outlines as [Outline, Outline, Outline, Outline];
-  const height = sum(
-    'half',
-    law('half the depth', '{0} ÷ 2', [sizes.cut.depth]),
-    plus(lap),
-    plus(hem),
-  );
+  const height = sum('half', law('half the depth', '{0} ÷ 2', [sizes.cut.depth]), plus(lap), plus(hem));
   const half = (which: 'lower' | 'upper', outline: Outline, line: Outline): Piece =>
     clothPiece('bottom', {
       id: `plate-back-${which}`,

@@ -94,21 +94,11 @@ function stitchingNotions(choices: RolledEdge, { sizes, round, assume }: CoverRe
   const onFilled = true;
   const twine = (name: string, amount: Figure): Notion => ({ ware: 'twine', name, sold: 'run', amount, onFilled });
   return [
-    ...(tufts.at.length
-      ? [
-          twine(
-            'Twine for tufts',
-            law('twine', '{0} × {1}', [count, each]),
-          ),
-        ]
-      : []),
+    ...(tufts.at.length ? [twine('Twine for tufts', law('twine', '{0} × {1}', [count, each]))] : []),
     ...(tufts.at.length && choices.tuftWith === 'button'
       ? [{ ware: 'buttons', name: 'Tufting buttons', sold: 'count', amount: law('buttons', '2 × {0}', [count], 'count'), onFilled } as const]
       : []),
-    twine(
-      'Twine for the roll',
-      law('twine', '{0} × 2 × {1}', [given('to one of roll', assume('rollTwineRatio'), 'shop', 'count'), round]),
-    ),
+    twine('Twine for the roll', law('twine', '{0} × 2 × {1}', [given('to one of roll', assume('rollTwineRatio'), 'shop', 'count'), round])),
   ];
 }
 
