@@ -2,8 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { area } from '@yardland/core';
-import { readOutlineFile } from '@yardland/core/format/formats';
-import type { FileUnits } from '@yardland/core/format/outline-file';
+import { type FileUnits, readOutlineFile } from '@yardland/core/format';
 
 interface Truth {
   /** Worked out from the figures in the file, by the formula of its shape. */

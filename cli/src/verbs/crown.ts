@@ -1,5 +1,4 @@
-import { fit, fitRequestSchema, shipped } from '@yardland/core';
-import { checkCrown, crownAnswer, crownRequestSchema } from '@yardland/core/crown/crown-request';
+import { checkCrown, crownAnswer, crownRequestSchema, fit, fitRequestSchema, shipped } from '@yardland/core';
 import { documentVerb } from './document-verb';
 
 /** The crown of one face: extra cloth, draw-in, bowed plate, pads. */

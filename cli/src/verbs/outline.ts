@@ -1,9 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { grow, isClosed, issue, measured, shipped, withoutEars, type Issue, type Join, type Outline } from '@yardland/core';
-import { formatOf, readOutlineFile } from '@yardland/core/format/formats';
-import { readOutlineValue } from '@yardland/core/format/json';
-import type { FileUnits, ReadOutline } from '@yardland/core/format/outline-file';
+import { type FileUnits, formatOf, type ReadOutline, readOutlineFile, readOutlineValue } from '@yardland/core/format';
 import { MOST_PAGES, pagesFor, templatePdf } from '@yardland/paper';
 import { inWords, readText } from '../read';
 import { refusal, type Outcome, type Verb } from '../verb';

@@ -3,3 +3,4 @@ export * from './crown';
 export * from './domed';
 export * from './membrane';
 export * from './solve-crown';
+export * from './crown-request';

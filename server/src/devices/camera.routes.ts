@@ -1,5 +1,5 @@
 import { pictureQuerySchema, readWith } from '@yardland/core';
-import { MADE_PICTURES } from '@yardland/core/template/trace/made-picture';
+import { MADE_PICTURES } from '@yardland/core/trace';
 import { Router } from 'express';
 import { check } from '../http/refusal';
 import type { Workers } from '../workers/workers';

@@ -19,7 +19,7 @@ import {
   type ShopDocument,
   type Wanted,
 } from '@yardland/core';
-import { madePicture } from '@yardland/core/template/trace/made-picture';
+import { madePicture } from '@yardland/core/trace';
 import {
   cuttingListPdf,
   labelsPdf,

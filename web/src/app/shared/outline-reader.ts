@@ -1,6 +1,6 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
 import { issue, type Issue } from '@yardland/core';
-import type { FileUnits, ReadOutline } from '@yardland/core/format/outline-file';
+import type { FileUnits, ReadOutline } from '@yardland/core/format';
 
 /** A file that takes longer than this to read is no outline that a shop has, ms. */
 export const READ_LIMIT_MS = 2000;

@@ -129,7 +129,7 @@ export class FilesTray {
 
   protected async save(ending: (typeof ENDINGS)[number]): Promise<void> {
     const found = this.#found();
-    const { formatOf } = await import('@yardland/core/format/formats');
+    const { formatOf } = await import('@yardland/core/format');
     const name = [this.store.cushion()?.name ?? 'outline', ...(found?.piece ? [found.words] : [])].join(' ');
     const text = found && formatOf(`x.${ending}`)?.write?.(found.outline, name);
     if (!text) return;

@@ -1,6 +1,5 @@
 /// <reference lib="webworker" />
-import { grayOf } from '@yardland/core/template/trace/gray';
-import { findSheet, traceOutline } from '@yardland/core/template/trace/trace';
+import { findSheet, grayOf, traceOutline } from '@yardland/core/trace';
 import type { FromTraceWorker, ToTraceWorker } from './trace-messages';
 
 const tell = (message: FromTraceWorker): void => postMessage(message);

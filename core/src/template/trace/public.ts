@@ -1,0 +1,4 @@
+// A door of its own, not one of index.ts: pictures are traced in a thread of their own.
+export * from './gray';
+export * from './made-picture';
+export * from './trace';
