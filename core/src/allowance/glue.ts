@@ -1,5 +1,4 @@
 import type { Piece } from '../piece/piece';
-import type { Layer } from './foam';
 
 /**
  * Where a length that no sheet gives is glued up: as few joins as it takes, each between two sitting places where one is in reach, else as far along as
@@ -22,7 +21,7 @@ export function gluedAt(lengthMm: number, sheetMm: number, places: number, endMm
 }
 
 /** Faces that are glued for one core, mm²: between layers, and across where a layer is pieced. */
-export function gluedArea(pieces: readonly Piece[], layers: readonly Layer[], planMm2: number, acrossMm: number): number {
+export function gluedArea(pieces: readonly Piece[], layers: readonly { readonly thicknessMm: number }[], planMm2: number, acrossMm: number): number {
   const between = Math.max(0, layers.length - 1) * planMm2;
   const joins = layers.reduce((sum, layer, i) => {
     const parts = pieces.filter((piece) => piece.material.kind === 'foam' && piece.part.index === i + 1).length;

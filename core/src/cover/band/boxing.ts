@@ -7,7 +7,8 @@ import { lowerEdges, type Band, type BandPart } from './band';
 import { clothStrip, pairOfMarks, stripEdge } from '../sewing/cloth-piece';
 import { cornersOf, type Corner } from './corners';
 import { placeJoins, stripLengths, type BandToJoin } from './joins';
-import type { Plaque, PlaquePlaces } from '../plaque/plaque';
+import type { PlaquePlaces } from '../plaque/ask';
+import type { Plaque } from '../plaque/plaque';
 import { centreBack, type Reached } from './reach';
 
 /** How the boxing's ends meet the zip plaque: seamed to it plainly, folded back as a pocket, with a placket of its own, or hemmed and lapped over it. */

@@ -3,7 +3,7 @@ import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import { openZip } from '../sewing/cover-operations';
 import { hemmedEndStages } from '../plaque/plaque-stages';
-import type { PlaqueKind } from '../plaque/plaque';
+import type { PlaqueKind } from '../plaque/ask';
 import { endsFor, plaqueIsLast } from './choices';
 import { idsOf, lastCorner, present, sewingMinutes, type BoxWork } from './work';
 

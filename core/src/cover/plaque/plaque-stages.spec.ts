@@ -1,6 +1,7 @@
 import { given } from '../../kernel/figure';
 import type { StageLine } from '../../piece/stage';
-import { makePlaque, type PlaqueAsk } from './plaque';
+import type { PlaqueAsk } from './ask';
+import { makePlaque } from './plaque';
 import { hemmedEndStages } from './plaque-stages';
 import { turnedUnder } from '../sewing/staple-plan';
 

@@ -1,5 +1,5 @@
 import { stageLine, type Stage } from '../../piece/stage';
-import type { PlaqueAsk } from './plaque';
+import type { PlaqueAsk } from './ask';
 
 /** Layers are drawn this share of the band's height apart. */
 const LAYER = 0.14;
