@@ -1,6 +1,7 @@
 import type { Constants } from '../shop/assumptions';
 import { foamsOf, has, type Stack } from './candidates';
 import type { ChooseRequest } from './choose-request';
+import { densityFloor } from './density-floor';
 import type { Feel, FeelBand } from './feel';
 import { heaviestOf } from './sitters';
 
@@ -101,13 +102,6 @@ export function deckMark(request: ChooseRequest, stack: Stack, typical: Feel, as
   if (foams.length === stack.layers.length && foams.every((layer) => layer.grade.hardness25N >= assume('firmestClass')))
     return { off: 30, why: 'is of the firmest class, which sits like a board on a hard deck' };
   return typical.verdicts.includes('board-like') ? { off: 20, why: 'sits like a board' } : { off: 0, why: '' };
-}
-
-/** The least density for the bearing layers. */
-export function densityFloor({ part, use }: Pick<ChooseRequest, 'part' | 'use'>, assume: Constants): number {
-  if (part === 'back' || (part === 'mattress' && use === 'occasional')) return assume('backDensity');
-  if (part === 'mattress') return use === 'daily' ? assume('regularDensity') : assume('occasionalDensity');
-  return { daily: assume('dailyDensity'), regular: assume('regularDensity'), occasional: assume('occasionalDensity') }[use];
 }
 
 /** Density above which a foam is paid for and not used, kg/m³. */

@@ -1,5 +1,5 @@
 import { standsOutdoors } from '../../filling/choose';
-import { densityFloor } from '../../filling/choose-marks';
+import { densityFloor } from '../../filling/density-floor';
 import type { Asked } from '../../filling/old-core';
 import { isFoam } from '../../material/material';
 import type { AssumptionKey } from '../../shop/assumptions';

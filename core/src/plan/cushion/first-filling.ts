@@ -1,4 +1,4 @@
-import { densityFloor } from '../../filling/choose-marks';
+import { densityFloor } from '../../filling/density-floor';
 import { feelOf, type FeelBand } from '../../filling/feel';
 import { layerOf } from '../../filling/layer';
 import { massOf } from '../../filling/sitters';
