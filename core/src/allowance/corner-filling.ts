@@ -1,4 +1,4 @@
-import { given, law, measuredOn, plus, sum, type Figure } from '../kernel/figure';
+import { given, law, plus, sum, volume, type Figure } from '../kernel/figure';
 import type { Constants } from '../shop/assumptions';
 
 /** Loose wadding worked into the corners, and into both ends of a long cushion where the school packs them; grams. */
@@ -6,18 +6,10 @@ export function cornerFilling(corners: number, heightMm: Figure, ends: { readonl
   const density = given('loose wadding, kg/m³', assume('looseFillDensity'), 'shop', 'count');
   const reach = given('from a corner', assume('cornerReachMm'), 'shop');
   const count = given('corners', corners, 'counted', 'count');
-  const litres = (words: string, sides: readonly Figure[]): Figure =>
-    measuredOn(
-      words,
-      sides.reduce((product, { value }) => product * value, 1e-6),
-      sides.map((_, i) => `{${i}}`).join(' by '),
-      sides,
-      'l',
-    );
   // Grams a litre are kilograms a cubic metre.
-  const filled = law('in the corners', '{0} × {1} × {2}', [count, litres('at a corner', [reach, reach, heightMm]), density], 'g');
+  const filled = law('in the corners', '{0} × {1} × {2}', [count, volume('at a corner', [reach, reach, heightMm]), density], 'g');
   if (!ends || ends.gapMm <= 0) return filled;
   const gap = given('an end', ends.gapMm, 'school');
-  const packed = law('in both ends', '2 × {0} × {1}', [litres('at an end', [gap, ends.widthMm, heightMm]), density], 'g');
+  const packed = law('in both ends', '2 × {0} × {1}', [volume('at an end', [gap, ends.widthMm, heightMm]), density], 'g');
   return sum('loose wadding', filled, plus(packed));
 }

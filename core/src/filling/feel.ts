@@ -109,8 +109,7 @@ interface Worst {
  * What is judged for bottoming is what bears: the layers that are not there for comfort. A pad spreads the load before it comes to a spring unit. Feather bears
  * nothing, unless springs under the seat give way in its place.
  */
-function worstBearing({ layers, support, sitter }: FeelRequest, law: StackLaw, meanPa: number, assume: Constants): Worst {
-  const comfort = comfortLayers(layers, assume);
+function worstBearing({ layers, support, sitter }: FeelRequest, comfort: readonly boolean[], law: StackLaw, meanPa: number, assume: Constants): Worst {
   const [atPeak, onSprings] = [law(meanPa * peakFactor(sitter, assume)), law(meanPa * assume('springPeakFactor'))];
   return layers.reduce<Worst>(
     (worst, { kind }, i) => {
@@ -142,7 +141,7 @@ export function feelOf(request: FeelRequest, assume: Constants, curvePoints = CU
   const wrapMm = request.wrapLoftMm ?? 0;
   const giveMm = sinkMm + (assume(GIVE[support]) * meanPressurePa) / 1000;
   const wrapUnder = waddingAt(wrapMm, meanPressurePa);
-  const worst = worstBearing(request, law, meanPressurePa, assume);
+  const worst = worstBearing(request, comfort, law, meanPressurePa, assume);
   // Suppliers' words are about foam that has been sat on: the feel is always read on settled foam.
   const worn = settled ? strained : stackLaw(request.layers, true, assume)(meanPressurePa);
   const ratio = feelRatio(request.layers, worn, totalSink(worn) / heightMm);

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { given, law, measuredOn, type Figure } from '../kernel/figure';
+import { given, law, volume, type Figure } from '../kernel/figure';
 import { issue, under, type Issue } from '../kernel/issue';
 import type { Constants } from '../shop/assumptions';
 import { dryingCurves, dryingSchema, type DryingCurve } from './drying';
@@ -65,14 +65,12 @@ export function litresOf(sample: Sample): number | null {
 
 function densityOf(sample: Sample): Figure | null {
   const { massKg, widthMm, depthMm, thicknessMm, areaMm2 } = sample;
-  const litres = litresOf(sample);
-  if (massKg === undefined || thicknessMm === undefined || litres === null) return null;
+  if (massKg === undefined || thicknessMm === undefined || areaOf(sample) === null) return null;
   const thick = given('thick', thicknessMm, 'entered');
   const sides =
     areaMm2 === undefined ? [given('wide', widthMm ?? 0, 'entered'), given('deep', depthMm ?? 0, 'entered')] : [given('area', areaMm2, 'entered', 'mm²')];
-  const volume = measuredOn('sample', litres, [...sides, thick].map((_, i) => `{${i}}`).join(' by '), [...sides, thick], 'l');
   // A kilogram a cubic metre is a gram a litre.
-  return law('kg/m³', '1000 × {0} ÷ {1}', [given('kg', massKg, 'entered', 'count'), volume], 'count');
+  return law('kg/m³', '1000 × {0} ÷ {1}', [given('kg', massKg, 'entered', 'count'), volume('sample', [...sides, thick])], 'count');
 }
 
 /** Everything that a sample's readings say by the shop's constants, each on its own; what was not measured is null. Readings that cannot be are problems. */

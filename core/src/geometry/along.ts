@@ -1,3 +1,4 @@
+import { aheadOn } from './around';
 import type { Outline } from './outline';
 import { distance, type Point } from './point';
 import { pointOn, segmentLength, type Segment } from './segment';
@@ -52,7 +53,7 @@ const BETWEEN = 12;
 /** The stretch of an outline from one place on it to another, counter-clockwise, mm round it from its first point, as points; all round where both are one. */
 export function runAlong(outline: Outline, from: number, to: number): Point[] {
   const round = outline.segments.reduce((sum, segment) => sum + segmentLength(segment), 0);
-  const long = from === to ? round : (((to - from) % round) + round) % round;
+  const long = from === to ? round : aheadOn(round, from, to);
   const points: Point[] = [];
   for (const turn of [0, round]) {
     let before = turn;

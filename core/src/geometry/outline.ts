@@ -1,3 +1,4 @@
+import { aheadOn } from './around';
 import { distance, type Point } from './point';
 import { arcAbout, directionOn, extremesOf, flattenSegment, line, pointOn, segmentArea, segmentLength, type EdgeName, type Segment } from './segment';
 import { FLATTEN_MM, SAME_POINT_MM } from './tolerance';
@@ -96,7 +97,7 @@ export interface Station {
 /** The place `along` mm round the outline from its first point (taken modulo the perimeter). */
 export function stationAt(outline: Outline, along: number): Station {
   const total = perimeter(outline);
-  let rest = ((along % total) + total) % total;
+  let rest = aheadOn(total, 0, along);
   for (const segment of outline.segments) {
     const length = segmentLength(segment);
     if (rest <= length) return { at: pointOn(segment, rest), outward: outwardOn(segment, rest), segment };

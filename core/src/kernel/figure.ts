@@ -77,6 +77,12 @@ export function measuredOn(name: string, value: number, words: string, inputs: r
   return { kind: 'measured', name, unit, value, words, inputs };
 }
 
+/** What a body of these sides holds, litres; a side may be an area. */
+export function volume(name: string, sides: readonly Figure[]): Measured {
+  const mm3 = sides.reduce((product, { value }) => product * value, 1);
+  return measuredOn(name, mm3 / 1e6, sides.map((_, i) => `{${i}}`).join(' by '), sides, 'l');
+}
+
 /** Lengths that agree to this are the same, mm. */
 const AGREES_MM = 0.005;
 

@@ -5,28 +5,25 @@
  *     term    = factor { ("×" | "÷" | "per") factor }
  *     factor  = power [ "²" ]
  *     power   = number | "π" | "{" index "}" | "√" factor | "(" formula ")" | choice
- *     choice  = ("the greater of" | "the smaller of") formula "and" formula
+ *     choice  = "the greater of" formula "and" formula
  *
- * `{0}`, `{1}` … stand for the inputs. Words after a comma (`{0}, the whole core`) say what it is and take no part.
+ * `{0}`, `{1}` … stand for the inputs.
  */
 type Compute = (inputs: readonly number[]) => number;
 
-const TOKEN = /\s*(the greater of|the smaller of|and\b|per\b|\d+(?:\.\d+)?|\{\d+\}|[π√²()+−×÷])/y;
+const TOKEN = /\s*(the greater of|and\b|per\b|\d+(?:\.\d+)?|\{\d+\}|[π√²()+−×÷])/y;
 
 function tokensOf(formula: string): string[] {
-  const arithmetic = formula.split(',', 1)[0] ?? '';
   const tokens: string[] = [];
   TOKEN.lastIndex = 0;
-  while (TOKEN.lastIndex < arithmetic.trimEnd().length) {
+  while (TOKEN.lastIndex < formula.length) {
     const at = TOKEN.lastIndex;
-    const token = TOKEN.exec(arithmetic)?.[1];
+    const token = TOKEN.exec(formula)?.[1];
     if (token === undefined) throw new SyntaxError(`“${formula}” is no formula at ${at}`);
     tokens.push(token);
   }
   return tokens;
 }
-
-const CHOICES: Readonly<Record<string, (a: number, b: number) => number>> = { 'the greater of': Math.max, 'the smaller of': Math.min };
 
 /** A parser by recursive descent: a method for each rule of the grammar above. */
 class Parser {
@@ -102,12 +99,11 @@ class Parser {
       const inner = this.#factor();
       return (inputs) => Math.sqrt(inner(inputs));
     }
-    const choose = CHOICES[token];
-    if (choose) {
+    if (token === 'the greater of') {
       const one = this.#formula();
       this.#expect('and');
       const other = this.#formula();
-      return (inputs) => choose(one(inputs), other(inputs));
+      return (inputs) => Math.max(one(inputs), other(inputs));
     }
     if (token.startsWith('{')) {
       const index = Number(token.slice(1, -1));

@@ -1,3 +1,4 @@
+import { aheadOn } from '../geometry/around';
 import { alongOutline } from '../geometry/along';
 import { perimeter, type Outline } from '../geometry/outline';
 import { distance, type Point } from '../geometry/point';
@@ -67,7 +68,7 @@ export function stretchLength(piece: Piece | undefined, stretch: Stretch): numbe
   const found = onItsLine(piece, stretch);
   if (!found) return NaN;
   const round = perimeter(found.line);
-  const run = found.ring ? round : (((found.toMm - found.fromMm) % round) + round) % round;
+  const run = found.ring ? round : aheadOn(round, found.fromMm, found.toMm);
   return run - (stretch.foldedMm ?? 0);
 }
 

@@ -5,7 +5,7 @@ import { minutesFor } from '../../shop/minutes';
 import { CAUTION, ids, round, type CoreWork } from './core-work';
 import { cutting } from './cutting';
 import { newCore } from './new-core';
-import { joiningOldCores, REFRESH, refreshing } from './old-core';
+import { joiningOldCores, refreshing } from './old-core';
 
 /** How a wrap is held, and how its edges are finished then. */
 function fixing({ lay, close, fix }: NonNullable<CoreWork['wrapping']>, assume: Constants): Pick<Operation, 'text' | 'figures' | 'cautions'> {
@@ -26,26 +26,13 @@ function fixing({ lay, close, fix }: NonNullable<CoreWork['wrapping']>, assume: 
   }
 }
 
-/** What is done to a core before it is wrapped. */
-const AFTER_CORE: readonly string[] = [
-  ...REFRESH.map(({ kind }) => `prepare/old-${kind}`),
-  'prepare/join-old-cores',
-  'prepare/join-pad',
-  'prepare/felt',
-  'prepare/glue-layers',
-  'prepare/over-front',
-  'prepare/slope',
-  'prepare/crown-pads',
-];
-
 /** Cutting and preparing of what goes into the cover: foam, fillings, old cores, pads and wrap. */
 export function coreOperations(work: CoreWork): Operation[] {
   const { pieces, kept, crownedFaces, wrapping, assume } = work;
   const pads = pieces.filter(({ role }) => role === 'crown-pad');
   const wraps = pieces.filter(({ role }) => role.startsWith('wrap-'));
   const minutes = minutesFor('prepare', 0, 0, assume);
-  return [
-    ...cutting(work),
+  const core = [
     ...(kept ? [...refreshing(work), ...joiningOldCores(work)] : newCore(work)),
     ...(pads.length
       ? [
@@ -60,6 +47,10 @@ export function coreOperations(work: CoreWork): Operation[] {
           }),
         ]
       : []),
+  ];
+  return [
+    ...cutting(work),
+    ...core,
     ...(wraps.length && wrapping !== null
       ? [
           operation({
@@ -70,7 +61,8 @@ export function coreOperations(work: CoreWork): Operation[] {
             minutes: minutesFor('prepare', wraps.reduce((mm, piece) => mm + round(piece), 0) / 2, 0, assume),
             ...(wrapping.fix === 'adhesive' ? { waitMinutes: assume('tackyMinutes') } : {}),
             needs: 'bench',
-            after: AFTER_CORE,
+            // Wrapped, a core can no longer be worked on.
+            after: core.map(({ id }) => id),
           }),
         ]
       : []),

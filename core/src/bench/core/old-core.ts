@@ -4,7 +4,7 @@ import { minutesFor } from '../../shop/minutes';
 import { CAUTION, ids, type CoreWork, type Refreshing } from './core-work';
 
 /** What each part of a refresh is, in the order in which it is done: the old wrap comes off first, for under it the joints are looked at. */
-export const REFRESH: readonly { readonly kind: Refreshing; readonly text: string; readonly cautions: readonly string[]; readonly wait?: AssumptionKey }[] = [
+const REFRESH: readonly { readonly kind: Refreshing; readonly text: string; readonly cautions: readonly string[]; readonly wait?: AssumptionKey }[] = [
   { kind: 'wrap', text: 'Take off the old wrap and pads, and look at every joint under them.', cautions: [CAUTION.mould] },
   {
     kind: 'air',

@@ -1,3 +1,4 @@
+import { aheadOn } from '../../geometry/around';
 import { edgeSpans, perimeter, type EdgeSpan, type Outline } from '../../geometry/outline';
 import { given, measuredOn, minus, plus, renamed, sum, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
@@ -131,7 +132,7 @@ export function makeBand(request: BoxingRequest): Band {
   if (sewnBoxing.value <= 0)
     problems.push(issue('error', 'zip-longer-than-cushion', 'construction.zipReach', { openingMm: reached?.opening.value ?? 0, roundMm: round.value }));
 
-  const onBand = (along: number): number => (((along - bandStart) % totalMm) + totalMm) % totalMm;
+  const onBand = (along: number): number => aheadOn(totalMm, bandStart, along);
   const front = spans.find((span) => span.edge === 'front');
   const length = Math.max(0, sewnBoxing.value);
   const end = endsOf(request);
@@ -306,7 +307,7 @@ function trimProblems({ trimOffMm, stripMm }: BoxingRequest, strips: readonly Pi
 function plaquePlaces({ sewn, tiesMm, plateJoinsMm, panels }: BoxingRequest, { opening, middleMm }: Reached): PlaquePlaces {
   const round = perimeter(sewn);
   const start = middleMm - opening.value / 2;
-  const along = (mm: number): number => (((mm - start) % round) + round) % round;
+  const along = (mm: number): number => aheadOn(round, start, mm);
   const within = (x: number): boolean => x > 1e-6 && x < opening.value - 1e-6;
   const corners = panels ? [] : cornersOf(sewn).map((corner) => along(middleOf(corner)));
   return {

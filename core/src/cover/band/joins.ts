@@ -171,5 +171,5 @@ function placeFree(band: BandToJoin): Joins | null {
   }
   if (!best) return null;
   const { at } = best;
-  return { at, onFront: at.some((x) => inside(x, band.front)), crowded: at.some((x) => band.crowded.some((zone) => inside(x, zone))) };
+  return { at, onFront: at.some((x) => inside(x, band.front)), crowded: at.some((x) => isIn(x, band.crowded)) };
 }

@@ -1,3 +1,4 @@
+import { apartOn } from '../../geometry/around';
 import { edgeSpans, perimeter, type EdgeSpan, type Outline } from '../../geometry/outline';
 import { given, law, measuredOn, minus, plus, renamed, sum, type Figure } from '../../kernel/figure';
 
@@ -72,9 +73,7 @@ export function reachOf(reach: Reach, { sewn, sewnWidth, round, zipReturn, zipSh
       return { opening: sum('zip opening', back, minus(zipShort, 2)), middleMm };
     case 'fraction': {
       const total = perimeter(sewn);
-      const offs = tiesMm
-        .map((along) => Math.abs(((((along - middleMm) % total) + 1.5 * total) % total) - total / 2))
-        .filter((off) => off <= side.mm / 2 + 1e-6);
+      const offs = tiesMm.map((along) => apartOn(total, along, middleMm)).filter((off) => off <= side.mm / 2 + 1e-6);
       if (!offs.length) return { opening: law('zip opening', '{0} ÷ 4', [round]), middleMm };
       const ties = given('from tie to tie', 2 * Math.max(...offs), 'measured');
       // What shows passes the ties: pockets lie over the ends of what is open.

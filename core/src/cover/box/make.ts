@@ -1,3 +1,4 @@
+import { apartOn } from '../../geometry/around';
 import { edgeSpans, perimeter } from '../../geometry/outline';
 import { given, law, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
@@ -35,14 +36,10 @@ function tieProblems(choices: Box, request: CoverRequest, { zip }: Band): Issue[
   if (!zip) return [];
   const total = perimeter(request.sewn);
   const clear = request.assume('jointClearMm');
-  const apart = (a: number, b: number): number => {
-    const d = (((a - b) % total) + total) % total;
-    return Math.min(d, total - d);
-  };
   // A zip meant to pass its ties runs beyond each by less than the joins keep clear.
   const hidden = pocketOf(choices, request).value;
   const near = tiesOf(request).some((tie) =>
-    [zip.startMm + hidden, zip.endMm - hidden].some((end) => apart(tie, end) < Math.min(clear, request.assume('zipPastTieMm')) - 1e-6),
+    [zip.startMm + hidden, zip.endMm - hidden].some((end) => apartOn(total, tie, end) < Math.min(clear, request.assume('zipPastTieMm')) - 1e-6),
   );
   return near ? [issue('warning', 'tie-near-zip-end', 'marks', { clearMm: clear })] : [];
 }

@@ -40,7 +40,7 @@ function tying(work: BoxWork): Operation[] {
       pieces: ['tie', ...(last ? idsOf(work.plates.bottom) : bandIds(work))],
       minutes: sewingMinutes(work, [], ties),
       needs: 'machine',
-      after: ['sew/plaque-ends', 'sew/ties-made', 'sew/boxing-joins', 'sew/panel-corners'].filter((id) => !last || id !== 'sew/plaque-ends'),
+      after: [...(last ? [] : ['sew/plaque-ends']), 'sew/ties-made', 'sew/boxing-joins', 'sew/panel-corners'],
     }),
   ];
 }

@@ -5,7 +5,7 @@ import type { Band } from '../band/band';
 import { cornersOf } from '../band/corners';
 import type { Closing, CoverRequest } from '../contract';
 import type { Added } from '../extras/extras';
-import type { Box } from './choices';
+import { plaqueIsLast, type Box } from './choices';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
 
@@ -40,7 +40,7 @@ export const present = ({ seams }: Pick<BoxWork, 'seams'>, ...names: readonly st
  * stays open because the plaque comes last.
  */
 export function lastCorner({ band, choices }: BoxWork): string | null {
-  if (!band.panels || (band.plaque && choices.plaqueSewn === 'last')) return null;
+  if (!band.panels || plaqueIsLast(choices)) return null;
   return band.plaque ? 'plaque-end-right' : 'boxing-ring';
 }
 

@@ -5,7 +5,7 @@ import type { Piece, PieceRole } from '../../piece/piece';
 import { seamProblems, seamsOn, type SeamDraft } from '../../piece/seam';
 import { minutesFor } from '../../shop/minutes';
 import type { Cover, CoverRequest } from '../contract';
-import { piecedPlate, usableFigure, type PiecedPlate, type WIDE_WAYS } from './wide';
+import { piecedPlate, usableFigure, type PiecedPlate, type WideWay } from './wide';
 
 /** Pieces that are made of a middle and two sides where their cloth is too narrow. Strips are joined end to end by rules of their own. */
 const PIECED: ReadonlySet<PieceRole> = new Set(['plate', 'inner-plate', 'base', 'body', 'end', 'channel', 'dust-cover']);
@@ -22,7 +22,7 @@ interface Wide {
 }
 
 /** What is done about a piece wider than its cloth; null for one that the cloth gives. */
-function widePiece(piece: Piece, way: (typeof WIDE_WAYS)[number], { cloth, sizes }: Ask): Wide | null {
+function widePiece(piece: Piece, way: WideWay, { cloth, sizes }: Ask): Wide | null {
   if (!PIECED.has(piece.role) || piece.material.kind !== 'cloth' || piece.partOf) return null;
   const { usableMm, railroaded } = cloth(piece.material.slot);
   const plateMm = railroaded ? piece.height.value : piece.width.value;
@@ -68,7 +68,7 @@ function wideStep(wide: readonly (Wide & { readonly pieced: PiecedPlate })[], { 
 }
 
 /** The cover with every plate that is wider than its cloth made of parts, where that is chosen and can be; otherwise with what is wrong. */
-export function pieceWide(cover: Cover, way: (typeof WIDE_WAYS)[number], ask: Ask): Cover {
+export function pieceWide(cover: Cover, way: WideWay, ask: Ask): Cover {
   const wide = cover.pieces.flatMap((piece) => widePiece(piece, way, ask) ?? []);
   if (wide.length === 0) return cover;
   const problems = [...cover.problems, ...wide.flatMap((one) => one.problems).slice(0, 1)];

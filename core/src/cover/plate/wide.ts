@@ -1,3 +1,4 @@
+import { aheadOn } from '../../geometry/around';
 import * as z from 'zod';
 import { alongOutline } from '../../geometry/along';
 import { outlineBounds, perimeter, rectangleOutline, stationAt, type Outline } from '../../geometry/outline';
@@ -5,7 +6,7 @@ import type { Point } from '../../geometry/point';
 import type { Segment } from '../../geometry/segment';
 import { sliced } from '../../geometry/transform';
 import { given, law, measuredOn, renamed, type Figure } from '../../kernel/figure';
-import type { Mark, Piece } from '../../piece/piece';
+import { PLAIN_PIECE, type Mark, type Piece } from '../../piece/piece';
 import { ON_LINE_MM, type SeamDraft, type Stretch } from '../../piece/seam';
 import { SAME_SIZE_MM } from '../../piece/sizes';
 import type { CoverRequest, Field } from '../contract';
@@ -13,13 +14,14 @@ import { choiceField } from '../sewing/fields';
 
 /** What becomes of a plate wider than its cloth: the cloth has to be turned, or the plate is made of a full middle and two equal sides. */
 export const WIDE_WAYS = ['turn', 'pieced'] as const;
+export type WideWay = (typeof WIDE_WAYS)[number];
 
 /** The choice, for the schema of every construction that has a plate. */
 export const wideShape = { wide: z.enum(WIDE_WAYS).optional() };
 
 /** The same for its tray. */
-export const wideField = <C extends { readonly wide?: (typeof WIDE_WAYS)[number] | undefined }>(): Field<C> =>
-  choiceField<{ readonly wide?: (typeof WIDE_WAYS)[number] | undefined }>('wide', 'Plates wider than the cloth', {
+export const wideField = <C extends { readonly wide?: WideWay | undefined }>(): Field<C> =>
+  choiceField<{ readonly wide?: WideWay | undefined }>('wide', 'Plates wider than the cloth', {
     turn: 'turn the cloth',
     pieced: 'middle and two sides',
   }) as unknown as Field<C>;
@@ -43,10 +45,7 @@ function crossings(sewn: Outline, [low, high]: readonly [number, number]): numbe
 }
 
 /** Where plates will be joined, mm round their seam line: the joins of a band lie under them. None where the cloth is wide enough, or is to be turned. */
-export function plateJoins(
-  way: (typeof WIDE_WAYS)[number] | undefined,
-  { cut, sewn, sizes, cloth }: Pick<CoverRequest, 'cut' | 'sewn' | 'sizes' | 'cloth'>,
-): number[] {
+export function plateJoins(way: WideWay | undefined, { cut, sewn, sizes, cloth }: Pick<CoverRequest, 'cut' | 'sewn' | 'sizes' | 'cloth'>): number[] {
   const { usableMm, railroaded } = cloth('main');
   const cuts = way === 'pieced' && !railroaded ? wideCuts(cut, usableMm, sizes.seam.value) : null;
   return cuts ? crossings(sewn, cuts) : [];
@@ -156,22 +155,18 @@ export function piecedPlate(plate: Piece, usable: Figure, seam: Figure): PiecedP
 function dropOf(plate: Piece, id: string, usable: Figure): Piece {
   const { face, grain, material, height, countPerCushion } = plate;
   return {
+    ...PLAIN_PIECE,
     id,
     role: 'drop',
     label: `${plate.label}, drop`,
     remark: 'two are seamed to a tube',
-    part: { index: 1, of: 1 },
     material,
     countPerCushion: 2 * countPerCushion,
     width: renamed('drop', usable),
     height,
     outline: rectangleOutline(usable.value, height.value),
-    sewn: null,
-    marks: [],
     grain,
     face,
-    trimMm: 0,
-    joins: 0,
   };
 }
 
@@ -183,9 +178,9 @@ function over(sewn: Outline, stretch: Stretch, turns: readonly (readonly [Point,
   const round = perimeter(sewn);
   const along = (at: Point): number => alongOutline(sewn, at, ON_LINE_MM) ?? NaN;
   const from = along(stretch.from);
+  const ahead = (mm: number): number => aheadOn(round, from, mm);
   const ring = Math.hypot(stretch.to.x - stretch.from.x, stretch.to.y - stretch.from.y) < ON_LINE_MM;
-  const long = ring ? round : (((along(stretch.to) - from) % round) + round) % round;
-  const ahead = (mm: number): number => (((mm - from) % round) + round) % round;
+  const long = ring ? round : ahead(along(stretch.to));
   const stops = turns.map(([at, piece]) => ({ mm: ahead(along(at)), piece })).sort((a, b) => a.mm - b.mm);
   const before = stops.at(-1);
   const runs = [...(before && (stops[0]?.mm ?? 0) > TOUCH_MM ? [{ mm: 0, piece: before.piece }] : []), ...stops].filter(({ mm }) => mm < long - TOUCH_MM);

@@ -94,13 +94,13 @@ function inserting({ sprung, stiff, loose, fill }: Contents): { readonly text: s
   return { text: SOFT_CORE[fill], cautions: fill === 'by-hand' ? [] : [BAG] };
 }
 
-/** Putting the core in through the opening. */
-export function insertCore({ contents, assume }: CoverRequest, after: string): Operation {
+/** Putting the core in through the opening; `turned` where the cover has been turned before. */
+export function insertCore({ contents, assume }: CoverRequest, after: string, turned = false): Operation {
   const { text, cautions } = inserting(contents);
   return operation({
     id: 'fill/insert',
     phase: 'fill',
-    text: `Turn the cover. ${text}${contents.belongs}`,
+    text: `${turned ? '' : 'Turn the cover. '}${text}${contents.belongs}`,
     cautions: [...cautions, ...(contents.softUp ? ['Soft side up.'] : [])],
     minutes: minutesFor('fill', 0, 0, assume),
     needs: 'bench',

@@ -1,5 +1,6 @@
 import type { AssumptionKey } from '../../shop/assumptions';
 import type { Field } from '../contract';
+import { RANGES } from './lengths';
 
 /** What may be said of any field besides its label and its values. */
 interface More<C> {
@@ -40,5 +41,5 @@ interface Edged {
 /** Plain or welted, and the cord where it is welted. */
 export const edgeFields = (label: string): readonly Field<Edged>[] => [
   choiceField<Edged>('edge', label, { plain: 'plain', welt: 'welt' }),
-  lengthField<Edged>('cordMm', 'Cord', [1, 25], 'cordMm', { shown: ({ edge }) => edge === 'welt' }),
+  lengthField<Edged>('cordMm', 'Cord', RANGES.cordMm, 'cordMm', { shown: ({ edge }) => edge === 'welt' }),
 ];

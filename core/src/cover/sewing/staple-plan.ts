@@ -1,3 +1,4 @@
+import { apartOn } from '../../geometry/around';
 import { inArcs } from '../../geometry/biarc';
 import { perimeter, stationAt, type Outline } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
@@ -81,7 +82,7 @@ export function stapleOrder(line: Outline, everyMm: number, clearMm: number): St
   const cornered = !smooth(line);
   const sides = sidesOf(line);
   const meets = (mm: number, own: Side): Side | undefined =>
-    sides.find((one) => one !== own && [one.from, one.to].some((end) => Math.abs(((((end - mm) % round) + 1.5 * round) % round) - round / 2) < 1e-6));
+    sides.find((one) => one !== own && [one.from, one.to].some((end) => apartOn(round, end, mm) < 1e-6));
   const all = sides.flatMap((side, place): Place[] => {
     const length = side.to - side.from;
     // An even number of gaps, so that one staple is in the middle.

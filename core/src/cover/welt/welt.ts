@@ -1,9 +1,10 @@
 import { rectangleOutline } from '../../geometry/outline';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
 import type { Piece } from '../../piece/piece';
+import type { Stretch } from '../../piece/seam';
 import type { CoverRequest } from '../contract';
 import { biasStripMm } from './bias';
-import { clothPiece, stripLine } from '../sewing/cloth-piece';
+import { clothPiece, stripEdge, stripLine } from '../sewing/cloth-piece';
 import { enteredOr } from '../sewing/entered-or';
 
 export interface WeltRequest {
@@ -56,49 +57,37 @@ export function weltPiece(request: WeltRequest): Piece {
   });
 }
 
-/** The bias welt that a construction's choices ask for: so many rings, each round the same run. */
-export function chosenWelt(
-  { cordMm }: { readonly cordMm?: number | undefined },
-  { sizes, cloth: cloths, assume }: Pick<CoverRequest, 'sizes' | 'cloth' | 'assume'>,
-  round: Figure,
-  rings: number,
-  overlapName = 'to join the ring',
-): Piece {
-  const cloth = cloths('welt');
-  return weltPiece({
-    id: 'welt',
-    label: 'welt strip',
-    part: { index: 1, of: 1 },
-    countPerCushion: rings,
-    cord: enteredOr('cord', cordMm, 'cordMm', assume),
-    cloth: given('cloth', cloth.thicknessMm, 'material'),
-    flange: { ...sizes.seam, name: 'flange' },
-    round,
-    overlap: given(overlapName, assume('ringOverlapMm'), 'shop'),
-    biasDepthMm: cloth.biasDepthMm,
-  });
+/** What a cover's choices say of its welt. */
+interface WeltChoices {
+  readonly cordMm?: number | undefined;
+  readonly weltCut?: 'bias' | 'straight' | undefined;
 }
 
-/** The same cut straight, with the threads: narrow, with a flange as wide as the plate's. */
-export function straightChosenWelt(
-  { cordMm }: { readonly cordMm?: number | undefined },
+const ONLY_WELT: Pick<WeltRequest, 'id' | 'label' | 'part'> = { id: 'welt', label: 'welt strip', part: { index: 1, of: 1 } };
+
+/** The welt of so many rings as the choices have it: on the bias, or straight; its flange as wide as the plate's allowance, or its own. */
+export function chosenWelt(
+  { cordMm, weltCut }: WeltChoices,
   { sizes, cloth: cloths, assume }: Pick<CoverRequest, 'sizes' | 'cloth' | 'assume'>,
   round: Figure,
   rings: number,
+  named = ONLY_WELT,
 ): Piece {
-  const cloth = cloths('welt');
-  return straightWelt({
-    id: 'welt',
-    label: 'welt strip',
-    part: { index: 1, of: 1 },
-    rings,
+  const { thicknessMm, biasDepthMm, usableMm } = cloths('welt');
+  const shared = {
+    ...named,
     cord: enteredOr('cord', cordMm, 'cordMm', assume),
-    cloth: given('cloth', cloth.thicknessMm, 'material'),
-    flange: { ...sizes.seam, name: 'flange' },
+    cloth: given('cloth', thicknessMm, 'material'),
+    flange: { ...(sizes.flange ?? sizes.seam), name: 'flange' },
     round,
     overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
-    usableMm: cloth.usableMm,
-  });
+  };
+  return weltCut === 'straight' ? straightWelt({ ...shared, rings, usableMm }) : weltPiece({ ...shared, countPerCushion: rings, biasDepthMm });
+}
+
+/** The edge of a ring of welt that is sewn to a plate: of a welt cut straight, as many strips as make one ring. */
+export function weltEdge(welt: Piece): readonly Stretch[] {
+  return Array.from({ length: welt.countPerCushion / ringsOf(welt) }, () => stripEdge(welt, 'lower'));
 }
 
 export interface StraightWeltRequest extends Omit<WeltRequest, 'countPerCushion' | 'biasDepthMm'> {

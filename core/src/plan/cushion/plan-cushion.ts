@@ -404,7 +404,7 @@ function contentsOf(cushion: Cushion, coreSize: Sizes['core'], shop: Shop): Cont
   const pattern = seat?.oldCover?.offCore === mark && !keptCover(cushion) ? ': its old cover is the pattern' : '';
   return {
     layers: layers.length,
-    softUp: layers.length > 1 && !sameBothWays(core),
+    softUp: !sameBothWays(core),
     sprung: kinds.includes('spring'),
     featherMm: layers.filter((_, i) => kinds[i] === 'feather').map(({ thicknessMm }) => thicknessMm),
     overFront: layers[0]?.overFront ?? false,

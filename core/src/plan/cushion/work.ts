@@ -92,7 +92,7 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
     springs: core.layers.filter((_, i) => fillingKinds(core.layers, shop)[i] === 'spring').map(({ grade }) => grade),
     crownedFaces: faces,
     slabs: core.layers.map(({ grade }) => grade).filter((grade) => shop.grade(grade)?.family === 'slab'),
-    softUp: core.layers.length > 1 && !sameBothWays(core),
+    softUp: !sameBothWays(core),
     muslin,
     wrapping: wrapped ? { ...(boarded ? onBoard(wrapWay) : WRAPPING[wrapWay]), fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive' } : null,
     assume,

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { edgeFields, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
-import { cordMm, lengthWithin, seamMm } from '../../sewing/lengths';
+import { cordMm, lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
 
 export const blockSchema = z.strictObject({
   kind: z.literal('block'),
@@ -18,7 +18,7 @@ export type Block = z.infer<typeof blockSchema>;
 
 export const blockFields: readonly Field<Block>[] = [
   ...edgeFields('Top edge'),
-  lengthField<Block>('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  lengthField<Block>('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   wideField<Block>(),
   lengthField<Block>('zipInsetMm', 'Zip inside the base', [10, 300], 'blockZipInsetMm', { group: 'closing' }),
   lengthField<Block>('zipRadiusMm', 'Zip’s corners', [5, 200], 'blockZipRadiusMm', { group: 'closing' }),

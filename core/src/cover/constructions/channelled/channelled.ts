@@ -37,6 +37,9 @@ function soleCase(choices: Channelled, request: CoverRequest): Case {
   return featherCase({ choices, request, plan: sewn, width: sizes.sewn.width, depth: sizes.sewn.depth, loft: sizes.core.height, count: 1, prefix: '' });
 }
 
+/** The name of a step of cutting where case and cover are both cut: each has its own. */
+const inCase = (id: string): string => ({ 'cut/notch': 'cut/case-notch', 'cut/cover': 'cut/case' })[id] ?? id;
+
 const SHAKE = 'Shake the case out flat, channel by channel, and look that none is thinner than the others.';
 
 /** A case by itself; its cover is made apart. */
@@ -62,7 +65,6 @@ function coveredCase(choices: Channelled, request: CoverRequest): Cover {
   const box = makeBox({ edge: edge ?? 'plain', ...(cordMm === undefined ? {} : { cordMm }) }, { ...request, marks: [] });
   const made = soleCase(choices, request);
   const seams = seamsOn(made.pieces, made.seams);
-  const inCase = (id: string): string => ({ 'cut/notch': 'cut/case-notch', 'cut/cover': 'cut/case' })[id] ?? id;
   const putIn = (step: Operation): Operation => {
     if (step.id === 'fill/insert')
       return {
@@ -143,7 +145,7 @@ function envelope(choices: Channelled, request: CoverRequest): Cover {
         request.assume,
         'case',
       ),
-      ...cases.flatMap((one) => one.operations.map((step) => ({ ...step, after: step.after.map((id) => (id === 'cut/notch' ? 'cut/case-notch' : id)) }))),
+      ...cases.flatMap((one) => one.operations.map((step) => ({ ...step, after: step.after.map(inCase) }))),
       ...(cases.length ? [tack] : []),
       ...box.operations.map((step): Operation => (step.id === 'fill/insert' ? { ...step, after: [...step.after, tack.id] } : step)),
     ],

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { choiceField, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
-import { cordMm, lengthWithin, seamMm } from '../../sewing/lengths';
+import { cordMm, lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
 
 /** What a case is filled with. */
 export const MIXES = ['feather', 'feather-down', 'down', 'fibre'] as const;
@@ -35,7 +35,7 @@ export const channelledFields: readonly Field<Channelled>[] = [
   length('channelMm', 'Channels, wide', [60, 300], 'channelMm'),
   choice('mix', 'Filled with', { feather: 'feather', 'feather-down': 'feather and down', down: 'down', fibre: 'fibre' }),
   choice('edge', 'Cover’s edge', { plain: 'plain', welt: 'welt', ridge: 'ridge' }, { shown: isCovered }),
-  length('cordMm', 'Cord', [1, 25], 'cordMm', { shown: (choices) => isCovered(choices) && choices.edge === 'welt' }),
-  length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  length('cordMm', 'Cord', RANGES.cordMm, 'cordMm', { shown: (choices) => isCovered(choices) && choices.edge === 'welt' }),
+  length('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   wideField<Channelled>(),
 ];

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
-import { seamMm } from '../../sewing/lengths';
+import { RANGES, seamMm } from '../../sewing/lengths';
 
 export const foldedCornerSchema = z.strictObject({
   kind: z.literal('folded-corner'),
@@ -12,6 +12,6 @@ export const foldedCornerSchema = z.strictObject({
 export type FoldedCorner = z.infer<typeof foldedCornerSchema>;
 
 export const foldedCornerFields: readonly Field<FoldedCorner>[] = [
-  lengthField<FoldedCorner>('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  lengthField<FoldedCorner>('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   wideField<FoldedCorner>(),
 ];

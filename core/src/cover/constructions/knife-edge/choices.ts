@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { choiceField, edgeFields, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
-import { cordMm, seamMm } from '../../sewing/lengths';
+import { cordMm, RANGES, seamMm } from '../../sewing/lengths';
 
 export const knifeEdgeSchema = z.strictObject({
   kind: z.literal('knife-edge'),
@@ -17,6 +17,6 @@ export type KnifeEdge = z.infer<typeof knifeEdgeSchema>;
 export const knifeEdgeFields: readonly Field<KnifeEdge>[] = [
   choiceField<KnifeEdge>('closing', 'Closed by', { hand: 'slip stitch', zip: 'zip in the seam', envelope: 'envelope back' }),
   ...edgeFields('Edge'),
-  lengthField<KnifeEdge>('seamMm', 'Seam allowance', [3, 50], 'knifeSeamMm'),
+  lengthField<KnifeEdge>('seamMm', 'Seam allowance', RANGES.seamMm, 'knifeSeamMm'),
   wideField<KnifeEdge>(),
 ];

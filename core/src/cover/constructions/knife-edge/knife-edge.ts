@@ -53,7 +53,6 @@ function operationsOf(
   const run = (some: readonly Seam[]): number => some.reduce((mm, one) => mm + one.rows * one.edges[0].lengthMm, 0);
   const plates = pieces.filter(({ role }) => role === 'plate').map(({ id }) => id);
   const backs = plates.filter((id) => id.startsWith('plate-back'));
-  const inserted = insertCore(request, 'sew/press');
   const welt = pieces.find(({ role }) => role === 'welt');
   const corners = cornersOf(request.sewn).filter(({ inner }) => !inner).length;
   return [
@@ -124,7 +123,7 @@ function operationsOf(
       needs: 'table',
       after: ['sew/plates'],
     }),
-    { ...inserted, text: inserted.text.replace('Turn the cover. ', '') },
+    insertCore(request, 'sew/press', true),
     ...(closing === 'hand' && opening
       ? [
           operation({

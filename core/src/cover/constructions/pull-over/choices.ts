@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
-import { lengthWithin, seamMm } from '../../sewing/lengths';
+import { lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
 
 export const pullOverSchema = z.strictObject({
   kind: z.literal('pull-over'),
@@ -18,6 +18,6 @@ export type PullOver = z.infer<typeof pullOverSchema>;
 export const pullOverFields: readonly Field<PullOver>[] = [
   lengthField<PullOver>('frameEdgeMm', 'Frame’s edge, high', [5, 300], 'frameEdgeMm'),
   lengthField<PullOver>('frontRadiusMm', 'Front, rounded by', [5, 200], 'frontRadiusMm'),
-  lengthField<PullOver>('seamMm', 'Seam allowance', [3, 50], 'drumSeamMm'),
+  lengthField<PullOver>('seamMm', 'Seam allowance', RANGES.seamMm, 'drumSeamMm'),
   wideField<PullOver>(),
 ];

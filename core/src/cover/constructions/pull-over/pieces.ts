@@ -1,3 +1,4 @@
+import { aheadOn } from '../../../geometry/around';
 import { growEdges, grow, type EdgeAmounts } from '../../../geometry/offset';
 import { alongOutline } from '../../../geometry/along';
 import { outlineBounds, perimeter, stationAt, type Outline } from '../../../geometry/outline';
@@ -170,7 +171,7 @@ export function pullOverPieces(choices: PullOver, request: CoverRequest, front: 
   const clear = assume('jointClearMm');
   const whole = perimeter(request.sewn);
   const begins = alongOutline(request.sewn, front.front.to, ON_LINE_MM) ?? 0;
-  const alongRest = (mm: number): number => (((mm - begins) % whole) + whole) % whole;
+  const alongRest = (mm: number): number => aheadOn(whole, begins, mm);
   const ask = {
     lengthMm: restMm,
     stripMm,

@@ -3,7 +3,7 @@ import type { Field } from '../../contract';
 import { choiceField, lengthField } from '../../sewing/fields';
 import { TUFT_GRIDS } from '../../sewing/stitched-edge';
 import { wideField, wideShape } from '../../plate/wide';
-import { lengthWithin, seamMm } from '../../sewing/lengths';
+import { lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
 
 export const rolledEdgeSchema = z.strictObject({
   kind: z.literal('rolled-edge'),
@@ -39,6 +39,6 @@ export const rolledEdgeFields: readonly Field<RolledEdge>[] = [
   choice('height', 'Boxing cut', { usual: 'as usual', easier: 'higher, for an easier roll' }),
   choice('strips', 'Boxing strips', { across: 'across the cloth', along: 'along the roll' }),
   wideField<RolledEdge>(),
-  length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  length('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   choice('closing', 'Closed', { hand: 'by hand', zip: 'with a zip' }, { group: 'closing' }),
 ];

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { choiceField, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
-import { cordMm, lengthWithin, seamMm, zipWidthMm } from '../../sewing/lengths';
+import { cordMm, lengthWithin, RANGES, seamMm, zipWidthMm } from '../../sewing/lengths';
 
 export const sprungSchema = z.strictObject({
   kind: z.literal('sprung'),
@@ -27,10 +27,10 @@ export const sprungFields: readonly Field<Sprung>[] = [
   length('feltMm', 'Felt, thick', [1, 50], 'feltMm'),
   choice('edge', 'Cover’s edge', { plain: 'plain', welt: 'welt', ridge: 'ridge' }),
   choice('weltOn', 'Welt on', { both: 'both plates', top: 'top only' }, welted),
-  length('cordMm', 'Cord', [1, 25], 'cordMm', welted),
+  length('cordMm', 'Cord', RANGES.cordMm, 'cordMm', welted),
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
-  length('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  length('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   wideField<Sprung>(),
   choice('plaque', 'Plaque', { slit: 'slit strip', folded: 'two folded', lapped: 'lapped' }, { group: 'closing' }),
-  length('zipWidthMm', 'Zip tape wide', [5, 100], 'zipWidthMm', { group: 'closing' }),
+  length('zipWidthMm', 'Zip tape wide', RANGES.zipWidthMm, 'zipWidthMm', { group: 'closing' }),
 ];

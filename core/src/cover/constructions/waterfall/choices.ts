@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { choiceField, edgeFields, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
-import { cordMm, lengthWithin, seamMm, zipWidthMm } from '../../sewing/lengths';
+import { cordMm, lengthWithin, RANGES, seamMm, zipWidthMm } from '../../sewing/lengths';
 
 export const waterfallSchema = z.strictObject({
   kind: z.literal('waterfall'),
@@ -21,7 +21,7 @@ export const waterfallFields: readonly Field<Waterfall>[] = [
   lengthField<Waterfall>('frontRadiusMm', 'Front rounded by', [1, 300], 'frontRadiusMm'),
   ...edgeFields('Edge on sides and back'),
   choiceField<Waterfall>('weltCut', 'Welt cut', { bias: 'on the bias', straight: 'straight, narrow' }, { shown: ({ edge }) => edge === 'welt' }),
-  lengthField<Waterfall>('seamMm', 'Seam allowance', [3, 50], 'school seam'),
+  lengthField<Waterfall>('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   wideField<Waterfall>(),
-  lengthField<Waterfall>('zipWidthMm', 'Zip tape wide', [5, 100], 'zipWidthMm', { group: 'closing' }),
+  lengthField<Waterfall>('zipWidthMm', 'Zip tape wide', RANGES.zipWidthMm, 'zipWidthMm', { group: 'closing' }),
 ];

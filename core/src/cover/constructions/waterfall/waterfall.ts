@@ -10,12 +10,12 @@ import type { Mark, Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
-import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
+import { allRound, clothPiece } from '../../sewing/cloth-piece';
 import { cutCover, dress, insertCore, openZip, softOpening } from '../../sewing/cover-operations';
 import { frontOf, type FrontAndRest } from '../../band/front';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { makePlaque, type Plaque } from '../../plaque/plaque';
-import { chosenWelt, straightChosenWelt } from '../../welt/welt';
+import { chosenWelt, weltEdge } from '../../welt/welt';
 import { waterfallFields, waterfallSchema, type Waterfall } from './choices';
 import { alike, overFront, sideLine, waterfallPlate, type WaterfallPlate } from './plate';
 import { enteredOr } from '../../sewing/entered-or';
@@ -92,7 +92,7 @@ function backNotches({ rest }: FrontAndRest, [from, to]: readonly [number, numbe
 /** One ring of welt round the whole flat plate: along both sides, over the front's curve and on underneath, and along both back edges. */
 function weltOf(choices: Waterfall, request: CoverRequest, plate: Piece): Piece {
   const round = given('round the flat plate', plate.sewn ? perimeter(plate.sewn) : 0, 'measured');
-  return (choices.weltCut === 'straight' ? straightChosenWelt : chosenWelt)(choices, request, round, 1);
+  return chosenWelt(choices, request, round, 1);
 }
 
 interface Made {
@@ -160,10 +160,7 @@ function seamsOf({ plate, sides, plaque, welt, ends }: Made, pieces: readonly Pi
   const { id } = plate.piece;
   const on = (from: ReturnType<WaterfallPlate['at']>, to: ReturnType<WaterfallPlate['at']>) => ({ piece: id, from, to });
   const fold = { lower: { x: 0, y: 0 }, upper: { x: 0, y: heightMm } };
-  // Strips cut straight are so many a ring.
-  const strips = welt && welt.grain !== 'bias' ? welt.joins + 1 : 1;
-  const ring = welt ? Array.from({ length: strips }, () => stripEdge(welt, 'lower')) : [];
-  const welts: SeamDraft[] = welt ? [{ id: 'welt-round', words: 'welt round the whole plate', first: ring, second: [allRound(plate.piece)] }] : [];
+  const welts: SeamDraft[] = welt ? [{ id: 'welt-round', words: 'welt round the whole plate', first: weltEdge(welt), second: [allRound(plate.piece)] }] : [];
   const mid = ({ sewn }: Piece): Point => ({ x: Math.max(...(sewn?.segments ?? []).map(({ from }) => from.x)), y: heightMm / 2 });
   const half = (side: Piece, face: 'top' | 'bottom') => [
     face === 'top' ? { piece: side.id, from: mid(side), to: fold.upper } : { piece: side.id, from: fold.lower, to: mid(side) },
