@@ -6,7 +6,7 @@ import { labelPrinterSchema, labelPrintSchema, type LabelPrint } from '@yardland
 import { catchError, map, of } from 'rxjs';
 import { problemOf } from '../shared/problem';
 import { Button, Chip, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
-import { ProgressTape } from '../shared/progress-tape';
+import { ProgressTape } from '../shared/ui/progress-tape';
 
 /** What the dialog is opened with: a job, and which of its cushions, counted from 1. */
 export interface LabelPrinterData {

@@ -37,7 +37,7 @@ import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/save-file';
 import type { CompareLaysData } from './compare-lays-dialog';
-import { ProgressTape } from '../shared/progress-tape';
+import { ProgressTape } from '../shared/ui/progress-tape';
 
 const LYING = [
   { value: 'up', name: 'up the roll' },

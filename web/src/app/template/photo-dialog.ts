@@ -25,7 +25,7 @@ import { NumberField } from '../shared/number-field';
 import { Button, DialogFoot, DialogFrame, TrayRow, Words } from '../shared/ui/ui';
 import { HandRings, sizeOfRing } from './hand-rings';
 import { TraceWork } from './trace-work';
-import { ProgressTape } from '../shared/progress-tape';
+import { ProgressTape } from '../shared/ui/progress-tape';
 
 /** A picture decoded and brought to a size that is fine enough: half a millimetre a pixel on a large sheet. */
 interface Picture {
