@@ -16,6 +16,8 @@ export default tseslint.config(
         'error',
         { ignoreRestSiblings: true, argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
       ],
+      // A table of sentences adds its codes to an interface by extending it, and nothing more.
+      '@typescript-eslint/no-empty-object-type': ['error', { allowInterfaces: 'with-single-extends' }],
       '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true }],
       eqeqeq: 'error',
       'no-console': 'error',

@@ -1,4 +1,5 @@
 export { cuttingListPdf } from './cutting-list';
-export { labelsPdf, MOST_LABELS, pieceLabels, type LabelStock } from './labels';
+export { labelsPdf, pieceLabels, type LabelStock } from './labels';
+export { PAPERS, paperOf, type Paper, type PaperAsk, type Printed } from './papers';
 export { MOST_PAGES, pagesFor, templatePdf, type TemplatePaper, type TemplatePrint, type TemplateSubject } from './template';
 export { ticketMark, ticketPdf, type Stamp } from './ticket';

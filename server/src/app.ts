@@ -24,7 +24,7 @@ import { shopRoutes } from './shop/shop.routes';
 import { ShopStore } from './shop/shop.store';
 import { Sessions } from './sign-in/sessions';
 import { nobodySignsIn, signIn } from './sign-in/sign-in.routes';
-import { ticketRoutes } from './tickets/tickets.routes';
+import { paperRoutes } from './papers/papers.routes';
 import type { Workers } from './workers/workers';
 
 export const VERSION = '0.1.0';
@@ -56,7 +56,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   });
   app.use('/api/backups', backupRoutes(db, config.dataDir));
   app.use('/api/shop', shopRoutes(shops));
-  app.use('/api/jobs', jobRoutes(jobs), ticketRoutes(jobs, shops, workers));
+  app.use('/api/jobs', jobRoutes(jobs), paperRoutes(jobs, shops, workers));
   app.use('/api/times', timesRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));

@@ -7,7 +7,7 @@ import { Workers, type Asker } from '../src/workers/workers';
 import { demoDir, demoJob, running } from './support';
 
 const shop = shopSchema.parse(JSON.parse(fs.readFileSync(path.join(demoDir, 'shop.json'), 'utf8')));
-const task = (job: Job) => ({ job, shop, index: 0, stamp: { revision: 1, printedAt: new Date(0) } });
+const task = (job: Job) => ({ kind: 'ticket', job, shop, ask: { index: 0, query: {}, stamp: { revision: 1, printedAt: new Date(0) } } });
 const problem = (error: unknown): readonly [number, string] => (error instanceof Refusal ? [error.status, error.problem.code] : [0, String(error)]);
 
 const asker = (name: string): Asker => ({ name, left: new AbortController().signal });
@@ -19,7 +19,7 @@ describe('work that takes long', () => {
     const stay = asker('one');
     const leaving = new AbortController();
     const all = [1, 2, 3, 4, 5].map((n) =>
-      workers.ticket(task(thorough), n === 2 ? { ...stay, left: leaving.signal } : stay).then(() => [200, ''] as const, problem),
+      workers.print(task(thorough), n === 2 ? { ...stay, left: leaving.signal } : stay).then(() => [200, ''] as const, problem),
     );
     setTimeout(() => leaving.abort(), 500);
     const answers = await Promise.all(all);
@@ -28,14 +28,14 @@ describe('work that takes long', () => {
     expect(answers[1]).toEqual([499, 'left']);
     // The threads that were ended are replaced: the next one is answered.
     const after = new Workers({ limitMs: 60_000 });
-    expect((await after.ticket(task(demoJob('storage-chest')), stay)).length).toBeGreaterThan(10_000);
+    expect((await after.print(task(demoJob('storage-chest')), stay)).kind).toBe('file');
     await Promise.all([workers.close(), after.close()]);
   }, 90_000);
 
   it('is begun for each asker in turn: who asks for much waits behind who asks for little, and does not fill the queue', async () => {
     const workers = new Workers({ queue: 20 });
     const done: string[] = [];
-    const ask = (name: string): Promise<void> => workers.ticket(task(demoJob('storage-chest')), asker(name)).then(() => void done.push(name));
+    const ask = (name: string): Promise<void> => workers.print(task(demoJob('storage-chest')), asker(name)).then(() => void done.push(name));
     const running = Math.max(2, availableParallelism() - 1);
     const much = Array.from({ length: running + 8 }, () => ask('much'));
     const little = ask('little');

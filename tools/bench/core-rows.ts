@@ -118,7 +118,7 @@ export function coreRows(root: string): Row[] {
     rowOf(
       'advice: every change to a cushion tried out, in a worker',
       '—',
-      timed(8, () => void finished(runTrial({ format: 'yardland/advice-ask@1', cushion: advised, units, cloth, shop: shop.document }))),
+      timed(8, () => void finished(runTrial({ format: 'yardland/advice-ask@1', cushion: advised, job: { units, cloth }, shop: shop.document }))),
       loop,
     ),
     ...(lay

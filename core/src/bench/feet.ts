@@ -6,14 +6,11 @@ export type Foot = 'zip' | 'cord' | 'plain';
 
 const FOOT_WORDS: Record<Foot, string> = { zip: 'Zip foot on.', cord: 'Cord foot on.', plain: 'Plain foot on.' };
 
-/** Seams of band and plate run along the cord where the cover has a welt. */
-const ALONG_PLATE = /^sew\/(welt|band-to-|plates|round|panels-to-|side-|ends)/;
-
-/** The foot that an operation is sewn with; null where it is not sewn at the machine. Operations are known by their names, which are stable. */
-export function footFor({ id, needs, phase }: Pick<Operation, 'id' | 'needs' | 'phase'>, pieces: readonly Pick<Piece, 'role'>[]): Foot | null {
+/** The foot that an operation is sewn with; null where it is not sewn at the machine. A seam along a plate's edge runs along the cord where the cover has a welt. */
+export function footFor({ foot, needs, phase }: Pick<Operation, 'foot' | 'needs' | 'phase'>, pieces: readonly Pick<Piece, 'role'>[]): Foot | null {
   if (needs !== 'machine' || phase !== 'sew') return null;
-  if (id === 'sew/plaque' || id.endsWith('zip')) return 'zip';
-  return pieces.some(({ role }) => role === 'welt') && ALONG_PLATE.test(id) ? 'cord' : 'plain';
+  if (foot === 'zip') return 'zip';
+  return foot === 'edge' && pieces.some(({ role }) => role === 'welt') ? 'cord' : 'plain';
 }
 
 /** The work order with the foot to change to, on each step at the machine that is sewn with another than the step before it. */

@@ -2,16 +2,18 @@ import { fit, type FitRequest } from '../fit/fit';
 import { sensitivity } from '../fit/sensitivity';
 import { shipped } from '../shop/assumptions';
 import { openShop } from '../shop/shop';
-import { demoShop, sampleCushion } from '../testing/samples';
+import { demoShop, sampleJob, sampleCushion } from '../testing/samples';
 import { solveCrown } from '../crown/solve-crown';
 import { fitAdvice } from './advice';
 import { answersIn } from '../plan/answers';
 import { compareSchools } from './compare-schools';
 import type { Cushion } from '../job/document';
 import { finished } from './trials';
-import { planCushion, type CushionContext, type CushionPlan } from '../plan/cushion/plan-cushion';
+import { planCushion } from '../plan/cushion/plan-cushion';
+import { contextOf } from '../plan/cushion/context';
+import type { CushionPlan } from '../plan/cushion/cushion-plan';
 
-const context: CushionContext = { units: 'metric', cloth: { widthMm: 1400 }, shop: demoShop(), answers: answersIn({}) };
+const context = contextOf(sampleJob(), demoShop(), answersIn({}));
 const made = (over: Partial<Cushion>): CushionPlan => planCushion(sampleCushion(over), context);
 const codes = (one: CushionPlan): string[] => one.problems.map((problem) => problem.code);
 

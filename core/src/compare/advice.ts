@@ -5,7 +5,9 @@ import type { Constants } from '../shop/assumptions';
 import { schoolNumber } from '../shop/schools';
 import { pairMm } from '../units/length';
 import type { Cushion } from '../job/document';
-import { planCushion, type CushionContext, type CushionPlan } from '../plan/cushion/plan-cushion';
+import { planCushion } from '../plan/cushion/plan-cushion';
+import type { CushionContext } from '../plan/cushion/context';
+import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { planCushionSolved, type CrownSolver } from '../plan/cushion/plan-cushion-solved';
 
 /** One thing that could be changed about a cushion so that its cover fits, by how much, and how it would fit then. */

@@ -1,10 +1,11 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { answersIn } from '../plan/answers';
+import { contextOf } from '../plan/cushion/context';
 import { compareCovers } from './compare-covers';
 import { plan } from '../plan/plan';
 
 const shop = demoShop();
-const context = { units: 'metric' as const, cloth: { widthMm: 1400 }, shop, answers: answersIn({}) };
+const context = contextOf(sampleJob(), shop, answersIn({}));
 
 describe('covers compared', () => {
   const cushion = sampleCushion({ given: 'finished', template: { shape: 'rectangle', widthMm: 500, depthMm: 450 } });

@@ -7,7 +7,8 @@ import type { Issue } from '../kernel/issue';
 import { isLaid } from '../piece/piece';
 import { closedForm } from '../picture/closed-form';
 import { cushionSchema, type Cushion } from '../job/document';
-import { planCushion, type CushionContext } from '../plan/cushion/plan-cushion';
+import { planCushion } from '../plan/cushion/plan-cushion';
+import type { CushionContext } from '../plan/cushion/context';
 
 /** What making a cushion's cover in one way takes, for one cushion. */
 export interface CoverFacts {

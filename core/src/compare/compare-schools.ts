@@ -4,7 +4,9 @@ import type { Piece } from '../piece/piece';
 import type { SchoolRow } from '../shop/schools';
 import type { Cushion } from '../job/document';
 import type { TrialProgress } from './advice';
-import { planCushion, type CushionContext, type CushionPlan } from '../plan/cushion/plan-cushion';
+import { planCushion } from '../plan/cushion/plan-cushion';
+import type { CushionContext } from '../plan/cushion/context';
+import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { planCushionSolved, type CrownSolver } from '../plan/cushion/plan-cushion-solved';
 
 /** A cushion as one school would make it. */

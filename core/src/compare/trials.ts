@@ -7,7 +7,7 @@ import { compareLays } from './compare-lays';
 import type { LayCompared } from './lay-ways';
 import { compareSchools, type Compared } from './compare-schools';
 import type { ClothUse, Cushion, Job } from '../job/document';
-import type { CushionContext } from '../plan/cushion/plan-cushion';
+import { contextOf, type JobAround } from '../plan/cushion/context';
 import { planCushionSolved } from '../plan/cushion/plan-cushion-solved';
 
 /** A question about the lay of one cloth of a job, whole in itself. */
@@ -24,9 +24,7 @@ export interface LayTrialAsk {
 export interface CushionTrialAsk {
   readonly format: 'yardland/advice-ask@1' | 'yardland/compare-ask@1';
   readonly cushion: Cushion;
-  readonly units: Job['units'];
-  readonly cloth: Job['cloth'];
-  readonly waddings?: Job['waddings'];
+  readonly job: JobAround;
   readonly shop: ShopDocument;
 }
 
@@ -44,8 +42,8 @@ export function* runTrial(ask: TrialAsk): Generator<TrialProgress, TrialAnswer> 
   return yield* runCushionTrial(ask);
 }
 
-function* runCushionTrial({ format, cushion, units, cloth, waddings, shop }: CushionTrialAsk): Generator<TrialProgress, TrialAnswer> {
-  const context: CushionContext = { units, cloth, waddings, shop: openShop(shop), answers: answersIn({}) };
+function* runCushionTrial({ format, cushion, job, shop }: CushionTrialAsk): Generator<TrialProgress, TrialAnswer> {
+  const context = contextOf(job, openShop(shop), answersIn({}));
   const known = new Map<string, CrownAnswer>();
   const crown = (request: CrownAsk): CrownAnswer => {
     const name = JSON.stringify(request);

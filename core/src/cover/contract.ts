@@ -10,6 +10,7 @@ import type { Seam } from '../piece/seam';
 import type { StaplePlan } from '../piece/staples';
 import type { GivenSize, Sizes } from '../piece/sizes';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
+import type { Sentences } from '../kernel/sentences';
 import type { FillWay } from '../shop/ways';
 import type { OutlineMark } from '../template/marks';
 import type { UnitSystem } from '../units/length';
@@ -192,6 +193,8 @@ export interface Construction<C extends Choices = Choices> {
   readonly name: string;
   /** One sentence on what it is for. */
   readonly idea: string;
+  /** What is said of the problems that only it has. */
+  readonly sentences?: Sentences;
   /** What the height of the cushion is called, where it is not a height. */
   readonly heightWord?: string;
   /** Words the quick line understands: for the construction itself, and for choices of it. */

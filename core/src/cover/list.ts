@@ -1,7 +1,6 @@
 import * as z from 'zod';
 import { bolster, bolsterSchema } from './constructions/bolster/bolster';
 import { boxed, boxedSchema } from './constructions/boxed/boxed';
-
 import { channelled } from './constructions/channelled/channelled';
 import { channelledSchema } from './constructions/channelled/choices';
 import { drumSchema } from './constructions/drum/choices';
@@ -53,7 +52,14 @@ export const constructionSchema = z.discriminatedUnion('kind', [
 ]);
 export type Construction = z.infer<typeof constructionSchema>;
 
-/** The module of a construction; boxed for a kind that is not in it. */
-export function constructionOf({ kind }: Choices, list: readonly ConstructionModule[] = CONSTRUCTIONS): ConstructionModule {
-  return list.find((one) => one.kind === kind) ?? oneOfMany(boxed);
+/** The module of a kind of construction; undefined where the list has none. */
+export function findConstruction({ kind }: Pick<Choices, 'kind'>, list: readonly ConstructionModule[]): ConstructionModule | undefined {
+  return list.find((one) => one.kind === kind);
+}
+
+/** The module of the choices in a document, whose schema lets only shipped kinds through. Throws a RangeError for any other. */
+export function constructionOf(choices: Construction): ConstructionModule {
+  const found = findConstruction(choices, CONSTRUCTIONS);
+  if (!found) throw new RangeError(`no construction is called ${choices.kind}`);
+  return found;
 }

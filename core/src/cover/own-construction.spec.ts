@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { given, plus, sum } from '../kernel/figure';
 import { plan } from '../plan/plan';
 import { planJson } from '../plan/json';
+import { sayLine } from '../plan/said';
 import { solve } from '../plan/solve';
 import { operation } from '../piece/operation';
 import { seamsOn } from '../piece/seam';
@@ -75,6 +76,14 @@ describe('a construction that joins the list', () => {
   const solved = Object.fromEntries(first.wanted.map(({ hash, request }) => [hash, solve(request)]));
   const whole = plan(job, shop, solved, undefined, list);
   const [one] = whole.cushions;
+
+  it('blocks the cushion as long as it is on no list, and says so', () => {
+    const stray = plan(job, shop);
+    expect(stray.cushions.map(({ state }) => state)).toEqual(['blocked']);
+    expect(stray.problems.map((problem) => sayLine(problem, { units: 'metric', step: { mm: 1, inch: 1 / 8 } }))).toEqual([
+      'No construction is called “bag”. Choose one under Cover.',
+    ]);
+  });
 
   it('is planned, laid on its cloths, bought, worked and written, with nothing else touched', () => {
     expect([one!.state, one!.construction.kind]).toEqual(['planned', 'bag']);

@@ -1,4 +1,4 @@
-import { issue, type Issue } from '../kernel/issue';
+import { issue, type Issue, type IssueCode } from '../kernel/issue';
 
 export const FINDINGS = ['mould', 'crumbling', 'no-return', 'joints-open', 'strip-missing', 'discoloured', 'smell'] as const;
 export type Finding = (typeof FINDINGS)[number];
@@ -58,20 +58,20 @@ export function judge(old: OldCore, asked: Asked = {}): Judged {
   const set = setOf(old);
   const floor = asked.densityFloor ?? 0;
   const soft = (asked.hardness25N ?? 0) - (asked.hardnessClass ?? Infinity);
-  const rows: [boolean, Verdict, string][] = [
-    [found.has('mould'), 'replace', 'mould'],
-    [found.has('crumbling'), 'replace', 'crumbling'],
-    [found.has('no-return'), 'replace', 'no-return'],
-    [set !== null && set > DONE_FOR, 'replace', 'done-for'],
-    [old.hardness25N !== undefined && old.hardness25N < soft, 'replace', 'too-soft'],
-    [old.densityKgM3 !== undefined && old.densityKgM3 < floor * (1 - TOO_LIGHT), 'replace', 'too-light'],
-    [asked.certified === true && old.rating !== 'known', 'replace', 'not-rated'],
-    [asked.wet === true, 'replace', 'outdoors'],
-    [found.has('joints-open'), 'patch', 'joints-open'],
-    [found.has('strip-missing'), 'patch', 'strip-missing'],
-    [set !== null && set > SAT_OUT && set <= DONE_FOR, 'refresh', 'sat-out'],
-    [found.has('discoloured'), 'keep', 'discoloured'],
-    [found.has('smell'), 'keep', 'smell'],
+  const rows: [boolean, Verdict, IssueCode][] = [
+    [found.has('mould'), 'replace', 'old-core-mould'],
+    [found.has('crumbling'), 'replace', 'old-core-crumbling'],
+    [found.has('no-return'), 'replace', 'old-core-no-return'],
+    [set !== null && set > DONE_FOR, 'replace', 'old-core-done-for'],
+    [old.hardness25N !== undefined && old.hardness25N < soft, 'replace', 'old-core-too-soft'],
+    [old.densityKgM3 !== undefined && old.densityKgM3 < floor * (1 - TOO_LIGHT), 'replace', 'old-core-too-light'],
+    [asked.certified === true && old.rating !== 'known', 'replace', 'old-core-not-rated'],
+    [asked.wet === true, 'replace', 'old-core-outdoors'],
+    [found.has('joints-open'), 'patch', 'old-core-joints-open'],
+    [found.has('strip-missing'), 'patch', 'old-core-strip-missing'],
+    [set !== null && set > SAT_OUT && set <= DONE_FOR, 'refresh', 'old-core-sat-out'],
+    [found.has('discoloured'), 'keep', 'old-core-discoloured'],
+    [found.has('smell'), 'keep', 'old-core-smell'],
   ];
   const held = rows.filter(([applies]) => applies);
   const verdict = held.map(([, v]) => v).reduce<Verdict>((worst, v) => (VERDICTS.indexOf(v) > VERDICTS.indexOf(worst) ? v : worst), 'keep');
@@ -82,7 +82,7 @@ export function judge(old: OldCore, asked: Asked = {}): Judged {
     density: old.densityKgM3 ?? 0,
     floor,
   };
-  return { verdict, reasons: held.map(([, , code]) => issue('note', `old-core-${code}`, 'seat.old', data)), set };
+  return { verdict, reasons: held.map(([, , code]) => issue('note', code, 'seat.old', data)), set };
 }
 
 export const COVER_FINDINGS = ['seams-pull', 'worn', 'torn', 'shrunk', 'sewn-shut', 'zip-good'] as const;
@@ -101,6 +101,6 @@ export function judgeCover(findings: readonly CoverFinding[]): {
   const renew = found.has('worn') || found.has('torn') || found.has('shrunk');
   const verdict: CoverVerdict = renew ? 'renew' : found.has('seams-pull') ? 'restitch' : 'wash';
   const saveZip = renew && found.has('zip-good');
-  const codes = findings.filter((finding) => finding !== 'zip-good').map((finding) => `old-cover-${finding}`);
-  return { verdict, saveZip, reasons: [...codes, ...(saveZip ? ['old-cover-save-zip'] : [])].map((code) => issue('note', code, 'seat.oldCover')) };
+  const codes = findings.filter((finding) => finding !== 'zip-good').map((finding) => `old-cover-${finding}` as const);
+  return { verdict, saveZip, reasons: [...codes, ...(saveZip ? (['old-cover-save-zip'] as const) : [])].map((code) => issue('note', code, 'seat.oldCover')) };
 }

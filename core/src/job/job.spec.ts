@@ -7,7 +7,7 @@ import { readJob, readJobText } from './document';
 import { plan } from '../plan/plan';
 import type { ShopDocument } from '../shop/shop';
 import { readQuickLine, sayQuickProblem } from './quick-line';
-import { say } from '../say/say';
+import { sayBy, SENTENCES } from '../say/say';
 
 const shop = demoShop();
 const inWords = { units: 'metric' as const, step: shop.document.step };
@@ -61,7 +61,7 @@ describe('plan on any document that the schema lets through', () => {
             cloth: { widthMm: Math.min(cloth, 10000) },
           });
           for (const problem of plan(job, shop).problems) {
-            const { what, mend } = say(problem, inWords);
+            const { what, mend } = sayBy(SENTENCES, problem, inWords);
             expect(what)
               .withContext(problem.code)
               .toMatch(/^.+ .+\.$/);
@@ -170,7 +170,7 @@ describe('an old core', () => {
     expect(worst.verdict).toBe('replace');
     expect(worst.reasons.map((reason) => reason.code)).toEqual(['old-core-mould', 'old-core-sat-out', 'old-core-discoloured']);
     expect(setOf({})).toBeNull();
-    expect(say(worst.reasons[1]!, inWords).what).toBe('The middle has lost 20 % of the edge’s thickness.');
+    expect(sayBy(SENTENCES, worst.reasons[1]!, inWords).what).toBe('The middle has lost 20 % of the edge’s thickness.');
   });
 });
 

@@ -1,7 +1,7 @@
 import { outlineBounds, stationAt, type Outline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { moved, sliced } from '../geometry/transform';
-import { issue, type Issue } from '../kernel/issue';
+import { issue, type Issue, type IssueCode } from '../kernel/issue';
 import { buttonAt, markNear, tieAlong, type OutlineMark } from '../template/marks';
 import { outlineToJson } from '../template/outline-json';
 import { outlineOf, shapeOf } from '../template/shapes/shapes';
@@ -23,7 +23,7 @@ export type Split = { readonly ok: true; readonly cushions: readonly Cushion[] }
 const WIDTHS_MM = 0.5;
 export const MOST_SPLIT = 12;
 
-const refused = (code: string, path: string, facts: Record<string, number | string> = {}): Split => ({
+const refused = (code: IssueCode, path: string, facts: Record<string, number | string> = {}): Split => ({
   ok: false,
   problems: [issue('error', code, path, facts)],
 });

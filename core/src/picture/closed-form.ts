@@ -4,7 +4,7 @@ import { edgeSpans, flatten, perimeter, stationAt, type Outline } from '../geome
 import type { Piece } from '../piece/piece';
 import { alongOutline } from '../geometry/along';
 import { distance, type Point } from '../geometry/point';
-import type { Planned } from '../plan/cushion/plan-cushion';
+import type { Planned } from '../plan/cushion/cushion-plan';
 
 /** Chords of the closed cushion's rim run this near to its curves, mm. */
 const RIM_MM = 1.5;

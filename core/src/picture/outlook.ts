@@ -5,7 +5,7 @@ import type { Fit, FitRequest, FitVerdict } from '../fit/fit';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import { cushionFeel, fillingLayers } from '../plan/cushion/cushion-feel';
-import type { CushionPlan } from '../plan/cushion/plan-cushion';
+import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { formatPressureUnit, formatTensionUnit } from '../units/force';
 
 /** How a cushion will look, feel and close, in one place. A part that is not predicted is null. */

@@ -5,7 +5,7 @@ import type { Point } from '../geometry/point';
 import { isFoam, type Stock } from '../material/material';
 import type { Shop } from '../shop/shop';
 import { formatLength } from '../units/format';
-import type { Planned } from '../plan/cushion/plan-cushion';
+import type { Planned } from '../plan/cushion/cushion-plan';
 import type { SayIn } from '../say/say';
 
 /** What an area of the section is of. */

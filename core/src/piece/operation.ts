@@ -5,6 +5,9 @@ import type { Stage } from './stage';
 export const PHASES = ['cut', 'prepare', 'sew', 'fill', 'fix'] as const;
 export type Phase = (typeof PHASES)[number];
 
+/** What a step at the machine runs along, where that asks for a foot of its own: a zip's teeth, or the edge of a plate, where a welt's cord may lie. */
+export type RunsAlong = 'zip' | 'edge';
+
 /** Who or what is needed for an operation. */
 export type Workplace = 'table' | 'machine' | 'hand' | 'bench';
 
@@ -26,6 +29,7 @@ export interface Operation {
   /** Time nobody works: until glue is tacky, or steam has dried. */
   readonly waitMinutes: number;
   readonly needs: Workplace;
+  readonly foot?: RunsAlong | undefined;
   /** What it folds, slits or turns, moment by moment; empty where the pieces in hand only meet. */
   readonly stages: readonly Stage[];
   /** Operations that come before it, where they are in the order at all. */

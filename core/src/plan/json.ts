@@ -8,10 +8,11 @@ import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
 import type { StaplePlan } from '../piece/staples';
-import type { CushionPlan } from './cushion/plan-cushion';
+import type { CushionPlan } from './cushion/cushion-plan';
 import { notionsOf } from './buy/notions';
 import type { Plan } from './plan';
-import { sayLine, type SayIn } from '../say/say';
+import type { SayIn } from '../say/say';
+import { sayLine } from './said';
 import { filled } from './cushion/words';
 
 /** What a piece is cut from; `cloth` names the slot, or is null for what is not cloth. */

@@ -9,7 +9,7 @@ import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import type { Cushion } from '../job/document';
 import { plan, type Plan } from './plan';
 import { planJson } from './json';
-import type { CushionPlan } from './cushion/plan-cushion';
+import type { CushionPlan } from './cushion/cushion-plan';
 import { checkedLay, planSolved } from './solve';
 
 const shop = demoShop();

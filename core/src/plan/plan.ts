@@ -11,7 +11,9 @@ import { isBought, recutKey, repeatToBegin, type PlannedLay, type WantedLay } fr
 import { recutLays } from './lays/recut-lays';
 import { offRemnants } from './lays/remnant-lays';
 import { missingPieces } from './lays/missing';
-import { planCushion, unanswered, type CushionPlan } from './cushion/plan-cushion';
+import { contextOf, sameContext } from './cushion/context';
+import { planCushion } from './cushion/plan-cushion';
+import { unanswered, type CushionPlan } from './cushion/cushion-plan';
 import { salvagedUses, type SalvagedUse } from './buy/salvaged';
 
 /** A question that the plan needs answered before its cushion's pieces are known. */
@@ -107,29 +109,25 @@ function everyLay(job: Job, cushions: readonly CushionPlan[], shop: Shop, solved
   return [...laid, ...recutLays(job, cushions, lays, laid, shop, solvedAs)];
 }
 
+/** Whether what a job says of its lays is the same in both. */
+const sameLaying = (a: Job, b: Job): boolean => a.pins === b.pins && a.remnants === b.remnants && a.lays === b.lays && a.foamCuts === b.foamCuts;
+
 /**
  * The one road from a job to everything derived. Pure and total: problems come back as data. Heavy parts are listed in `wanted` until their
  * answers come back in `solved`. Cushions of `previous` whose source and surroundings are the same objects are taken over as they are.
  */
 export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan, constructions: readonly Construction[] = CONSTRUCTIONS): Plan {
-  const same =
-    previous &&
-    previous.shop === shop &&
-    previous.job.units === job.units &&
-    previous.job.cloth === job.cloth &&
-    previous.job.waddings === job.waddings &&
-    previous.job.pins === job.pins &&
-    previous.job.remnants === job.remnants &&
-    previous.job.lays === job.lays &&
-    previous.job.foamCuts === job.foamCuts;
-  const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const answers = answersIn(solved);
+  const context = contextOf(job, shop, answers, constructions);
+  const same = previous !== undefined && sameContext(context, contextOf(previous.job, previous.shop, answers, constructions));
+  const known = new Map(same ? previous.cushions.map((one) => [one.source, one]) : []);
   const cushions = job.cushions.map((cushion) => {
     const before = known.get(cushion);
     const stale = before && unanswered(before).some(({ hash }) => solved[hash]);
-    return before && !stale ? before : planCushion(cushion, { units: job.units, cloth: job.cloth, waddings: job.waddings, shop, answers, constructions });
+    return before && !stale ? before : planCushion(cushion, context);
   });
-  const unchanged = same && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
+  const unchanged =
+    same && sameLaying(job, previous.job) && cushions.length === previous.cushions.length && cushions.every((one, i) => one === previous.cushions[i]);
   // Plates whose crown is still worked out have no shape yet to be laid.
   const open = cushions.flatMap((one) => unanswered(one).map(({ hash, request }): WantedAnswer => ({ hash, request })));
   const requests: readonly WantedLay[] = open.length

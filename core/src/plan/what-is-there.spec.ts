@@ -4,7 +4,7 @@ import { whyLine } from '../kernel/why';
 import { promised } from '../record/check';
 import { madeAlone } from '../testing/covers';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
-import type { Planned } from './cushion/plan-cushion';
+import type { Planned } from './cushion/cushion-plan';
 import { planSolved } from './solve';
 
 describe('the fit counts what is there and nothing else', () => {

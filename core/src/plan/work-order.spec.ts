@@ -4,7 +4,7 @@ import type { Cushion } from '../job/document';
 import { isLaid } from '../piece/piece';
 import { plannedAlone } from '../testing/covers';
 import { sampleCushion } from '../testing/samples';
-import type { Planned } from './cushion/plan-cushion';
+import type { Planned } from './cushion/cushion-plan';
 
 const SPRINGS = [
   { grade: 'eider-feather', thicknessMm: 40 },

@@ -1,5 +1,5 @@
 import type { Check } from '../job/document';
-import type { CushionPlan } from '../plan/cushion/plan-cushion';
+import type { CushionPlan } from '../plan/cushion/cushion-plan';
 
 export type CheckPlace = 'widthMm' | 'depthMm' | 'edgeMm' | 'middleMm';
 

@@ -1,5 +1,5 @@
 import type { Check } from '../job/document';
-import type { CushionPlan } from '../plan/cushion/plan-cushion';
+import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { compare, type CheckPlace } from './check';
 
 /** What a check shows that is not as it was promised, or that all is. `mm` is how far off, always positive. */

@@ -1,6 +1,6 @@
 import type { Cushion, Job } from '../job/document';
 import { plan } from '../plan/plan';
-import type { CushionPlan, Planned } from '../plan/cushion/plan-cushion';
+import type { CushionPlan, Planned } from '../plan/cushion/cushion-plan';
 import type { UnitSystem } from '../units/length';
 import { demoShop, sampleJob } from './samples';
 

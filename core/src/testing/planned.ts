@@ -1,6 +1,6 @@
 import type { Cushion } from '../job/document';
 import { plan } from '../plan/plan';
-import type { CushionPlan } from '../plan/cushion/plan-cushion';
+import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { demoShop, sampleJob } from './samples';
 
 /** One cushion planned by itself in the demo shop. */

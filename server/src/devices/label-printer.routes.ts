@@ -3,10 +3,10 @@ import { Router } from 'express';
 import type { Logger } from 'pino';
 import { askerOf } from '../http/asker';
 import { beginEvents } from '../http/events';
-import { check, notFound } from '../http/refusal';
+import { check } from '../http/refusal';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
-import { printed } from '../tickets/tickets.routes';
+import { printed } from '../papers/papers.routes';
 import type { Workers } from '../workers/workers';
 import { OutOfLabels, type LabelPrinter } from './label-printer';
 
@@ -25,11 +25,10 @@ export function labelPrinterRoutes(printer: LabelPrinter, jobs: JobStore, shops:
 
   router.get('/print', async (request, response) => {
     const { job: id, cushion, from = 1 } = check(labelPrintQuerySchema, request.query, readWith);
-    const { job } = jobs.read(id);
-    if (cushion !== undefined && !job.cushions[cushion - 1]) throw notFound('cushion');
+    const { job, revision } = jobs.read(id);
     const { name, left } = askerOf(request, response);
-    const task = { job, shop: shops.read().document, index: cushion === undefined ? null : cushion - 1, stock: 'roll' as const };
-    const { file, count = 0 } = printed(await workers.labels(task, { name, left }));
+    const ask = { index: null, query: { stock: 'roll', cushion }, stamp: { revision, printedAt: new Date() } };
+    const { file, count = 0 } = printed(await workers.print({ kind: 'labels', job, shop: shops.read().document, ask }, { name, left }));
     const send = beginEvents(response);
     let out = from - 1;
     const tell = (event: string): void => {

@@ -1,7 +1,5 @@
 import {
   clockedOperations,
-  fullSize,
-  issue,
   learntFrom,
   openShop,
   plan,
@@ -12,7 +10,6 @@ import {
   type Clocked,
   type HeavyAnswer,
   type HeavyRequest,
-  type Issue,
   type Job,
   type LearntTimes,
   type Plan,
@@ -20,18 +17,7 @@ import {
   type Wanted,
 } from '@yardland/core';
 import { madePicture } from '@yardland/core/trace';
-import {
-  cuttingListPdf,
-  labelsPdf,
-  MOST_LABELS,
-  MOST_PAGES,
-  pieceLabels,
-  pagesFor,
-  templatePdf,
-  ticketPdf,
-  type LabelStock,
-  type TemplatePaper,
-} from '@yardland/paper';
+import { paperOf, type PaperAsk, type Printed } from '@yardland/paper';
 import sharp from 'sharp';
 import { Answers } from './answers';
 
@@ -43,25 +29,11 @@ export interface InShop {
   readonly shop: ShopDocument;
 }
 
-export interface TicketTask extends InShop {
-  readonly index: number;
-  readonly stamp: { readonly revision: number; readonly printedAt: Date };
+/** A paper of a job, by its kind in the list of papers. */
+export interface PrintTask extends InShop {
+  readonly kind: string;
+  readonly ask: PaperAsk<unknown>;
 }
-
-export interface TemplateTask extends InShop {
-  readonly index: number;
-  readonly size: Parameters<typeof fullSize>[1];
-  readonly piece: string | null;
-  readonly paper: Exclude<TemplatePaper, object>;
-  readonly rollWidthMm: number | null;
-}
-
-/** A file, or why there is none. */
-export type Printed =
-  | { readonly kind: 'file'; readonly file: Uint8Array; readonly words: string; /** Of labels: how many. */ readonly count?: number }
-  | { readonly kind: 'no-piece' }
-  | { readonly kind: 'no-outline' }
-  | { readonly kind: 'refused'; readonly problem: Issue };
 
 /** What this thread has worked out already: a ticket printed twice is not laid twice. */
 const answers = new Answers();
@@ -76,38 +48,10 @@ export function solve(request: HeavyRequest): HeavyAnswer {
   return solveHere(request);
 }
 
-/** The ticket of one cushion. */
-export async function ticket({ index, stamp, ...one }: TicketTask): Promise<Uint8Array> {
-  return ticketPdf(await planned(one), index, stamp);
-}
-
-/** The cutting list of a whole job. */
-export async function cuttingList({ stamp, ...one }: Omit<TicketTask, 'index'>): Promise<Uint8Array> {
-  return cuttingListPdf(await planned(one), stamp);
-}
-
-/** Labels of the pieces of a job or of one cushion. What shapes the pieces is worked out first, nothing is laid. */
-export async function labels({ index, stock, ...one }: InShop & { readonly index: number | null; readonly stock: LabelStock }): Promise<Printed> {
-  const plan = await planned(one, ({ request }) => request.format !== 'yardland/lay-request@2');
-  const count = pieceLabels(plan, index).length;
-  if (count === 0) return { kind: 'no-outline' };
-  if (count > MOST_LABELS) return { kind: 'refused', problem: issue('error', 'print-too-many-labels', 'cushion', { labels: count, most: MOST_LABELS }) };
-  return { kind: 'file', file: await labelsPdf(plan, index, stock), words: 'labels', count };
-}
-
-/** A template or piece at full size. What shapes the pieces is worked out first, nothing is laid. */
-export async function template({ index, size, piece, paper, rollWidthMm, ...one }: TemplateTask): Promise<Printed> {
-  const plan = await planned(one, ({ request }) => request.format !== 'yardland/lay-request@2');
-  const cushion = plan.cushions[index];
-  const found = cushion && fullSize(cushion, size, piece);
-  if (!found) return { kind: piece !== null && cushion?.state === 'planned' ? 'no-piece' : 'no-outline' };
-  const { outline, words, piece: printed } = found;
-  const pages = rollWidthMm === null ? pagesFor(outline, paper) : 1;
-  if (pages > MOST_PAGES) return { kind: 'refused', problem: issue('error', 'print-too-many-pages', 'paper', { pages, most: MOST_PAGES }) };
-  const subject = { outline, ...(printed && { sewn: printed.sewn, holes: printed.holes ?? [], marks: printed.marks }) };
-  const name = `${one.job.name}: ${cushion?.source.name ?? ''}, ${words}`;
-  const file = await templatePdf(subject, { name, units: one.job.units, paper: rollWidthMm === null ? paper : { rollWidthMm } });
-  return { kind: 'file', file, words };
+/** One paper. What shapes the pieces is worked out first; a paper without lays waits for none. */
+export async function print({ kind, ask, ...one }: PrintTask): Promise<Printed> {
+  const paper = paperOf(kind);
+  return paper.make(await planned(one, paper.laid ? undefined : ({ request }) => request.format !== 'yardland/lay-request@2'), ask);
 }
 
 /** The whole plan, with everything it wants answered, as JSON text. */

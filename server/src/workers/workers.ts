@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import type { Printed } from '@yardland/paper';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/refusal';
 import type * as tasks from './tasks';
@@ -38,20 +39,8 @@ export class Workers {
     this.#queue = queue;
   }
 
-  ticket(task: tasks.TicketTask, asker: Asker): Promise<Uint8Array> {
-    return this.#run('ticket', task, asker);
-  }
-
-  cuttingList(task: Omit<tasks.TicketTask, 'index'>, asker: Asker): Promise<Uint8Array> {
-    return this.#run('cuttingList', task, asker);
-  }
-
-  labels(task: Parameters<typeof tasks.labels>[0], asker: Asker): Promise<tasks.Printed> {
-    return this.#run('labels', task, asker);
-  }
-
-  template(task: tasks.TemplateTask, asker: Asker): Promise<tasks.Printed> {
-    return this.#run('template', task, asker);
+  print(task: tasks.PrintTask, asker: Asker): Promise<Printed> {
+    return this.#run('print', task, asker);
   }
 
   plan(task: tasks.InShop, asker: Asker): Promise<string> {
@@ -111,7 +100,7 @@ export class Workers {
       filename: fileURLToPath(new URL(source ? './tasks.ts' : './tasks.js', here)),
       execArgv: source ? ['--import', 'tsx'] : [],
       // Loaded as a thread starts; the others come from the same file.
-      name: 'ticket',
+      name: 'print',
       minThreads: 1,
       maxThreads: this.#most,
       idleTimeout: 30_000,

@@ -60,6 +60,7 @@ export function plaqueMaking(work: BoxWork): Operation[] {
   return [
     operation({
       id: 'sew/plaque',
+      foot: 'zip',
       phase: 'sew',
       text: `${parts ? 'Join the parts of each plaque strip end to end first. ' : ''}${MAKE[plaque.kind]}`,
       figures: closing.kind === 'zip' || closing.kind === 'hook-and-loop' ? [closing.tape] : [],

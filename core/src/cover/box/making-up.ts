@@ -32,6 +32,7 @@ function welting(work: BoxWork): Operation[] {
   return [
     operation({
       id: 'sew/welt',
+      foot: 'edge',
       phase: 'sew',
       text: 'Join the welt strips on the diagonal, fold them over the cord and sew beside it.',
       cautions: ['The row that makes the welt lies a needle’s width outside the closing row, so that it never shows.'],
@@ -42,6 +43,7 @@ function welting(work: BoxWork): Operation[] {
     }),
     operation({
       id: 'sew/welt-on',
+      foot: 'edge',
       phase: 'sew',
       text: `Sew welt to ${welts.bottom ? 'both plates' : 'the top plate'}: start {0} past the centre back, stop {1} from where you started, cut the end {2} over, turn it in {3} and close the ring.`,
       figures: (['ringOverlapMm', 'ringStopMm', 'ringOverMm', 'ringTurnMm'] as const).map((key) => given('at the ring’s join', request.assume(key), 'shop')),

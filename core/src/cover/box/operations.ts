@@ -57,6 +57,7 @@ function toTop(work: BoxWork): Operation {
   const run = last ? 'from one end of the zip round to the other' : band.panels ? 'corner to corner' : 'notch to notch';
   return operation({
     id: 'sew/band-to-top',
+    foot: 'edge',
     phase: 'sew',
     text: `Sew the ${last ? 'boxing' : 'band'} to the top plate, ${run}${band.panels ? ', pivoting where the panels’ seams stop.' : `; ${clipped}`}`,
     figures,
@@ -127,6 +128,7 @@ function toBottom(work: BoxWork): Operation {
   const patches = extras.operations.filter(({ id }) => id === 'sew/drain-panel' || id === 'sew/anti-slip-base').map(({ id }) => id);
   return operation({
     id: 'sew/band-to-bottom',
+    foot: 'edge',
     phase: 'sew',
     text: last
       ? 'Sew the boxing to the bottom plate the same way, from one end of the zip round to the other, each corner opposite its twin.'

@@ -49,6 +49,7 @@ export function cutCover(
 export function openZip(pieces: readonly string[], after: readonly string[], what = 'the zip a hand’s width, from the right side'): Operation {
   return operation({
     id: 'sew/open-zip',
+    foot: 'zip',
     phase: 'sew',
     text: `Open ${what}: a cover sewn round shut cannot be turned.`,
     pieces,

@@ -1,7 +1,7 @@
 import { sampleCushion, sampleJob } from '../../testing/samples';
 import { planned } from '../../testing/planned';
 import { readJob } from '../document';
-import type { Planned } from '../../plan/cushion/plan-cushion';
+import type { Planned } from '../../plan/cushion/cushion-plan';
 import boxes from './fixtures/1-prompt-side-boxes.json';
 import kneelers from './fixtures/1-puppeteers-kneelers.json';
 import stalls from './fixtures/1-stalls-benches.json';

@@ -4,7 +4,7 @@ import type { Shop } from '../../shop/shop';
 import { leftOver, runBought } from '../lays/bought';
 import type { Job } from '../../job/document';
 import { notionsOf } from './notions';
-import type { CushionPlan } from '../cushion/plan-cushion';
+import type { CushionPlan } from '../cushion/cushion-plan';
 import { goesOn, isBought, type PlannedLay } from '../lays/planned-lay';
 import type { LotChoice } from '../lays/lots';
 import type { SalvagedUse } from './salvaged';

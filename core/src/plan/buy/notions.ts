@@ -1,7 +1,7 @@
 import type { Notion } from '../../cover/contract';
 import { formatNumber, formatRun } from '../../units/format';
 import type { UnitSystem } from '../../units/length';
-import type { CushionPlan } from '../cushion/plan-cushion';
+import type { CushionPlan } from '../cushion/cushion-plan';
 
 /** What one cushion's cover takes besides cloth: all of it for a new cover, and for an old one that goes back on only what is used on the filled cushion. */
 export function notionsOf({ cover, keptCover }: Pick<CushionPlan, 'cover' | 'keptCover'>): readonly Notion[] {

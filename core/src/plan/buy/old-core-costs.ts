@@ -6,7 +6,7 @@ import type { Shop } from '../../shop/shop';
 import type { UnitSystem } from '../../units/length';
 import { lookedOver } from '../cushion/look-over';
 import type { Plan } from '../plan';
-import type { CushionPlan } from '../cushion/plan-cushion';
+import type { CushionPlan } from '../cushion/cushion-plan';
 
 /** What refreshing and replacing one old core cost; refreshing is null where it is beyond that. */
 export function oldCoreCosts(one: CushionPlan, shop: Shop, units: UnitSystem): { readonly refresh: Figure | null; readonly replace: Figure } | null {

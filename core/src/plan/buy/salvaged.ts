@@ -1,7 +1,7 @@
 import type { Shop, ShopDocument } from '../../shop/shop';
 import { formatLengthUnit } from '../../units/format';
 import type { Job } from '../../job/document';
-import type { CushionPlan } from '../cushion/plan-cushion';
+import type { CushionPlan } from '../cushion/cushion-plan';
 import type { SayIn } from '../../say/say';
 
 export type SalvagedZip = ShopDocument['zips'][number];

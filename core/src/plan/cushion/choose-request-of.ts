@@ -4,7 +4,7 @@ import { loadedAs } from './asked';
 import type { Shop } from '../../shop/shop';
 import type { UnitSystem } from '../../units/length';
 import { UNSAID_DECK } from './cushion-feel';
-import type { CushionPlan } from './plan-cushion';
+import type { CushionPlan } from './cushion-plan';
 
 /** What a place asks of a filling: in the damp it stays as wet as in the open. */
 const PLACE = { indoor: 'indoor', covered: 'covered', outdoor: 'outdoor', damp: 'outdoor' } as const;

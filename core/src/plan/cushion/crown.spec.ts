@@ -5,7 +5,7 @@ import { unequalSeams } from '../../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import type { Cushion } from '../../job/document';
 import { plan } from '../plan';
-import type { CushionPlan } from './plan-cushion';
+import type { CushionPlan } from './cushion-plan';
 import { planSolved } from '../solve';
 
 const shop = demoShop();

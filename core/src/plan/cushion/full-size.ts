@@ -1,6 +1,6 @@
 import type { Outline } from '../../geometry/outline';
 import type { Piece } from '../../piece/piece';
-import type { CushionPlan } from './plan-cushion';
+import type { CushionPlan } from './cushion-plan';
 
 /** Which outline is printed or saved full size: as measured, one of the sizes, or the plate as it is cut. */
 export const TEMPLATE_SIZES = ['given', 'seat', 'finished', 'core', 'cut'] as const;

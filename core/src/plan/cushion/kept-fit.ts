@@ -1,7 +1,7 @@
 import { fit, type Fit } from '../../fit/fit';
 import type { Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
-import type { CushionPlan } from './plan-cushion';
+import type { CushionPlan } from './cushion-plan';
 
 /** Pieces that stay as they were cut: width and height, mm, by their ids. */
 export type KeptSizes = Readonly<Record<string, readonly [number, number]>>;

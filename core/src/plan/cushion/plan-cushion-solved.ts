@@ -1,6 +1,8 @@
 import type { CrownAnswer, CrownAsk } from '../../crown/domed';
 import type { Cushion } from '../../job/document';
-import { planCushion, type CushionContext, type CushionPlan } from './plan-cushion';
+import { planCushion } from './plan-cushion';
+import type { CushionContext } from './context';
+import type { CushionPlan } from './cushion-plan';
 
 /** Works a crown out, here and now. */
 export type CrownSolver = (request: CrownAsk) => CrownAnswer;

@@ -9,7 +9,7 @@ import type { Figure } from '../../kernel/figure';
 import { formatLength, formatLengthUnit } from '../../units/format';
 import { pairMm, type Pair, type UnitSystem } from '../../units/length';
 import type { Cushion } from '../../job/document';
-import type { CushionPlan } from './plan-cushion';
+import type { CushionPlan } from './cushion-plan';
 import type { SayIn } from '../../say/say';
 
 export const FIT_WORDS: Record<FitVerdict, string> = {

@@ -12,7 +12,7 @@ import { isLaid, type Piece } from '../../piece/piece';
 import type { Shop } from '../../shop/shop';
 import { clothFacts, clothName, clothUse } from '../cloths';
 import type { ClothUse, Job } from '../../job/document';
-import type { CushionPlan, Cut } from '../cushion/plan-cushion';
+import type { CushionPlan, Cut } from '../cushion/cushion-plan';
 import { clothLayKey, type LaySubject, type WantedLay } from './planned-lay';
 import { rollsOf } from '../cushion/wrap';
 import { seatMiddle } from '../../job/split';

@@ -1,7 +1,7 @@
 import { issue, type Issue } from '../../kernel/issue';
 import type { MaterialKind } from '../../piece/material-ref';
 import { goesOn, type PlannedLay } from './planned-lay';
-import type { CushionPlan } from '../cushion/plan-cushion';
+import type { CushionPlan } from '../cushion/cushion-plan';
 
 /** Where a piece of this material is changed, from the cushion. */
 const PATHS: Record<MaterialKind, string> = {

@@ -7,7 +7,7 @@ import { clothFacts } from '../cloths';
 import type { Job } from '../../job/document';
 import { biasItems, itemOf, movesFor, pinsOn, turnsOn, wanted, type NamedItem } from './lays';
 import { leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
-import type { CushionPlan } from '../cushion/plan-cushion';
+import type { CushionPlan } from '../cushion/cushion-plan';
 import { remnantKey, remnantMaterial, remnantsFor } from './remnants';
 
 type Hide = Extract<LayMaterial, { readonly kind: 'hide' }>;

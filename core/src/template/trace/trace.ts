@@ -5,7 +5,7 @@ import { distance, type Point } from '../../geometry/point';
 import { polygonArea } from '../../geometry/polygon';
 import type { EdgeName } from '../../geometry/segment';
 import { counterClockwise, moved, tidied } from '../../geometry/transform';
-import { issue, type Issue } from '../../kernel/issue';
+import { issue, type Issue, type IssueCode } from '../../kernel/issue';
 import { sideAlong, withEdges } from '../edges';
 import { cornersAlong, fitCurve, straightened } from '../fit-curve';
 import { blurred, otsu, sampleAt, type Gray } from './gray';
@@ -215,7 +215,7 @@ function outlineOfRing(ring: readonly Point[], tolerance: number): Outline {
  * the sheet's rim from its middle, its inner and outer border placed between cells, lines and curves fitted. Reports the fit's error in mm.
  */
 export function traceOutline(request: TraceRequest, progress: (share: number) => boolean = () => true): TraceAnswer {
-  const failed = (code: string): TraceAnswer => ({ ok: false, problems: [issue('error', code, 'picture')] });
+  const failed = (code: IssueCode): TraceAnswer => ({ ok: false, problems: [issue('error', code, 'picture')] });
   const { sheetWidthMm: w, sheetDepthMm: d } = request;
   const truth: Corners = [
     { x: 0, y: 0 },

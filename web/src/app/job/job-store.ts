@@ -6,6 +6,7 @@ import {
   withPinsFollowing,
   stationStates,
   type Cushion,
+  contextOf,
   type CushionContext,
   type CushionPlan,
   type Job,
@@ -126,7 +127,7 @@ export class JobStore {
   /** What one cushion is planned in: for trying changes out beside the plan. */
   readonly context = computed<CushionContext | null>(() => {
     const { job, shop, solved } = this.#ask() ?? {};
-    return job && shop && solved ? { units: job.units, cloth: job.cloth, shop, answers: answersIn(solved) } : null;
+    return job && shop && solved ? contextOf(job, shop, answersIn(solved)) : null;
   });
   readonly states = computed(() => {
     const whole = this.plan();

@@ -1,6 +1,6 @@
 import type { Cushion } from '../../../job/document';
 import { plan } from '../../../plan/plan';
-import type { Planned } from '../../../plan/cushion/plan-cushion';
+import type { Planned } from '../../../plan/cushion/cushion-plan';
 import { unequalSeams } from '../../../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
 import type { Block } from './choices';

@@ -119,6 +119,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       ? [
           operation({
             id: 'sew/base-zip',
+            foot: 'zip',
             phase: 'sew',
             text: 'Sew the zip of {0} flat to the whole base along the marked line on three sides, both edges; slit the lining along the teeth, the slit ending {1} inside each end of the tape, and sew folded lining across both ends as stops.',
             figures: [zip.closing.tape, given('from each end', assume('blockStopMm'), 'shop')],
@@ -144,6 +145,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       ? [
           operation({
             id: 'sew/welt-on',
+            foot: 'edge',
             phase: 'sew',
             text: 'Make up the welt and sew it round the top plate, starting at the centre back; join the ring there.',
             cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
@@ -156,6 +158,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       : []),
     operation({
       id: 'sew/panels-to-top',
+      foot: 'edge',
       phase: 'sew',
       text: 'Sew the panels to the top plate, corner to corner, pivoting where their seams stop.',
       cautions: ['Clip the allowance, not the stitch.'],
@@ -178,6 +181,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
     openZip([base.id], ['sew/base-zip'], 'the base’s zip a hand’s width, from the right side'),
     operation({
       id: 'sew/panels-to-base',
+      foot: 'edge',
       phase: 'sew',
       text: 'Sew the panels to the base all round.',
       pieces: [base.id, ...panels],

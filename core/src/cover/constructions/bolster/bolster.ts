@@ -76,6 +76,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
     ...cutCover(pieces, CUTTING, assume),
     operation({
       id: 'sew/body-zip',
+      foot: 'zip',
       phase: 'sew',
       text: 'Close the body along its length: sew both ends of the seam, set the zip of {0} between them.',
       figures: [zip],
@@ -90,6 +91,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       ? [
           operation({
             id: 'sew/welt-on',
+            foot: 'edge',
             phase: 'sew',
             text: 'Make up the welt and sew a ring round each end; join each at the bottom.',
             pieces: ['end', 'welt'],
@@ -101,6 +103,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       : []),
     operation({
       id: 'sew/ends',
+      foot: 'edge',
       phase: 'sew',
       text: 'Sew the first end into the body, quarter to quarter; clip the body’s allowance so that it goes round.',
       cautions: ['Clip the allowance, not the stitch.'],

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { perimeter } from '../../../geometry/outline';
 import type { Cushion } from '../../../job/document';
 import { plan } from '../../../plan/plan';
-import type { Planned } from '../../../plan/cushion/plan-cushion';
+import type { Planned } from '../../../plan/cushion/cushion-plan';
 import type { Piece } from '../../../piece/piece';
 import { unequalSeams } from '../../../piece/seam';
 import { SHIPPED_SCHOOLS } from '../../../shop/schools';

@@ -1,6 +1,6 @@
 import { buyList } from '../../../plan/buy/buy';
 import type { Cushion } from '../../../job/document';
-import type { Planned } from '../../../plan/cushion/plan-cushion';
+import type { Planned } from '../../../plan/cushion/cushion-plan';
 import { unequalSeams } from '../../../piece/seam';
 import { IN, madeAlone, plannedAlone } from '../../../testing/covers';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';

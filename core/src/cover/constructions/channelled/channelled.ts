@@ -1,3 +1,4 @@
+import { CHANNELLED_SENTENCES } from './sentences';
 import { given, plus, sum } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
@@ -161,6 +162,7 @@ function envelope(choices: Channelled, request: CoverRequest): Cover {
 export const channelled: Construction<Channelled> = {
   kind: 'channelled',
   name: 'Channelled feather case',
+  sentences: CHANNELLED_SENTENCES,
   idea: 'Downproof ticking with walls between its channels, each filled by weight: alone for a very light sitter, or round a core.',
   heightWord: 'height or loft',
   words: ['channelled'],

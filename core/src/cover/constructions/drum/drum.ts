@@ -1,3 +1,4 @@
+import { DRUM_SENTENCES } from './sentences';
 import { outlineBounds, perimeter, rectangleOutline } from '../../../geometry/outline';
 import { given, lawOrMeasured, measuredOn, plus, renamed, sum, type Figure } from '../../../kernel/figure';
 import { smooth } from '../../plate/plate';
@@ -129,6 +130,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
     }),
     operation({
       id: 'sew/band-to-plate',
+      foot: 'edge',
       phase: 'sew',
       text: 'Sew the band to the plate from quarter to quarter, leaving {0} unsewn on each side of its join. Walk both ends round to the mark, overlap them {1}, cut square, join, and sew on past the first stitches.',
       figures: [given('left open', assume('sewnEndMm'), 'shop'), request.sizes.seam],
@@ -173,6 +175,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
 export const drum: Construction<Drum> = {
   kind: 'drum',
   name: 'Drum',
+  sentences: DRUM_SENTENCES,
   idea: 'Foam on a board, drawn over and stapled flat underneath: perches, stools, drop-in seats.',
   heightWord: 'foam’s thickness',
   words: ['drum'],

@@ -1,6 +1,6 @@
 import type { Cushion } from '../../../job/document';
 import { plan } from '../../../plan/plan';
-import type { CushionPlan, Planned } from '../../../plan/cushion/plan-cushion';
+import type { CushionPlan, Planned } from '../../../plan/cushion/cushion-plan';
 import { unequalSeams } from '../../../piece/seam';
 import { SHIPPED_SCHOOLS } from '../../../shop/schools';
 import { SHAPES } from '../../../template/shapes/shapes';

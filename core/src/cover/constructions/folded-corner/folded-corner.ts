@@ -160,6 +160,7 @@ function operationsOf(request: CoverRequest, pieces: readonly Piece[], seams: re
       ? [
           operation({
             id: 'sew/zip',
+            foot: 'zip',
             phase: 'sew',
             text: 'Set the zip of {0} into the back of the bottom seam, between top and bottom plate, its ends crossed.',
             figures: [tape],
@@ -175,6 +176,7 @@ function operationsOf(request: CoverRequest, pieces: readonly Piece[], seams: re
       : []),
     operation({
       id: 'sew/round',
+      foot: 'edge',
       phase: 'sew',
       text: `Sew the flaps’ edge to the bottom plate, ${tape ? 'from one end of the zip round to the other' : 'all round'}, corner seams on the plate’s corners.`,
       pieces: ids,

@@ -1,3 +1,4 @@
+import { KNIFE_EDGE_SENTENCES } from './sentences';
 import { perimeter } from '../../../geometry/outline';
 import { given, measuredOn, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
@@ -61,6 +62,7 @@ function operationsOf(
       ? [
           operation({
             id: 'sew/welt-on',
+            foot: 'edge',
             phase: 'sew',
             text: 'Make up the welt and sew it round the front plate, starting at the centre back; join the ring there.',
             cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
@@ -89,6 +91,7 @@ function operationsOf(
       ? [
           operation({
             id: 'sew/zip',
+            foot: 'zip',
             phase: 'sew',
             text: 'Set the zip of {0} between the plates along the opening, its ends crossed.',
             figures: [tape],
@@ -104,6 +107,7 @@ function operationsOf(
       : []),
     operation({
       id: 'sew/plates',
+      foot: 'edge',
       phase: 'sew',
       text: STEPS[closing].sew,
       cautions: closing === 'hand' ? ['Back-tack both ends of the opening.'] : [],
@@ -152,6 +156,7 @@ function operationsOf(
 export const knifeEdge: Construction<KnifeEdge> = {
   kind: 'knife-edge',
   name: 'Knife edge',
+  sentences: KNIFE_EDGE_SENTENCES,
   idea: 'Two plates that meet in one seam: scatter cushions on a soft insert. The insert is measured.',
   heightWord: 'insert’s loft',
   words: ['knife-edge', 'knife', 'scatter', 'pillow'],

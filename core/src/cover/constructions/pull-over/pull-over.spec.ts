@@ -1,5 +1,5 @@
 import type { Cushion } from '../../../job/document';
-import type { Planned } from '../../../plan/cushion/plan-cushion';
+import type { Planned } from '../../../plan/cushion/cushion-plan';
 import { unequalSeams } from '../../../piece/seam';
 import { IN, madeAlone, plannedAlone, sizeOf } from '../../../testing/covers';
 import { sampleCushion } from '../../../testing/samples';

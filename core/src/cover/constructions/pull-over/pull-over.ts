@@ -1,3 +1,4 @@
+import { PULL_OVER_SENTENCES } from './sentences';
 import { perimeter } from '../../../geometry/outline';
 import { given, plus, sum } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
@@ -79,6 +80,7 @@ function operationsOf(
       : []),
     operation({
       id: 'sew/band-to-top',
+      foot: 'edge',
       phase: 'sew',
       text: 'Sew the side band to the top panel from the centre back to both sides, and on round its rounded front ends down the drop, {0} from the corner: to the frame’s lower edge, no further.',
       figures: [seamDown(sizes.core.height, frameEdge(choices, assume), made.radius)],
@@ -129,6 +131,7 @@ function operationsOf(
 export const pullOver: Construction<PullOver> = {
   kind: 'pull-over',
   name: 'Pull-over on a frame',
+  sentences: PULL_OVER_SENTENCES,
   idea: 'A top panel that runs over the front and under, a band round sides and back, drawn over core and frame and stapled beneath.',
   heightWord: 'core’s thickness',
   words: ['pull-over'],

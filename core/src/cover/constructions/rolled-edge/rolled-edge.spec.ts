@@ -1,7 +1,7 @@
 import { buyList } from '../../../plan/buy/buy';
 import { closedForm } from '../../../picture/closed-form';
 import type { Cushion } from '../../../job/document';
-import type { Planned } from '../../../plan/cushion/plan-cushion';
+import type { Planned } from '../../../plan/cushion/cushion-plan';
 import { unequalSeams } from '../../../piece/seam';
 import { IN, madeAlone } from '../../../testing/covers';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';

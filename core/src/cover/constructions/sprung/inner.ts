@@ -77,6 +77,8 @@ function innerOperation(step: Operation): Operation {
     : `Inner case: ${step.text}`;
   return {
     ...step,
+    // It has no welt to run along.
+    foot: undefined,
     cautions: filling ? [UNIT_FLAT] : step.cautions,
     id: innerStep(step.id),
     text,

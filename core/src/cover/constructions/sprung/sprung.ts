@@ -1,3 +1,4 @@
+import { SPRUNG_SENTENCES } from './sentences';
 import { issue, type Issue } from '../../../kernel/issue';
 import type { Operation } from '../../../piece/operation';
 import type { Box } from '../../box/choices';
@@ -28,6 +29,7 @@ const refused = (why: string): Issue[] => [
 export const sprung: Construction<Sprung> = {
   kind: 'sprung',
   name: 'Sprung inner and cover',
+  sentences: SPRUNG_SENTENCES,
   idea: 'Springs wrapped in felt both ways, in a hand-closed case of plain cloth; a boxed cover over it, a little smaller, its zip round both corners.',
   words: ['sprung'],
   choiceWords: {

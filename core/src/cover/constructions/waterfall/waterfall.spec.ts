@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import type { Cushion } from '../../../job/document';
 import { plan } from '../../../plan/plan';
-import type { CushionPlan, Planned } from '../../../plan/cushion/plan-cushion';
+import type { CushionPlan, Planned } from '../../../plan/cushion/cushion-plan';
 import { perimeter } from '../../../geometry/outline';
 import { stretchLength, unequalSeams } from '../../../piece/seam';
 import { SHIPPED_SCHOOLS } from '../../../shop/schools';

@@ -222,6 +222,7 @@ function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[
     ...cutCover(pieces, CUTTING, assume),
     operation({
       id: 'sew/plaque',
+      foot: 'zip',
       phase: 'sew',
       text: 'Make up the zip plaque: fold the strip right sides in, seam at half the zip’s width with the longest stitch, slit the fold, press open, set the zip of {0}, and unpick the long stitch.',
       figures: [tape],
@@ -239,6 +240,7 @@ function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[
       ? [
           operation({
             id: 'sew/welt-on',
+            foot: 'edge',
             phase: 'sew',
             text: 'Make up the welt and sew it in one ring round the whole flat plate: from the centre of the top’s back along a side, over the front’s curve and on underneath, along both back edges, and round to where it began; join the ring there.',
             cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
@@ -264,6 +266,7 @@ function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[
     }),
     operation({
       id: 'sew/side-top',
+      foot: 'edge',
       phase: 'sew',
       text: 'Sew the chain to the top: from the mid mark of the front round one side, the back and the other side to the other mid mark; clip the plate’s allowance at the front’s curves.',
       cautions: ['The centre of each side boxing’s front end lies on the plate’s mid mark: no twist.', 'Clip the allowance, not the stitch.'],
@@ -276,6 +279,7 @@ function operationsOf(request: CoverRequest, made: Made, pieces: readonly Piece[
     openZip(plaque, ['sew/side-top']),
     operation({
       id: 'sew/side-bottom',
+      foot: 'edge',
       phase: 'sew',
       text: 'Fold the plate over the front and sew the chain to the bottom the same way, from mid mark to mid mark.',
       cautions: [

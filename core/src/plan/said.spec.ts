@@ -1,10 +1,10 @@
 import { BUILDS } from '../filling/sitters';
 import type { Cushion, Job } from '../job/document';
-import type { CushionPlan } from '../plan/cushion/plan-cushion';
+import type { CushionPlan } from './cushion/cushion-plan';
 import { issue } from '../kernel/issue';
 import { plannedAlone } from '../testing/covers';
 import { sampleCushion } from '../testing/samples';
-import { say, sayLine, SPOKEN_CODES } from './say';
+import { say, sayLine, SPOKEN_CODES } from './said';
 
 const inWords = { units: 'metric', step: { mm: 1, inch: 0.125 } } as const;
 /** What would tell how heavy somebody is; a density is no weight of a person. */

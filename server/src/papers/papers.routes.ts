@@ -1,0 +1,49 @@
+import { readWith, type Job } from '@yardland/core';
+import { PAPERS, type Printed } from '@yardland/paper';
+import { Router } from 'express';
+import { askerOf } from '../http/asker';
+import { check, notFound, Refusal, refused } from '../http/refusal';
+import { fileName } from '../jobs/jobs.routes';
+import type { JobStore } from '../jobs/jobs.store';
+import type { ShopStore } from '../shop/shop.store';
+import type { Workers } from '../workers/workers';
+
+/** A file that was made; otherwise refused with why there is none. */
+export function printed(made: Printed): Extract<Printed, { readonly kind: 'file' }> {
+  if (made.kind === 'no-cushion') throw notFound('cushion');
+  if (made.kind === 'no-piece') throw notFound('piece');
+  if (made.kind === 'no-outline')
+    throw new Refusal(409, { code: 'no-outline', path: 'template', message: 'This cushion cannot be cut yet: mend what its ticket says first.' });
+  if (made.kind === 'refused') throw refused(422, made.problem);
+  return made;
+}
+
+/** The place of a job's cushion from 0, by its number from 1 as an address or a query has it. Refused with 404 where there is none. */
+function cushionIndex(job: Job, number: string): number {
+  const index = Number(number) - 1;
+  if (!job.cushions[index]) throw notFound('cushion');
+  return index;
+}
+
+/** Paper of a job as PDF, each kind by its own line in the list of papers, and the whole plan as JSON: made in worker threads. */
+export function paperRoutes(jobs: JobStore, shops: ShopStore, workers: Workers): Router {
+  const router = Router({ mergeParams: true });
+
+  for (const { kind, path, query: querySchema } of PAPERS)
+    router.get(`/:id/${path}.pdf`, async (request, response) => {
+      const query = check(querySchema, request.query, readWith);
+      const { id, cushion } = request.params as { readonly id: string; readonly cushion?: string };
+      const { job, revision } = jobs.read(id);
+      const index = cushion === undefined ? null : cushionIndex(job, cushion);
+      const ask = { index, query, stamp: { revision, printedAt: new Date() } };
+      const made = printed(await workers.print({ kind, job, shop: shops.read().document, ask }, askerOf(request, response)));
+      response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${made.words}`, 'pdf')}"`);
+      response.type('pdf').send(Buffer.from(made.file));
+    });
+
+  router.get('/:id/plan', async (request, response) => {
+    const { job } = jobs.read(request.params.id);
+    response.type('json').send(await workers.plan({ job, shop: shops.read().document }, askerOf(request, response)));
+  });
+  return router;
+}
