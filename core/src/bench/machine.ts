@@ -1,5 +1,5 @@
 import type { Operation } from '../piece/operation';
-import type { Seam } from '../piece/seam';
+import { sewnMm, type Seam } from '../piece/seam';
 import type { Constants } from '../shop/assumptions';
 import type { Machine } from '../shop/ways';
 
@@ -13,7 +13,7 @@ export function forMachine(operations: readonly Operation[], machine: Machine, s
     const sewn = seams.filter(({ id, method }) => operation.seams.includes(id) && method === 'machine');
     if (operation.needs !== 'machine' || sewn.length === 0) return operation;
     const twice = sewn.filter(({ zip }) => !zip);
-    const runMm = twice.reduce((mm, { count, rows, edges }) => mm + count * rows * edges[0].lengthMm, 0);
+    const runMm = sewnMm(twice);
     return {
       ...operation,
       cautions: [...operation.cautions, ...(twice.length ? [PINNED] : []), ...(sewn.some(({ zip }) => zip) ? [OVER_ZIP] : [])],

@@ -1,3 +1,4 @@
+import { sewnMm, type SeamMethod } from '../piece/seam';
 import type { CoverTraits } from '../cover/contract';
 import { CONSTRUCTIONS } from '../cover/list';
 import { usualChoices } from '../cover/usual';
@@ -64,8 +65,7 @@ export function compareCovers(cushion: Cushion, context: CushionContext): CoverO
     const shared = { kind: module.kind, name: module.name, detail: module.says(construction), construction };
     if (plan.state === 'blocked') return [{ ...shared, facts: null, problems: plan.problems.filter(({ severity }) => severity === 'error') }];
     const cloth = plan.cover.pieces.filter((piece) => piece.material.kind === 'cloth' && isLaid(piece));
-    const sewn = (method: string): number =>
-      plan.cover.seams.filter((seam) => seam.method === method).reduce((mm, seam) => mm + seam.count * seam.rows * seam.edges[0].lengthMm, 0);
+    const sewn = (method: SeamMethod): number => sewnMm(plan.cover.seams.filter((seam) => seam.method === method));
     return [
       {
         ...shared,

@@ -133,6 +133,11 @@ export function edgeSpans(outline: Outline): EdgeSpan[] {
   return spans;
 }
 
+/** Length of all that is called by one edge's name, mm. */
+export function edgeLength(outline: Outline, wanted: EdgeName): number {
+  return edgeSpans(outline).reduce((mm, { edge, start, end }) => mm + (edge === wanted ? end - start : 0), 0);
+}
+
 /** Whether each segment starts where the one before ended. */
 export function isClosed(outline: Outline, tolerance = SAME_POINT_MM): boolean {
   const { segments } = outline;

@@ -108,6 +108,11 @@ export function seamsOn(pieces: readonly Piece[], drafts: readonly SeamDraft[]):
   }));
 }
 
+/** What is sewn of the seams in one cushion, every row of each as often as it is there, mm. */
+export function sewnMm(seams: readonly Seam[]): number {
+  return seams.reduce((mm, { count, rows, edges }) => mm + count * rows * edges[0].lengthMm, 0);
+}
+
 /** The seams whose two edges differ by more than the tolerance, or cannot be measured. */
 export function unequalSeams(seams: readonly Seam[]): Seam[] {
   return seams.filter((seam) => !(Math.abs(seam.edges[0].lengthMm + seam.easedMm - seam.edges[1].lengthMm) <= SEAM_PAIR_MM));

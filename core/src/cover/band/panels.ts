@@ -45,29 +45,50 @@ function sideLine(depthMm: number, frontMm: number, backMm: number): Outline {
   ]);
 }
 
+/** The panels that every wedge has, and what joins them. */
+interface Panels {
+  readonly front: Piece;
+  readonly right: Piece;
+  readonly left: Piece;
+  readonly rightEnds: SideEdges;
+  readonly leftEnds: SideEdges;
+  /** Front panel to both sides. */
+  readonly corners: readonly SeamDraft[];
+  /** The back's height, as sewn and as cut. */
+  readonly backHeight: { readonly sewn: Figure; readonly cut: Figure };
+  /** A panel across the front or the back. */
+  readonly across: (id: string, label: string, height: Figure, mark: 'centre-front' | 'centre-back') => Piece;
+  /** The edge along a plate, with what lies at the back. */
+  readonly edge: (which: 'top' | 'bottom', atBack: readonly Stretch[]) => Stretch[];
+  readonly problems: readonly Issue[];
+}
+
 /**
  * The four panels round a wedge, seamed at every corner: a front, two sides that taper, and for a back the zip plaque, or a panel where it is closed by hand. Each
  * panel is its side and two allowances; its seams stop one allowance short of both plates.
  */
-export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque: plaqueFor, handOpening, stripMm, trimOffMm }: PanelRequest): Band {
+export function makePanels(request: PanelRequest): Band {
+  const panels = panelsRound(request);
+  return request.plaque ? zippedBack(request, request.plaque, panels) : closedBack(request, panels);
+}
+
+function panelsRound({ sizes, slope, lower, upper, stripMm, trimOffMm }: PanelRequest): Panels {
   const { seam } = sizes;
   const thick = { sewn: sizes.sewn.height, cut: sizes.boxingCut };
   const thin = { sewn: slope.sewn, cut: slope.boxingCut };
-  const [front, back] = slope.end === 'back' ? [thick, thin] : [thin, thick];
-  const problems: Issue[] = [];
-  const across = sum('panel, cut', sizes.sewn.width, plus(seam, 2));
-  if (across.value > stripMm) problems.push(issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: across.value, stripMm }));
-  const trimMm = Math.max(0, Math.min(2 * trimOffMm, stripMm - across.value));
+  const [frontHeight, backHeight] = slope.end === 'back' ? [thick, thin] : [thin, thick];
+  const width = sum('panel, cut', sizes.sewn.width, plus(seam, 2));
+  const trimMm = Math.max(0, Math.min(2 * trimOffMm, stripMm - width.value));
   const sides4 = { left: seam.value, right: seam.value, lower: lower.value, upper: upper.value };
-  const straight = (id: string, label: string, height: Figure, mark: 'centre-front' | 'centre-back'): Piece =>
+  const across: Panels['across'] = (id, label, height, mark) =>
     clothStrip(
       'boxing',
-      { id, role: 'boxing', label, remark: 'no join', width: across, height, trimMm },
+      { id, role: 'boxing', label, remark: 'no join', width, height, trimMm },
       sides4,
-      pairOfMarks(mark, across.value / 2, height.value, sides4),
+      pairOfMarks(mark, width.value / 2, height.value, sides4),
     );
-  const frontPanel = straight('boxing', 'boxing', front.cut, 'centre-front');
-  const line = sideLine(sizes.sewn.depth.value, front.sewn.value, back.sewn.value);
+  const front = across('boxing', 'boxing', frontHeight.cut, 'centre-front');
+  const line = sideLine(sizes.sewn.depth.value, frontHeight.sewn.value, backHeight.sewn.value);
   const grown = growEdges(line, { front: lower.value, right: seam.value, back: upper.value, left: seam.value, corner: seam.value });
   const cutLine = grown.ok ? grown.outline : line;
   const side = (index: 1 | 2, flip: boolean): Piece =>
@@ -84,73 +105,83 @@ export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque:
     });
   const [right, left] = [side(1, false), side(2, true)];
   const [rightEnds, leftEnds] = [sideEdges(right, false), sideEdges(left, true)];
-  const corners: SeamDraft[] = [
-    { id: 'panel-corner-right', words: 'front panel to the right side', first: [stripEdge(frontPanel, 'right')], second: [rightEnds.front] },
-    { id: 'panel-corner-left', words: 'front panel to the left side', first: [stripEdge(frontPanel, 'left')], second: [leftEnds.front] },
-  ];
-  const edge = (which: 'top' | 'bottom', more: readonly Stretch[]): Stretch[] => [
-    stripEdge(frontPanel, which === 'top' ? 'upper' : 'lower'),
-    rightEnds[which],
-    ...more,
-    leftEnds[which],
-  ];
-  const shared = { panels: true, plackets: [], problems };
-  if (!plaqueFor) {
-    const backPanel = straight('panel-back', 'back panel', back.cut, 'centre-back');
-    const middle = centreBack(sewn);
-    const half = handOpening.value / 2;
-    const x = across.value / 2;
-    const run = (from: number, to: number): Stretch => ({ piece: backPanel.id, from: { x: from, y: lower.value }, to: { x: to, y: lower.value } });
-    return {
-      ...shared,
-      opening: handOpening,
-      clear: handOpening,
-      boxing: [frontPanel, right, backPanel, left],
-      plaque: null,
-      topEdge: edge('top', [stripEdge(backPanel, 'upper')]),
-      bottomEdge: edge('bottom', [stripEdge(backPanel, 'lower')]),
-      joins: [
-        ...corners,
-        {
-          id: 'panel-corners-back',
-          words: 'back panel to both sides',
-          first: [stripEdge(backPanel, 'left'), stripEdge(backPanel, 'right')],
-          second: [rightEnds.back, leftEnds.back],
-        },
-      ],
-      ends: [],
-      zip: null,
-      byHand: {
-        startMm: middle - half,
-        endMm: middle + half,
-        opening: [run(x - half, x + half)],
-        rest: edge('bottom', [run(seam.value, x - half), run(x + half, across.value - seam.value)]),
+  return {
+    front,
+    right,
+    left,
+    rightEnds,
+    leftEnds,
+    corners: [
+      { id: 'panel-corner-right', words: 'front panel to the right side', first: [stripEdge(front, 'right')], second: [rightEnds.front] },
+      { id: 'panel-corner-left', words: 'front panel to the left side', first: [stripEdge(front, 'left')], second: [leftEnds.front] },
+    ],
+    backHeight,
+    across,
+    edge: (which, atBack) => [stripEdge(front, which === 'top' ? 'upper' : 'lower'), rightEnds[which], ...atBack, leftEnds[which]],
+    problems: width.value > stripMm ? [issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: width.value, stripMm })] : [],
+  };
+}
+
+/** A back panel, its lower seam left open for the hand in the middle. */
+function closedBack({ sewn, sizes, lower, handOpening }: PanelRequest, { front, right, left, rightEnds, leftEnds, corners, ...panels }: Panels): Band {
+  const { backHeight, across, edge, problems } = panels;
+  const { seam } = sizes;
+  const back = across('panel-back', 'back panel', backHeight.cut, 'centre-back');
+  const middle = centreBack(sewn);
+  const half = handOpening.value / 2;
+  const width = back.width.value;
+  const run = (from: number, to: number): Stretch => ({ piece: back.id, from: { x: from, y: lower.value }, to: { x: to, y: lower.value } });
+  return {
+    panels: true,
+    plackets: [],
+    problems,
+    opening: handOpening,
+    clear: handOpening,
+    boxing: [front, right, back, left],
+    plaque: null,
+    topEdge: edge('top', [stripEdge(back, 'upper')]),
+    bottomEdge: edge('bottom', [stripEdge(back, 'lower')]),
+    joins: [
+      ...corners,
+      {
+        id: 'panel-corners-back',
+        words: 'back panel to both sides',
+        first: [stripEdge(back, 'left'), stripEdge(back, 'right')],
+        second: [rightEnds.back, leftEnds.back],
       },
-    };
-  }
+    ],
+    ends: [],
+    zip: null,
+    byHand: {
+      startMm: middle - half,
+      endMm: middle + half,
+      opening: [run(width / 2 - half, width / 2 + half)],
+      rest: edge('bottom', [run(seam.value, width / 2 - half), run(width / 2 + half, width - seam.value)]),
+    },
+  };
+}
+
+/** The plaque for a back. The zip's two folds and its teeth want room in the thin edge. */
+function zippedBack({ sewn, sizes, zipWidth }: PanelRequest, plaqueFor: NonNullable<PanelRequest['plaque']>, panels: Panels): Band {
+  const { front, right, left, rightEnds, leftEnds, corners, backHeight, edge } = panels;
   const opening = renamed('zip opening', sizes.sewn.width);
-  const plaque = plaqueFor(opening, back.sewn);
-  // The zip's two folds and its teeth want room in the thin edge.
-  if (back.sewn.value < zipWidth.value)
-    problems.push(issue('warning', 'edge-too-thin-for-zip', 'template.thin', { edgeMm: back.sewn.value, zipMm: zipWidth.value }));
+  const plaque = plaqueFor(opening, backHeight.sewn);
+  const facts = { edgeMm: backHeight.sewn.value, zipMm: zipWidth.value };
+  const tooThin = facts.edgeMm < facts.zipMm ? [issue('warning', 'edge-too-thin-for-zip', 'template.thin', facts)] : [];
   const span = edgeSpans(sewn).find((one) => one.edge === 'back');
   return {
-    ...shared,
+    panels: true,
+    plackets: [],
+    problems: [...panels.problems, ...tooThin],
     opening,
     clear: opening,
-    boxing: [frontPanel, right, left],
+    boxing: [front, right, left],
     plaque,
     topEdge: edge('top', plaque.topEdge),
     bottomEdge: edge('bottom', plaque.bottomEdge),
     joins: corners,
     ends: [
-      {
-        id: 'plaque-end-left',
-        zip: true,
-        words: `plaque’s left end to the ${right.label}`,
-        first: plaque.left,
-        second: [rightEnds.back],
-      },
+      { id: 'plaque-end-left', zip: true, words: `plaque’s left end to the ${right.label}`, first: plaque.left, second: [rightEnds.back] },
       { id: 'plaque-end-right', zip: true, words: `plaque’s right end to the ${left.label}`, first: plaque.right, second: [leftEnds.back] },
     ],
     zip: { startMm: span?.start ?? 0, endMm: span?.end ?? perimeter(sewn) },
@@ -158,8 +189,10 @@ export function makePanels({ sewn, sizes, slope, lower, upper, zipWidth, plaque:
   };
 }
 
+type SideEdges = Record<'bottom' | 'top' | 'front' | 'back', Stretch>;
+
 /** The four seams of a side panel, found by where its seam line runs: below, above, and at the ends of the front and the back. */
-function sideEdges({ id, sewn }: Piece, flipped: boolean): Record<'bottom' | 'top' | 'front' | 'back', Stretch> {
+function sideEdges({ id, sewn }: Piece, flipped: boolean): SideEdges {
   const of = (edge: EdgeName): Stretch => {
     const segment = sewn?.segments.find((one) => one.edge === edge);
     return { piece: id, from: segment?.from ?? { x: NaN, y: NaN }, to: segment?.to ?? { x: NaN, y: NaN } };

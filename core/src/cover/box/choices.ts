@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import type { Field } from '../contract';
-import { ZIP_ENDS } from '../band/boxing';
+import { ZIP_ENDS } from '../band/request';
 import { choiceField, lengthField } from '../sewing/fields';
 import { cordMm, lengthWithin, RANGES, seamMm, zipWidthMm } from '../sewing/lengths';
 import { extrasFields, extrasShape } from '../extras/extras';

@@ -1,5 +1,5 @@
 import { apartOn } from '../../geometry/around';
-import { edgeSpans, perimeter } from '../../geometry/outline';
+import { edgeLength, perimeter } from '../../geometry/outline';
 import { given, law, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Mark, Piece } from '../../piece/piece';
@@ -7,8 +7,9 @@ import { seamProblems } from '../../piece/seam';
 import type { AssumptionKey } from '../../shop/assumptions';
 import type { Closing, Cover, CoverRequest } from '../contract';
 import type { Band } from '../band/band';
-import { makeBand, type RollMarks } from '../band/boxing';
-import { softOpening } from '../sewing/cover-operations';
+import { makeBand } from '../band/boxing';
+import type { RollMarks } from '../band/request';
+import { openingProblems } from '../sewing/opening';
 import { enteredOr } from '../sewing/entered-or';
 import { extrasOf } from '../extras/extras';
 import { notionsFor, zipClosing } from '../sewing/notions';
@@ -88,7 +89,7 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
   const stripMm = alongRoll ? Infinity : cloth.usableMm;
   const plaque = plaqueMaker(choices, request, stripMm);
   const byHand = closingOf(choices) === 'hand';
-  const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
+  const back = edgeLength(sewn, 'back');
   const shared = { ...allowances(choices, request), handOpening: handOpening(request, back), stripMm, trimOffMm: assume('trimOffMm') };
   const band = sizes.slope
     ? makePanels({
@@ -140,19 +141,6 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
   return { ...band, boxing: band.boxing.map(along), plaque: band.plaque && { ...band.plaque, pieces: band.plaque.pieces.map(along) } };
 }
 
-/** Whether the core goes in through the opening: soft foam by the way it is filled, what cannot be squeezed needs the whole of its smaller side and both corners open. */
-function openingProblems(request: CoverRequest, { clear, opening }: Band): Issue[] {
-  const { sizes, sewn, contents, assume } = request;
-  const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
-  const back = edgeSpans(sewn).reduce((mm, { edge, start, end }) => mm + (edge === 'back' ? end - start : 0), 0);
-  const soft = softOpening(request, smaller);
-  const short = contents.stiff ? opening.value < Math.max(smaller, back + 2 * assume('zipReturnMm')) - 1e-6 : clear.value < soft - 1e-6;
-  const neededMm = contents.stiff ? Math.max(smaller, back + 2 * assume('zipReturnMm')) : soft;
-  return short
-    ? [issue('warning', 'zip-too-short-for-core', 'construction.zipReach', { openingMm: contents.stiff ? opening.value : clear.value, neededMm })]
-    : [];
-}
-
 /** How the cover is closed, with what it takes. */
 function closingFor(choices: Box, { sizes, assume }: CoverRequest, { opening }: Band): Closing {
   switch (closingOf(choices)) {
@@ -194,7 +182,12 @@ export function makeBox(choices: Box, request: CoverRequest, chalked: Chalked | 
     problems: [
       ...band.problems,
       ...tieProblems(choices, request, band),
-      ...openingProblems(request, band),
+      ...openingProblems(request, {
+        openingMm: band.opening.value,
+        clearMm: band.clear.value,
+        roundCornerMm: request.assume('zipReturnMm'),
+        path: 'construction.zipReach',
+      }),
       ...weltProblems(choices, request),
       ...extras.problems,
       ...seamProblems(seams),

@@ -1,10 +1,10 @@
+import { sewMinutes } from '../sewing/steps';
 import type { Piece } from '../../piece/piece';
 import type { Seam } from '../../piece/seam';
-import { minutesFor } from '../../shop/minutes';
 import type { Band } from '../band/band';
 import { cornersOf } from '../band/corners';
 import type { Closing, CoverRequest } from '../contract';
-import type { Added } from '../extras/extras';
+import type { Added } from '../extras/contract';
 import { plaqueIsLast, type Box } from './choices';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
@@ -27,8 +27,7 @@ export const many = (count: number, one: string, more: string): string => (count
 
 /** Minutes at the machine for the named seams, every row of them, and some corners. */
 export function sewingMinutes({ seams, request: { assume } }: Pick<BoxWork, 'seams' | 'request'>, names: readonly string[], corners = 0): number {
-  const runMm = seams.filter(({ id }) => names.includes(id)).reduce((mm, { count, rows, edges }) => mm + count * rows * edges[0].lengthMm, 0);
-  return minutesFor('sew', runMm, corners, assume);
+  return sewMinutes(seams, assume)(names, corners);
 }
 
 /** Those of the named seams that the cover has. */

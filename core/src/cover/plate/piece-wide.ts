@@ -2,7 +2,7 @@ import { renamed, type Figure } from '../../kernel/figure';
 import { issue, type Issue } from '../../kernel/issue';
 import { operation, type Operation } from '../../piece/operation';
 import type { Piece, PieceRole } from '../../piece/piece';
-import { seamProblems, seamsOn, type SeamDraft } from '../../piece/seam';
+import { seamProblems, seamsOn, type SeamDraft, sewnMm } from '../../piece/seam';
 import { minutesFor } from '../../shop/minutes';
 import type { Cover, CoverRequest } from '../contract';
 import { piecedPlate, usableFigure, type PiecedPlate, type WideWay } from './wide';
@@ -88,7 +88,7 @@ export function pieceWide(cover: Cover, way: WideWay, ask: Ask): Cover {
     pieces,
     cover.seams.map(({ edges, ...seam }) => ({ ...seam, first: onParts(edges[0].stretches), second: onParts(edges[1].stretches) })),
   );
-  const runMm = joins.reduce((mm, { count, edges }) => mm + count * edges[0].lengthMm, 0);
+  const runMm = sewnMm(joins);
   const cutters = new Set(
     made.flatMap(({ piece }) => cover.operations.find(({ phase, pieces: inHand }) => phase === 'cut' && inHand.includes(piece.id))?.id ?? []),
   );

@@ -49,7 +49,6 @@ export function cutCover(
 export function openZip(pieces: readonly string[], after: readonly string[], what = 'the zip a hand’s width, from the right side'): Operation {
   return operation({
     id: 'sew/open-zip',
-    foot: 'zip',
     phase: 'sew',
     text: `Open ${what}: a cover sewn round shut cannot be turned.`,
     pieces,
@@ -114,11 +113,6 @@ export function bagInside({ operations, notions }: Pick<Cover, 'operations' | 'n
   const bagged =
     fill === 'bag-left' && !sprung && !stiff && !loose && operations.some(({ id }) => id === 'fill/insert') && !notions.some(({ ware }) => ware === 'film');
   return bagged ? [{ ware: 'bag', name: 'Thin bags, left inside', sold: 'count', amount: given('bag', 1, 'counted', 'count'), onFilled: true }] : [];
-}
-
-/** The opening that a soft core needs, mm, by the smaller side of it: part of that in a bag or as an insert that is pushed in, all of it folded by hand. */
-export function softOpening({ contents: { fill, loose }, assume }: CoverRequest, smallerMm: number): number {
-  return fill === 'by-hand' && !loose ? smallerMm : smallerMm * assume('softCoreOpening');
 }
 
 /** Dressing the filled cushion. */

@@ -1,5 +1,5 @@
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
-import type { Seam } from '../../piece/seam';
+import { sewnMm, type Seam } from '../../piece/seam';
 import type { Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
 import type { Machine } from '../../shop/ways';
@@ -14,10 +14,9 @@ function threadRatio(clothMm: number, assume: Constants): number {
 
 /** Thread for every row of every seam that is sewn; on a home machine plain seams are gone round twice, and so does their thread. */
 export function threadFor(seams: readonly Seam[], clothMm: number, machine: Machine, assume: Constants): Notion {
-  const times = ({ method, zip }: Seam): number => (machine === 'home' && method === 'machine' && !zip ? 2 : 1);
-  const seamMm = seams
-    .filter(({ method }) => method !== 'staple')
-    .reduce((total, seam) => total + times(seam) * seam.count * seam.rows * seam.edges[0].lengthMm, 0);
+  const sewn = seams.filter(({ method }) => method !== 'staple');
+  const again = machine === 'home' ? sewn.filter(({ method, zip }) => method === 'machine' && !zip) : [];
+  const seamMm = sewnMm(sewn) + sewnMm(again);
   const amount = law('thread', '{0} × {1}', [
     given(machine === 'home' ? 'of seam, every row, plain seams twice' : 'of seam, every row', seamMm, 'measured'),
     given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count'),

@@ -1,10 +1,11 @@
 import { grow } from '../../../geometry/offset';
-import { edgeSpans, perimeter, type Outline } from '../../../geometry/outline';
+import { edgeLength, perimeter, type Outline } from '../../../geometry/outline';
 import { given, law, measuredOn, minus, plus, sum } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
+import type { Constants } from '../../../shop/assumptions';
 import { minutesFor } from '../../../shop/minutes';
 import type { Closing, Construction, CoverRequest, Notion } from '../../contract';
 import type { Band } from '../../band/band';
@@ -13,6 +14,7 @@ import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
 import { cornersOf } from '../../band/corners';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor } from '../../sewing/notions';
+import { sewMinutes, weltStep } from '../../sewing/steps';
 import { plateMarks } from '../../plate/plate';
 import { plateJoins } from '../../plate/wide';
 import { chosenWelt } from '../../welt/welt';
@@ -60,7 +62,7 @@ function baseZip({ zipInsetMm, zipRadiusMm }: Block, { sewn, assume }: CoverRequ
   const radius = enteredOr('corners', zipRadiusMm, 'blockZipRadiusMm', assume);
   const inner = grow(sewn, -inset.value);
   if (!inner.ok) return null;
-  const front = edgeSpans(inner.outline).reduce((mm, { edge, start, end }) => mm + (edge === 'front' ? end - start : 0), 0);
+  const front = edgeLength(inner.outline, 'front');
   const three = measuredOn('three sides of the base', perimeter(inner.outline) - front, 'round the base {0} inside its seam, but for the front', [inset]);
   const saved = law('saved at two rounded corners', '(4 − π) × {0}', [radius]);
   const opening = sum('zip opening', three, minus(saved));
@@ -99,38 +101,34 @@ function piecesOf(choices: Block, request: CoverRequest): Made {
   return { band, plate, base, welt, zip };
 }
 
+const RING = 'Make up the welt and sew it round the top plate, starting at the centre back; join the ring there.';
+
+function baseZipStep(base: Piece, { closing: { tape } }: BaseZip, assume: Constants): Operation {
+  return operation({
+    id: 'sew/base-zip',
+    foot: 'zip',
+    phase: 'sew',
+    text: 'Sew the zip of {0} flat to the whole base along the marked line on three sides, both edges; slit the lining along the teeth, the slit ending {1} inside each end of the tape, and sew folded lining across both ends as stops.',
+    figures: [tape, given('from each end', assume('blockStopMm'), 'shop')],
+    cautions: ['Slider on before the stops. Round the corners no tighter than the zip turns.'],
+    pieces: [base.id],
+    minutes: minutesFor('sew', 2 * tape.value, 4, assume),
+    needs: 'machine',
+    after: ['cut/notch'],
+  });
+}
+
 function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: Made, pieces: readonly Piece[], seams: readonly Seam[]): Operation[] {
   const { assume, sewn } = request;
   const corners = cornersOf(sewn).length;
-  const sew = (names: readonly string[], turns = 0): number =>
-    minutesFor(
-      'sew',
-      seams.filter(({ id }) => names.includes(id)).reduce((mm, seam) => mm + seam.edges[0].lengthMm, 0),
-      turns,
-      assume,
-    );
+  const sew = sewMinutes(seams, assume);
   const panels = band.boxing.map(({ id }) => id);
   // The chain's last corner is closed once the plate holds the others.
   const joins = band.joins.map(({ id }) => id).filter((id) => id !== 'boxing-ring');
   const steps = insertCore(request, 'sew/panels-to-base');
   return [
     ...cutCover(pieces, CUTTING, assume),
-    ...(zip
-      ? [
-          operation({
-            id: 'sew/base-zip',
-            foot: 'zip',
-            phase: 'sew',
-            text: 'Sew the zip of {0} flat to the whole base along the marked line on three sides, both edges; slit the lining along the teeth, the slit ending {1} inside each end of the tape, and sew folded lining across both ends as stops.',
-            figures: [zip.closing.tape, given('from each end', assume('blockStopMm'), 'shop')],
-            cautions: ['Slider on before the stops. Round the corners no tighter than the zip turns.'],
-            pieces: [base.id],
-            minutes: minutesFor('sew', 2 * zip.closing.tape.value, 4, assume),
-            needs: 'machine',
-            after: ['cut/notch'],
-          }),
-        ]
-      : []),
+    ...(zip ? [baseZipStep(base, zip, assume)] : []),
     operation({
       id: 'sew/panel-corners',
       phase: 'sew',
@@ -141,21 +139,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       needs: 'machine',
       after: ['cut/notch'],
     }),
-    ...(welt
-      ? [
-          operation({
-            id: 'sew/welt-on',
-            foot: 'edge',
-            phase: 'sew',
-            text: 'Make up the welt and sew it round the top plate, starting at the centre back; join the ring there.',
-            cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
-            pieces: [welt.id, plate.id],
-            seams: ['welt-top'],
-            minutes: 2 * sew(['welt-top'], corners),
-            needs: 'machine',
-          }),
-        ]
-      : []),
+    ...(welt ? [weltStep({ text: RING, pieces: [welt.id, plate.id], seam: 'welt-top', corners }, sew)] : []),
     operation({
       id: 'sew/panels-to-top',
       foot: 'edge',

@@ -4,9 +4,9 @@ import { issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
-import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest, Field } from '../../contract';
 import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../sewing/cloth-piece';
+import { sewMinutes, weltStep } from '../../sewing/steps';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { quarterMarks, quarterPlaces } from '../../band/ring';
@@ -69,8 +69,7 @@ function piecesOf(choices: Bolster, request: CoverRequest): { readonly end: Piec
 
 function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seams: readonly Seam[], zip: Figure): Operation[] {
   const { assume } = request;
-  const run = (id: string): number => seams.filter((one) => one.id === id).reduce((mm, one) => mm + one.count * one.rows * one.edges[0].lengthMm, 0);
-  const sew = (id: string): number => minutesFor('sew', run(id), 0, assume);
+  const sew = sewMinutes(seams, assume);
   const welted = seams.some(({ id }) => id === 'welt-to-end');
   return [
     ...cutCover(pieces, CUTTING, assume),
@@ -83,22 +82,16 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       cautions: ['Slider on, and a stop across each end of the zip.'],
       pieces: ['body'],
       seams: ['body-zip'],
-      minutes: sew('body-zip'),
+      minutes: sew(['body-zip']),
       needs: 'machine',
       after: ['cut/notch'],
     }),
     ...(welted
       ? [
-          operation({
-            id: 'sew/welt-on',
-            foot: 'edge',
-            phase: 'sew',
-            text: 'Make up the welt and sew a ring round each end; join each at the bottom.',
-            pieces: ['end', 'welt'],
-            seams: ['welt-to-end'],
-            minutes: 2 * sew('welt-to-end'),
-            needs: 'machine',
-          }),
+          weltStep(
+            { text: 'Make up the welt and sew a ring round each end; join each at the bottom.', pieces: ['end', 'welt'], seam: 'welt-to-end', corners: 0 },
+            sew,
+          ),
         ]
       : []),
     operation({
@@ -109,7 +102,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       cautions: ['Clip the allowance, not the stitch.'],
       pieces: ['end', 'body'],
       seams: ['body-to-end'],
-      minutes: sew('body-to-end'),
+      minutes: sew(['body-to-end']),
       needs: 'machine',
       after: ['sew/body-zip', 'sew/welt-on'],
     }),
@@ -121,7 +114,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       cautions: ['The zip stands open a hand’s width before the last seam closes.'],
       pieces: ['end', 'body'],
       seams: ['body-to-other-end'],
-      minutes: sew('body-to-other-end'),
+      minutes: sew(['body-to-other-end']),
       needs: 'machine',
       after: ['sew/open-zip'],
     }),

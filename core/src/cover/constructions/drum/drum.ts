@@ -5,11 +5,12 @@ import { smooth } from '../../plate/plate';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
 import { PLAIN_PIECE, type Piece } from '../../../piece/piece';
-import { seamProblems, seamsOn, type Seam } from '../../../piece/seam';
+import { seamProblems, seamsOn, type Seam, sewnMm } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { Closing, Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../sewing/cloth-piece';
 import { turnsIn } from '../../band/corners';
+import { sewMinutes } from '../../sewing/steps';
 import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
 import { notionsFor } from '../../sewing/notions';
 import { stapleClosing, staplePlan, turnedUnder } from '../../sewing/staple-plan';
@@ -112,8 +113,7 @@ function edgeStrip({ sizes, core, assume }: CoverRequest, board: Figure): Piece 
 
 function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readonly Seam[], all: readonly Piece[]): Operation[] {
   const { assume } = request;
-  const run = (id: string): number => seams.filter((one) => one.id === id).reduce((mm, one) => mm + one.rows * one.edges[0].lengthMm, 0);
-  const sew = (id: string): number => minutesFor('sew', run(id), 0, assume);
+  const sew = sewMinutes(seams, assume);
   const { plate, band, flange, strip } = pieces;
   return [
     ...cutCover(all, CUTTING, assume),
@@ -136,10 +136,10 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       figures: [given('left open', assume('sewnEndMm'), 'shop'), request.sizes.seam],
       pieces: [plate.id, band.id],
       seams: ['band-join', 'band-to-plate'],
-      minutes: sew('band-to-plate') + sew('band-join'),
+      minutes: sew(['band-to-plate']) + sew(['band-join']),
       needs: 'machine',
     }),
-    ridgeStep(request, [plate.id, band.id], sew('ridge'), 'sew/band-to-plate'),
+    ridgeStep(request, [plate.id, band.id], sew(['ridge']), 'sew/band-to-plate'),
     ...(flange
       ? [
           operation({
@@ -148,7 +148,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
             text: 'Cut the flange through at the band’s join, its ends laid flush and not over each other. Sew it to the band’s lower edge, then a second row that keeps it turned under.',
             pieces: [flange.id, band.id],
             seams: ['flange-to-band'],
-            minutes: sew('flange-to-band'),
+            minutes: sew(['flange-to-band']),
             needs: 'machine',
             after: ['sew/ridge'],
           }),
@@ -164,7 +164,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       pieces: flange ? [flange.id] : [band.id],
       seams: ['flange-to-board'],
       stages: turnedUnder(assume('flangeWideMm') / 2, assume('flangeWideMm') / 2),
-      minutes: minutesFor('staple', run('flange-to-board'), 0, assume),
+      minutes: minutesFor('staple', sewnMm(seams.filter(({ id }) => id === 'flange-to-board')), 0, assume),
       needs: 'bench',
       after: ['fill/dress'],
     }),

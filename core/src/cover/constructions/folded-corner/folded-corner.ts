@@ -4,21 +4,16 @@ import { cross, distance, minusPoint, plusPoint, unit, type Point } from '../../
 import { line, type Segment } from '../../../geometry/segment';
 import { given, lawOrMeasured, minus, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
-import { operation, type Operation } from '../../../piece/operation';
 import type { Mark, Piece } from '../../../piece/piece';
-import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
-import { stageLine, type Stage } from '../../../piece/stage';
-import { minutesFor } from '../../../shop/minutes';
+import { seamProblems, seamsOn, type SeamDraft } from '../../../piece/seam';
 import type { Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../sewing/cloth-piece';
-import { cutCover, dress, insertCore, openZip, softOpening } from '../../sewing/cover-operations';
+import { openingProblems } from '../../sewing/opening';
 import { notionsFor, zipClosing } from '../../sewing/notions';
+import { flapCorners, foldedCornerOperations } from './operations';
 import { foldedCornerFields, foldedCornerSchema, type FoldedCorner } from './choices';
 
-const CUTTING = {
-  cut: 'Cut the top plate with its flaps and the bottom plate',
-  notch: 'Notch the centres and the zip’s ends; the plan’s corners mark themselves.',
-};
+const TOP = 'plate-top';
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', {
@@ -69,7 +64,7 @@ function topPlate({ sizes }: CoverRequest, flaps: readonly Flap[], marks: readon
   const box = outlineBounds(outline);
   const reach = (name: string, figure: Figure, mm: number): Figure => lawOrMeasured(name, mm, '{0} + 2 × {1} + 2 × {2}', [figure, sewn.height, seam]);
   return clothPiece('main', {
-    id: 'plate-top',
+    id: TOP,
     role: 'plate',
     label: 'top plate with flaps',
     remark: `${flaps.length} corners, folded on the diagonal`,
@@ -122,72 +117,11 @@ function roundSeams(top: Piece, bottom: Piece, flaps: readonly Flap[]): SeamDraf
   ];
 }
 
-/** A corner of the top plate flat and folded, as it is cut: as much of the plate as the flaps are high, the plan's corner at the origin. */
-function cornerStages(highMm: number, seamMm: number): readonly Stage[] {
-  const [h, s] = [highMm, seamMm];
-  const flat = stageLine('cloth', [-h, h], [s, h], [s, s], [h, s], [h, -h]);
-  const folded = stageLine('cloth', [-h, -h], [s, s], [h, s], [h, -h], [-h, -h]);
-  return [
-    {
-      words: 'flat: fold it on the diagonal',
-      lines: [flat, stageLine('fold', [-h, -h], [0, 0]), stageLine('stitch', [0, 0], [h, 0]), stageLine('stitch', [0, 0], [0, h])],
-    },
-    { words: 'folded, flap edge to flap edge; seamed from the plan’s corner down', lines: [folded, stageLine('stitch', [0, 0], [h, 0])] },
-  ];
-}
-
-function operationsOf(request: CoverRequest, pieces: readonly Piece[], seams: readonly Seam[], tape: Figure | null, corners: number): Operation[] {
-  const { assume, sizes } = request;
-  const ids = pieces.map(({ id }) => id);
-  const cornerSeams = seams.filter(({ id }) => id.startsWith('corner-'));
-  const run = (some: readonly Seam[]): number => some.reduce((mm, seam) => mm + seam.edges[0].lengthMm, 0);
-  return [
-    ...cutCover(pieces, CUTTING, assume),
-    operation({
-      id: 'sew/corners',
-      phase: 'sew',
-      text: `Fold each of the ${corners} corners of the top plate on its diagonal, flap edge to flap edge, and seam it from the plan’s corner straight down, {0}; cut the cloth inside away but for the allowance, or leave it as a flap.`,
-      figures: [sizes.sewn.height],
-      cautions: ['Back-tack at the plan’s corner: the pull comes there.'],
-      pieces: ids.slice(0, 1),
-      seams: cornerSeams.map(({ id }) => id),
-      stages: cornerStages(sizes.sewn.height.value, sizes.seam.value),
-      minutes: minutesFor('sew', run(cornerSeams), corners, assume),
-      needs: 'machine',
-      after: ['cut/notch'],
-    }),
-    ...(tape
-      ? [
-          operation({
-            id: 'sew/zip',
-            foot: 'zip',
-            phase: 'sew',
-            text: 'Set the zip of {0} into the back of the bottom seam, between top and bottom plate, its ends crossed.',
-            figures: [tape],
-            cautions: ['Slider on, and a stop across each end.'],
-            pieces: ids,
-            seams: ['zip'],
-            minutes: minutesFor('sew', 2 * tape.value, 2, assume),
-            needs: 'machine',
-            after: ['sew/corners'],
-          }),
-          openZip(ids, ['sew/zip']),
-        ]
-      : []),
-    operation({
-      id: 'sew/round',
-      foot: 'edge',
-      phase: 'sew',
-      text: `Sew the flaps’ edge to the bottom plate, ${tape ? 'from one end of the zip round to the other' : 'all round'}, corner seams on the plate’s corners.`,
-      pieces: ids,
-      seams: ['round'],
-      minutes: minutesFor('sew', run(seams.filter(({ id }) => id === 'round')), corners, assume),
-      needs: 'machine',
-      after: ['sew/corners', 'sew/open-zip'],
-    }),
-    insertCore(request, 'sew/round'),
-    dress(request, 'Push the corners out, fill them with loose wadding, close the zip, steam.', corners),
-  ];
+/** The two flap edges that meet at a corner of the top plate. */
+function foldedEdges(flaps: readonly Flap[], corner: number): Pick<SeamDraft, 'first' | 'second'> {
+  const [flap, next] = [flaps[corner] as Flap, flaps[(corner + 1) % flaps.length] as Flap];
+  const tip = flap.side.to;
+  return { first: [{ piece: TOP, from: flap.to, to: tip }], second: [{ piece: TOP, from: tip, to: next.from }] };
 }
 
 /** One top plate that drops down the sides, its corners folded and seamed; a bottom plate; no band. */
@@ -242,11 +176,9 @@ export const foldedCorner: Construction<FoldedCorner> = {
     });
     const pieces = [top, bottom];
     const seams = seamsOn(pieces, [
-      ...flaps.map(({ side, to }, i) => ({
-        id: `corner-${i + 1}`,
-        words: `corner ${i + 1}, folded on its diagonal`,
-        first: [{ piece: top.id, from: to, to: side.to }],
-        second: [{ piece: top.id, from: side.to, to: (flaps[(i + 1) % flaps.length] as Flap).from }],
+      ...flapCorners(flaps.length).map((corner, i) => ({
+        ...corner,
+        ...foldedEdges(flaps, i),
       })),
       ...roundSeams(top, bottom, flaps),
     ]);
@@ -254,20 +186,16 @@ export const foldedCorner: Construction<FoldedCorner> = {
     const zip = open
       ? zipClosing(sum('zip opening', back, minus(given('sewn at each end', assume('bolsterEndMm'), 'shop'), 2)), 'in the bottom seam, at the back', assume)
       : null;
-    const smaller = Math.min(sizes.core.width.value, sizes.core.depth.value);
-    const neededMm = request.contents.stiff ? smaller : softOpening(request, smaller);
     return {
       pieces,
       seams,
       closings: zip ? [zip] : [],
       notions: notionsFor(zip ? [zip] : [], []),
-      operations: operationsOf(request, pieces, seams, zip?.tape ?? null, flaps.length),
+      operations: foldedCornerOperations(request, { pieces, seams, tape: zip?.tape ?? null, corners: flaps.length }),
       eased: null,
       problems: [
         ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction')]),
-        ...(zip && zip.opening.value < neededMm - 1e-6
-          ? [issue('warning', 'zip-too-short-for-core', 'construction', { openingMm: zip.opening.value, neededMm })]
-          : []),
+        ...(zip ? openingProblems(request, { openingMm: zip.opening.value, roundCornerMm: null, path: 'construction' }) : []),
         ...seamProblems(seams),
       ],
     };

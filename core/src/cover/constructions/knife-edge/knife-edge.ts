@@ -1,155 +1,21 @@
 import { KNIFE_EDGE_SENTENCES } from './sentences';
 import { perimeter } from '../../../geometry/outline';
-import { given, measuredOn, type Figure } from '../../../kernel/figure';
+import { given, measuredOn } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
-import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
-import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
-import { minutesFor } from '../../../shop/minutes';
+import { seamProblems, seamsOn, type SeamDraft } from '../../../piece/seam';
 import type { Closing, Construction, CoverRequest } from '../../contract';
 import { allRound, stripEdge } from '../../sewing/cloth-piece';
-import { cornersOf } from '../../band/corners';
-import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { chosenWelt } from '../../welt/welt';
 import { knifeEdgeFields, knifeEdgeSchema, type KnifeEdge } from './choices';
+import { knifeEdgeOperations } from './operations';
 import { besideOpening, envelopeBack, openingAt, plateLines, wholePlate, type Opening } from './plates';
 import { knifeEdgeSizes } from './sizes';
-
-const CUTTING = { cut: 'Cut the plates, their corners trimmed as they are drawn', notch: 'Notch both ends of the opening, on both plates.' };
 
 function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece | null {
   if (choices.edge !== 'welt' || !plate.sewn) return null;
   return chosenWelt(choices, request, given('round the trimmed plate', perimeter(plate.sewn), 'measured'), 1);
-}
-
-const STEPS: Record<NonNullable<KnifeEdge['closing']>, { readonly sew: string; readonly press: string; readonly shut: string }> = {
-  hand: {
-    sew: 'Sew the plates together, right sides in, from one end of the opening round to the other.',
-    press: 'Turn the cover, push the corners out, and press the seam and the fold of the opening’s edges, turned in by exactly the seam.',
-    shut: 'Close the opening along its pressed fold with slip stitch, {0} a stitch, in strong thread.',
-  },
-  zip: {
-    sew: 'Sew the plates together, right sides in, from one end of the zip round to the other.',
-    press: 'Turn the cover through the zip, push the corners out, and press the seam.',
-    shut: 'Close the zip.',
-  },
-  envelope: {
-    sew: 'Lay the front face up, the upper half on it face down, then the lower half over it; sew all round, twice where the halves overlap.',
-    press: 'Turn the cover, push the corners out, and press the seam and the folds of the hems.',
-    shut: 'Tuck the insert under the upper half.',
-  },
-};
-
-function operationsOf(
-  request: CoverRequest,
-  closing: NonNullable<KnifeEdge['closing']>,
-  pieces: readonly Piece[],
-  seams: readonly Seam[],
-  opening: Opening | null,
-  tape: Figure | null,
-): Operation[] {
-  const { assume } = request;
-  const of = (method: Seam['method']): readonly Seam[] => seams.filter((one) => one.method === method);
-  const run = (some: readonly Seam[]): number => some.reduce((mm, one) => mm + one.rows * one.edges[0].lengthMm, 0);
-  const plates = pieces.filter(({ role }) => role === 'plate').map(({ id }) => id);
-  const backs = plates.filter((id) => id.startsWith('plate-back'));
-  const welt = pieces.find(({ role }) => role === 'welt');
-  const corners = cornersOf(request.sewn).filter(({ inner }) => !inner).length;
-  return [
-    ...cutCover(pieces, CUTTING, assume),
-    ...(welt
-      ? [
-          operation({
-            id: 'sew/welt-on',
-            foot: 'edge',
-            phase: 'sew',
-            text: 'Make up the welt and sew it round the front plate, starting at the centre back; join the ring there.',
-            cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
-            pieces: [welt.id, ...plates.slice(0, 1)],
-            seams: ['welt'],
-            minutes: minutesFor('sew', 2 * run(seams.filter(({ id }) => id === 'welt')), corners, assume),
-            needs: 'machine',
-            after: ['cut/notch'],
-          }),
-        ]
-      : []),
-    ...(closing === 'envelope'
-      ? [
-          operation({
-            id: 'sew/hems',
-            phase: 'sew',
-            text: 'Hem the inner edge of both back halves.',
-            pieces: backs,
-            minutes: minutesFor('sew', 2 * request.sizes.cut.width.value, 0, assume),
-            needs: 'machine',
-            after: ['cut/notch'],
-          }),
-        ]
-      : []),
-    ...(tape
-      ? [
-          operation({
-            id: 'sew/zip',
-            foot: 'zip',
-            phase: 'sew',
-            text: 'Set the zip of {0} between the plates along the opening, its ends crossed.',
-            figures: [tape],
-            cautions: ['Slider on, and a stop across each end of the zip.'],
-            pieces: plates,
-            seams: ['opening'],
-            minutes: minutesFor('sew', 2 * run(seams.filter(({ id }) => id === 'opening')), 2, assume),
-            needs: 'machine',
-            after: ['sew/welt-on', 'cut/notch'],
-          }),
-          openZip(plates, ['sew/zip']),
-        ]
-      : []),
-    operation({
-      id: 'sew/plates',
-      foot: 'edge',
-      phase: 'sew',
-      text: STEPS[closing].sew,
-      cautions: closing === 'hand' ? ['Back-tack both ends of the opening.'] : [],
-      pieces: plates,
-      seams: ['plates'],
-      minutes: minutesFor('sew', run(seams.filter(({ id }) => id === 'plates')), corners, assume),
-      needs: 'machine',
-      after: ['sew/welt-on', 'sew/zip', 'sew/open-zip', 'sew/hems'],
-    }),
-    operation({
-      id: 'sew/press',
-      phase: 'sew',
-      text: `${corners ? `Clip the allowance across ${corners === 1 ? 'the corner' : `each of the ${corners} corners`}, on the diagonal. ` : ''}${STEPS[closing].press}`,
-      cautions: corners ? ['Clip to the stitch, never through it.'] : [],
-      pieces: plates,
-      minutes: minutesFor('prepare', 0, corners, assume),
-      needs: 'table',
-      after: ['sew/plates'],
-    }),
-    insertCore(request, 'sew/press', true),
-    ...(closing === 'hand' && opening
-      ? [
-          operation({
-            id: 'fill/close',
-            phase: 'fill',
-            text: STEPS.hand.shut,
-            figures: [given('a stitch', assume('slipStitchMm'), 'shop')],
-            pieces: plates,
-            seams: of('hand').map(({ id }) => id),
-            minutes: minutesFor('hand', opening.mm, 0, assume),
-            needs: 'hand',
-            after: ['fill/insert'],
-          }),
-        ]
-      : []),
-    dress(
-      request,
-      `Work the filling into the corners.${closing === 'hand' ? '' : ` ${STEPS[closing].shut}`}`,
-      corners,
-      closing === 'hand' ? 'fill/close' : 'fill/insert',
-    ),
-  ];
 }
 
 /** Two plates cut to the insert's own size with nothing added, their corners trimmed. */
@@ -228,7 +94,7 @@ export const knifeEdge: Construction<KnifeEdge> = {
       seams,
       closings,
       notions: notionsFor(closings, welt ? [welt] : []),
-      operations: operationsOf(request, closing, pieces, seams, opening, closings[0]?.kind === 'zip' ? closings[0].tape : null),
+      operations: knifeEdgeOperations(request, { closing, pieces, seams, opening, tape: closings[0]?.kind === 'zip' ? closings[0].tape : null }),
       eased: null,
       problems: [
         ...problemsOf(opening, closing),

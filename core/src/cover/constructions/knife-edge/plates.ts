@@ -10,6 +10,9 @@ import type { CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../sewing/cloth-piece';
 import { offsetOrNull } from '../../band/ring';
 
+/** The two halves of an envelope back, by id. */
+export const BACK_HALVES = ['plate-back-lower', 'plate-back-upper'] as const;
+
 /** Where a side is left open: two places on the seam line and the way between them, mm. */
 export interface Opening {
   readonly from: Point;
@@ -75,7 +78,7 @@ export function envelopeBack(
   const height = sum('half', law('half the depth', '{0} ÷ 2', [sizes.cut.depth]), plus(lap), plus(hem));
   const half = (which: 'lower' | 'upper', outline: Outline, line: Outline): Piece =>
     clothPiece('bottom', {
-      id: `plate-back-${which}`,
+      id: BACK_HALVES[which === 'lower' ? 0 : 1],
       role: 'plate',
       label: `back, ${which} half`,
       remark: 'hemmed',
@@ -91,8 +94,8 @@ export function envelopeBack(
     upper: half('upper', upperCut, upperSewn),
     // From middle to middle, each by its own half: where they overlap only one is counted.
     edge: [
-      { piece: 'plate-back-lower', from: left, to: right },
-      { piece: 'plate-back-upper', from: right, to: left },
+      { piece: BACK_HALVES[0], from: left, to: right },
+      { piece: BACK_HALVES[1], from: right, to: left },
     ],
   };
 }

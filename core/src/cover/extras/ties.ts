@@ -1,0 +1,46 @@
+import type * as z from 'zod';
+import { given } from '../../kernel/figure';
+import { operation } from '../../piece/operation';
+import { minutesFor } from '../../shop/minutes';
+import type { Field } from '../contract';
+import { enteredOr } from '../sewing/entered-or';
+import { lengthField } from '../sewing/fields';
+import { lengthWithin } from '../sewing/lengths';
+import { marksOf, type Added, type ExtraAsk } from './contract';
+import { foldedEdge, foldedStrip } from './folded-strip';
+
+export const tiesShape = { tieLengthMm: lengthWithin(50, 3000).optional(), tieWidthMm: lengthWithin(5, 100).optional() };
+export type Ties = z.infer<z.ZodObject<typeof tiesShape>>;
+
+export const tiesFields: readonly Field<Ties>[] = [
+  lengthField<Ties>('tieLengthMm', 'Ties, long', [50, 3000], 'tieLengthMm', { group: 'extras' }),
+  lengthField<Ties>('tieWidthMm', 'Ties, wide', [5, 100], 'tieWidthMm', { group: 'extras' }),
+];
+
+/** Two ties at each of their marks. */
+export function addTies({ choices, request }: ExtraAsk<Ties>): Partial<Added> {
+  const { assume } = request;
+  const ties = marksOf(request, 'tie');
+  if (!ties) return {};
+  const turnIn = given('turned in', assume('tieTurnMm'), 'shop');
+  const length = enteredOr('tie', choices.tieLengthMm, 'tieLengthMm', assume);
+  const wide = enteredOr('tie, wide', choices.tieWidthMm, 'tieWidthMm', assume);
+  const tie = foldedStrip({ role: 'tie', remark: 'two a mark', length, wide, turnIn, count: 2 * ties });
+  return {
+    pieces: [tie],
+    seams: [foldedEdge(tie, 'ties', 'each tie folded and top-stitched')],
+    operations: [
+      operation({
+        id: 'sew/ties-made',
+        phase: 'sew',
+        text: 'Fold both edges of each tie strip in {0}, fold it in half, turn one end in and top-stitch.',
+        figures: [turnIn],
+        pieces: [tie.id],
+        seams: ['ties'],
+        minutes: minutesFor('sew', 2 * ties * length.value, 2 * ties, assume),
+        needs: 'machine',
+        after: ['cut/notch'],
+      }),
+    ],
+  };
+}
