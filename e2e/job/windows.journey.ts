@@ -48,12 +48,12 @@ test.describe('without the server', () => {
     await expect(page.getByRole('alert')).toContainText('Your changes wait');
     await page.getByRole('link', { name: 'Jobs', exact: true }).click();
     await page.getByRole('link', { name: 'Reading corner', exact: true }).click();
-    await shop.expectSize('Finished', '1 910 millimetres', '820 millimetres', '120 millimetres');
+    await shop.expectSize('Finished', '1 900 millimetres', '820 millimetres', '120 millimetres');
     await context.unroute('**/api/jobs/*');
     await shop.saved();
     await expect(page.getByRole('dialog')).toBeHidden();
     await page.reload();
-    await shop.expectSize('Finished', '1 910 millimetres', '820 millimetres', '120 millimetres');
+    await shop.expectSize('Finished', '1 900 millimetres', '820 millimetres', '120 millimetres');
   });
 
   test('also after a reload', async ({ shop, page, context }) => {

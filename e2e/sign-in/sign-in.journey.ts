@@ -1,37 +1,9 @@
-import { spawn } from 'node:child_process';
-import { once } from 'node:events';
-import fs from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { fileURLToPath } from 'node:url';
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
-
-const root = fileURLToPath(new URL('../..', import.meta.url));
-
-/** The built application with a pass-phrase, on a port and a database of its own. */
-async function guarded(): Promise<{ readonly url: string; readonly stop: () => Promise<void> }> {
-  const dataDir = fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-journey-'));
-  const server = spawn(process.execPath, ['dist/server/main.js'], {
-    cwd: root,
-    stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, PORT: '0', YARDLAND_ROOT: root, YARDLAND_DATA: dataDir, YARDLAND_PASSPHRASE: 'straw and chalk', LOG_LEVEL: 'silent' },
-  });
-  let said = '';
-  while (!said.includes('open at')) said += String((await once(server.stdout, 'data'))[0]);
-  return {
-    url: /http:\S+/.exec(said)?.[0] ?? '',
-    stop: async () => {
-      const gone = once(server, 'exit');
-      server.kill('SIGTERM');
-      await gone;
-      fs.rmSync(dataDir, { recursive: true });
-    },
-  };
-}
+import { ownServer } from '../support/own-server';
 
 test('a shop with a pass-phrase is signed in to on a page, comes back to where one was, and lists and ends sessions', async ({ page, browser }) => {
-  const shop = await guarded();
+  const shop = await ownServer({ YARDLAND_PASSPHRASE: 'straw and chalk', LOG_LEVEL: 'silent' });
   await page.goto(`${shop.url}/stockroom`);
   await expect(page.getByRole('heading', { name: 'Yardland' })).toBeVisible();
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);

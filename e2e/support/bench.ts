@@ -3,6 +3,7 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 import { ChoiceHarness, FieldHarness, PickListHarness, SwitchHarness, TickboxHarness, type LabelledControl } from '@yardland/web/harnesses';
+import { ownServer } from './own-server';
 import { PageEnvironment } from './page-environment';
 
 /** The application as a person speaks of it: tape, table, tray, ticket. */
@@ -105,8 +106,13 @@ export class Shop {
   }
 }
 
-/** Every journey fails on a console error, an exception, or a request that leaves this machine. */
+/** Every journey has a server and a demo shop of its own, so that none finds what another did; and fails on a console error, an exception, or a request that leaves this machine. */
 export const test = base.extend<{ shop: Shop; expectedErrors: RegExp[] }>({
+  baseURL: async ({}, use) => {
+    const { url, stop } = await ownServer();
+    await use(url);
+    await stop();
+  },
   expectedErrors: [[], { option: true }],
   shop: async ({ page, expectedErrors }, use) => {
     const troubles: string[] = [];

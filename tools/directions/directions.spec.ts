@@ -10,7 +10,7 @@ describe('the direction check', () => {
     expect(found('core/src/units/parse.ts', 'core/src/kernel/figure.ts')).toBe('core/units may not import core/kernel');
     expect(found('core/src/lay/engine.ts', 'core/src/allowance/sizes.ts')).toBe('core/lay may not import core/allowance');
     expect(found('core/src/plan/plan.ts', 'core/src/testing/samples.ts')).toBe('only specs may import testing');
-    expect(found('core/src/plan/plan.ts', 'core/src/cover/constructions/drum/drum.ts')).toBe('only the list of covers may import the construction drum');
+    expect(found('core/src/plan/plan.ts', 'core/src/cover/constructions/drum/drum.ts')).toBe('only the lists of covers may import the construction drum');
     expect(found('core/src/kernel/hash.ts', 'node:crypto')).toContain('may not import the package');
     expect(found('core/src/kernel/hash.ts', '@angular/core')).toContain('may not import the package');
     expect(found('server/src/app.ts', '@yardland/web')).toBe('server may not import web');

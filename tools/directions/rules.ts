@@ -68,6 +68,9 @@ function reachable(folder: string): Set<string> {
 
 const isPackage = (to: string): boolean => !to.includes('/src/') && !to.endsWith('.json') && !to.endsWith('.ts');
 
+/** What gathers the constructions: the list of them, and the list of what is said of their problems. */
+const LISTS: ReadonlySet<string> = new Set(['core/src/cover/list.ts', 'core/src/cover/own-sentences.ts']);
+
 /** Why an import is against the directions, or null. */
 export function offence({ from, to }: Import): string | null {
   const [workspace = '', , folder = ''] = from.split('/');
@@ -86,8 +89,7 @@ export function offence({ from, to }: Import): string | null {
   // What lies at the top of the core (its index) gathers every folder.
   if (workspace !== 'core' || folder.endsWith('.ts')) return null;
   const owner = /^core\/src\/cover\/constructions\/([^/]+)\//.exec(to)?.[1];
-  if (owner && !from.includes(`/constructions/${owner}/`) && from !== 'core/src/cover/list.ts')
-    return `only the list of covers may import the construction ${owner}`;
+  if (owner && !from.includes(`/constructions/${owner}/`) && !LISTS.has(from)) return `only the lists of covers may import the construction ${owner}`;
   if (toFolder === 'testing' && !spec) return 'only specs may import testing';
   return spec || reachable(folder).has(toFolder) ? null : `core/${folder} may not import core/${toFolder}`;
 }

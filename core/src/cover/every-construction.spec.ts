@@ -6,8 +6,17 @@ import { SHIPPED_SCHOOLS } from '../shop/schools';
 import { SHAPES, type Template } from '../template/shapes/shapes';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { CONSTRUCTIONS, type Construction } from './list';
+import { OWN_SENTENCES } from './own-sentences';
 
 const shop = demoShop();
+
+describe('the constructions’ own sentences', () => {
+  it('are all in the list that a page says problems by', () => {
+    const listed = CONSTRUCTIONS.flatMap(({ sentences }) => Object.keys(sentences ?? {})).sort();
+    expect(listed.length).toBeGreaterThan(5);
+    expect(Object.keys(OWN_SENTENCES).sort()).toEqual(listed);
+  });
+});
 
 describe('every construction on every shape by every school', () => {
   it('has seams that pair and sizes that are numbers, or says why it does not suit and what would', () => {

@@ -58,7 +58,7 @@ export function findConstruction({ kind }: Pick<Choices, 'kind'>, list: readonly
 }
 
 /** The module of the choices in a document, whose schema lets only shipped kinds through. Throws a RangeError for any other. */
-export function constructionOf(choices: Construction): ConstructionModule {
+export function constructionOf(choices: Pick<Choices, 'kind'>): ConstructionModule {
   const found = findConstruction(choices, CONSTRUCTIONS);
   if (!found) throw new RangeError(`no construction is called ${choices.kind}`);
   return found;

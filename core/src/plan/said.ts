@@ -1,10 +1,10 @@
-import { CONSTRUCTIONS } from '../cover/list';
+import { OWN_SENTENCES } from '../cover/own-sentences';
 import type { Issue, IssueCode } from '../kernel/issue';
 import { sayBy, SENTENCES, type Said, type SayIn } from '../say/say';
 import type { Sentences } from '../kernel/sentences';
 
 /** The sentences of every problem there is, with those of each construction. */
-const EVERY_SENTENCE: Sentences = Object.assign({}, SENTENCES, ...CONSTRUCTIONS.map(({ sentences }) => sentences ?? {})) as Sentences;
+const EVERY_SENTENCE: Sentences = { ...SENTENCES, ...OWN_SENTENCES };
 
 /** Every code that has a sentence of its own. */
 export const SPOKEN_CODES = Object.keys(EVERY_SENTENCE) as readonly IssueCode[];

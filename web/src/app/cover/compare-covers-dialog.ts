@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { answersIn, compareCovers, formatNumber, formatRun, sayLine, type CoverOffer } from '@yardland/core';
+import { answersIn, contextOf, compareCovers, formatNumber, formatRun, sayLine, type CoverOffer } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { ClosedCushion } from '../shared/closed-cushion';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
@@ -97,9 +97,9 @@ export class CompareCoversDialog {
   protected readonly rows = computed<readonly Row[]>(() => {
     const [cushion, job, shop] = [this.#store.cushion(), this.#store.job(), this.#store.shop()];
     if (!cushion || !job || !shop) return [];
-    const { units, cloth, waddings } = job;
+    const { units } = job;
     const inWords = this.#store.inWords();
-    return compareCovers(cushion, { units, cloth, waddings, shop, answers: answersIn({}) }).map((offer, i): Row => {
+    return compareCovers(cushion, contextOf(job, shop, answersIn({}))).map((offer, i): Row => {
       const { facts } = offer;
       const run = (mm: number): string => (mm > 0 ? formatRun(mm, units) : '—');
       return {

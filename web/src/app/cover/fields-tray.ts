@@ -77,7 +77,7 @@ export class FieldsTray {
   /** Small parts are set finer than the shop cuts. */
   protected readonly fine = { mm: 1, inch: 1 / 16 };
   protected readonly constructions = CONSTRUCTIONS.map(({ kind, name }) => ({ value: kind, name }));
-  protected readonly choices = computed<Cushion['construction']>(() => this.store.cushion()?.construction ?? { kind: 'boxed' });
+  protected readonly choices = computed<Choices>(() => this.store.cushion()?.construction ?? { kind: 'boxed' });
   protected readonly construction = computed(() => constructionOf(this.choices()));
   protected readonly fields = computed<readonly Shown[]>(() => {
     const choices = this.choices();

@@ -1,13 +1,10 @@
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import {
-  answersIn,
   mergeBench,
   withPinsFollowing,
   stationStates,
   type Cushion,
-  contextOf,
-  type CushionContext,
   type CushionPlan,
   type Job,
   type Plan,
@@ -124,11 +121,6 @@ export class JobStore {
   readonly cushionIndex = computed(() => Math.min(this.#cushionIndex(), Math.max(0, (this.job()?.cushions.length ?? 1) - 1)));
   readonly cushion = computed<Cushion | null>(() => this.job()?.cushions[this.cushionIndex()] ?? null);
   readonly cushionPlan = computed<CushionPlan | null>(() => this.plan()?.cushions[this.cushionIndex()] ?? null);
-  /** What one cushion is planned in: for trying changes out beside the plan. */
-  readonly context = computed<CushionContext | null>(() => {
-    const { job, shop, solved } = this.#ask() ?? {};
-    return job && shop && solved ? contextOf(job, shop, answersIn(solved)) : null;
-  });
   readonly states = computed(() => {
     const whole = this.plan();
     return whole ? stationStates(whole, this.cushionIndex()) : null;

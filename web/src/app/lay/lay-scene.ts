@@ -77,6 +77,12 @@ function motifItems(band: Band, index: number, { alongMm, acrossMm, halfDrop, mo
   );
 }
 
+/** The pieces in the order of the list, each copy after the other: the keys that go from piece to piece find them in the same order while the lay gets better. */
+function inListOrder({ request: { items } }: PlannedLay, { placements }: LayAnswer): LayAnswer['placements'] {
+  const places = new Map(items.map(({ id }, i) => [id, i]));
+  return [...placements].sort((a, b) => (places.get(a.item) ?? 0) - (places.get(b.item) ?? 0) || a.copy - b.copy);
+}
+
 /** A lay on the table: the material in rows or sheets, its pieces by cushion, the motifs of its pattern, the picked piece's mark, and the measures. */
 export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units, step, picked, near, pinned, label, words }: LaySceneWords): Scene {
   const { material } = lay.request;
@@ -89,7 +95,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
   );
   let knob: Point | null = null;
   let around: Scene['around'];
-  for (const placement of answer.placements) {
+  for (const placement of inListOrder(lay, answer)) {
     const polygon = polygons.get(placement.item);
     if (!polygon) continue;
     const points = placed(polygon, placement);
