@@ -2,7 +2,7 @@ import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
-  { ignores: ['dist/', '**/node_modules/', 'coverage/', '.angular/', 'docs/', '**/playwright-report/', '**/test-results/'] },
+  { ignores: ['**/dist/', '**/node_modules/', 'coverage/', '.angular/', 'docs/', '**/playwright-report/', '**/test-results/'] },
   {
     files: ['**/*.ts'],
     extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic],

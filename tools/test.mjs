@@ -37,7 +37,7 @@ const playwright = (result) => {
 const SUITES = [
   ['lint', [bin('eslint/bin/eslint.js'), '.'], whole],
   ['format', [bin('prettier/bin/prettier.cjs'), '--check', '.'], whole],
-  ...['core', 'paper', 'server', 'cli', 'e2e', 'tools', 'web/tsconfig.spec.json', 'web/tsconfig.worker.json'].map((project) => [
+  ...['core', 'tsconfig.node.json', 'tsconfig.browser-driven.json', 'web/tsconfig.spec.json', 'web/tsconfig.worker.json'].map((project) => [
     `types ${project}`,
     [bin('typescript/bin/tsc'), '-p', project, '--noEmit'],
     whole,

@@ -1,16 +1,9 @@
-import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { fileURLToPath } from 'node:url';
+import { root, run, runFromSources } from './support';
 
-const root = fileURLToPath(new URL('../..', import.meta.url));
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-cli-'));
-
-function run(args: string[], input = ''): { code: number | null; out: string; error: string } {
-  const done = spawnSync(process.execPath, ['--import', 'tsx', 'cli/src/main.ts', ...args], { cwd: root, input, encoding: 'utf8', maxBuffer: 1 << 26 });
-  return { code: done.status, out: done.stdout, error: done.stderr };
-}
 
 const job = {
   format: 'yardland/job@1',
@@ -38,7 +31,7 @@ describe('yardland plan', () => {
   it('prints the whole plan, unrounded, with its derivations', () => {
     const file = path.join(folder, 'job.json');
     fs.writeFileSync(file, JSON.stringify(job));
-    const { code, out, error } = run(['plan', file]);
+    const { code, out, error } = runFromSources(['plan', file]);
     expect([code, error]).toEqual([0, '']);
     const plan = JSON.parse(out);
     expect(plan.format).toBe('yardland/plan@1');

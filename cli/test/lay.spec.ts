@@ -1,16 +1,6 @@
-import { spawnSync } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
+import { run, runFromSources, type Said } from './support';
 
-const root = fileURLToPath(new URL('../..', import.meta.url));
-
-function lay(document: unknown): { code: number | null; out: string; error: string } {
-  const done = spawnSync(process.execPath, ['--import', 'tsx', 'cli/src/main.ts', 'lay', '-'], {
-    cwd: root,
-    input: JSON.stringify(document),
-    encoding: 'utf8',
-  });
-  return { code: done.status, out: done.stdout, error: done.stderr };
-}
+const lay = (document: unknown): Said => run(['lay', '-'], JSON.stringify(document));
 
 interface Answer {
   readonly placements: readonly {
@@ -87,7 +77,8 @@ describe('yardland lay', () => {
   });
 
   it('tries a seed to each thread and gives the best of them', () => {
-    const { code, out } = lay({ ...slants, threads: 2, seconds: 0.5 });
+    // Each thread compiles the sources for itself.
+    const { code, out } = runFromSources(['lay', '-'], JSON.stringify({ ...slants, threads: 2, seconds: 0.5 }));
     expect(code).toBe(0);
     expect((JSON.parse(out) as Answer).lengthMm).toBeCloseTo(2200, 3);
   });
