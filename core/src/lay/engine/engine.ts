@@ -13,6 +13,8 @@ import { hidePanel } from './hide';
 import { layMatched, type Matched } from './matched';
 import { Budget, COOL, separate } from './separate';
 import { shapesOf, type Turned } from './shape';
+import { layOnRoll } from '../roll/roll';
+import type { RollLay } from '../roll/copies';
 import { compact, copyOf, drawIn, endOf, fill, layInOrder, put, QUICK } from './strip';
 
 /** Orders in which boxes are laid before pieces are looked at as they are. */
@@ -80,6 +82,8 @@ function questionOf(request: LayRequest): Question {
 /** A copy's shape in each of its turns. */
 const turnsOf = ({ bodies, shapes }: Question, i: number): readonly Turned[] => shapes[(bodies[i] as Body).shape] as readonly Turned[];
 
+const movesOf = ({ request, budget }: Question): number => Math.round(request.moves - Math.max(0, budget.left));
+
 function answerOf(question: Question, held: Held): LayAnswer {
   const { request, copies, bodies } = question;
   const { material } = request;
@@ -108,7 +112,7 @@ function answerOf(question: Question, held: Held): LayAnswer {
     bound: question.bound,
     use: takenMm2 > 0 ? areaMm2 / takenMm2 : 0,
     ...(patternAtMm === null ? {} : { patternAtMm }),
-    moves: Math.round(request.moves - Math.max(0, question.budget.left)),
+    moves: movesOf(question),
     stopped: false,
   };
 }
@@ -221,7 +225,39 @@ function* withoutSheets(question: Question, ground: BoxGround, from: Held, fixed
   return best;
 }
 
-/** Rolls and sheets: boxes first, because that is quick; then the pieces as they are, their open end drawn in. */
+/** A roll without a pattern: boxes first, then what suits the set. */
+function* onRoll(question: Question): Generator<Held, Held> {
+  const { request, copies, budget, random } = question;
+  const { material, gapMm } = request;
+  if (material.kind !== 'roll') throw new Error('not a roll');
+  const ground = groundOf(request);
+  const pins = pinsThatHold(request, request.pins);
+  const items = request.items.filter(({ id }) => copies.some(({ item }) => item === id));
+  let first: RollLay | null = null;
+  let held: Held | null = null;
+  const told = (lay: RollLay): Held =>
+    (held = lay === first && held ? held : { places: placesOf(question, lay.placements), sheets: 1, lengthMm: lay.lengthMm });
+  if (pins.length === 0) {
+    const tries = Math.min(Math.ceil(BOX_TRIES * Math.min(1, BOX_TRIES_FOR / copies.length)), request.moves);
+    for (const lay of searchBoxes(copies, ground, tries, random)) {
+      if (!first || better(lay, { sheets: 1, lengthMm: first.lengthMm })) {
+        held = null;
+        first = lay;
+      }
+      yield told(first);
+      if (first.lengthMm <= question.bound + 1e-6) return told(first);
+    }
+  }
+  const run = layOnRoll({ items, widthMm: material.widthMm, gapMm, pins, leastMm: question.bound, first }, random, budget);
+  for (let step = run.next(); ; step = run.next()) {
+    if (step.value !== first) [held, first] = [null, step.value];
+    const best = told(step.value);
+    if (step.done) return best;
+    yield best;
+  }
+}
+
+/** Sheets, and rolls with a pattern: boxes first, because that is quick; then the pieces as they are, their open end drawn in. */
 function* onRollOrSheets(question: Question): Generator<Held, Held> {
   const { request, copies, budget, random } = question;
   const ground = groundOf(request);
@@ -300,14 +336,26 @@ function* onHide(question: Question): Generator<Held, Held> {
   return best;
 }
 
+/** The search that suits the material. */
+function searchOn(question: Question): Generator<Held, Held> {
+  const { material } = question.request;
+  if (material.kind === 'hide') return onHide(question);
+  if (isSawn(material)) return edgeToEdge(question);
+  return material.kind === 'roll' && !patternOf(material) ? onRoll(question) : onRollOrSheets(question);
+}
+
 /** One search, from the request's first seed. */
 function* search(request: LayRequest): Generator<LayProgress, LayAnswer> {
   const question = questionOf(request);
   const none: Held = { places: question.copies.map(() => null), sheets: question.copies.length ? 1 : 0, lengthMm: 0 };
   if (question.copies.length === 0) return answerOf(question, none);
-  const work = request.material.kind === 'hide' ? onHide(question) : isSawn(request.material) ? edgeToEdge(question) : onRollOrSheets(question);
+  const work = searchOn(question);
+  let held: Held | null = null;
+  let best: LayAnswer = answerOf(question, none);
   for (let step = work.next(); ; step = work.next()) {
-    const best = answerOf(question, step.value);
+    // The answer is made anew only when the lay is a new one; the moves go on.
+    best = step.value === held ? { ...best, moves: movesOf(question) } : answerOf(question, step.value);
+    held = step.value;
     if (step.done) return best;
     yield { done: Math.min(request.moves, best.moves), of: request.moves, best };
   }

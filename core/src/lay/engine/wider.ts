@@ -2,11 +2,13 @@ import { bounds } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 
 /** Material added outside a curve at most, mm: a round edge that is laid by so much wider has few corners. */
-const ADDED_MM = 0.15;
+const ADDED_MM = 0.1;
 /** A piece of more corners than this, or of more inward corners, is made simpler more boldly: each inward corner asks for another convex part. */
-const ENOUGH = 48;
-const ENOUGH_INWARD = 5;
-/** The boldest there is, mm. */
+const ENOUGH = 56;
+const ENOUGH_INWARD = 6;
+/** Passes at one boldness at most: each is from the ring before it, so what is added adds up. */
+const PASSES = 6;
+/** The boldest there is where nothing else is said, mm. */
 const BOLDEST_MM = 12;
 
 /** A corner that can go: the corner itself (inward), or it and the next with the meeting of their outer sides in their place. */
@@ -31,9 +33,9 @@ function meeting(a: Point, b: Point, c: Point, d: Point): Point | null {
 
 /**
  * A simple counter-clockwise ring with fewer corners that holds the given one and has the same box: inward corners are cut across,
- * edges of an outward curve carried on until they meet, whatever adds least first. Straight sides stay where they are.
+ * edges of an outward curve carried on until they meet, whatever adds least first. Straight sides stay where they are. A pass adds `boldestMm` at most.
  */
-export function wider(ring: readonly Point[]): Point[] {
+export function wider(ring: readonly Point[], boldestMm = BOLDEST_MM): Point[] {
   const box = bounds(ring);
   const inBox = (p: Point): boolean => p.x >= box.minX - 1e-9 && p.x <= box.maxX + 1e-9 && p.y >= box.minY - 1e-9 && p.y <= box.maxY + 1e-9;
   let now: readonly Point[] = ring;
@@ -75,9 +77,10 @@ export function wider(ring: readonly Point[]): Point[] {
   }
 
   const inward = (): number => now.filter((_, i) => cross(at(i), at(i + 1), at(i + 2)) < -1e-7).length;
-  for (let boldness = ADDED_MM; ;) {
-    if (pass(boldness)) continue;
-    if (boldness >= BOLDEST_MM || (now.length <= ENOUGH && inward() <= ENOUGH_INWARD)) return [...now];
-    boldness *= 2;
+  for (let boldness = ADDED_MM, passes = 0; ;) {
+    if (passes++ < PASSES && pass(boldness)) continue;
+    if (boldness >= boldestMm || (now.length <= ENOUGH && inward() <= ENOUGH_INWARD)) return [...now];
+    boldness = Math.min(boldestMm, boldness * 2);
+    passes = 0;
   }
 }

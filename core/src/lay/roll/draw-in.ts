@@ -1,0 +1,157 @@
+import type { Budget } from './budget';
+import { exchange, largePieces, pressTo, rearrange, shrink, stretch } from './kicks';
+import { restore, snapshot, type Layout, type Snapshot } from './layout';
+import type { Effort, Mover } from './mover';
+import { layInOrder, orders } from './one-by-one';
+import { separate } from './separate';
+
+/** The end is drawn in by this share of the length at last. */
+const LAST_STEP = 0.0005;
+/** Tries at one length before the step is halved; after a success it is doubled, up to the first. */
+const TRIES = 4;
+/** Pieces find places quickly as long as they use no more of the roll than this. */
+const EASILY_USED = 0.76;
+/** The end is drawn in by no more than this at once. */
+const MOST_AT_ONCE = 0.1;
+/** Rounds without less overlap before a strike, and strikes before a try has failed; in later cycles more. */
+const ROUNDS = 50;
+const STRIKES = 1;
+/** How often the next smaller step begins from the best failed try let out, else from the best lay. */
+const LET_OUT = 0.3;
+/** How often, from the second cycle on, a try of the first length begins from a lay made anew: of few pieces. */
+const ANEW = 0.5;
+const FEW = 40;
+/** How often a failed try goes on with a stretch of the roll turned or moved as one, else with large pieces exchanged. */
+const REARRANGE = 0.12;
+/** Two tries that came out the same but for this share were the same. */
+const SAME = 1e-6;
+const COMPACT_ROUNDS = 6;
+
+/** Moves each piece to where it reaches less far along, first those that lie first, until none does. */
+export function compact(all: Layout, mover: Mover, budget: Budget): void {
+  const effort: Effort = { lines: 4, farMm: 0.75 * all.width };
+  [mover.pullX, mover.pullY] = [1, 0];
+  const pieces = all.movable();
+  for (let round = 0; round < COMPACT_ROUNDS; round++) {
+    let moved = false;
+    pieces.sort((a, b) => all.reachOf(a) - all.reachOf(b));
+    for (const i of pieces) {
+      budget.left--;
+      if (!mover.find(i, effort, { cost: 0, reachMm: all.reachOf(i) })) continue;
+      all.x[i] = mover.x;
+      all.y[i] = mover.y;
+      all.s[i] = mover.s;
+      moved = true;
+    }
+    if (!moved) return;
+  }
+}
+
+/** How a lay is drawn in. */
+export interface DrawingIn {
+  /** What no lay is shorter than, mm. */
+  readonly leastMm: number;
+  /** The share of the length that the end is drawn in by at first. */
+  readonly firstStep: number;
+  /** How often it has been done before: later it is tried longer, and sometimes from a lay made anew. */
+  readonly cycle: number;
+  readonly mayBeginAnew: boolean;
+}
+
+interface Failed {
+  readonly overlap: number;
+  readonly at: Snapshot;
+}
+
+const gauss = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+
+/**
+ * Draws the end in by a step, again and again; by half of it when some tries have failed, down to the last. A try that failed goes on from a failed one of little overlap
+ * with two large pieces exchanged or a stretch turned; the next smaller step from the best failed one, let out. `from` may overlap: then it only is where the search begins.
+ * Yields the best so far after each round.
+ */
+export function* drawIn(all: Layout, mover: Mover, from: Snapshot, budget: Budget, ask: DrawingIn): Generator<Snapshot, Snapshot> {
+  const { random } = mover;
+  const large = largePieces(all);
+  const patience = { rounds: ROUNDS * Math.min(4, 1 + ask.cycle / 2), strikes: STRIKES };
+  let best = from;
+  let step = ask.firstStep;
+  let failed: Failed[] = [];
+  let tries = 0;
+  while (budget.left > 0 && best.length > ask.leastMm + 1e-3) {
+    if (tries === 0) {
+      yield* begin(all, mover, { best, nearest: failed[0], targetMm: targetOf(all, best.length, step, ask.leastMm) }, budget, ask);
+      failed = [];
+    }
+    const work = separate(all, mover, budget, patience);
+    let round = work.next();
+    for (; !round.done; round = work.next()) yield best;
+    const overlap = round.value;
+    if (overlap === 0) {
+      compact(all, mover, budget);
+      all.length = all.end();
+      // A fixed piece may be what reaches furthest: then there is no less.
+      if (all.length >= best.length - 1e-6) return best;
+      best = snapshot(all);
+      [tries, failed] = [0, []];
+      step = Math.min(ask.firstStep, 2 * step);
+      yield best;
+      continue;
+    }
+    const again = failed.some((one) => Math.abs(one.overlap - overlap) < SAME * overlap);
+    if (!again) failed.push({ overlap, at: snapshot(all) });
+    failed.sort((a, b) => a.overlap - b.overlap);
+    if (++tries >= TRIES) {
+      tries = 0;
+      step /= 2;
+      if (step < LAST_STEP) return best;
+      continue;
+    }
+    const chosen = failed[Math.min(failed.length - 1, Math.floor(Math.abs(gauss(random)) * 0.25 * failed.length))] as Failed;
+    restore(all, chosen.at);
+    kick(all, large, again, random);
+  }
+  return best;
+}
+
+/** By a step; what is laid loosely by a lot at once. */
+function targetOf(all: Layout, lengthMm: number, step: number, leastMm: number): number {
+  const easyMm = all.areaMm2.reduce((a, b) => a + b, 0) / (EASILY_USED * all.width);
+  return Math.max(leastMm, Math.min(lengthMm * (1 - step), Math.max(easyMm, lengthMm * (1 - MOST_AT_ONCE))));
+}
+
+interface Beginning {
+  readonly best: Snapshot;
+  readonly nearest: Failed | undefined;
+  readonly targetMm: number;
+}
+
+/** Where a try at a new length begins: from a lay made anew, from the best failed try let out, or from the best lay drawn in. */
+function* begin(all: Layout, mover: Mover, { best, nearest, targetMm }: Beginning, budget: Budget, ask: DrawingIn): Generator<Snapshot, void> {
+  const { random } = mover;
+  if (ask.cycle > 0 && ask.mayBeginAnew && random() < ANEW * Math.min(1, FEW / all.n)) {
+    for (const order of orders(all, random)) {
+      if (random() < 0.6) continue;
+      const laying = layInOrder(all, mover, order, 4, budget);
+      for (let one = laying.next(); !one.done; one = laying.next()) yield best;
+      break;
+    }
+    pressTo(all, targetMm);
+  } else if (nearest && random() < LET_OUT) {
+    restore(all, nearest.at);
+    stretch(all, targetMm, random);
+  } else {
+    restore(all, best);
+    shrink(all, targetMm, random);
+  }
+}
+
+function kick(all: Layout, large: readonly number[], again: boolean, random: () => number): void {
+  const way = random();
+  if (way < REARRANGE) {
+    rearrange(all, random);
+    return;
+  }
+  // The same again asks for a harder kick.
+  for (let k = (way < 0.75 ? 1 : 2) + (again ? 2 : 0); k > 0; k--) exchange(all, large, random);
+}

@@ -1,0 +1,321 @@
+import type { Budget } from '../budget';
+import { areaUnder, deepestPit, Drop, emptyFront, FrontMaker, reachOf, type Front, type Pit } from './front';
+import type { Kind, Variant } from './kinds';
+import { judgedWith, Score, type Judged, type Weights } from './score';
+
+/** How wide and in which way a beam searches. */
+export interface BeamSettings extends Weights {
+  /** Lays in the making that are opened of each stretch of placed area. */
+  readonly width: number;
+  /** Children kept of one that is opened. */
+  readonly children: number;
+  /** Opened ones with the same pieces left at most, as a share of the width. */
+  readonly same: number;
+  /** Levels that a pit is raised through at most. */
+  readonly raises: number;
+}
+
+/** A piece laid, after those before it. */
+export interface Step {
+  readonly before: Step | null;
+  readonly kind: number;
+  readonly variant: Variant;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A whole lay: how long it is, grown by the gap, and its last step. */
+export interface BeamLay {
+  readonly lengthMm: number;
+  readonly step: Step;
+}
+
+interface Node extends Judged {
+  readonly step: Step | null;
+  readonly score: number;
+}
+
+/** A child that may be made: a piece at a place on a front. */
+interface Child {
+  readonly kind: number;
+  readonly variant: Variant;
+  readonly x: number;
+  readonly y: number;
+  readonly front: Front;
+  /** Area shut in and given up for it, as a share of its own. */
+  readonly rate: number;
+}
+
+/** A pit of a front that pieces are laid in, and the children that come of it. */
+interface OpenPit extends Pick<Pit, 'low' | 'high'> {
+  readonly node: Node;
+  readonly front: Front;
+  /** Area under the front, mm². */
+  readonly underMm2: number;
+  readonly made: Child[];
+}
+
+/** What lies this near is at a wall, mm. */
+const TINY_MM = 1e-3;
+/** Heights of one variant nearer than this are tried once, mm. */
+const SAME_PLACE_MM = 0.5;
+/** A front that rises by no more than this beside a pit has no wall there, mm. */
+const WALL_MM = 2;
+/** A row that rises by more than this slants, mm. */
+const SLANT_MM = 1;
+/** A corner of the front is a place to lay at where it jumps by so much or bends by so much. */
+const JUMP_MM = 5;
+const BEND = 0.3;
+/** Places tried for one variant at most, at corners and at walls. */
+const MOST_CORNERS = 10;
+const MOST_PLACES = 16;
+/** Pits looked at in one opening, and children of one kind kept, at most. */
+const MOST_PITS = 24;
+const MOST_OF_A_KIND = 4;
+/** Opening one counts as so many moves for each place that was looked at. */
+const PLACES_A_MOVE = 40;
+/** A lay has to be so much shorter to count, mm. */
+const SHORTER_MM = 0.01;
+
+/** Places on a front where a piece may begin: inside a pit, and beyond it. */
+function cornersOf(front: Front, low: number, high: number): { readonly inside: readonly number[]; readonly walls: readonly number[] } {
+  const inside: number[] = [];
+  const walls: number[] = [];
+  const at = (i: number): number => front[i] as number;
+  const steep = (i: number): number => (at(i + 3) - at(i + 2)) / (at(i + 1) - at(i));
+  for (let i = 0; i < front.length; i += 4) {
+    if (i > 0 && Math.abs(at(i - 1) - at(i + 2)) < JUMP_MM && Math.abs(steep(i) - steep(i - 4)) < BEND) continue;
+    (at(i) > low + TINY_MM && at(i) < high - TINY_MM ? inside : walls).push(at(i));
+  }
+  return { inside: inside.slice(0, MOST_CORNERS), walls };
+}
+
+/** A front to within a millimetre, as a word. */
+function lookOf(front: Front): string {
+  let look = '';
+  for (let i = 0; i < front.length; i += 4) look += `${Math.round(front[i + 1] as number)},${Math.round(front[i + 2] as number)};`;
+  return look;
+}
+
+function isSlanted(front: Front, low: number, high: number): boolean {
+  for (let i = 0; i < front.length; i += 4) {
+    const within = (front[i + 1] as number) > low + TINY_MM && (front[i] as number) < high - TINY_MM;
+    if (within && Math.abs((front[i + 2] as number) - (front[i + 3] as number)) > SLANT_MM) return true;
+  }
+  return false;
+}
+
+/**
+ * A beam search (Lowerre 1976) over exact fronts. A lay in the making is opened at its deepest pit: each kind and turn is laid at the pit's ends, shapes and slopes also at its
+ * corners, or the pit is given up and raised to its lower wall. Those made are sorted by the area that is placed, so that like is judged beside like.
+ */
+class Beam {
+  readonly #score: Score;
+  readonly #drop = new Drop();
+  readonly #make = new FrontMaker();
+  /** Heights that were tried for the variant in hand. */
+  readonly #tried = new Float64Array(MOST_PLACES);
+  readonly #totalMm2: number;
+  readonly #leastMm2: number;
+  readonly #bucketMm2: number;
+  readonly #buckets: Node[][];
+  readonly #worst: Float64Array;
+  #looked = 0;
+
+  constructor(
+    private readonly kinds: readonly Kind[],
+    private readonly widthMm: number,
+    private readonly settings: BeamSettings,
+    random: () => number,
+    /** Only shorter lays are looked for, mm. */
+    private shortestMm: number,
+  ) {
+    const pieces = kinds.reduce((sum, { copies }) => sum + copies.length, 0);
+    this.#score = new Score(kinds, widthMm, settings, random);
+    this.#totalMm2 = kinds.reduce((sum, { copies, areaMm2 }) => sum + copies.length * areaMm2, 0);
+    this.#leastMm2 = Math.min(...kinds.map(({ areaMm2 }) => areaMm2));
+    this.#bucketMm2 = Math.max(this.#leastMm2 * 0.999, this.#totalMm2 / (2.5 * pieces));
+    this.#buckets = Array.from({ length: Math.ceil(this.#totalMm2 / this.#bucketMm2) + pieces + 2 }, () => []);
+    this.#worst = new Float64Array(this.#buckets.length).fill(Infinity);
+  }
+
+  /** Searches on from the first steps of another lay. Yields each shorter lay, and null now and then while it is at work. */
+  *run(prefix: readonly Step[], budget: Budget): Generator<BeamLay | null, void> {
+    const start = this.#after(prefix);
+    if (start.underMm2 + this.#totalMm2 - start.placedMm2 > this.shortestMm * this.widthMm) return;
+    this.#bucketAt(start.placedMm2).push(start);
+    for (let b = 0; b < this.#buckets.length; b++) {
+      for (const node of this.#chosen(this.#buckets[b] as Node[])) {
+        if (budget.left <= 0) return;
+        this.#looked = 0;
+        for (const child of this.#children(node)) {
+          const lay = this.#keep(node, child, b);
+          if (lay) yield lay;
+        }
+        budget.left -= Math.max(1, this.#looked / PLACES_A_MOVE);
+        yield null;
+      }
+      this.#buckets[b] = [];
+    }
+  }
+
+  #bucketAt(placedMm2: number): Node[] {
+    return this.#buckets[Math.floor(placedMm2 / this.#bucketMm2)] as Node[];
+  }
+
+  #after(prefix: readonly Step[]): Node {
+    const left = Uint16Array.from(this.kinds, ({ copies }) => copies.length);
+    let node: Node = { ...judgedWith(emptyFront(this.widthMm), left, 0), step: null, score: 0 };
+    for (const { kind, variant, y } of prefix) {
+      this.#drop.at(node.front, variant, y);
+      const step = { before: node.step, kind, variant, x: this.#drop.x, y };
+      node = { ...this.#laid(node, kind, this.#make.withPiece(node.front, variant, step.x, y)), step, score: 0 };
+    }
+    return node;
+  }
+
+  #laid({ left, placedMm2 }: Node, kind: number, front: Front): Judged {
+    const rest = left.slice();
+    rest[kind] = (rest[kind] as number) - 1;
+    return judgedWith(front, rest, placedMm2 + (this.kinds[kind] as Kind).areaMm2);
+  }
+
+  /** The best of a bucket, few of them with the same pieces left, none twice. */
+  *#chosen(all: Node[]): Generator<Node> {
+    const { width, same } = this.settings;
+    all.sort((a, b) => a.score - b.score);
+    const most = Math.max(1, Math.round(same * width));
+    const seen = new Set<string>();
+    const alike = new Map<string, number>();
+    let opened = 0;
+    for (const node of all) {
+      if (opened >= width) return;
+      const left = node.left.join();
+      const count = alike.get(left) ?? 0;
+      if (count >= most) continue;
+      if (most > 1) {
+        const look = `${left}|${lookOf(node.front)}`;
+        if (seen.has(look)) continue;
+        seen.add(look);
+      }
+      alike.set(left, count + 1);
+      opened++;
+      yield node;
+    }
+  }
+
+  /** The children of a lay in the making that shut in least for what they are. */
+  #children(node: Node): Child[] {
+    const made: Child[] = [];
+    const kinds = this.#score.leftKinds(node.left);
+    const leastHeight = Math.min(...kinds.flatMap((k) => (this.kinds[k] as Kind).variants.map(({ h }) => h)));
+    let { front } = node;
+    for (let pits = 0, raises = 0; pits < MOST_PITS && raises <= this.settings.raises; pits++) {
+      const { low, high, levelMm } = deepestPit(front, WALL_MM);
+      if (high - low >= leastHeight - TINY_MM || isSlanted(front, low, high)) {
+        this.#layInPit(node, front, { low, high }, made);
+        raises++;
+      }
+      if (levelMm === Infinity) break;
+      front = this.#make.raised(front, low, high, levelMm);
+    }
+    made.sort((a, b) => a.rate - b.rate);
+    const ofKind = new Map<number, number>();
+    return made
+      .filter(({ kind }) => {
+        const count = ofKind.get(kind) ?? 0;
+        ofKind.set(kind, count + 1);
+        return count < MOST_OF_A_KIND;
+      })
+      .slice(0, this.settings.children);
+  }
+
+  #layInPit(node: Node, front: Front, { low, high }: Pick<Pit, 'low' | 'high'>, made: Child[]): void {
+    const slanted = isSlanted(front, low, high);
+    const { inside, walls } = cornersOf(front, low, high);
+    const underMm2 = front === node.front ? node.underMm2 : Math.max(node.underMm2, areaUnder(front));
+    const pit: OpenPit = { node, front, low, high, underMm2, made };
+    for (const kind of this.#score.leftKinds(node.left))
+      for (const variant of (this.kinds[kind] as Kind).variants) {
+        const { h, isBox } = variant;
+        if (isBox && !slanted && h > high - low + TINY_MM) continue;
+        let tried = this.#tryAt(pit, kind, variant, low, 0);
+        tried = this.#tryAt(pit, kind, variant, high - h, tried);
+        if (isBox && !slanted) continue;
+        // A piece that does not fit across rests on a wall with one end.
+        for (const places of [inside, walls])
+          for (const y of places) {
+            tried = this.#tryAt(pit, kind, variant, y, tried);
+            tried = this.#tryAt(pit, kind, variant, y - h, tried);
+          }
+      }
+  }
+
+  /** Looks at a piece at a height across, unless it was looked at about there; returns how many heights have been tried. */
+  #tryAt({ node, front, low, high, underMm2, made }: OpenPit, kind: number, variant: Variant, place: number, tried: number): number {
+    const { h, w } = variant;
+    const y = Math.max(0, Math.min(this.widthMm - h, place));
+    if (tried >= MOST_PLACES || y > high - TINY_MM || y + h < low + TINY_MM) return tried;
+    for (let k = 0; k < tried; k++) if (Math.abs((this.#tried[k] as number) - y) < SAME_PLACE_MM) return tried;
+    this.#tried[tried] = y;
+    this.#looked++;
+    this.#drop.at(front, variant, y);
+    const { x, shut, gain } = this.#drop;
+    const { areaMm2 } = this.kinds[kind] as Kind;
+    const restMm2 = this.#totalMm2 - node.placedMm2 - areaMm2;
+    // Neither too far already, nor too much shut in.
+    if (x + w <= this.shortestMm - SHORTER_MM && underMm2 + gain + restMm2 <= this.shortestMm * this.widthMm)
+      made.push({ kind, variant, x, y, front, rate: (shut + underMm2 - node.underMm2) / areaMm2 });
+    return tried + 1;
+  }
+
+  /** Keeps a child among those of its placed area; returns a whole lay that is shorter. */
+  #keep(node: Node, { kind, variant, x, y, front }: Child, from: number): BeamLay | null {
+    const judged = this.#laid(node, kind, this.#make.withPiece(front, variant, x, y));
+    const step: Step = { before: node.step, kind, variant, x, y };
+    if (judged.placedMm2 > this.#totalMm2 - this.#leastMm2 / 2) {
+      const lengthMm = reachOf(judged.front);
+      if (lengthMm >= this.shortestMm - SHORTER_MM) return null;
+      this.shortestMm = lengthMm;
+      return { lengthMm, step };
+    }
+    const score = this.#score.of(judged);
+    const to = Math.max(from + 1, Math.floor(judged.placedMm2 / this.#bucketMm2));
+    const list = this.#buckets[to] as Node[];
+    const most = 4 * this.settings.width;
+    if (list.length > most && score > (this.#worst[to] as number)) return null;
+    list.push({ ...judged, step, score });
+    if (list.length <= 2 * most) return null;
+    list.sort((a, b) => a.score - b.score);
+    list.length = most;
+    this.#worst[to] = (list[most - 1] as Node).score;
+    return null;
+  }
+}
+
+/** Where a beam begins and what it has to beat. */
+export interface BeamAsk {
+  readonly kinds: readonly Kind[];
+  /** Width of the roll, grown by the gap, mm. */
+  readonly widthMm: number;
+  /** The first steps, which stay as they are. */
+  readonly prefix: readonly Step[];
+  readonly shorterThanMm: number;
+}
+
+/** Ever shorter lays by one beam, and null now and then while it is at work. */
+export function beam(
+  { kinds, widthMm, prefix, shorterThanMm }: BeamAsk,
+  settings: BeamSettings,
+  random: () => number,
+  budget: Budget,
+): Generator<BeamLay | null, void> {
+  return new Beam(kinds, widthMm, settings, random, shorterThanMm).run(prefix, budget);
+}
+
+/** The steps of a lay, first to last. */
+export function stepsOf(last: Step): Step[] {
+  const steps: Step[] = [];
+  for (let step: Step | null = last; step; step = step.before) steps.push(step);
+  return steps.reverse();
+}

@@ -1,0 +1,198 @@
+import { NoFitMaker, TOUCH_MM, type NoFit } from './no-fit';
+import type { Shape } from './shape';
+
+/** The overlap of two pieces counts by this power of the product of their areas over the mean: a large piece finds a clear place less easily than a strip. */
+const SIZE_POWER = 0.25;
+
+/** The pieces of a layout: each has a stretch of the shapes, one for each of its turns. */
+export interface Pieces {
+  readonly shapes: readonly Shape[];
+  /** First shape of each piece. */
+  readonly firstShape: Int32Array;
+  /** How many turns each piece has. */
+  readonly turns: Int32Array;
+  readonly areaMm2: Float64Array;
+  /** Pieces that stay where they are. */
+  readonly fixed: Uint8Array;
+}
+
+/** Where every piece lies on one strip of material, as rows of numbers, with a weight for each pair. Pieces may overlap. */
+export class Layout {
+  readonly n: number;
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  /** The shape that each piece has now, in its turn. */
+  readonly s: Int32Array;
+  readonly shapes: readonly Shape[];
+  readonly firstShape: Int32Array;
+  readonly turns: Int32Array;
+  readonly areaMm2: Float64Array;
+  readonly fixed: Uint8Array;
+  /** Weights of pairs, n × n. */
+  readonly weights: Float64Array;
+  readonly size: Float64Array;
+  readonly minX: Float64Array;
+  readonly maxX: Float64Array;
+  readonly minY: Float64Array;
+  readonly maxY: Float64Array;
+  /** The shape of the same piece half a turn further; −1 where it may not lie so. */
+  readonly half: Int32Array;
+  /** How much of the strip may be used, mm. */
+  length = 0;
+  readonly #maker: NoFitMaker;
+  readonly #noFits: (NoFit | undefined)[];
+  readonly #sign: Int8Array;
+
+  constructor(
+    { shapes, firstShape, turns, areaMm2, fixed }: Pieces,
+    readonly width: number,
+    readonly gap: number,
+  ) {
+    const n = firstShape.length;
+    this.n = n;
+    this.shapes = shapes;
+    this.firstShape = firstShape;
+    this.turns = turns;
+    this.areaMm2 = areaMm2;
+    this.fixed = fixed;
+    this.x = new Float64Array(n);
+    this.y = new Float64Array(n);
+    this.s = Int32Array.from(firstShape);
+    this.weights = new Float64Array(n * n).fill(1);
+    const mean = areaMm2.reduce((a, b) => a + b, 0) / n;
+    this.size = areaMm2.map((one) => (one / mean) ** SIZE_POWER);
+    this.minX = Float64Array.from(shapes, (one) => one.minX);
+    this.maxX = Float64Array.from(shapes, (one) => one.maxX);
+    this.minY = Float64Array.from(shapes, (one) => one.minY);
+    this.maxY = Float64Array.from(shapes, (one) => one.maxY);
+    this.#maker = new NoFitMaker(gap);
+    this.#noFits = new Array<NoFit | undefined>(shapes.length * shapes.length);
+    this.#sign = new Int8Array(shapes.length * shapes.length);
+    this.half = halves(this);
+  }
+
+  /**
+   * The no-fit polygon of a pair of shapes, made when it is first asked for. That of (b, a) is that of (a, b) turned by half a turn, and so is that of both turned
+   * by half a turn: one is kept of the four, and `sign` says whether it is asked at the place or at the place turned.
+   */
+  noFit(lying: number, moving: number): NoFit {
+    const count = this.shapes.length;
+    const at = lying * count + moving;
+    const known = this.#noFits[at];
+    if (known) return known;
+    const [lyingHalf, movingHalf] = [this.half[lying] as number, this.half[moving] as number];
+    const halved = lyingHalf >= 0 && movingHalf >= 0;
+    const ways: readonly (readonly [at: number, sign: number])[] = [
+      ...(halved ? [[movingHalf * count + lyingHalf, 1] as const] : []),
+      [moving * count + lying, -1],
+      ...(halved ? [[lyingHalf * count + movingHalf, -1] as const] : []),
+    ];
+    const [kept, sign] = ways.find(([one]) => this.#sign[one]) ?? [at, 1];
+    const made = this.#noFits[kept] ?? this.#maker.of(this.shapes[lying] as Shape, this.shapes[moving] as Shape);
+    this.#sign[at] = kept === at ? 1 : sign * (this.#sign[kept] as number);
+    return (this.#noFits[at] = made);
+  }
+
+  /** 1, or −1 where the kept no-fit polygon is this one turned by half a turn. To be asked after `noFit`. */
+  sign(lying: number, moving: number): number {
+    return this.#sign[lying * this.shapes.length + moving] as number;
+  }
+
+  /** What the overlap of two pieces costs, unweighted: √depth by their sizes; 0 where they are clear. */
+  overlap(i: number, j: number): number {
+    const [a, b] = [this.s[i] as number, this.s[j] as number];
+    const dx = (this.x[i] as number) - (this.x[j] as number);
+    const dy = (this.y[i] as number) - (this.y[j] as number);
+    const clear = this.gap - TOUCH_MM;
+    if (dx + (this.minX[a] as number) >= (this.maxX[b] as number) + clear || dx + (this.maxX[a] as number) <= (this.minX[b] as number) - clear) return 0;
+    if (dy + (this.minY[a] as number) >= (this.maxY[b] as number) + clear || dy + (this.maxY[a] as number) <= (this.minY[b] as number) - clear) return 0;
+    const noFit = this.noFit(b, a);
+    const sign = this.sign(b, a);
+    const depth = noFit.depth(sign * dx, sign * dy);
+    return depth > 0 ? Math.sqrt(depth) * (this.size[i] as number) * (this.size[j] as number) : 0;
+  }
+
+  /** The weighted overlap of a piece with all others. */
+  costOf(i: number): number {
+    let cost = 0;
+    for (let j = 0, row = i * this.n; j < this.n; j++) {
+      if (j === i) continue;
+      const one = this.overlap(i, j);
+      if (one > 0) cost += one * (this.weights[row + j] as number);
+    }
+    return cost;
+  }
+
+  /** Whether no two pieces overlap. */
+  isClear(): boolean {
+    for (let i = 0; i < this.n; i++) for (let j = i + 1; j < this.n; j++) if (this.overlap(i, j) > 0) return false;
+    return true;
+  }
+
+  /** How far a piece reaches along, mm. */
+  reachOf(i: number): number {
+    return (this.x[i] as number) + (this.maxX[this.s[i] as number] as number);
+  }
+
+  /** The far end of all pieces, mm. */
+  end(): number {
+    let far = 0;
+    for (let i = 0; i < this.n; i++) far = Math.max(far, this.reachOf(i));
+    return far;
+  }
+
+  centreX(i: number): number {
+    const s = this.s[i] as number;
+    return (this.x[i] as number) + ((this.minX[s] as number) + (this.maxX[s] as number)) / 2;
+  }
+
+  centreY(i: number): number {
+    const s = this.s[i] as number;
+    return (this.y[i] as number) + ((this.minY[s] as number) + (this.maxY[s] as number)) / 2;
+  }
+
+  /** Puts a piece where its box lies inside the strip, as near to where it is as that goes. Pieces that are fixed stay. */
+  clamp(i: number): void {
+    if (this.fixed[i]) return;
+    const s = this.s[i] as number;
+    this.x[i] = Math.max(-(this.minX[s] as number), Math.min(this.x[i] as number, this.length - (this.maxX[s] as number)));
+    this.y[i] = Math.max(-(this.minY[s] as number), Math.min(this.y[i] as number, this.width - (this.maxY[s] as number)));
+  }
+
+  clampAll(): void {
+    for (let i = 0; i < this.n; i++) this.clamp(i);
+  }
+
+  /** The pieces that may be moved. */
+  movable(): number[] {
+    return Array.from({ length: this.n }, (_, i) => i).filter((i) => !this.fixed[i]);
+  }
+}
+
+/** For each shape that of the same piece half a turn further. */
+function halves({ n, shapes, firstShape, turns }: Layout): Int32Array {
+  const half = new Int32Array(shapes.length).fill(-1);
+  for (let i = 0; i < n; i++) {
+    const first = firstShape[i] as number;
+    const own = Array.from({ length: turns[i] as number }, (_, k) => first + k);
+    for (const a of own) for (const b of own) if (Math.abs((shapes[a] as Shape).turn - (shapes[b] as Shape).turn) === 180) half[a] = b;
+  }
+  return half;
+}
+
+/** Places of all pieces, to go back to. */
+export interface Snapshot {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly s: Int32Array;
+  readonly length: number;
+}
+
+export const snapshot = ({ x, y, s, length }: Layout): Snapshot => ({ x: x.slice(), y: y.slice(), s: s.slice(), length });
+
+export function restore(all: Layout, { x, y, s, length }: Snapshot): void {
+  all.x.set(x);
+  all.y.set(y);
+  all.s.set(s);
+  all.length = length;
+}

@@ -1,0 +1,60 @@
+import type { Budget } from './budget';
+import type { Layout } from './layout';
+import type { Mover } from './mover';
+
+/** Before the end of the strip is known it lies so far away, mm. */
+const NO_END_MM = 1e7;
+
+/** Lays the pieces that may be moved anew, one after another in an order, each where it reaches least far along and is clear of those before. Yields after each. */
+export function* layInOrder(all: Layout, mover: Mover, order: readonly number[], lines: number, budget: Budget): Generator<void, void> {
+  const waiting = new Uint8Array(all.n);
+  for (const i of order) waiting[i] = 1;
+  [mover.pullX, mover.pullY] = [1, 0];
+  let end = 0;
+  for (let i = 0; i < all.n; i++) if (!waiting[i]) end = Math.max(end, all.reachOf(i));
+  for (const i of order) {
+    budget.left--;
+    const first = all.firstShape[i] as number;
+    const turns = Array.from({ length: all.turns[i] as number }, (_, t) => first + t);
+    const along = (s: number): number => (all.maxX[s] as number) - (all.minX[s] as number);
+    // No further than where it would lie alone beyond all others.
+    all.length = end + Math.max(...turns.map(along)) + all.gap + 1;
+    if (mover.find(i, { lines, farMm: all.width }, { cost: 0, reachMm: Infinity }, { waiting })) {
+      all.x[i] = mover.x;
+      all.y[i] = mover.y;
+      all.s[i] = mover.s;
+    } else {
+      const s = turns.find((one) => (all.maxY[one] as number) - (all.minY[one] as number) <= all.width + 1e-6) ?? first;
+      all.s[i] = s;
+      all.x[i] = end + all.gap - (all.minX[s] as number);
+      all.y[i] = -(all.minY[s] as number);
+    }
+    end = Math.max(end, all.reachOf(i));
+    waiting[i] = 0;
+    all.length = NO_END_MM;
+    yield;
+  }
+  all.length = all.end();
+}
+
+/** Orders in which pieces are laid: by area, by the longer side, by the shorter, and from then on by one of them, somewhat shuffled. */
+export function* orders(all: Layout, random: () => number): Generator<number[]> {
+  const pieces = all.movable();
+  const sides = (i: number): readonly [number, number] => {
+    const s = all.firstShape[i] as number;
+    return [(all.maxX[s] as number) - (all.minX[s] as number), (all.maxY[s] as number) - (all.minY[s] as number)];
+  };
+  const area = (i: number): number => all.areaMm2[i] as number;
+  const longer = (i: number): number => Math.max(...sides(i));
+  const by = (key: (i: number) => number): number[] => [...pieces].sort((a, b) => key(b) - key(a) || a - b);
+  yield by(area);
+  yield by(longer);
+  yield by((i) => Math.min(...sides(i)));
+  for (;;) {
+    // Copies of one item stay together.
+    const noise = new Map<number, number>();
+    for (const i of pieces) if (!noise.has(all.firstShape[i] as number)) noise.set(all.firstShape[i] as number, Math.exp(1.2 * (random() - 0.5)));
+    const key = random() < 0.5 ? longer : (i: number) => Math.sqrt(area(i));
+    yield by((i) => key(i) * (noise.get(all.firstShape[i] as number) as number));
+  }
+}
