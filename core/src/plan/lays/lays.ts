@@ -18,9 +18,14 @@ import { rollsOf } from '../cushion/wrap';
 import { seatMiddle } from '../../job/split';
 
 /** Places looked for in one lay: so many for each piece, within limits. */
-const MOVES_A_PIECE = 150;
+interface Moves {
+  readonly aPiece: number;
+  readonly most: number;
+}
 const MOVES_LEAST = 200;
-const MOVES_MOST = 6_000;
+const MOVES: Moves = { aPiece: 150, most: 6_000 };
+/** On a roll without a pattern a place is found in a third of the time. */
+const ROLL_MOVES: Moves = { aPiece: 400, most: 16_000 };
 /** So many times as many where the job asks for it: the last few parts in a hundred take their time. */
 const THOROUGH = 10;
 /** Searches of one lay that begin differently: which one comes out better is chance, and a machine has more than one core. */
@@ -52,9 +57,10 @@ export function itemOf(index: number, cut: Cut, turns: readonly number[], motif?
 }
 
 /** How many places are looked for in a lay of these items. */
-export function movesFor({ lays }: Job, items: readonly LayItem[]): number {
+export function movesFor({ lays }: Job, items: readonly LayItem[], material: LayMaterial): number {
   const pieces = items.reduce((sum, { count }) => sum + count, 0);
-  return (lays === 'thorough' ? THOROUGH : 1) * Math.min(MOVES_MOST, Math.max(MOVES_LEAST, MOVES_A_PIECE * pieces));
+  const { aPiece, most } = material.kind === 'roll' && !material.pattern ? ROLL_MOVES : MOVES;
+  return (lays === 'thorough' ? THOROUGH : 1) * Math.min(most, Math.max(MOVES_LEAST, aPiece * pieces));
 }
 
 /** The pieces that a person has pinned on a lay. */
@@ -80,7 +86,7 @@ export function wanted(
     pins: isSawn(material) ? [] : pinsOn(job, key, items),
     seed: 1,
     seeds: SEEDS,
-    moves: movesFor(job, items),
+    moves: movesFor(job, items, material),
   };
   const content = named.map(({ item, hash }) => [item.id, item.turns, hash, ...(item.motif ? [item.motif] : [])]);
   return {

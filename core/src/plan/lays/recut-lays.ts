@@ -144,7 +144,7 @@ export function recutLays(
         ...base,
         key: ground.key,
         hash: hashText(JSON.stringify(['left', base.request.gapMm, ground.content, ground.key, pins, content])),
-        request: { ...base.request, material: ground.material, items, pins, moves: movesFor(job, items) },
+        request: { ...base.request, material: ground.material, items, pins, moves: movesFor(job, items, ground.material) },
         offPattern: [],
         recutOf: ground.of,
         remnant: ground.remnant,

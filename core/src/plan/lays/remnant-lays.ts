@@ -38,7 +38,7 @@ export function offRemnants(job: Job, lays: readonly WantedLay[], shop: Shop, so
       const key = remnantKey(lay.key, remnant.id);
       const on = asked(
         { key, remnant: remnant.id, offPattern: [] },
-        { ...lay.request, material: remnantMaterial(remnant), items: here, pins: pinsOn(job, key, here), moves: movesFor(job, here) },
+        { ...lay.request, material: remnantMaterial(remnant), items: here, pins: pinsOn(job, key, here), moves: movesFor(job, here, remnantMaterial(remnant)) },
       );
       before.push(on);
       const { answer, problems } = solvedAs(on);
@@ -48,6 +48,6 @@ export function offRemnants(job: Job, lays: readonly WantedLay[], shop: Shop, so
     }
     if (before.length === 0) return [lay];
     const rest = leftItems(items, left);
-    return rest.length ? [...before, asked({}, { ...lay.request, items: rest, moves: movesFor(job, rest) })] : before;
+    return rest.length ? [...before, asked({}, { ...lay.request, items: rest, moves: movesFor(job, rest, lay.request.material) })] : before;
   });
 }
