@@ -12,6 +12,7 @@ import {
   sayLine,
   type Plan,
   type PlannedLay,
+  pieceOf,
 } from '@yardland/core';
 import { drawLay, MOST_HIGH } from './lay-drawing';
 import { MARGIN, Writer, type Stamp } from './writer';
@@ -54,10 +55,9 @@ function rowsOf({ inWords, plan }: Writer, lay: PlannedLay): Row[] {
   if (!goesOn(lay)) for (const id of answer.unplaced) missing.set(id, (missing.get(id) ?? 0) + 1);
   const row = (id: string, count: number, number: number | null): Row => {
     const lost = number === null;
-    const [index = '', piece = ''] = id.split('/');
-    const cushion = plan.cushions[Number(index)];
-    const found = cushion?.pieces.find((one) => one.id === piece);
-    if (found && cushion) {
+    const placed = pieceOf(id, plan.cushions);
+    if (placed) {
+      const { piece: found, cushion } = placed;
       const trimmed = found.trimMm > 0 ? `, cut ${length(found.width.value + found.trimMm)} long` : '';
       return {
         item: id,

@@ -1,3 +1,4 @@
+import type { LayCompared } from './lay-ways';
 import { fitsWell, offTaut } from '../fit/deciding';
 import type { Fit } from '../fit/fit';
 import { isFoam } from '../material/material';
@@ -87,10 +88,12 @@ function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 
 /** Of each kind so many come into the last round, where each is worked out with its own crown. */
 const SHORTLIST = 3;
 
-/** How far advice has come: changes tried, of so many. */
+/** How far trying out has come: changes tried, of so many. */
 export interface TrialProgress {
   readonly done: number;
   readonly of: number;
+  /** Of lays: the rows that are there already. */
+  readonly compared?: readonly LayCompared[];
 }
 
 /**

@@ -50,8 +50,22 @@ describe('one cloth laid in other ways', () => {
     expect(row('bias', { way: 'across' }).joins).toBe(4);
   });
 
+  it('tells its rows as they come, and takes over a lay that is there', () => {
+    const made = planSolved(job, shop);
+    const lay = made.lays.find(({ key }) => key === 'cloth')!;
+    // One that says it is 100 longer than it lies: an answer laid anew would not.
+    const told = { ...lay.answer!, lengthMm: lay.answer!.lengthMm + 100 };
+    const run = compareLays(job, job.cloth, shop, { only: 'welt', known: { [lay.hash]: { format: 'yardland/checked-lay@2', answer: told, problems: [] } } });
+    run.next();
+    const first = run.next();
+    if (first.done) throw new Error('ended at once');
+    expect(first.value.compared?.map(({ way, laidMm }) => [way.kind, laidMm])).toEqual([['as-it-is', told.lengthMm]]);
+    const second = run.next();
+    expect(second.done ? [] : second.value.compared?.map(({ way }) => way.kind)).toEqual(['as-it-is', 'bias']);
+  });
+
   it('proposes the welt for which least is bought, with the fewest joins, and none that leaves a piece out or brings a new problem', () => {
-    const welts = finished(compareLays(job, job.cloth, shop, 'welt'));
+    const welts = finished(compareLays(job, job.cloth, shop, { only: 'welt' }));
     expect(welts).toEqual(rows.filter(({ way }) => ['as-it-is', 'bias', 'straight-welt'].includes(way.kind)));
     const best = cheapestWelt(rows);
     expect(best?.buyMm).toBe(Math.min(...welts.map(({ buyMm }) => buyMm ?? Infinity)));
@@ -71,7 +85,7 @@ describe('one cloth laid in other ways', () => {
     const on = { ...job.cloth, material: cloth.id, widthMm: cloth.widthMm };
     const bought = (remnants: readonly string[]): number => {
       const whole = { ...job, cloth: on, remnants: [...remnants] };
-      return finished(compareLays(whole, on, stocked, 'welt'))[0]?.buyMm ?? NaN;
+      return finished(compareLays(whole, on, stocked, { only: 'welt' }))[0]?.buyMm ?? NaN;
     };
     expect(bought(['end'])).toBeLessThan(bought([]));
   });

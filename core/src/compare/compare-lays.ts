@@ -9,6 +9,7 @@ import type { ClothUse, Cushion, Job } from '../job/document';
 import { patternFor } from '../plan/lays/lays';
 import { WELT_WAYS, type LayCompared, type LayWay } from './lay-ways';
 import { clothLayKey } from '../plan/lays/planned-lay';
+import type { Solved } from '../plan/answers';
 import { plan, type Plan } from '../plan/plan';
 import { remnantKey } from '../plan/lays/remnants';
 import { planSolved } from '../plan/solve';
@@ -76,9 +77,9 @@ export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried
 }
 
 /** The plan of a job with one of its cloths laid, on the remnants that are set aside first, and what is laid on new cloth; null when the job has no such cloth. */
-function laidOn(job: Job, shop: Shop, key: string): { made: Plan; answer: Pick<LayAnswer, 'lengthMm' | 'use' | 'unplaced'> } | null {
+function laidOn(job: Job, shop: Shop, key: string, known: Solved): { made: Plan; answer: Pick<LayAnswer, 'lengthMm' | 'use' | 'unplaced'> } | null {
   const isOn = (one: string): boolean => one === key || one.startsWith(remnantKey(key, ''));
-  const made = planSolved(job, shop, (one) => !('key' in one) || isOn(one.key));
+  const made = planSolved(job, shop, (one) => !('key' in one) || isOn(one.key), known);
   const all = made.lays.filter((lay) => isOn(lay.key) && lay.recutOf === null);
   if (all.length === 0) return null;
   // Where the remnants take everything, nothing is laid on new cloth.
@@ -94,9 +95,9 @@ function joinsIn({ cushions }: Plan): number {
   }, 0);
 }
 
-function compared({ way, job, use }: Tried, shop: Shop): LayCompared | null {
+function compared({ way, job, use }: Tried, shop: Shop, known: Solved = {}): LayCompared | null {
   const key = clothLayKey(use, job.cloth);
-  const laid = laidOn(job, shop, key);
+  const laid = laidOn(job, shop, key, known);
   if (!laid) return null;
   const { made, answer } = laid;
   const line = made.buy.find(({ layKey }) => layKey === key);
@@ -133,17 +134,25 @@ function oneByOne({ remnants: _aside, ...job }: Job, use: ClothUse, shop: Shop):
   };
 }
 
-/** The set on one cloth in every way that might take less, each really laid; or `only` as it is and with its welt cut in other ways. Yields after each. */
-export function* compareLays(job: Job, use: ClothUse, shop: Shop, only?: 'welt'): Generator<TrialProgress, LayCompared[]> {
+/** What of a cloth's lays is compared. */
+export interface LaysAsked {
+  /** Only as it is, and with its welt cut in other ways. */
+  readonly only?: 'welt' | undefined;
+  /** Answers that are there already, by hash: what is in hand is not laid anew. */
+  readonly known?: Solved | undefined;
+}
+
+/** The set on one cloth in every way that might take less, each really laid. Yields after each with the rows so far, so that they can be shown as they come. */
+export function* compareLays(job: Job, use: ClothUse, shop: Shop, { only, known }: LaysAsked = {}): Generator<TrialProgress, LayCompared[]> {
   const all = layWays(plan(job, shop), use, shop);
   const ways = only === 'welt' ? all.filter(({ way }) => WELT_WAYS.includes(way.kind)) : all;
   const of = ways.length + (only ? 0 : 1);
   const rows: LayCompared[] = [];
   yield { done: 0, of };
   for (const [done, way] of ways.entries()) {
-    const row = compared(way, shop);
+    const row = compared(way, shop, known);
     if (row) rows.push(row);
-    yield { done: done + 1, of };
+    yield { done: done + 1, of, compared: [...rows] };
   }
   const alone = only ? null : oneByOne(job, use, shop);
   return alone ? [...rows, alone] : rows;

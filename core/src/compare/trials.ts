@@ -2,7 +2,7 @@ import { solveCrown } from '../crown/solve-crown';
 import type { CrownAnswer, CrownAsk } from '../crown/domed';
 import { openShop, type ShopDocument } from '../shop/shop';
 import { fitAdvice, type Advice, type TrialProgress } from './advice';
-import { answersIn } from '../plan/answers';
+import { answersIn, type Solved } from '../plan/answers';
 import { compareLays } from './compare-lays';
 import type { LayCompared } from './lay-ways';
 import { compareSchools, type Compared } from './compare-schools';
@@ -18,6 +18,8 @@ export interface LayTrialAsk {
   readonly shop: ShopDocument;
   /** Only as it is, and with its welt cut in other ways. */
   readonly only?: 'welt';
+  /** Lays that are known already, by hash. */
+  readonly known?: Solved;
 }
 
 /** A question about a cushion beside its plan, whole in itself so that a worker can answer it. */
@@ -38,7 +40,7 @@ export type TrialAnswer =
 /** Answers a question beside the plan, yielding how far it is. */
 export function* runTrial(ask: TrialAsk): Generator<TrialProgress, TrialAnswer> {
   if (ask.format === 'yardland/lay-compare-ask@1')
-    return { format: 'yardland/lay-compare-answer@1', compared: yield* compareLays(ask.job, ask.use, openShop(ask.shop), ask.only) };
+    return { format: 'yardland/lay-compare-answer@1', compared: yield* compareLays(ask.job, ask.use, openShop(ask.shop), ask) };
   return yield* runCushionTrial(ask);
 }
 

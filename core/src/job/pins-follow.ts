@@ -1,3 +1,4 @@
+import { itemId, itemRef } from '../piece/item-ref';
 import type { Job } from './document';
 
 /**
@@ -7,12 +8,12 @@ import type { Job } from './document';
 export function withPinsFollowing(before: Job, after: Job): Job {
   if (!after.pins || after.pins !== before.pins || after.cushions.length === before.cushions.length) return after;
   const pins = after.pins.flatMap((pin) => {
-    const [index = '', piece] = pin.item.split('/');
-    const cushion = before.cushions[Number(index)];
+    const ref = itemRef(pin.item);
     // Bias strips are of the whole cloth.
-    if (piece === undefined || index === 'bias') return [pin];
+    if (ref?.kind !== 'piece') return [pin];
+    const cushion = before.cushions[ref.cushion];
     const now = cushion ? after.cushions.indexOf(cushion) : -1;
-    return now < 0 ? [] : [{ ...pin, item: `${now}/${piece}` }];
+    return now < 0 ? [] : [{ ...pin, item: itemId({ ...ref, cushion: now }) }];
   });
   const { pins: _before, ...rest } = after;
   return pins.length ? { ...rest, pins } : rest;

@@ -1,4 +1,5 @@
 // What is used outside the core.
+export * from './item-ref';
 export * from './material-ref';
 export * from './notches';
 export * from './operation';

@@ -45,10 +45,10 @@ export async function planWith(
   }
 }
 
-/** The same, here and now. */
-export function planSolved(job: Job, shop: Shop, asked: (one: Wanted) => boolean = everything): Plan {
-  let known: Solved = {};
-  let made = plan(job, shop);
+/** The same, here and now; what is `given` is not answered anew. */
+export function planSolved(job: Job, shop: Shop, asked: (one: Wanted) => boolean = everything, given: Solved = {}): Plan {
+  let known = given;
+  let made = plan(job, shop, known);
   for (;;) {
     const wanted = made.wanted.filter(asked);
     if (wanted.length === 0) return made;

@@ -1,3 +1,4 @@
+import { pieceOf } from '../../piece/item-ref';
 import type { Notion } from '../../cover/contract';
 import { given, law, plus, sum, type Figure, type Term } from '../../kernel/figure';
 import type { Shop } from '../../shop/shop';
@@ -34,10 +35,9 @@ export interface BuyLine {
 /** Names of items of a lay, each once: `plate of Box seat`. */
 function namesOf(items: readonly string[], plans: readonly CushionPlan[]): string[] {
   const names = items.map((item) => {
-    const [index = '', id] = item.split('/');
-    const plan = plans[Number(index)];
-    const label = plan?.pieces.find((piece) => piece.id === id)?.label ?? item;
-    return plans.length > 1 && plan ? `${label} of ${plan.source.name}` : label;
+    const found = pieceOf(item, plans);
+    if (!found) return item;
+    return plans.length > 1 ? `${found.piece.label} of ${found.cushion.source.name}` : found.piece.label;
   });
   return [...new Set(names)];
 }

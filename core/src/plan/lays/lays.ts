@@ -1,3 +1,4 @@
+import { itemId } from '../../piece/item-ref';
 import { kerfOf } from '../../allowance/tools';
 import type { ClothFacts } from '../../cover/contract';
 import { biasBlocks, type BiasWay } from '../../cover/welt/bias';
@@ -46,7 +47,7 @@ const alongX = (polygon: readonly Point[]): Point[] => turnedBy(polygon, -90);
 export function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point): NamedItem {
   const good = cut.piece.material.kind === 'cloth' && cut.piece.face === 'visible';
   const item = {
-    id: `${index}/${cut.piece.id}`,
+    id: itemId({ kind: 'piece', cushion: index, piece: cut.piece.id }),
     polygon: alongX(cut.polygon),
     count: cut.count,
     turns,
@@ -107,7 +108,7 @@ export function biasItems(bias: readonly Cut[], way: BiasWay, { usableMm, biasDe
   for (const { piece, count } of bias) strips.set(piece.height.value, (strips.get(piece.height.value) ?? 0) + (piece.joins + 1) * count);
   return [...strips].flatMap(([stripMm, count], group) =>
     biasBlocks(way, count, stripMm, biasDepthMm, usableMm).map(({ polygon, strips: held, turns }, i): NamedItem => ({
-      item: { id: `bias/${group + 1}.${i + 1}`, polygon: alongX(polygon), count: 1, turns },
+      item: { id: itemId({ kind: 'bias', group: group + 1, block: i + 1 }), polygon: alongX(polygon), count: 1, turns },
       hash: `${way} ${held} ${stripMm} ${biasDepthMm}`,
     })),
   );

@@ -1,3 +1,4 @@
+import { pieceOf } from '../../piece/item-ref';
 import { issue, type Issue } from '../../kernel/issue';
 import type { MaterialKind } from '../../piece/material-ref';
 import { goesOn, type PlannedLay } from './planned-lay';
@@ -18,9 +19,9 @@ export function missingPieces(lays: readonly PlannedLay[], cushions: readonly Cu
   return lays.flatMap((lay) => {
     const { answer, key } = lay;
     return [...new Set((!goesOn(lay) && answer?.unplaced) || [])].flatMap((item) => {
-      const [index = '', id] = item.split('/');
-      const piece = cushions[Number(index)]?.pieces.find((one) => one.id === id);
-      if (!piece) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];
+      const found = pieceOf(item, cushions);
+      if (!found) return [issue('error', 'piece-missing', 'cloth', { piece: item, widthMm: 0, heightMm: 0, key })];
+      const { piece, index } = found;
       const { width, height } = piece;
       return [
         issue('error', 'piece-missing', `cushions.${index}.${PATHS[piece.material.kind]}`, {

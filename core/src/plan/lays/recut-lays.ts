@@ -1,3 +1,4 @@
+import { itemId } from '../../piece/item-ref';
 import { hashText } from '../../kernel/hash';
 import { placed, type LayAnswer, type LayMaterial } from '../../lay/contract';
 import { isLaid } from '../../piece/piece';
@@ -46,7 +47,7 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
       }
       if (grain !== 'bias') {
         for (const lay of lays) {
-          const item = lay.request.items.find((one) => one.id === `${index}/${id}`);
+          const item = lay.request.items.find((one) => one.id === itemId({ kind: 'piece', cushion: index, piece: id }));
           if (item) add(lay, [{ item: { ...item, count }, hash: `${cut.hash} ${count}` }]);
         }
         continue;

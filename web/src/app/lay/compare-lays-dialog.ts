@@ -6,6 +6,7 @@ import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solve-pool';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { BIAS_WORDS } from './lay-words';
+import { knownLays } from './known-lays';
 
 /** What the dialog is opened with: the job, and the cloth of the lay on show. */
 export interface CompareLaysData {
@@ -124,10 +125,14 @@ export class CompareLaysDialog {
     const [job, shop] = [store.job(), store.shop()];
     if (!job || !shop) return;
     this.#pool
-      .try({ format: 'yardland/lay-compare-ask@1', job, use, shop: shop.document })
+      .try({ format: 'yardland/lay-compare-ask@1', job, use, shop: shop.document, known: knownLays(store.plan()) })
       .pipe(takeUntilDestroyed())
       .subscribe((says) => {
-        if (says.kind === 'trying') this.working.set(`Laid in ${says.progress.done} of ${says.progress.of} ways`);
+        if (says.kind === 'trying') {
+          const { done, of, compared = [] } = says.progress;
+          this.working.set(`Laid in ${done} of ${of} ways`);
+          this.#compared.set(compared);
+        }
         if (says.kind === 'failed') this.working.set(`The ways could not be compared: ${says.message}`);
         if (says.kind !== 'tried' || says.answer.format !== 'yardland/lay-compare-answer@1') return;
         this.working.set(null);

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { cheapestWelt, formatRun, type LayCompared, type PlannedLay } from '@yardland/core';
+import { cheapestWelt, formatRun, isBiasItem, type LayCompared, type PlannedLay } from '@yardland/core';
 import { debounceTime, distinctUntilChanged, map, of, startWith, switchMap } from 'rxjs';
 import { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solve-pool';
 import { Button, Words } from '../shared/ui/ui';
+import { knownLays } from './known-lays';
 import { BIAS_WORDS } from './lay-words';
 
 /** The lays stand still for so long before others are tried, ms. */
@@ -30,9 +31,9 @@ export class LayProposal {
   /** What is to be tried: a cloth with strips on the bias, laid to the end, and nothing else to work out. */
   readonly #ask = computed(() => {
     const [{ subject, request, answer, recutOf }, plan] = [this.lay(), this.#store.plan()];
-    const biased = request.items.some(({ id }) => id.startsWith('bias'));
+    const biased = request.items.some(({ id }) => isBiasItem(id));
     return plan && subject.kind === 'cloth' && biased && answer && recutOf === null && plan.wanted.length === 0
-      ? { job: plan.job, use: subject.use, shop: plan.shop.document }
+      ? { job: plan.job, use: subject.use, shop: plan.shop.document, known: knownLays(plan) }
       : null;
   });
   readonly #compared = toSignal(

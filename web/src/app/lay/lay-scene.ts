@@ -15,6 +15,7 @@ import {
   type Pair,
   type Point,
   type UnitSystem,
+  itemRef,
 } from '@yardland/core';
 import type { Look, Scene, SceneItem } from '../shared/table/scene';
 import { bandItems, bandsOf, hideItems, widthOf } from './lay-drawing';
@@ -46,9 +47,10 @@ export interface LaySceneWords {
 
 /** Pieces of one cushion look alike, each cushion other than the next; on foam and wadding the material is shown. */
 function lookOf(lay: PlannedLay, item: string): Look {
-  if (item.startsWith('bias')) return 'bias';
+  const ref = itemRef(item);
+  if (ref?.kind !== 'piece') return 'bias';
   if (lay.subject.kind !== 'cloth') return lay.subject.kind === 'foam' ? 'foam' : 'wrap';
-  return `cushion-${(Number(item.split('/')[0]) % HATCHES) as 0 | 1 | 2 | 3 | 4 | 5}`;
+  return `cushion-${(ref.cushion % HATCHES) as 0 | 1 | 2 | 3 | 4 | 5}`;
 }
 
 /** The centres of the motifs in a band, as crosses. */

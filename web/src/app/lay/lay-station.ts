@@ -18,6 +18,9 @@ import {
   type Placement,
   type Point,
   type PlannedLay,
+  pieceOf,
+  itemId,
+  isBiasItem,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type * as Places from './lay-places';
@@ -147,7 +150,7 @@ export class LayStation {
 
   /** The first copy of the piece that the ticket asks for, as `item copy`, and the lay that it is on; null when none is asked for, or it is not laid yet. */
   readonly #asked = computed(() => {
-    const item = `${this.store.cushionIndex()}/${this.piece() ?? ''}`;
+    const item = itemId({ kind: 'piece', cushion: this.store.cushionIndex(), piece: this.piece() ?? '' });
     const lay = this.piece() === undefined ? undefined : this.lays().find(({ answer }) => answer?.placements.some((one) => one.item === item));
     const placement = lay?.answer?.placements.find((one) => one.item === item);
     return lay && placement ? { lay: lay.key, piece: `${placement.item} ${placement.copy}` } : null;
@@ -226,7 +229,7 @@ export class LayStation {
   }
 
   /** Whether welts on the bias are cut from the cloth of this lay, so that it can be asked how. */
-  protected readonly biased = computed(() => this.current()?.request.items.some(({ id }) => id.startsWith('bias')) ?? false);
+  protected readonly biased = computed(() => this.current()?.request.items.some(({ id }) => isBiasItem(id)) ?? false);
 
   protected setBias(way: string): void {
     this.#useOtherwise('Bias strips', ({ bias: _before, ...use }) => (way === 'block' ? use : { ...use, bias: way as NonNullable<ClothUse['bias']> }));
@@ -386,17 +389,16 @@ export class LayStation {
   }
 
   #pieceWords(id: string): string {
-    if (id.startsWith('bias')) return 'bias strips for the welt';
-    const [index = '0', pieceId = ''] = id.split('/');
-    const one = this.store.plan()?.cushions[Number(index)];
-    const piece = one?.pieces.find((each) => each.id === pieceId);
-    return `${one?.source.name ?? ''}: ${piece?.label ?? pieceId}`;
+    if (isBiasItem(id)) return 'bias strips for the welt';
+    const found = pieceOf(id, this.store.plan()?.cushions ?? []);
+    return found ? `${found.cushion.source.name}: ${found.piece.label}` : id;
   }
 
   #shortWords(id: string): string {
-    if (id.startsWith('bias')) return 'bias';
-    const [index = '0', pieceId = ''] = id.split('/');
-    const piece = this.store.plan()?.cushions[Number(index)]?.pieces.find((each) => each.id === pieceId);
-    return `${Number(index) + 1} ${piece?.role === 'foam' ? 'core' : (piece?.role.replace('wrap-', '') ?? '')}`;
+    if (isBiasItem(id)) return 'bias';
+    const found = pieceOf(id, this.store.plan()?.cushions ?? []);
+    if (!found) return id;
+    const { index, piece } = found;
+    return `${index + 1} ${piece.role === 'foam' ? 'core' : piece.role.replace('wrap-', '')}`;
   }
 }
