@@ -1,3 +1,4 @@
+import { ChoiceHarness } from '@yardland/web/harnesses';
 import { expect, test } from '../support/bench';
 
 test('a cover is made in another way and of two cloths; cloth that is short is said; a changed size shows on what was ticked', async ({ shop, page }) => {
@@ -77,4 +78,33 @@ test('covers of every kind: an order of staples, the cushion finished and turned
   await expect(page.locator('[data-part=quick-says]')).toContainText('pull-over');
   await page.keyboard.press('Enter');
   await expect(shop.ticket()).toContainText('top panel');
+});
+
+test('some cushions are put in a cloth of their own, laid and bought by itself, and all of them go back as one step', async ({ shop, page }) => {
+  await shop.openJob('Prompt-side boxes');
+  const strip = page.getByRole('list', { name: 'Cushions' });
+  await expect(strip.getByRole('button', { name: /in Indigo twill/ })).toHaveCount(0);
+  await shop.goTo('Cover');
+  await shop.tray().getByText('Cloths', { exact: true }).click();
+  await shop.tray().getByRole('button', { name: 'Several cushions in one cloth' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Cushions in one cloth' });
+  await (await shop.control(ChoiceHarness, 'All of these in', dialog)).choose('Indigo twill');
+  await dialog.getByRole('checkbox').first().uncheck();
+  await shop.expectAccessible();
+  await dialog.getByRole('button', { name: /^Put (these \d|this one) in it$/ }).click();
+  await expect(dialog).toBeHidden();
+  // The first keeps the job's cloth, all others say theirs.
+  const count = await strip.getByRole('button').count();
+  await expect(strip.getByRole('button', { name: /in Indigo twill/ })).toHaveCount(count - 1);
+  await expect(shop.ticket()).toContainText('Moss velvet');
+  await expect(shop.ticket().getByRole('row', { name: /Indigo twill/ })).toContainText(/\d (yd|in|m)/, { timeout: 30_000 });
+  await strip.getByRole('button').nth(1).click();
+  await expect(shop.ticket()).toContainText('Indigo twill');
+
+  await shop.choose('Cover of', 'the job’s: Moss velvet');
+  await expect(strip.getByRole('button', { name: /in Indigo twill/ })).toHaveCount(count - 2);
+  await shop.saved();
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(strip.getByRole('button', { name: /in Indigo twill/ })).toHaveCount(0);
 });

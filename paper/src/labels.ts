@@ -1,4 +1,4 @@
-import { formatLength, formatLengthUnit, type LABEL_STOCKS, type Plan, type Piece, type Planned, type CushionPlan } from '@yardland/core';
+import { clothWords, formatLength, formatLengthUnit, type LABEL_STOCKS, type Plan, type Piece, type Planned, type CushionPlan } from '@yardland/core';
 import { Sheet } from './sheet';
 
 const PT_PER_MM = 72 / 25.4;
@@ -54,7 +54,7 @@ function labelsOf(one: Planned, plan: Plan): PieceLabel[] {
       material.kind === 'foam'
         ? (plan.shop.grade(material.grade)?.name ?? material.grade)
         : material.kind === 'cloth'
-          ? `${material.slot} cloth${piece.grain === 'with-the-roll' ? ', up the roll' : piece.grain === 'bias' ? ', on the bias' : ''}`
+          ? `${clothWords(material.slot, plan.job, source, plan.shop)}${piece.grain === 'with-the-roll' ? ', up the roll' : piece.grain === 'bias' ? ', on the bias' : ''}`
           : 'wadding';
     return Array.from({ length: source.quantity }, (_, cushion) =>
       Array.from({ length: countPerCushion }, (_, copy) => ({

@@ -1,4 +1,5 @@
 import {
+  clothWords,
   decidingWords,
   feelWords,
   FIT_WORDS,
@@ -89,12 +90,6 @@ function stuffWords({ plan, inWords }: TicketWriter, { material }: Piece): strin
   return material.kind === 'wadding' ? ` · ${formatLength(material.loftMm, inWords.units, inWords.step)} loft` : '';
 }
 
-/** The cloth that a list of pieces is cut from, by the lays. */
-function clothWords({ plan }: TicketWriter, slot: string): string {
-  const lay = plan.lays.find(({ subject }) => subject.kind === 'cloth' && subject.slots.some((one) => one === slot));
-  return lay?.subject.kind === 'cloth' ? lay.subject.name : '';
-}
-
 function pieceRow(writer: TicketWriter, piece: Piece): void {
   const { sheet, width, inWords } = writer;
   const why = [...new Set([piece.width, piece.height].map((figure) => whyLine(figure, inWords.units, NAMED_SIZES)))].join('   |   ');
@@ -137,9 +132,10 @@ function cutLists(writer: TicketWriter): void {
   const { pieces } = writer.one;
   for (const kind of KINDS) {
     const ofKind = pieces.filter(({ material }) => material.kind === kind);
-    const slots = kind === 'cloth' ? [...new Set(ofKind.map(({ material }) => (material.kind === 'cloth' ? clothWords(writer, material.slot) : '')))] : [''];
-    for (const cloth of slots) {
-      const list = ofKind.filter(({ material }) => material.kind !== 'cloth' || clothWords(writer, material.slot) === cloth);
+    const clothOf = ({ material }: Piece): string =>
+      material.kind === 'cloth' ? clothWords(material.slot, writer.plan.job, writer.one.source, writer.plan.shop) : '';
+    for (const cloth of new Set(ofKind.map(clothOf))) {
+      const list = ofKind.filter((piece) => clothOf(piece) === cloth);
       if (!list.length) continue;
       writer.list(`${MATERIAL_WORDS[kind]}${cloth ? ` · ${cloth}` : ''}, for one`, 44);
       for (const piece of list) pieceRow(writer, piece);

@@ -173,7 +173,9 @@ export const cushionSchema = z.strictObject({
     })
     .optional(),
   construction: constructionSchema,
-  /** Parts of the cover that are of another cloth than the job's. */
+  /** Its main cloth, where it is not the job's. */
+  cloth: clothUseSchema.optional(),
+  /** Parts of the cover that are of another cloth than its main one. */
   slots: z.partialRecord(z.enum(CLOTH_SLOTS).exclude(['main']), clothUseSchema).optional(),
   core: z.strictObject({
     layers: z
@@ -292,7 +294,7 @@ export const jobSchema = z.strictObject({
   zips: z.array(z.string().min(1).max(60)).max(200).optional(),
   /** Remnants and hides of the shop that are set aside for it, by id: they are cut from first. */
   remnants: z.array(z.string().min(1).max(60)).max(100).optional(),
-  /** The main cloth. */
+  /** The main cloth of every cushion that names none of its own. */
   cloth: clothUseSchema,
 });
 /** A job document. Lengths in millimetres; a field left out means "as the school or the shop says". */

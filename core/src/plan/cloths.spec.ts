@@ -3,6 +3,8 @@ import { outlineBounds } from '../geometry/outline';
 import { openShop, shopSchema, type Shop } from '../shop/shop';
 import { sampleCushion, sampleJob } from '../testing/samples';
 import type { Job } from '../job/document';
+import { clothName, withClothUse, withCushionCloth } from './cloths';
+import { planJson } from './json';
 import { plan, type Plan } from './plan';
 import { checkedLay, planSolved } from './solve';
 
@@ -39,6 +41,69 @@ describe('cloths of a cover', () => {
   it('that are named like the main one are the main one: one lay, one line', () => {
     const same = { ...two, cushions: [sampleCushion({ slots: { welt: two.cloth } })] };
     expect(clothLines(planSolved(same, shop)).length).toBe(1);
+  });
+});
+
+describe('a cushion in a cloth of its own', () => {
+  const russet = { material: 'russet-wool', widthMm: 1500 };
+  const job = sampleJob(
+    [
+      sampleCushion({ name: 'Seat' }),
+      sampleCushion({ name: 'Stool', cloth: INDIGO, slots: { welt: russet }, construction: { kind: 'boxed', edge: 'welt' } }),
+      sampleCushion({ name: 'Bolt seat', cloth: INDIGO }),
+    ],
+    { cloth: russet },
+  );
+  const made = planSolved(job, shop);
+  const cloths = made.lays.filter(({ subject }) => subject.kind === 'cloth');
+  const itemsOn = (at: number): string[] => cloths[at]!.request.items.map(({ id }) => id);
+
+  it('is laid and bought off that cloth with its slots, but for a slot that names another; foam and wadding stay together', () => {
+    expect(clothLines(made).map(([name]) => name)).toEqual(['Russet wool', 'Indigo twill']);
+    expect(
+      itemsOn(0)
+        .filter((id) => !id.startsWith('bias'))
+        .every((id) => id.startsWith('0/')),
+    ).toBeTrue();
+    // The stool's welt is of the job's cloth.
+    expect(itemsOn(0).some((id) => id.startsWith('bias'))).toBeTrue();
+    expect(new Set(itemsOn(1).map((id) => id.split('/')[0]))).toEqual(new Set(['1', '2', 'bias']));
+    expect(itemsOn(1).some((id) => id.startsWith('1/boxing'))).toBeTrue();
+    expect(made.lays.filter(({ subject }) => subject.kind === 'foam').length).toBe(1);
+    expect(made.lays.filter(({ subject }) => subject.kind === 'wadding').length).toBe(1);
+    expect(planJson(made).cushions.map(({ cloth }) => cloth)).toEqual([
+      { name: 'Russet wool', ...russet },
+      { name: 'Indigo twill', ...INDIGO },
+      { name: 'Indigo twill', ...INDIGO },
+    ]);
+  });
+
+  it('cuts a wrong piece anew from that cloth', () => {
+    const [seat, stool, bolt] = job.cushions;
+    const bench = { done: {}, recuts: [{ piece: 'plate', cushions: [1], each: 1, date: '2026-11-30' }] };
+    const again = planSolved({ ...job, cushions: [seat!, { ...stool!, bench }, bolt!] }, shop);
+    const anew = again.lays.filter(({ recutOf }) => recutOf !== null);
+    expect(anew.map(({ recutOf, request }) => [recutOf, request.items.map(({ id }) => id)])).toContain([cloths[1]!.key, ['1/plate']]);
+  });
+
+  it('has a problem with it told under the cushion, not under the job', () => {
+    const narrow = { ...INDIGO, widthMm: 400 };
+    const [seat, stool] = job.cushions;
+    const tight = plan({ ...job, cushions: [seat!, { ...stool!, cloth: narrow }] }, shop);
+    const paths = tight.problems.filter(({ code }) => code === 'plate-wider-than-cloth').map(({ path }) => path);
+    expect(paths).toEqual(['cushions.1.cloth.widthMm']);
+    expect(planJson(tight).cushions[1]!.problems.find(({ code }) => code === 'plate-wider-than-cloth')?.path).toBe('cushions.1.cloth.widthMm');
+  });
+
+  it('is changed for some at once, goes back to the job’s, and follows a change of its cloth wherever it is used', () => {
+    const all = withCushionCloth(job, [0, 2], { material: 'moss-velvet', widthMm: 1400 });
+    expect(all.cushions.map(({ cloth }) => cloth?.material)).toEqual(['moss-velvet', 'indigo-twill', 'moss-velvet']);
+    expect(withCushionCloth(all, [0, 1], null).cushions.map(({ cloth }) => cloth?.material)).toEqual([undefined, undefined, 'moss-velvet']);
+    // The job's own cloth needs no name of its own.
+    expect(withCushionCloth(job, [1], russet).cushions[1]!.cloth).toBeUndefined();
+    const turned = withClothUse(job, clothName(INDIGO), (use) => ({ ...use, railroaded: true }));
+    expect(turned.cushions.map(({ cloth }) => cloth?.railroaded ?? false)).toEqual([false, true, true]);
+    expect(turned.cloth).toEqual(russet);
   });
 });
 

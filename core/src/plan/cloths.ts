@@ -5,10 +5,21 @@ import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
 import type { ClothUse, Cushion, Job } from '../job/document';
 
-/** The cloth a cushion's slot is of: the one named for it, else the main one. */
-export function clothUse(slot: ClothSlot, job: Pick<Job, 'cloth'>, { slots }: Pick<Cushion, 'slots'>): ClothUse {
-  return (slot === 'main' ? undefined : slots?.[slot]) ?? job.cloth;
+/** What names the cloths of a cushion. */
+export type Clothed = Pick<Cushion, 'slots' | 'cloth'>;
+
+/** The cloth a cushion's slot is of: the one named for it, else the cushion's own main one, else the job's. */
+export function clothUse(slot: ClothSlot, job: Pick<Job, 'cloth'>, { slots, cloth }: Clothed): ClothUse {
+  return (slot === 'main' ? undefined : slots?.[slot]) ?? cloth ?? job.cloth;
 }
+
+/** The name of the cloth that a cushion's slot is of: the catalogue's, or that of a cover cloth that is in no catalogue. */
+export function clothWords(slot: ClothSlot, job: Pick<Job, 'cloth'>, cushion: Clothed, shop: Shop): string {
+  return shop.cloth(clothUse(slot, job, cushion).material ?? '')?.name ?? UNNAMED_CLOTH;
+}
+
+/** What a cloth is called that is in no catalogue. */
+export const UNNAMED_CLOTH = 'Cover cloth';
 
 /** Two uses of the same cloth, lying the same way, are one name. */
 export function clothName({ material, widthMm, railroaded }: ClothUse): string {
@@ -31,7 +42,7 @@ export function clothFacts(use: ClothUse, units: UnitSystem, shop: Shop): ClothF
 }
 
 /** The facts of each slot of a cushion; slots of one cloth share one object, so that they can be told from those of another. */
-export function slotFacts(job: Pick<Job, 'cloth' | 'units'>, cushion: Pick<Cushion, 'slots'>, shop: Shop): (slot: ClothSlot) => ClothFacts {
+export function slotFacts(job: Pick<Job, 'cloth' | 'units'>, cushion: Clothed, shop: Shop): (slot: ClothSlot) => ClothFacts {
   const known = new Map<string, ClothFacts>();
   const facts = (slot: ClothSlot): ClothFacts => {
     const use = clothUse(slot, job, cushion);
@@ -57,10 +68,26 @@ export function withClothUse(job: Job, name: string, change: (use: ClothUse) => 
   return {
     ...job,
     cloth: changed(job.cloth),
-    cushions: job.cushions.map((cushion) =>
-      cushion.slots
-        ? { ...cushion, slots: Object.fromEntries(Object.entries(cushion.slots).map(([slot, use]) => [slot, changed(use)])) as NonNullable<Cushion['slots']> }
-        : cushion,
-    ),
+    cushions: job.cushions.map((cushion) => {
+      const { slots, cloth } = cushion;
+      if (!slots && !cloth) return cushion;
+      return {
+        ...cushion,
+        ...(cloth ? { cloth: changed(cloth) } : {}),
+        ...(slots ? { slots: Object.fromEntries(Object.entries(slots).map(([slot, use]) => [slot, changed(use)])) as NonNullable<Cushion['slots']> } : {}),
+      };
+    }),
+  };
+}
+
+/** Some of a job's cushions, by their places, in a cloth of their own; null: in the job's. Their other slots stay as they are. */
+export function withCushionCloth(job: Job, indexes: readonly number[], use: ClothUse | null): Job {
+  return {
+    ...job,
+    cushions: job.cushions.map((cushion, i) => {
+      if (!indexes.includes(i)) return cushion;
+      const { cloth: _own, ...rest } = cushion;
+      return use && clothName(use) !== clothName(job.cloth) ? { ...rest, cloth: use } : rest;
+    }),
   };
 }

@@ -10,7 +10,8 @@ import type { Seam } from '../piece/seam';
 import type { StaplePlan } from '../piece/staples';
 import type { CushionPlan } from './cushion/cushion-plan';
 import { notionsOf } from './buy/notions';
-import type { Plan } from './plan';
+import { clothUse, clothWords } from './cloths';
+import { isOfJob, type Plan } from './plan';
 import type { SayIn } from '../say/say';
 import { sayLine } from './said';
 import { filled } from './cushion/words';
@@ -100,11 +101,12 @@ const plane = (size: { readonly width: Figure; readonly depth: Figure; readonly 
   ...(size.height ? { heightMm: size.height.value } : {}),
 });
 
-function cushionJson(one: CushionPlan, index: number, inWords: SayIn) {
+function cushionJson(one: CushionPlan, index: number, { job, shop }: Plan, inWords: SayIn) {
   const { sizes } = one;
   return {
     name: one.source.name,
     quantity: one.source.quantity,
+    cloth: { name: clothWords('main', job, one.source, shop), ...clothUse('main', job, one.source) },
     sizes: sizes && {
       seat: plane(sizes.seat),
       finished: plane(sizes.finished),
@@ -123,7 +125,7 @@ function cushionJson(one: CushionPlan, index: number, inWords: SayIn) {
     fit: one.fit,
     problems: one.problems.map((problem) => ({
       code: problem.code,
-      path: problem.path.startsWith('cloth') ? problem.path : `cushions.${index}.${problem.path}`,
+      path: isOfJob(problem, one) ? problem.path : `cushions.${index}.${problem.path}`,
       severity: problem.severity,
       message: sayLine(problem, inWords),
     })),
@@ -137,7 +139,7 @@ export function planJson(plan: Plan) {
     format: 'yardland/plan@1' as const,
     name: plan.job.name,
     units: plan.job.units,
-    cushions: plan.cushions.map((one, index) => cushionJson(one, index, inWords)),
+    cushions: plan.cushions.map((one, index) => cushionJson(one, index, plan, inWords)),
     lays: plan.lays.map((lay) => ({
       key: lay.key,
       subject: lay.subject,

@@ -39,7 +39,8 @@ export interface Plan {
   readonly problems: readonly Issue[];
 }
 
-const atRoot = (path: string): boolean => path.startsWith('cloth');
+/** Whether a problem of a cushion is about the job's own cloth. */
+export const isOfJob = ({ path }: Pick<Issue, 'path'>, { source }: Pick<CushionPlan, 'source'>): boolean => path.startsWith('cloth') && !source.cloth;
 
 function planLay(one: WantedLay, solved: Solved, previous: Plan | undefined): PlannedLay {
   const before = previous?.lays.find((lay) => lay.hash === one.hash && lay.answer);
@@ -137,7 +138,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
       : everyLay(job, cushions, shop, (one) => planLay(one, solved, previous));
   const lays = requests.map((one) => planLay(asWanted(one), solved, previous));
   const cushionProblems = cushions.flatMap((one, i) =>
-    one.problems.flatMap((problem) => (atRoot(problem.path) ? [problem] : under(`cushions.${i}`, [problem]))),
+    one.problems.flatMap((problem) => (isOfJob(problem, one) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
   const lots = chooseLots(lays.filter(isBought), shop);
   const salvaged = salvagedUses(job, cushions, shop);

@@ -11,7 +11,7 @@ import { nominalThickness } from '../../material/material';
 import { motifsOf } from '../../piece/motifs';
 import { isLaid, type Piece } from '../../piece/piece';
 import type { Shop } from '../../shop/shop';
-import { clothFacts, clothName, clothUse } from '../cloths';
+import { clothFacts, clothName, clothUse, UNNAMED_CLOTH } from '../cloths';
 import type { ClothUse, Job } from '../../job/document';
 import type { CushionPlan, Cut } from '../cushion/cushion-plan';
 import { clothLayKey, type LaySubject, type WantedLay } from './planned-lay';
@@ -196,7 +196,7 @@ function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedL
     const all = [...items, ...biasItems(bias, use.bias ?? 'block', facts)];
     const subject: LaySubject = {
       kind: 'cloth',
-      name: facts.name ?? 'Cover cloth',
+      name: facts.name ?? UNNAMED_CLOTH,
       slots: CLOTH_SLOTS.filter((slot) => slots.has(slot)),
       use,
       ownLengthMm: use.ownLengthMm ?? null,

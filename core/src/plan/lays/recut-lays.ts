@@ -1,13 +1,14 @@
 import { itemId } from '../../piece/item-ref';
 import { hashText } from '../../kernel/hash';
 import { placed, type LayAnswer, type LayMaterial } from '../../lay/contract';
+import type { ClothSlot } from '../../piece/material-ref';
 import { isLaid } from '../../piece/piece';
 import type { Shop } from '../../shop/shop';
 import { runThere } from './bought';
-import { clothFacts } from '../cloths';
+import { clothFacts, clothUse } from '../cloths';
 import type { Job } from '../../job/document';
 import { biasItems, itemOf, movesFor, pinsOn, turnsOn, wanted, type NamedItem } from './lays';
-import { leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
+import { clothLayKey, leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
 import type { CushionPlan } from '../cushion/cushion-plan';
 import { remnantKey, remnantMaterial, remnantsFor } from './remnants';
 
@@ -29,6 +30,10 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
   const add = (lay: WantedLay, items: readonly NamedItem[]): void => {
     groups.set(lay, [...(groups.get(lay) ?? []), ...items]);
   };
+  const onCloth = ({ source }: CushionPlan, slot: ClothSlot): WantedLay | undefined => {
+    const key = clothLayKey(clothUse(slot, job, source), job.cloth);
+    return lays.find((lay) => lay.key === key);
+  };
   plans.forEach((plan, index) => {
     const counts = new Map<string, number>();
     for (const { piece, cushions, each } of plan.source.bench?.recuts ?? []) counts.set(piece, (counts.get(piece) ?? 0) + cushions.length * each);
@@ -38,7 +43,7 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
       const { material, grain } = cut.piece;
       if (!isLaid(cut.piece) && material.kind === 'cloth') {
         // A part of a wide plate was cut out of seamed drops: anew it is cut by itself.
-        const lay = lays.find(({ subject }) => subject.kind === 'cloth' && subject.slots.includes(material.slot));
+        const lay = onCloth(plan, material.slot);
         if (lay?.subject.kind !== 'cloth') continue;
         const { use } = lay.subject;
         const turns = turnsOn(clothFacts(use, job.units, shop), cut.piece, shop.cloth(use.material ?? '')?.hideMm !== undefined);
@@ -52,7 +57,7 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
         }
         continue;
       }
-      const lay = lays.find(({ subject }) => material.kind === 'cloth' && subject.kind === 'cloth' && subject.slots.includes(material.slot));
+      const lay = material.kind === 'cloth' ? onCloth(plan, material.slot) : undefined;
       if (lay?.subject.kind !== 'cloth') continue;
       const { use } = lay.subject;
       add(lay, biasItems([{ ...cut, count }], use.bias ?? 'block', clothFacts(use, job.units, shop)));

@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { constructionOf, type ClothSlot } from '@yardland/core';
+import { constructionOf, withCushionCloth, type ClothSlot } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/choice';
-import { TrayPart, Words } from '../shared/ui/ui';
+import { Dialogs } from '../shared/dialogs';
+import { Button, TrayPart, Words } from '../shared/ui/ui';
+import { JOB_CLOTH, mainClothOptions, useOf } from './cloth-options';
 
 type OtherSlot = Exclude<ClothSlot, 'main'>;
 
@@ -17,20 +19,25 @@ const SLOT_WORDS: Record<OtherSlot, string> = {
 };
 const MAIN = 'main';
 
-/** Which parts of a cover are of another cloth than the job's. How much of it there is and how it lies is said where it is laid. */
+/** Which cloth a cover is of, and which of its parts are of another. How much of it there is and how it lies is said where it is laid. */
 @Component({
   selector: 'yl-slots-tray',
-  imports: [Words, Choice],
+  imports: [Words, Button, Choice],
   template: `
-    <p ylWords>The main cloth is chosen where it is laid. Every other cloth has a lay of its own.</p>
+    <yl-choice label="Cover of" [options]="mains()" [value]="main()" (picked)="setMain($event)" />
     @for (slot of slots(); track slot.slot) {
       <yl-choice [label]="slot.label" [options]="slot.options" [value]="slot.value" (picked)="set(slot.slot, slot.label, $event)" />
     }
+    @if (several()) {
+      <button type="button" ylButton class="self-end" (click)="open()">Several cushions in one cloth …</button>
+    }
+    <p ylWords class="self-center">The job’s cloth is chosen where it is laid. Each cloth has a lay of its own.</p>
   `,
   hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SlotsTray {
+  readonly #dialogs = inject(Dialogs);
   protected readonly store = inject(JobStore);
   protected readonly slots = computed(() => {
     const [cushion, shop] = [this.store.cushion(), this.store.shop()];
@@ -43,10 +50,23 @@ export class SlotsTray {
       .map((slot) => ({
         slot,
         label: SLOT_WORDS[slot],
-        options: [{ value: MAIN, name: 'the main cloth' }, ...cloths],
+        options: [{ value: MAIN, name: 'the same cloth' }, ...cloths],
         value: cushion.slots?.[slot]?.material ?? MAIN,
       }));
   });
+
+  protected readonly mains = computed(() => mainClothOptions(this.store.job(), this.store.shop()));
+  protected readonly main = computed(() => this.store.cushion()?.cloth?.material ?? JOB_CLOTH);
+  protected readonly several = computed(() => (this.store.job()?.cushions.length ?? 0) > 1);
+
+  protected setMain(id: string): void {
+    const [index, shop] = [this.store.cushionIndex(), this.store.shop()];
+    this.store.edit('Cloth of the cover', (job) => withCushionCloth(job, [index], useOf(id, job, shop)));
+  }
+
+  protected open(): void {
+    void this.#dialogs.open(async () => (await import('./cushion-cloths-dialog')).CushionClothsDialog, { data: this.store, labelledBy: 'cloths-title' });
+  }
 
   protected set(slot: OtherSlot, label: string, id: string): void {
     const cloth = this.store.shop()?.cloth(id);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { bounds, flatten } from '@yardland/core';
+import { bounds, clothWords, flatten } from '@yardland/core';
 import { JobStore } from './job-store';
 
 const BOX = { width: 48, height: 34 };
@@ -13,21 +13,33 @@ const BOX = { width: 48, height: 34 };
         <button
           type="button"
           [attr.aria-pressed]="i === store.cushionIndex()"
-          [attr.aria-label]="cushion.name + ', ' + cushion.quantity"
-          [title]="cushion.name"
+          [attr.aria-label]="cushion.name + ', ' + cushion.quantity + cushion.cloth"
+          [title]="cushion.name + cushion.cloth"
           (click)="choose.emit(i)"
         >
           <svg width="48" height="34" viewBox="0 0 48 34" aria-hidden="true"><path [attr.d]="cushion.path" /></svg>
           <b aria-hidden="true">×{{ cushion.quantity }}</b>
+          @if (cushion.letter) {
+            <i aria-hidden="true">{{ cushion.letter }}</i>
+          }
         </button>
       </li>
     }
   `,
+  styleUrl: './strip.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Strip {
   protected readonly store = inject(JobStore);
   readonly choose = output<number>();
+
+  /** Where the cushions are of several cloths, a letter for each and its name; nothing where they are all of one. */
+  readonly #cloths = computed(() => {
+    const [job, shop] = [this.store.job(), this.store.shop()];
+    const names = job && shop ? job.cushions.map((cushion) => clothWords('main', job, cushion, shop)) : [];
+    const distinct = [...new Set(names)];
+    return distinct.length < 2 ? [] : names.map((name) => ({ letter: String.fromCharCode(65 + distinct.indexOf(name)), cloth: `, in ${name}` }));
+  });
 
   protected readonly cushions = computed(() => {
     const cushions = this.store.job()?.cushions ?? [];
@@ -35,13 +47,14 @@ export class Strip {
     const outlines = cushions.map((_, i) => (plans[i]?.seat ? flatten(plans[i].seat, 2) : []));
     const boxes = outlines.map((points) => (points.length ? bounds(points) : { minX: 0, minY: 0, maxX: 1, maxY: 1 }));
     const scale = Math.min(...boxes.map((box) => Math.min((BOX.width - 4) / (box.maxX - box.minX), (BOX.height - 4) / (box.maxY - box.minY))));
+    const cloths = this.#cloths();
     return cushions.map(({ name, quantity }, i) => {
       const [points = [], box] = [outlines[i], boxes[i]];
       const middle = box ? { x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 } : { x: 0, y: 0 };
       const path = points
         .map((p) => `${(BOX.width / 2 + (p.x - middle.x) * scale).toFixed(1)} ${(BOX.height / 2 - (p.y - middle.y) * scale).toFixed(1)}`)
         .join('L');
-      return { name, quantity, path: path ? `M${path}Z` : '' };
+      return { name, quantity, path: path ? `M${path}Z` : '', ...(cloths[i] ?? { letter: '', cloth: '' }) };
     });
   });
 }

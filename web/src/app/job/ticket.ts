@@ -4,7 +4,8 @@ import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { Icon } from '../shared/icon';
 import {
-  clothFacts,
+  clothUse,
+  clothWords,
   decidingWords,
   feelWords,
   FIT_WORDS,
@@ -99,7 +100,7 @@ export class Ticket {
       splitWords(cushion),
       made,
       grade,
-      clothFacts(plan.job.cloth, plan.job.units, plan.shop).name,
+      clothUse('main', plan.job, cushion).material === undefined ? '' : clothWords('main', plan.job, cushion, plan.shop),
     ]
       .filter(Boolean)
       .join(' · ');
