@@ -13,8 +13,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   // The whole-job journey goes through every station with an accessibility check at each: a busy machine takes its time.
-  timeout: 150_000,
-  expect: { timeout: 8000 },
+  timeout: 300_000,
+  expect: { timeout: 20_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

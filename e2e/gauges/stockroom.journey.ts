@@ -103,6 +103,7 @@ test('a cloth is given its shrinkage, and the plates of a job of it are cut larg
 test('the shop says once how it fills and how it makes a cover; a cushion goes its own way', async ({ shop, page }) => {
   await page.goto('/stockroom');
   await page.getByRole('combobox', { name: 'Soft cores go in' }).selectOption('bag left in');
+  await expect(page.getByRole('combobox', { name: 'Soft cores go in' })).toHaveValue('bag-left');
   await shop.openJob('Reading corner');
   await shop.goTo('Bench');
   const filled = page.getByRole('combobox', { name: 'Filled' });

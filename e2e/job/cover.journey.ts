@@ -101,7 +101,7 @@ test('some cushions are put in a cloth of their own, laid and bought by itself, 
   await strip.getByRole('button').nth(1).click();
   await expect(shop.ticket()).toContainText('Indigo twill');
 
-  await shop.choose('Cover of', 'the job’s: Moss velvet');
+  await shop.choose('Cover of', 'Moss velvet, the job’s');
   await expect(strip.getByRole('button', { name: /in Indigo twill/ })).toHaveCount(count - 2);
   await shop.saved();
   await page.keyboard.press('Control+z');

@@ -10,3 +10,9 @@ export function localTime(moment: Date, timeZone?: string): string {
     ...(timeZone === undefined ? {} : { timeZone }),
   }).format(moment);
 }
+
+/** The day of a moment where the shop is, YYYY-MM-DD. The zone is the machine's, or the one that is given. */
+export function localDay(moment: Date, timeZone?: string): string {
+  // The Swedish way to write a day is the standard's.
+  return new Intl.DateTimeFormat('sv-SE', { ...(timeZone === undefined ? {} : { timeZone }) }).format(moment);
+}

@@ -1,7 +1,9 @@
-import { fullSize, issue, labelQuerySchema, templatePrintQuerySchema, type Issue, type Plan } from '@yardland/core';
+import { fullSize, issue, labelQuerySchema, orderCsv, templatePrintQuerySchema, type Issue, type Plan } from '@yardland/core';
 import * as z from 'zod';
 import { cuttingListPdf } from './cutting-list';
 import { labelsPdf, MOST_LABELS, pieceLabels } from './labels';
+import { localDay } from './local-time';
+import { orderSheetPdf } from './order-sheet';
 import { MOST_PAGES, pagesFor, templatePdf } from './template';
 import { ticketPdf, type Stamp } from './ticket';
 
@@ -26,6 +28,7 @@ export interface Paper<Query = unknown> {
   readonly kind: string;
   /** Its address below the job's, with `:cushion` where it is of one cushion, counted from 1. */
   readonly path: string;
+  readonly ending: 'pdf' | 'csv';
   readonly query: z.ZodType<Query>;
   /** Whether it shows lays; if not, nothing is laid for it. */
   readonly laid: boolean;
@@ -37,6 +40,7 @@ const noQuery = z.strictObject({});
 const ticket: Paper<z.infer<typeof noQuery>> = {
   kind: 'ticket',
   path: 'tickets/:cushion',
+  ending: 'pdf',
   query: noQuery,
   laid: true,
   async make(plan, { index, stamp }) {
@@ -47,6 +51,7 @@ const ticket: Paper<z.infer<typeof noQuery>> = {
 const cuttingList: Paper<z.infer<typeof noQuery>> = {
   kind: 'cutting-list',
   path: 'cutting-list',
+  ending: 'pdf',
   query: noQuery,
   laid: true,
   async make(plan, { stamp }) {
@@ -57,6 +62,7 @@ const cuttingList: Paper<z.infer<typeof noQuery>> = {
 const labels: Paper<z.infer<typeof labelQuerySchema>> = {
   kind: 'labels',
   path: 'labels',
+  ending: 'pdf',
   query: labelQuerySchema,
   laid: false,
   async make(plan, { query: { stock = plan.job.units === 'inch' ? 'letter' : 'a4', cushion } }) {
@@ -72,6 +78,7 @@ const labels: Paper<z.infer<typeof labelQuerySchema>> = {
 const template: Paper<z.infer<typeof templatePrintQuerySchema>> = {
   kind: 'template',
   path: 'templates/:cushion',
+  ending: 'pdf',
   query: templatePrintQuerySchema,
   laid: false,
   async make(plan, { index, query: { paper = 'a4', size = 'given', piece = null, rollWidthMm = null } }) {
@@ -88,13 +95,40 @@ const template: Paper<z.infer<typeof templatePrintQuerySchema>> = {
   },
 };
 
+const orderPage: Paper<z.infer<typeof noQuery>> = {
+  kind: 'order-sheet',
+  path: 'order-sheet',
+  ending: 'pdf',
+  query: noQuery,
+  laid: true,
+  async make(plan, { stamp }) {
+    return { kind: 'file', file: await orderSheetPdf(plan, stamp), words: 'order sheet' };
+  },
+};
+
+const orderTable: Paper<z.infer<typeof noQuery>> = {
+  ...orderPage,
+  kind: 'order-table',
+  ending: 'csv',
+  async make(plan, { stamp }) {
+    return { kind: 'file', file: new TextEncoder().encode(orderCsv(plan, localDay(stamp.printedAt))), words: 'order sheet' };
+  },
+};
+
 /** One paper among others. Each is only ever asked with what its own query schema let through, which the type of a list cannot say. */
 function oneOfMany<Query>(paper: Paper<Query>): Paper {
   return paper as unknown as Paper;
 }
 
 /** The closed list of what is printed of a job: a route, a thread's task and a file name follow from each line. */
-export const PAPERS: readonly Paper[] = [oneOfMany(ticket), oneOfMany(cuttingList), oneOfMany(labels), oneOfMany(template)];
+export const PAPERS: readonly Paper[] = [
+  oneOfMany(ticket),
+  oneOfMany(cuttingList),
+  oneOfMany(labels),
+  oneOfMany(template),
+  oneOfMany(orderPage),
+  oneOfMany(orderTable),
+];
 
 /** The paper of a kind. Throws a RangeError for one that is not in the list. */
 export function paperOf(kind: string): Paper {

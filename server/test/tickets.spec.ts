@@ -1,6 +1,6 @@
 import type { planJson } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { running } from './support';
+import { demoJob, running } from './support';
 
 type PlanLay = ReturnType<typeof planJson>['lays'][number];
 
@@ -85,6 +85,18 @@ describe('a ticket', () => {
     expect(body.format).toBe('yardland/plan@1');
     expect(body.lays.length).toBeGreaterThan(2);
     expect(body.lays.every((lay: PlanLay) => lay.answer?.unplaced.length === 0)).toBeTrue();
+    await app.stop();
+  }, 60_000);
+
+  it('sends the order of a job’s foam as a page and as a table', async () => {
+    const app = await running();
+    const { body } = await app.send('POST', '/api/jobs', { job: demoJob('storage-chest') });
+    const page = await app.get(`/api/jobs/${body.id}/order-sheet.pdf`);
+    expect([page.status, page.headers.get('content-type')]).toEqual([200, 'application/pdf']);
+    const table = await app.get(`/api/jobs/${body.id}/order-sheet.csv`);
+    expect([table.status, table.headers.get('content-type')]).toEqual([200, 'text/csv; charset=utf-8']);
+    expect(table.headers.get('content-disposition')).toContain('order-sheet.csv');
+    expect((await app.get(`/api/jobs/${body.id}/order-sheet.csv?x=1`)).status).toBe(400);
     await app.stop();
   }, 60_000);
 });

@@ -31,6 +31,9 @@ export const quotedSchema = z.strictObject({
 });
 export type Quoted = z.infer<typeof quotedSchema>;
 
+/** The day a price is of; absent: it was never said. */
+const pricedOn = z.iso.date().optional();
+
 /** A foam as the supplier sells it. Hardness is the 25 % indentation hardness of page "filling" in the docs, N on the 323 cm² foot. */
 export const gradeSchema = z.strictObject({
   id,
@@ -42,6 +45,7 @@ export const gradeSchema = z.strictObject({
   sheet: z.strictObject({ widthMm: mm, lengthMm: mm }),
   thicknessesMm: z.array(mm).min(1).max(40),
   pricePerM3: z.number().nonnegative().max(1e6),
+  pricedOn,
   lots: z.array(lotSchema).max(200).optional(),
   /** Where `hardness25N` was converted from another per cent or thickness: the figure as given. */
   quoted: quotedSchema.optional(),
@@ -66,6 +70,7 @@ export const fillingSchema = z.strictObject({
   densityKgM3: z.number().min(1).max(400),
   thicknessesMm: z.array(mm).min(1).max(40),
   pricePerM3: z.number().nonnegative().max(1e6),
+  pricedOn,
   /** Of a spring unit: pressure over travel by height; absent, the shop's constant. */
   stiffnessKPa: springStiffness.optional(),
 });
@@ -116,6 +121,7 @@ export const clothSchema = z.strictObject({
   shrinkAcrossPercent: z.number().min(0).max(30).optional(),
   tint,
   pricePerM: z.number().nonnegative().max(1e5),
+  pricedOn,
   /** Leather: bought as whole hides, of which so much is usable along and the width across. */
   hideMm: mm.optional(),
 });
@@ -167,6 +173,7 @@ export const waddingSchema = z.strictObject({
   loftMm: z.number().positive().max(200),
   rollWidthMm: mm,
   pricePerM: z.number().nonnegative().max(1e5),
+  pricedOn,
   /** Open and quick-drying: may be used out of doors. */
   open: z.boolean().optional(),
 });

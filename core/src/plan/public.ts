@@ -4,6 +4,8 @@ export * from './buy/buy';
 export * from './buy/notions';
 export * from './buy/old-core-cost';
 export * from './buy/old-core-costs';
+export * from './buy/order-csv';
+export * from './buy/order-sheet';
 export * from './buy/salvaged';
 export * from './buy/staging';
 export * from './cloths';

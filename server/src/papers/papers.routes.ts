@@ -25,20 +25,20 @@ function cushionIndex(job: Job, number: string): number {
   return index;
 }
 
-/** Paper of a job as PDF, each kind by its own line in the list of papers, and the whole plan as JSON: made in worker threads. */
+/** Paper and tables of a job, each kind by its own line in the list of papers, and the whole plan as JSON: made in worker threads. */
 export function paperRoutes(jobs: JobStore, shops: ShopStore, workers: Workers): Router {
   const router = Router({ mergeParams: true });
 
-  for (const { kind, path, query: querySchema } of PAPERS)
-    router.get(`/:id/${path}.pdf`, async (request, response) => {
+  for (const { kind, path, ending, query: querySchema } of PAPERS)
+    router.get(`/:id/${path}.${ending}`, async (request, response) => {
       const query = check(querySchema, request.query, readWith);
       const { id, cushion } = request.params as { readonly id: string; readonly cushion?: string };
       const { job, revision } = jobs.read(id);
       const index = cushion === undefined ? null : cushionIndex(job, cushion);
       const ask = { index, query, stamp: { revision, printedAt: new Date() } };
       const made = printed(await workers.print({ kind, job, shop: shops.read().document, ask }, askerOf(request, response)));
-      response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${made.words}`, 'pdf')}"`);
-      response.type('pdf').send(Buffer.from(made.file));
+      response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${made.words}`, ending)}"`);
+      response.type(ending).send(Buffer.from(made.file));
     });
 
   router.get('/:id/plan', async (request, response) => {

@@ -7,7 +7,7 @@ export const JOB_CLOTH = 'job';
 export function mainClothOptions(job: Job | null, shop: Shop | null): { readonly value: string; readonly name: string }[] {
   if (!job || !shop) return [];
   const cloths = shop.document.cloths.filter(({ id }) => id !== job.cloth.material).map(({ id, name }) => ({ value: id, name }));
-  return [{ value: JOB_CLOTH, name: `the job’s: ${clothWords('main', job, {}, shop)}` }, ...cloths];
+  return [{ value: JOB_CLOTH, name: `${clothWords('main', job, {}, shop)}, the job’s` }, ...cloths];
 }
 
 /** How a cushion uses the cloth that was chosen: as another cushion of the job does already, or as it comes; null for the job's. */

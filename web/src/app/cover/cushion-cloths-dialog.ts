@@ -14,7 +14,7 @@ import { JOB_CLOTH, mainClothOptions, useOf } from './cloth-options';
   template: `
     <div ylDialog>
       <h2 id="cloths-title">Cushions in one cloth</h2>
-      <p ylWords>What of a cover is not of another cloth by name goes with it: boxing, bottom, welt.</p>
+      <p ylWords>Boxing, bottom and welt go with it, unless they have a cloth of their own.</p>
       <yl-choice label="All of these in" [options]="options()" [value]="cloth()" (picked)="cloth.set($event)" />
       <ul class="my-2 grid gap-x-6 grid-cols-[repeat(auto-fill,minmax(15rem,1fr))]">
         @for (row of rows(); track row.index) {

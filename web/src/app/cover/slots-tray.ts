@@ -50,7 +50,7 @@ export class SlotsTray {
       .map((slot) => ({
         slot,
         label: SLOT_WORDS[slot],
-        options: [{ value: MAIN, name: 'the same cloth' }, ...cloths],
+        options: [{ value: MAIN, name: 'the same' }, ...cloths],
         value: cushion.slots?.[slot]?.material ?? MAIN,
       }));
   });

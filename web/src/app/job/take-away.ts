@@ -22,6 +22,10 @@ import { JobStore } from './job-store';
       >
         <button type="button" cdkMenuItem (cdkMenuItemTriggered)="copy()"><svg ylIcon="clipboard-list" size="20"></svg> Copy what to buy</button>
         <a cdkMenuItem [href]="cuttingLink()" target="_blank" rel="noopener"><svg ylIcon="scissors" size="20"></svg> Print the job’s cutting list</a>
+        <a cdkMenuItem [href]="orderLink('pdf')" target="_blank" rel="noopener"
+          ><svg ylIcon="clipboard-list" size="20"></svg> Print the order sheet, foam and wadding</a
+        >
+        <a cdkMenuItem [href]="orderLink('csv')" download><svg ylIcon="download" size="20"></svg> Save the order as a table, CSV</a>
         <a cdkMenuItem [href]="labelsLink('')" target="_blank" rel="noopener"><svg ylIcon="tags" size="20"></svg> Print piece labels, on sheets</a>
         <a cdkMenuItem [href]="labelsLink('&stock=roll')" target="_blank" rel="noopener"><svg ylIcon="tags" size="20"></svg> Print piece labels, off a roll</a>
         <button type="button" cdkMenuItem (cdkMenuItemTriggered)="toPrinter()"><svg ylIcon="tags" size="20"></svg> Send the labels to the label printer</button>
@@ -42,6 +46,7 @@ export class TakeAway {
   readonly #job = computed(() => `/api/jobs/${this.store.head()?.id ?? ''}`);
   protected readonly exportLink = computed(() => `${this.#job()}/export`);
   protected readonly cuttingLink = computed(() => `${this.#job()}/cutting-list.pdf`);
+  protected readonly orderLink = (ending: 'pdf' | 'csv'): string => `${this.#job()}/order-sheet.${ending}`;
   protected readonly templateLink = computed(() => `${this.#job()}/templates/${this.store.cushionIndex() + 1}.pdf`);
 
   protected readonly labelsLink = (stock: string): string => `${this.#job()}/labels.pdf?cushion=${this.store.cushionIndex() + 1}${stock}`;

@@ -10,6 +10,7 @@ import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
 import { Tickbox } from '../shared/tickbox';
 import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Words } from '../shared/ui/ui';
+import { today } from '../shared/days';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 
@@ -137,7 +138,8 @@ const STEP = { mm: 1, inch: 1 / 8 };
               [step]="step"
               (valueChange)="set({ hideMm: $event ?? undefined })"
             />
-            <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event })" />
+            <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event, pricedOn: today() })" />
+            <yl-text label="Price of the day" type="date" [value]="cloth.pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
             <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
             <yl-tickbox [checked]="cloth.stretches ?? false" (checkedChange)="set({ stretches: !cloth.stretches })">stretches</yl-tickbox>
           </div>
@@ -150,6 +152,8 @@ const STEP = { mm: 1, inch: 1 / 8 };
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ClothsPanel {
+  /** A price that is entered is of today. */
+  protected readonly today = today;
   readonly #shop = toSignal(inject(ShopService).document$);
   readonly #edit = inject(ShopEditor);
   protected readonly step = STEP;

@@ -6,6 +6,7 @@ import { NumberField } from '../shared/number-field';
 import { TextField } from '../shared/text-field';
 import { DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
 import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
+import { today } from '../shared/days';
 
 /** One filling besides foam: springs, feather and down, felt. */
 @Component({
@@ -22,7 +23,8 @@ import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
       <yl-text label="Called" [maxLength]="80" [value]="filling().name" (valueChange)="set({ name: $event })" />
       <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (picked)="setKind($event)" />
       <yl-number label="Density" unit="kg/m³" [min]="1" [max]="400" [value]="filling().densityKgM3" (entered)="set({ densityKgM3: $event })" />
-      <yl-number label="Price a m³" [max]="1000000" [value]="filling().pricePerM3" (entered)="set({ pricePerM3: $event })" />
+      <yl-number label="Price a m³" [max]="1000000" [value]="filling().pricePerM3" (entered)="set({ pricePerM3: $event, pricedOn: today() })" />
+      <yl-text label="Price of the day" type="date" [value]="filling().pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
       @if (filling().kind === 'spring') {
         <yl-number
           label="Stiffness"
@@ -42,6 +44,8 @@ import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FillingEditor {
+  /** A price that is entered is of today. */
+  protected readonly today = today;
   readonly filling = input.required<Filling>();
   readonly changed = output<Filling>();
   readonly removed = output();

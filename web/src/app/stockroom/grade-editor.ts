@@ -6,6 +6,7 @@ import { NumberField } from '../shared/number-field';
 import { TextField } from '../shared/text-field';
 import { Button, DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
 import { FAMILY_WORDS, numbersIn } from './stock-words';
+import { today } from '../shared/days';
 
 /** Suppliers who quote otherwise mostly quote 40 % on 50 mm. */
 const USUAL_QUOTE: Omit<Quoted, 'hardnessN'> = { percent: 40, thicknessMm: 50 };
@@ -18,6 +19,8 @@ const USUAL_QUOTE: Omit<Quoted, 'hardnessN'> = { percent: 40, thicknessMm: 50 };
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class GradeEditor {
+  /** A price that is entered is of today. */
+  protected readonly today = today;
   readonly grade = input.required<Grade>();
   readonly changed = output<Grade>();
   readonly removed = output();

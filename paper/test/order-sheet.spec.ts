@@ -1,0 +1,38 @@
+import fs from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { openShop, orderSheet, planSolved, readJobText, shopSchema } from '@yardland/core';
+import { extractText, getDocumentProxy } from 'unpdf';
+import { paperOf, PAPERS } from '../src';
+import { localDay } from '../src/local-time';
+
+const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
+
+describe('the order sheet', () => {
+  it('has every sheet, every core and every roll of a job on it, with the numbers a supplier asks for', async () => {
+    const read = readJobText(demo('jobs/gallery-and-boxes.json'));
+    if (!read.ok) throw new Error('no job');
+    const plan = planSolved(read.value, openShop(shopSchema.parse(JSON.parse(demo('shop.json')))));
+    const ask = { index: null, query: {}, stamp: { revision: 1, printedAt: new Date('2026-11-30T10:00:00Z') } };
+    const made = await paperOf('order-sheet').make(plan, ask);
+    if (made.kind !== 'file') throw new Error(made.kind);
+    const { text } = await extractText(await getDocumentProxy(new Uint8Array(made.file)));
+    const tight = text.join(' ').replace(/\s/g, '');
+    const { sheets, cuts, wadding, oneLot } = orderSheet(plan);
+    expect([sheets.length > 3, cuts.length > 5, wadding.length > 0, oneLot.length > 0]).toEqual([true, true, true, true]);
+    for (const { what, hardness25N } of cuts) {
+      expect(tight).toContain(what.replace(/\s/g, ''));
+      if (hardness25N !== null) expect(tight).toContain(`${hardness25N}Nat25%`);
+    }
+    for (const { name } of [...sheets, ...wadding]) expect(tight).toContain(name.replace(/\s/g, ''));
+    expect(tight).toContain('Allofonelot:');
+    expect(tight).toContain('priceofnoday:askagain');
+  }, 60_000);
+
+  it('is one of the papers, each with an address of its own', () => {
+    const addresses = PAPERS.map(({ path, ending }) => `${path}.${ending}`);
+    expect(new Set(addresses).size).toBe(PAPERS.length);
+    expect(addresses).toContain('order-sheet.csv');
+    expect(localDay(new Date('2026-11-30T23:30:00Z'), 'UTC')).toBe('2026-11-30');
+    expect(localDay(new Date('2026-11-30T23:30:00Z'), 'Europe/Berlin')).toBe('2026-12-01');
+  });
+});
