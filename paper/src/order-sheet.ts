@@ -54,7 +54,7 @@ const total = (rows: readonly { readonly cost: Figure | null }[]): number => row
 
 /** What of a job's foam, fillings and wadding is ordered: foam as whole sheets, or the same cut to size. */
 export async function orderSheetPdf(plan: Plan, stamp: Stamp): Promise<Uint8Array> {
-  const writer = new Writer(plan, { title: 'Order sheet', aside: 'foam and wadding', mark: '' }, stamp);
+  const writer = new Writer(plan, { title: 'Order: foam and wadding', aside: '', mark: '' }, stamp);
   const { units, step } = writer.inWords;
   const { sheets, cuts, wadding, oneLot } = orderSheet(plan);
   const today = localDay(stamp.printedAt);

@@ -25,7 +25,7 @@ describe('the order sheet', () => {
     }
     for (const { name } of [...sheets, ...wadding]) expect(tight).toContain(name.replace(/\s/g, ''));
     expect(tight).toContain('Allofonelot:');
-    expect(tight).toContain('priceofnoday:askagain');
+    expect(tight).toContain('itspricehasnoday:askagain');
   }, 60_000);
 
   it('is one of the papers, each with an address of its own', () => {

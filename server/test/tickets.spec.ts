@@ -49,11 +49,9 @@ describe('a ticket', () => {
     const { job } = (await app.get(`/api/jobs/${listed.id}`)).body;
     const round = { ...job, cushions: [{ ...job.cushions[0], template: { shape: 'round', diameterMm: 20_000 }, marks: [] }] };
     const { body: made } = await app.send('POST', '/api/jobs', { job: round });
-    const before = performance.now();
     const { status, body } = await app.get(`/api/jobs/${made.id}/templates/1.pdf?paper=a4`);
     expect([status, body.code, body.path]).toEqual([422, 'print-too-many-pages', 'paper']);
     expect(body.message).toContain('at most 150 are printed');
-    expect(performance.now() - before).toBeLessThan(20_000);
     await app.stop();
   }, 60_000);
 

@@ -52,14 +52,14 @@ describe('work that takes long', () => {
   it('does not hold up anybody else, and says so when it was too much', async () => {
     const app = await running();
     const { body } = await app.send('POST', '/api/jobs', { job: { ...demoJob('gallery-and-boxes'), lays: 'thorough' } });
-    const ticket = app.get(`/api/jobs/${body.id}/tickets/1.pdf`).catch(() => null);
-    let slowest = 0;
-    for (let i = 0; i < 40; i++) {
-      const begun = performance.now();
-      expect((await app.get('/api/health')).status).toBe(200);
-      slowest = Math.max(slowest, performance.now() - begun);
-    }
-    expect(slowest).toBeLessThan(1500);
+    let printed = false;
+    const ticket = app
+      .get(`/api/jobs/${body.id}/tickets/1.pdf`)
+      .catch(() => null)
+      .then(() => (printed = true));
+    // Forty others are answered before it, one after the other.
+    for (let i = 0; i < 40; i++) expect((await app.get('/api/health')).status).toBe(200);
+    expect(printed).toBeFalse();
     const tooMany = { ...demoJob(), cushions: Array.from({ length: 100 }, () => ({ ...demoJob().cushions[0], quantity: 500 })) };
     const refused = await app.send('POST', '/api/jobs', { job: tooMany });
     expect([refused.status, refused.body.path]).toEqual([400, 'job.cushions']);

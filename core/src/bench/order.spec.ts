@@ -1,3 +1,4 @@
+import * as fc from 'fast-check';
 import { operation } from '../piece/operation';
 import { ordered } from './order';
 
@@ -17,6 +18,43 @@ describe('the order of operations', () => {
     const setup = ({ id }: { id: string }): string => id.split('-')[0] as string;
     expect(ordered(steps).operations.map(({ id }) => id)).toEqual(['zip', 'cord', 'cord-on', 'plain', 'cord-top']);
     expect(ordered(steps, setup).operations.map(({ id }) => id)).toEqual(['zip', 'plain', 'cord', 'cord-on', 'cord-top']);
+  });
+
+  it('puts every step once, after what it waits for and phase by phase, whatever the names and the setups', () => {
+    const steps = fc
+      .array(
+        fc.record({
+          phase: fc.constantFrom('cut' as const, 'sew' as const),
+          after: fc.array(fc.nat(20), { maxLength: 3 }),
+          setup: fc.constantFrom('zip', 'cord'),
+        }),
+        {
+          minLength: 1,
+          maxLength: 20,
+        },
+      )
+      // Each may wait only for steps of its own phase before it, or of the phase before: no circle.
+      .map((all) =>
+        all.map(({ phase, after, setup }, i) => ({
+          one: op(`${setup}-${i}`, phase),
+          phase,
+          setup,
+          after: after.filter((j) => j < i && !(phase === 'cut' && all[j]?.phase === 'sew')),
+        })),
+      );
+    fc.assert(
+      fc.property(steps, (all) => {
+        const given = all.map(({ one, after }) => ({ ...one, after: after.map((j) => all[j]!.one.id) }));
+        const { operations, problems } = ordered(given, ({ id }) => id.split('-')[0] ?? null);
+        expect(problems).toEqual([]);
+        const at = new Map(operations.map(({ id }, i) => [id, i]));
+        expect([...at.keys()].sort()).toEqual(given.map(({ id }) => id).sort());
+        for (const { id, after } of given) for (const before of after) expect(at.get(before)!).toBeLessThan(at.get(id)!);
+        const phases = operations.map(({ phase }) => phase);
+        expect(phases.lastIndexOf('cut')).toBeLessThan(phases.includes('sew') ? phases.indexOf('sew') : Infinity);
+      }),
+      { seed: 27, numRuns: 200 },
+    );
   });
 
   it('names a circle as a coded problem and drops nothing', () => {

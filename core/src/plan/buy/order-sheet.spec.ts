@@ -69,6 +69,6 @@ describe('the order of a job’s foam and wadding', () => {
     ]);
     expect([data[0]!['cost'], data[0]!['remark']]).toEqual(['52.2', 'price of 2026-08-01, older than 90 days: ask again']);
     expect([data[3]!['by_outline'], data[3]!['width_mm']]).toEqual(['yes', String(Math.round(order.cuts[1]!.widthMm * 100) / 100)]);
-    expect(data[4]!['remark']).toBe('price of no day: ask again');
+    expect(data[4]!['remark']).toBe('its price has no day: ask again');
   });
 });

@@ -71,7 +71,7 @@ const daysBetween = (from: string, to: string): number => Math.round((Date.parse
 
 /** What is to be said of a price beside a sum: nothing where it is of late. `today`: YYYY-MM-DD. */
 export function priceCaution(pricedOn: string | null, today: string): string {
-  if (pricedOn === null) return 'price of no day: ask again';
+  if (pricedOn === null) return 'its price has no day: ask again';
   return daysBetween(pricedOn, today) > OLD_PRICE_DAYS ? `price of ${pricedOn}, older than ${OLD_PRICE_DAYS} days: ask again` : '';
 }
 

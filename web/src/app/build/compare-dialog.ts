@@ -53,21 +53,19 @@ interface Row {
       @if (working(); as words) {
         <p ylWords role="status">{{ words }}</p>
       }
-      <div
-        class="overflow-auto max-h-[62dvh] [&_th]:px-2 [&_th]:py-1.5 [&_th]:border-t [&_th]:border-t-line [&_th]:text-left [&_th]:align-middle [&_td]:px-2 [&_td]:py-1.5 [&_td]:border-t [&_td]:border-t-line [&_td]:text-left [&_td]:align-middle [&_table]:w-full [&_table]:border-collapse [&_table]:text-small [&_small]:block [&_small]:text-fine [&_small]:text-ink-soft [&_thead_th]:border-t-0 [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:z-1 [&_thead_th]:bg-linen [&_thead_th]:text-label [&_thead_th]:text-ink-soft [&_th[scope=row]]:sticky [&_th[scope=row]]:left-0 [&_th[scope=row]]:min-w-42.5 [&_th[scope=row]]:bg-linen max-tablet:[&_th]:px-1.25 max-tablet:[&_th]:py-1.5 max-tablet:[&_td]:px-1.25 max-tablet:[&_td]:py-1.5 max-tablet:[&_th[scope=row]]:min-w-30 max-tablet:[&_tr>:nth-child(2)]:hidden"
-      >
+      <div class="compared">
         <table>
           <thead>
             <tr>
               <th scope="col">School</th>
               <th scope="col">At the edge, {{ unit() }}</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Core</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Sewn</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Plate, cut</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Crown</th>
+              <th scope="col" class="figure">Core</th>
+              <th scope="col" class="figure">Sewn</th>
+              <th scope="col" class="figure">Plate, cut</th>
+              <th scope="col" class="figure">Crown</th>
               <th scope="col">Fits</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Cloth {{ areaUnit() }}</th>
-              <th scope="col" class="whitespace-nowrap tabular-nums text-right!">Foam {{ foamUnit() }}</th>
+              <th scope="col" class="figure">Cloth {{ areaUnit() }}</th>
+              <th scope="col" class="figure">Foam {{ foamUnit() }}</th>
               <th scope="col"><span class="sr-only">Take it</span></th>
             </tr>
           </thead>
@@ -108,15 +106,15 @@ interface Row {
                     }
                   </svg>
                 </td>
-                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.core }}</td>
-                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.sewn }}</td>
-                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.cut }}</td>
-                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.crown }}</td>
+                <td class="figure">{{ row.core }}</td>
+                <td class="figure">{{ row.sewn }}</td>
+                <td class="figure">{{ row.cut }}</td>
+                <td class="figure">{{ row.crown }}</td>
                 <td class="whitespace-nowrap">
                   {{ row.fit }}<small>{{ row.press }}</small>
                 </td>
-                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.cloth }}</td>
-                <td class="whitespace-nowrap tabular-nums text-right!">{{ row.foam }}</td>
+                <td class="figure">{{ row.cloth }}</td>
+                <td class="figure">{{ row.foam }}</td>
                 <td>
                   @if (row.here) {
                     <span>in hand</span>
@@ -133,6 +131,7 @@ interface Row {
     </div>
   `,
   host: { '(keydown)': 'pressed($event)' },
+  styleUrls: ['../shared/compare-table.css', './compare-dialog.css'],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CompareDialog {

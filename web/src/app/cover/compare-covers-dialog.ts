@@ -33,22 +33,20 @@ const KEYS = '123456789abcdefgh';
         For one cushion: {{ name() }}. Cloth is the pieces’ own area, before it is laid; seams count every row. Others take this one’s edge and seam where they
         have them. Press its number or letter to take a cover.
       </p>
-      <div
-        class="max-h-[62dvh] overflow-auto [&_table]:w-full [&_table]:border-collapse [&_table]:text-small [&_td]:border-t [&_td]:border-t-line [&_td]:px-1.5 [&_td]:py-2 [&_td]:text-left [&_td]:align-top [&_th]:border-t [&_th]:border-t-line [&_th]:px-1.5 [&_th]:py-2 [&_th]:text-left [&_th]:align-top [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:z-1 [&_thead_th]:border-t-0 [&_thead_th]:bg-linen [&_thead_th]:text-label [&_thead_th]:text-ink-soft [&_small]:block [&_small]:text-fine [&_small]:font-normal [&_small]:text-ink-soft"
-      >
+      <div class="compared">
         <table>
           <thead>
             <tr>
               <th scope="col" colspan="2">Cover</th>
               @for (heading of headings; track heading; let i = $index) {
-                <th scope="col" [class.text-right!]="i < figures">{{ heading }}</th>
+                <th scope="col" [class.figure]="i < figures">{{ heading }}</th>
               }
               <th scope="col"><span class="sr-only">Take it</span></th>
             </tr>
           </thead>
           <tbody>
             @for (row of rows(); track row.offer.kind) {
-              <tr class="[&.here>*]:bg-calico-deep" [class.here]="row.here">
+              <tr [class.here]="row.here">
                 <td class="w-28 p-1!">
                   @if (row.offer.facts; as facts) {
                     <yl-closed-cushion class="h-18 w-27" [small]="true" [form]="facts.form" [name]="row.offer.name + ', closed'" />
@@ -61,7 +59,7 @@ const KEYS = '123456789abcdefgh';
                   <td [attr.colspan]="headings.length" class="text-ink-soft">{{ row.refused }}</td>
                 } @else {
                   @for (cell of row.cells; track $index; let i = $index) {
-                    <td [class]="i < figures ? 'whitespace-nowrap tabular-nums text-right!' : 'min-w-22'">
+                    <td [class]="i < figures ? 'figure' : 'min-w-22'">
                       {{ cell }}
                       @if ($last) {
                         <small>{{ row.hard }}</small>
@@ -85,6 +83,7 @@ const KEYS = '123456789abcdefgh';
     </div>
   `,
   host: { '(keydown)': 'pressed($event)' },
+  styleUrl: '../shared/compare-table.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CompareCoversDialog {

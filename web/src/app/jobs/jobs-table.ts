@@ -21,6 +21,7 @@ const PHONE_ROW_PX = 160;
   imports: [CdkTableModule, ScrollingModule, RouterLink, Chip, Tool, Icon],
   templateUrl: './jobs-table.html',
   host: { class: 'flex min-h-0 flex-1' },
+  styleUrl: './jobs-table.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class JobsTable implements DoCheck, AfterViewChecked {

@@ -42,35 +42,33 @@ const SAME_MM = 5;
       @if (working(); as words) {
         <p ylWords role="status">{{ words }}</p>
       }
-      <div
-        class="max-h-[62dvh] overflow-auto [&_table]:w-full [&_table]:border-collapse [&_table]:text-small [&_td]:border-t [&_td]:border-t-line [&_td]:px-2 [&_td]:py-1.5 [&_td]:text-right [&_td]:tabular-nums [&_th]:border-t [&_th]:border-t-line [&_th]:px-2 [&_th]:py-1.5 [&_th]:text-left [&_thead_th]:sticky [&_thead_th]:top-0 [&_thead_th]:border-t-0 [&_thead_th]:bg-linen [&_thead_th]:text-label [&_thead_th]:text-ink-soft [&_small]:block [&_small]:text-fine [&_small]:font-normal"
-      >
+      <div class="compared">
         <table>
           <thead>
             <tr>
               <th scope="col">Way</th>
-              <th scope="col" class="text-right!">Laid</th>
-              <th scope="col" class="text-right!">To buy</th>
-              <th scope="col" class="text-right!">Against now</th>
-              <th scope="col" class="text-right!">Used</th>
-              <th scope="col" class="text-right!">Joins in the welt</th>
+              <th scope="col" class="figure">Laid</th>
+              <th scope="col" class="figure">To buy</th>
+              <th scope="col" class="figure">Against now</th>
+              <th scope="col" class="figure">Used</th>
+              <th scope="col" class="figure">Joins in the welt</th>
               <th scope="col"><span class="sr-only">Take it</span></th>
             </tr>
           </thead>
           <tbody>
             @for (row of rows(); track row.key) {
-              <tr class="[&.here>*]:bg-calico-deep" [class.here]="row.here">
+              <tr [class.here]="row.here">
                 <th scope="row">
                   <b>{{ row.key }}</b> {{ row.words }}
                   @if (row.missing) {
                     <small class="text-error font-semibold">{{ row.missing }} pieces find no place</small>
                   }
                 </th>
-                <td [class.font-bold]="row.shortest">{{ row.laid }}</td>
-                <td>{{ row.buy }}</td>
-                <td>{{ row.against }}</td>
-                <td>{{ row.use }}</td>
-                <td>{{ row.joins }}</td>
+                <td class="figure" [class.font-bold]="row.shortest">{{ row.laid }}</td>
+                <td class="figure">{{ row.buy }}</td>
+                <td class="figure">{{ row.against }}</td>
+                <td class="figure">{{ row.use }}</td>
+                <td class="figure">{{ row.joins }}</td>
                 <td>
                   @if (row.job && !row.here) {
                     <button type="button" ylButton [attr.aria-label]="'Take: ' + row.words" (click)="close(row.job)">Take</button>
@@ -87,6 +85,7 @@ const SAME_MM = 5;
     </div>
   `,
   host: { '(keydown)': 'pressed($event)' },
+  styleUrl: '../shared/compare-table.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CompareLaysDialog {
