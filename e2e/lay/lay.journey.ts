@@ -58,7 +58,10 @@ test('a piece is moved by keys and by hand, stays where it is put over a reload,
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + 120, box.y + 10, { steps: 6 });
+  // Before it is let go, what it would cost there is told.
+  await expect(page.locator('[data-part=move-cost]')).toHaveText(/^Put here, the lay is (no longer than now|at most .* m longer)\.$/);
   await page.mouse.up();
+  await expect(page.locator('[data-part=move-cost]')).toBeHidden();
   await expect(shop.tray()).toContainText('laid', { timeout: 60_000 });
   await shop.expectAccessible();
   await shop.saved();

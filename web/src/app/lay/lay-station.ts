@@ -40,6 +40,7 @@ import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/save-file';
 import type { CompareLaysData } from './compare-lays-dialog';
+import { MoveCost } from './move-cost';
 import { ProgressTape } from '../shared/ui/progress-tape';
 
 const LYING = [
@@ -54,6 +55,9 @@ const BIAS_WAYS_WORDS = [
   { value: 'tube', name: 'a tube, cut round' },
 ];
 
+/** A lay that is longer by less is as long, mm. */
+const COSTS_MM = 5;
+
 /** Nearer than this a piece touches what is beside it, mm. */
 const TOUCHES_MM = 0.05;
 
@@ -63,6 +67,7 @@ const TOUCHES_MM = 0.05;
   imports: [ProgressTape, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
+  providers: [MoveCost],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class LayStation {
@@ -76,6 +81,7 @@ export class LayStation {
   /** A piece that the ticket asks for, by the address: shown close by until another is picked. */
   readonly piece = input<string>();
   readonly #dialogs = inject(Dialogs);
+  readonly #cost = inject(MoveCost);
   protected readonly endings = ['dxf', 'svg', 'plt'];
   protected readonly biasWays = BIAS_WAYS_WORDS;
 
@@ -301,12 +307,32 @@ export class LayStation {
     return `Room round it: ${far(back)} towards the beginning, ${far(onward)} onward, ${far(below)} below, ${far(above)} above.`;
   });
 
+  /** What the place costs that the picked piece is carried over. */
+  protected readonly costWords = computed(() => {
+    const mm = this.#cost.atMostMm();
+    if (mm === null) return '';
+    return mm < COSTS_MM ? 'Put here, the lay is no longer than now.' : `Put here, the lay is at most ${formatRun(mm, this.store.inWords().units)} longer.`;
+  });
+
+  /** The picked piece on its way: what it would cost to put it here; null when it is let go. */
+  protected carrying(move: { readonly to: Point } | null): void {
+    const [lay, answer, places] = [this.current(), this.#shown(), this.#places()];
+    const wanted = move && lay && answer && !isSawn(lay.request.material) ? this.#over(lay, answer, move.to) : null;
+    const held = wanted && lay && places ? places.nearestPlace(lay.request, lay.request.pins, wanted, answer?.patternAtMm ?? null) : null;
+    this.#cost.carry(held && lay && answer ? { request: lay.request, held, nowMm: answer.lengthMm } : null);
+  }
+
+  /** The picked piece as it would lie with its knob over a place of the table. */
+  #over(lay: PlannedLay, answer: LayAnswer, to: Point): Placement | null {
+    const [placement, knob] = [this.#pickedPlacement(), this.scene().items.find((item) => item.kind === 'knob')];
+    return placement && knob?.kind === 'knob' ? movedOver(bandsOf(lay.request.material, answer), placement, knob.at, to) : null;
+  }
+
   /** The picked piece carried over the table: it goes to the nearest legal place, and the rest is laid round it. */
   protected carried({ to }: { readonly key: string; readonly to: Point }): void {
-    const [lay, answer, placement] = [this.current(), this.#shown(), this.#pickedPlacement()];
-    const knob = this.scene().items.find((item) => item.kind === 'knob');
-    if (!lay || !answer || !placement || knob?.kind !== 'knob') return;
-    const wanted = movedOver(bandsOf(lay.request.material, answer), placement, knob.at, to);
+    const [lay, answer] = [this.current(), this.#shown()];
+    const wanted = lay && answer ? this.#over(lay, answer, to) : null;
+    this.#cost.carry(null);
     if (wanted) void this.#pin(wanted);
   }
 

@@ -139,7 +139,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
               (valueChange)="set({ hideMm: $event ?? undefined })"
             />
             <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event, pricedOn: today() })" />
-            <yl-text label="Price of the day" type="date" [value]="cloth.pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
+            <yl-text label="Price as of" type="date" [value]="cloth.pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
             <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
             <yl-tickbox [checked]="cloth.stretches ?? false" (checkedChange)="set({ stretches: !cloth.stretches })">stretches</yl-tickbox>
           </div>

@@ -24,7 +24,7 @@ import { today } from '../shared/days';
       <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (picked)="setKind($event)" />
       <yl-number label="Density" unit="kg/m³" [min]="1" [max]="400" [value]="filling().densityKgM3" (entered)="set({ densityKgM3: $event })" />
       <yl-number label="Price a m³" [max]="1000000" [value]="filling().pricePerM3" (entered)="set({ pricePerM3: $event, pricedOn: today() })" />
-      <yl-text label="Price of the day" type="date" [value]="filling().pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
+      <yl-text label="Price as of" type="date" [value]="filling().pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
       @if (filling().kind === 'spring') {
         <yl-number
           label="Stiffness"
