@@ -100,6 +100,43 @@ test('a cloth is given its shrinkage, and the plates of a job of it are cut larg
   await expect(shop.piece('staple flange').locator('[data-part=size]')).toContainText(/390\s*×\s*390/);
 });
 
+test('a roll of wadding is added, a job wraps with it, and takes the nearest again when it is removed', async ({ shop, page }) => {
+  await page.goto('/stockroom');
+  const rolls = page.getByRole('table', { name: 'Wadding' });
+  await rolls.getByRole('button', { name: 'Wadding 25' }).click();
+  await page.getByRole('region', { name: 'Wadding 25' }).getByRole('button', { name: 'One like it' }).click();
+  const form = page.getByRole('region', { name: /^(Wadding 25, another|Thick fleece)$/ });
+  const typed = async (label: string, text: string): Promise<void> => {
+    await form.getByRole('textbox', { name: label, exact: true }).fill(text);
+    await form.getByRole('textbox', { name: label, exact: true }).press('Enter');
+  };
+  await typed('Called', 'Thick fleece');
+  await typed('Loft', '300');
+  await expect(form).toContainText('At most 200 mm.');
+  await typed('Loft', '40');
+  await typed('Price a metre', '7.25');
+  await expect(rolls.getByRole('row', { name: /Thick fleece/ })).toContainText(/40 mm.*1\s?400 mm.*7\.25/);
+  await expect(form.getByLabel('Price as of')).toHaveValue(/^\d{4}-\d\d-\d\d$/);
+  await shop.expectAccessible();
+
+  await shop.openJob('Reading corner');
+  await shop.goTo('Build');
+  await shop.tray().getByText('Wrap', { exact: true }).click();
+  await shop.choose('Off the roll, whole job', 'Thick fleece, loft 40 mm');
+  await expect(shop.tray()).toContainText('Off Thick fleece, 1 400 mm wide, whole job');
+  await shop.saved();
+
+  await page.goto('/stockroom');
+  await rolls.getByRole('button', { name: 'Thick fleece' }).click();
+  await page.getByRole('button', { name: 'Remove Thick fleece' }).click();
+  await expect(rolls.getByRole('button', { name: 'Thick fleece' })).toBeHidden();
+  await shop.openJob('Reading corner');
+  await shop.goTo('Build');
+  await shop.tray().getByText('Wrap', { exact: true }).click();
+  await expect(page.getByRole('combobox', { name: 'Off the roll, whole job' }).locator('option:checked')).toHaveText('nearest in loft');
+  await expect(shop.tray()).toContainText(/Off Wadding \d+/);
+});
+
 test('the shop says once how it fills and how it makes a cover; a cushion goes its own way', async ({ shop, page }) => {
   await page.goto('/stockroom');
   await page.getByRole('combobox', { name: 'Soft cores go in' }).selectOption('bag left in');

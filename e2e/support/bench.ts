@@ -19,6 +19,8 @@ export class Shop {
     await this.openJobs();
     // Only the rows near the screen are in the page: it is looked for.
     await this.page.getByRole('searchbox').fill(name);
+    // A row that is pressed while the list is drawn anew is not opened.
+    await expect(this.page.getByRole('main').getByRole('status')).toContainText('found');
     await this.page.getByRole('link', { name, exact: true }).click();
     await expect(this.ticket()).toBeVisible();
   }
@@ -59,11 +61,16 @@ export class Shop {
   }
 
   /** A shared control by its label: in the tray, or in another part of the page. Looked for anew at each use, so it may be drawn anew between two. */
-  async control<T extends ComponentHarness>(kind: LabelledControl<T>, label: string, part: Locator = this.tray()): Promise<T> {
+  async control<T extends ComponentHarness>(kind: LabelledControl<T>, label: string, part?: Locator): Promise<T> {
+    return new kind(PageEnvironment.within(await this.host(kind, label, part)));
+  }
+
+  /** Where a shared control with this label is. */
+  private async host<T extends ComponentHarness>(kind: LabelledControl<T>, label: string, part: Locator = this.tray()): Promise<Locator> {
     const exactly = new RegExp(`^\\s*${label.replace(/[.*+?^${}()|[\]\\]/g, '\\$&').replace(/\s+/g, '\\s+')}\\s*$`);
     const found = part.locator(kind.hostSelector).filter({ has: this.page.locator(kind.labelSelector, { hasText: exactly }) });
     await expect(found, label).toHaveCount(1);
-    return new kind(PageEnvironment.within(found));
+    return found;
   }
 
   /** A list of which one is shown beside it, by its name. */
@@ -80,7 +87,8 @@ export class Shop {
 
   /** Chooses in the tray, from a list that drops down, by the words that are shown. */
   async choose(label: string, name: string): Promise<void> {
-    await (await this.control(ChoiceHarness, label)).choose(name);
+    // By its words, not its place in the list: the list may become longer or shorter meanwhile.
+    await (await this.host(ChoiceHarness, label)).locator('select').selectOption({ label: name });
   }
 
   /** Chooses in the tray, between a few side by side, and sees that it was taken. */

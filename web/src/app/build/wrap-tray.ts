@@ -103,7 +103,8 @@ export class WrapTray {
       })),
     ];
   });
-  protected readonly roll = computed(() => this.store.job()?.waddings?.[0] ?? 'nearest');
+  /** A roll that the shop does not have any more is passed over. */
+  protected readonly roll = computed(() => this.store.job()?.waddings?.find((id) => this.rolls().some(({ value }) => value === id)) ?? 'nearest');
 
   protected setRoll(value: string): void {
     this.store.edit('Roll of wadding', ({ waddings: _before, ...job }) => (value === 'nearest' ? job : { ...job, waddings: [value] }));

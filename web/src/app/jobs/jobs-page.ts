@@ -36,7 +36,9 @@ export class JobsPage {
   readonly #api = inject(JobsApi);
   readonly #router = inject(Router);
   private readonly file = viewChild.required<ElementRef<HTMLInputElement>>('file');
-  readonly #shop = toSignal(inject(ShopService).shop$.pipe(catchError(() => of(null))));
+  /** The shop, once it is read; a job that is made before waits for it. */
+  readonly #shop$ = inject(ShopService).shop$;
+  readonly #shop = toSignal(this.#shop$.pipe(catchError(() => of(null))));
   protected readonly shopName = computed(() => this.#shop()?.document.name ?? '');
 
   protected readonly search = signal('');
@@ -83,12 +85,7 @@ export class JobsPage {
   }
 
   protected create(): void {
-    const shop = this.#shop();
-    if (!shop) {
-      this.#messages.warn(ABOUT, 'The shop’s materials are not there yet; try again in a moment.');
-      return;
-    }
-    this.#open(this.#api.create(newJob(shop)));
+    this.#open(this.#shop$.pipe(switchMap((shop) => this.#api.create(newJob(shop)))));
   }
 
   protected duplicate(id: string): void {

@@ -7,6 +7,9 @@ import { ABOUT_SHOP, ShopService } from './shop.service';
 /** Steps in which rooms show and take lengths. */
 const STEP = { mm: 1, inch: 1 / 8 };
 
+/** What refusals are about: apart from the shop, so that an answer to an earlier change does not take them away. */
+const ABOUT_REFUSED = 'the shop, refused';
+
 /** Changing the shop's document from a room: a change shows at once, what is wrong with one is said. */
 @Injectable({ providedIn: 'root' })
 export class ShopEditor {
@@ -14,6 +17,7 @@ export class ShopEditor {
   readonly #messages = inject(Messages);
 
   change(edit: (shop: ShopDocument) => ShopDocument, then?: () => void): void {
+    this.#messages.settle(ABOUT_REFUSED);
     this.#shops.change(edit).subscribe({
       next: () => then?.(),
       error: (error: unknown) => this.#messages.warn(ABOUT_SHOP, problemOf(error).message),
@@ -30,8 +34,8 @@ export class ShopEditor {
     return null;
   }
 
-  /** A change that the shop's document does not allow: nothing is sent. */
+  /** A change that the shop's document does not allow: nothing is sent. Said until the next change. */
   refuse(why: string): void {
-    this.#messages.warn(ABOUT_SHOP, why);
+    this.#messages.warn(ABOUT_REFUSED, why);
   }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, model, viewChild, type ElementRef } from '@angular/core';
 import type { FormValueControl } from '@angular/forms/signals';
 import { InputBox, Label } from './ui/ui';
 
@@ -38,4 +38,11 @@ export class TextField implements FormValueControl<string> {
   /** The label is read out but not shown. */
   readonly bare = input(false);
   protected readonly id = `text-${++nextId}`;
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
+
+  /** Empties it, also where what was typed a moment ago has not been drawn since: a binding that goes there and back is not written. */
+  clear(): void {
+    this.value.set('');
+    this.box().nativeElement.value = '';
+  }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { CONSTRUCTIONS, formatLengthUnit, formatNumber, shopSchema, withUsual, type ShopDocument } from '@yardland/core';
 import { Choice, type Option } from '../shared/choice';
@@ -55,8 +55,8 @@ const LABELS: readonly { readonly way: Way; readonly label: string }[] = [
       </ul>
     }
     <div class="mb-6.5 flex max-w-110 items-end gap-3">
-      <yl-text class="flex-1" label="Name" [maxLength]="40" [value]="name()" (valueChange)="name.set($event)" />
-      <button type="button" ylButton (click)="add()"><svg ylIcon="plus" size="20"></svg> Add them</button>
+      <yl-text #named class="flex-1" label="Name" value="" [maxLength]="40" />
+      <button type="button" ylButton (click)="add(named)"><svg ylIcon="plus" size="20"></svg> Add them</button>
     </div>
   `,
   host: { class: 'block [&>h2]:mt-1.5 [&>h2]:mb-2 [&>h2]:text-figure' },
@@ -65,7 +65,6 @@ const LABELS: readonly { readonly way: Way; readonly label: string }[] = [
 export class ShopPanel {
   readonly #shop = toSignal(inject(ShopService).document$);
   readonly #edit = inject(ShopEditor);
-  protected readonly name = signal('');
   protected readonly people = computed(() => this.#shop()?.people ?? []);
   protected readonly ways = computed(() =>
     LABELS.map(({ way, label }) => ({ way, label, options: WAYS[way] as readonly Option[], value: shopsWay(way, this.#shop()) })),
@@ -103,8 +102,8 @@ export class ShopPanel {
     this.#edit.change((shop) => withUsual(shop, kind, null));
   }
 
-  protected add(): void {
-    const name = this.name().trim();
+  protected add(named: TextField): void {
+    const name = named.value().trim();
     if (!name) {
       this.#edit.refuse('Write a name first.');
       return;
@@ -116,7 +115,7 @@ export class ShopPanel {
     const people = this.#edit.taken(shopSchema.shape.people, [...this.people(), name], 'metric');
     if (!people) return;
     this.#edit.change((shop) => ({ ...shop, people }));
-    this.name.set('');
+    named.clear();
   }
 
   /** What they have ticked keeps their name. */

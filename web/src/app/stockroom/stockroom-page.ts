@@ -27,6 +27,7 @@ import { ClockPanel } from './clock-panel';
 import { ClothsPanel } from './cloths-panel';
 import { RemnantsPanel } from './remnants-panel';
 import { ShopPanel } from './shop-panel';
+import { WaddingsPanel } from './waddings-panel';
 import { ZipsPanel } from './zips-panel';
 import { FillingEditor } from './filling-editor';
 import { GradeEditor } from './grade-editor';
@@ -65,6 +66,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     GradeEditor,
     FillingEditor,
     ClothsPanel,
+    WaddingsPanel,
     ZipsPanel,
     RemnantsPanel,
     ShopPanel,

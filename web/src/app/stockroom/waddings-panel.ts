@@ -1,0 +1,145 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { formatLengthUnit, formatNumber, waddingSchema, type Wadding } from '@yardland/core';
+import { today } from '../shared/days';
+import { Icon } from '../shared/icon';
+import { newId } from '../shared/new-id';
+import { NumberField } from '../shared/number-field';
+import { QuantityField } from '../shared/quantity-field';
+import { ShopEditor } from '../shared/shop-editor';
+import { ShopService } from '../shared/shop.service';
+import { TextField } from '../shared/text-field';
+import { Tickbox } from '../shared/tickbox';
+import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
+
+const STEP = { mm: 1, inch: 1 / 8 };
+
+/** What a first roll of wadding starts as. */
+const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 13, rollWidthMm: 1400, pricePerM: 0 };
+
+/** The shop's rolls of wadding, which wraps and padded crowns are cut of. */
+@Component({
+  selector: 'yl-waddings-panel',
+  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, Tool, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
+  template: `
+    <h2 id="waddings-title">Wadding</h2>
+    <div class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(320px,40%)] items-start max-tablet:grid-cols-[minmax(0,1fr)]">
+      <div class="overflow-x-auto">
+        <table ylRows aria-labelledby="waddings-title">
+          <thead>
+            <tr>
+              <th scope="col">wadding</th>
+              <th scope="col" class="text-right!">loft</th>
+              <th scope="col" class="text-right!">wide</th>
+              <th scope="col" class="text-right!">price a metre</th>
+              <th scope="col">out of doors</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of rows(); track row.id) {
+              <tr class="[&.picked_td]:bg-linen" [class.picked]="row.id === wadding()?.id">
+                <td>
+                  <button type="button" ylLink [attr.aria-pressed]="row.id === wadding()?.id" (click)="chosen.set(row.id)">{{ row.name }}</button>
+                </td>
+                <td class="text-right whitespace-nowrap">{{ row.loft }}</td>
+                <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
+                <td class="text-right whitespace-nowrap">{{ row.price }}</td>
+                <td class="whitespace-nowrap">{{ row.outdoors }}</td>
+              </tr>
+            } @empty {
+              <tr>
+                <td colspan="5">None: nothing can be wrapped.</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      <section ylPanel class="sticky top-0 mb-0!" aria-labelledby="wadding-title">
+        <div ylPanelHead>
+          <h3 id="wadding-title">{{ wadding()?.name ?? 'No wadding' }}</h3>
+          <div class="flex gap-2">
+            <button type="button" ylButton (click)="add()"><svg ylIcon="plus" size="20"></svg> {{ wadding() ? 'One like it' : 'New wadding' }}</button>
+            @if (wadding(); as wadding) {
+              <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + wadding.name" (click)="remove(wadding.id)">
+                <svg ylIcon="trash-2" size="20"></svg>
+              </button>
+            }
+          </div>
+        </div>
+        @if (wadding(); as wadding) {
+          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
+            <yl-text label="Called" [maxLength]="80" [value]="wadding.name" (valueChange)="set({ name: $event })" />
+            <yl-quantity
+              label="Loft"
+              hint="one layer, lying free"
+              [value]="wadding.loftMm"
+              [min]="1"
+              [max]="200"
+              [units]="units()"
+              [step]="step"
+              (entered)="set({ loftMm: $event })"
+            />
+            <yl-quantity
+              label="Wide"
+              hint="on the roll"
+              [value]="wadding.rollWidthMm"
+              [min]="200"
+              [max]="10000"
+              [units]="units()"
+              [step]="step"
+              (entered)="set({ rollWidthMm: $event })"
+            />
+            <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="wadding.pricePerM" (entered)="set({ pricePerM: $event, pricedOn: today() })" />
+            <yl-text label="Price as of" type="date" [value]="wadding.pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
+            <yl-tickbox [checked]="wadding.open ?? false" (checkedChange)="set({ open: wadding.open ? undefined : true })">open, dries quickly</yl-tickbox>
+          </div>
+        }
+        <p ylWords>A wrap takes the roll whose loft is nearest to what its school asks for, unless a job has chosen one; out of doors, an open one.</p>
+      </section>
+    </div>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class WaddingsPanel {
+  /** A price that is entered is of today. */
+  protected readonly today = today;
+  readonly #shop = toSignal(inject(ShopService).document$);
+  readonly #edit = inject(ShopEditor);
+  protected readonly step = STEP;
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly units = computed(() => this.#shop()?.units ?? 'metric');
+  readonly #waddings = computed(() => this.#shop()?.waddings ?? []);
+  protected readonly wadding = computed(() => this.#waddings().find(({ id }) => id === this.chosen()) ?? this.#waddings()[0] ?? null);
+  protected readonly rows = computed(() =>
+    this.#waddings().map(({ id, name, loftMm, rollWidthMm, pricePerM, open }) => ({
+      id,
+      name,
+      loft: formatLengthUnit(loftMm, this.units(), STEP),
+      wide: formatLengthUnit(rollWidthMm, this.units(), STEP),
+      price: formatNumber(pricePerM, 2),
+      outdoors: open ? 'yes, open' : '—',
+    })),
+  );
+
+  /** A new roll like the one in hand, where there is one. */
+  protected add(): void {
+    const like = this.wadding();
+    const name = like ? `${like.name}, another` : NEW_WADDING.name;
+    const id = newId(name, new Set(this.#waddings().map((one) => one.id)));
+    this.#edit.change(
+      (shop) => ({ ...shop, waddings: [...shop.waddings, { ...(like ?? NEW_WADDING), id, name }] }),
+      () => this.chosen.set(id),
+    );
+  }
+
+  /** A job that had chosen the roll takes the nearest one again. */
+  protected remove(id: string): void {
+    this.#edit.change((shop) => ({ ...shop, waddings: shop.waddings.filter((one) => one.id !== id) }));
+  }
+
+  /** Takes a changed roll over, or says at once what is wrong with it. */
+  protected set(change: Partial<Wadding>): void {
+    const next = this.#edit.taken(waddingSchema, { ...this.wadding(), ...change }, this.units());
+    if (next) this.#edit.change((shop) => ({ ...shop, waddings: shop.waddings.map((one) => (one.id === next.id ? next : one)) }));
+  }
+}
