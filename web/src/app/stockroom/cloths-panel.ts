@@ -148,7 +148,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
       }
     </div>
   `,
-  host: { class: 'cloths' },
+  host: { class: 'block [&>h2]:mt-1.5 [&>h2]:mb-2 [&>h2]:text-figure' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ClothsPanel {

@@ -98,6 +98,7 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
       </section>
     </div>
   `,
+  host: { class: 'block [&>h2]:mt-1.5 [&>h2]:mb-2 [&>h2]:text-figure' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class WaddingsPanel {
