@@ -1,15 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { Icon } from '../shared/icon';
 import { clothSchema, formatLength, formatLengthUnit, formatNumber, type Cloth, type ClothPattern } from '@yardland/core';
-import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
 import { Tickbox } from '../shared/tickbox';
 import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Words } from '../shared/ui/ui';
+import { PickedRows } from './picked-rows';
 import { today } from '../shared/days';
 
 const STEP = { mm: 1, inch: 1 / 8 };
@@ -38,7 +35,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
             @for (row of rows(); track row.id) {
               <tr class="[&.picked_td]:bg-linen" [class.picked]="row.id === cloth()?.id">
                 <td>
-                  <button type="button" ylLink [attr.aria-pressed]="row.id === cloth()?.id" (click)="chosen.set(row.id)">{{ row.name }}</button>
+                  <button type="button" ylLink [attr.aria-pressed]="row.id === cloth()?.id" (click)="pick(row.id)">{{ row.name }}</button>
                 </td>
                 <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
                 <td class="whitespace-nowrap">{{ row.nap }}</td>
@@ -154,15 +151,12 @@ const STEP = { mm: 1, inch: 1 / 8 };
 export class ClothsPanel {
   /** A price that is entered is of today. */
   protected readonly today = today;
-  readonly #shop = toSignal(inject(ShopService).document$);
-  readonly #edit = inject(ShopEditor);
+  readonly #list = new PickedRows({ schema: clothSchema, rows: ({ cloths }) => cloths, withRows: (shop, cloths) => ({ ...shop, cloths }) });
   protected readonly step = STEP;
-  protected readonly chosen = signal<string | null>(null);
-  protected readonly units = computed(() => this.#shop()?.units ?? 'metric');
-  readonly #cloths = computed(() => this.#shop()?.cloths ?? []);
-  protected readonly cloth = computed(() => this.#cloths().find(({ id }) => id === this.chosen()) ?? this.#cloths()[0] ?? null);
+  protected readonly units = this.#list.units;
+  protected readonly cloth = this.#list.picked;
   protected readonly rows = computed(() =>
-    this.#cloths().map(({ id, name, widthMm, oneWay, pattern, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 }) => ({
+    this.#list.rows().map(({ id, name, widthMm, oneWay, pattern, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 }) => ({
       id,
       name,
       wide: formatLengthUnit(widthMm, this.units(), STEP),
@@ -179,12 +173,11 @@ export class ClothsPanel {
 
   /** A new cloth like the one in hand. */
   protected add(like: Cloth): void {
-    const name = `${like.name}, another`;
-    const id = newId(name, new Set(this.#cloths().map((one) => one.id)));
-    this.#edit.change(
-      (shop) => ({ ...shop, cloths: [...shop.cloths, { ...like, id, name }] }),
-      () => this.chosen.set(id),
-    );
+    this.#list.add(like, `${like.name}, another`);
+  }
+
+  protected pick(id: string): void {
+    this.#list.pick(id);
   }
 
   /** No repeat either way is no pattern; a half drop ends with one of the repeats. */
@@ -197,9 +190,7 @@ export class ClothsPanel {
     });
   }
 
-  /** Takes a changed cloth over, or says at once what is wrong with it. */
   protected set(change: Partial<Cloth>): void {
-    const next = this.#edit.taken(clothSchema, { ...this.cloth(), ...change }, this.units());
-    if (next) this.#edit.change((shop) => ({ ...shop, cloths: shop.cloths.map((one) => (one.id === next.id ? next : one)) }));
+    this.#list.set(change);
   }
 }

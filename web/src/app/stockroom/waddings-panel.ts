@@ -1,16 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { formatLengthUnit, formatNumber, waddingSchema, type Wadding } from '@yardland/core';
 import { today } from '../shared/days';
 import { Icon } from '../shared/icon';
-import { newId } from '../shared/new-id';
 import { NumberField } from '../shared/number-field';
 import { QuantityField } from '../shared/quantity-field';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
 import { TextField } from '../shared/text-field';
 import { Tickbox } from '../shared/tickbox';
 import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
+import { PickedRows } from './picked-rows';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 
@@ -39,7 +36,7 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
             @for (row of rows(); track row.id) {
               <tr class="[&.picked_td]:bg-linen" [class.picked]="row.id === wadding()?.id">
                 <td>
-                  <button type="button" ylLink [attr.aria-pressed]="row.id === wadding()?.id" (click)="chosen.set(row.id)">{{ row.name }}</button>
+                  <button type="button" ylLink [attr.aria-pressed]="row.id === wadding()?.id" (click)="pick(row.id)">{{ row.name }}</button>
                 </td>
                 <td class="text-right whitespace-nowrap">{{ row.loft }}</td>
                 <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
@@ -104,15 +101,16 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
 export class WaddingsPanel {
   /** A price that is entered is of today. */
   protected readonly today = today;
-  readonly #shop = toSignal(inject(ShopService).document$);
-  readonly #edit = inject(ShopEditor);
+  readonly #list = new PickedRows({
+    schema: waddingSchema,
+    rows: ({ waddings }) => waddings,
+    withRows: (shop, waddings) => ({ ...shop, waddings }),
+  });
   protected readonly step = STEP;
-  protected readonly chosen = signal<string | null>(null);
-  protected readonly units = computed(() => this.#shop()?.units ?? 'metric');
-  readonly #waddings = computed(() => this.#shop()?.waddings ?? []);
-  protected readonly wadding = computed(() => this.#waddings().find(({ id }) => id === this.chosen()) ?? this.#waddings()[0] ?? null);
+  protected readonly units = this.#list.units;
+  protected readonly wadding = this.#list.picked;
   protected readonly rows = computed(() =>
-    this.#waddings().map(({ id, name, loftMm, rollWidthMm, pricePerM, open }) => ({
+    this.#list.rows().map(({ id, name, loftMm, rollWidthMm, pricePerM, open }) => ({
       id,
       name,
       loft: formatLengthUnit(loftMm, this.units(), STEP),
@@ -125,22 +123,19 @@ export class WaddingsPanel {
   /** A new roll like the one in hand, where there is one. */
   protected add(): void {
     const like = this.wadding();
-    const name = like ? `${like.name}, another` : NEW_WADDING.name;
-    const id = newId(name, new Set(this.#waddings().map((one) => one.id)));
-    this.#edit.change(
-      (shop) => ({ ...shop, waddings: [...shop.waddings, { ...(like ?? NEW_WADDING), id, name }] }),
-      () => this.chosen.set(id),
-    );
+    this.#list.add(like ?? NEW_WADDING, like ? `${like.name}, another` : NEW_WADDING.name);
+  }
+
+  protected pick(id: string): void {
+    this.#list.pick(id);
   }
 
   /** A job that had chosen the roll takes the nearest one again. */
   protected remove(id: string): void {
-    this.#edit.change((shop) => ({ ...shop, waddings: shop.waddings.filter((one) => one.id !== id) }));
+    this.#list.remove(id);
   }
 
-  /** Takes a changed roll over, or says at once what is wrong with it. */
   protected set(change: Partial<Wadding>): void {
-    const next = this.#edit.taken(waddingSchema, { ...this.wadding(), ...change }, this.units());
-    if (next) this.#edit.change((shop) => ({ ...shop, waddings: shop.waddings.map((one) => (one.id === next.id ? next : one)) }));
+    this.#list.set(change);
   }
 }
