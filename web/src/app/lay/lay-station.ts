@@ -40,7 +40,7 @@ import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/save-file';
 import type { CompareLaysData } from './compare-lays-dialog';
-import { MoveCost } from './move-cost';
+import { MoveCost, type MoveAsked } from './move-cost';
 import { ProgressTape } from '../shared/ui/progress-tape';
 
 const LYING = [
@@ -316,10 +316,14 @@ export class LayStation {
 
   /** The picked piece on its way: what it would cost to put it here; null when it is let go. */
   protected carrying(move: { readonly to: Point } | null): void {
+    this.#cost.carry(move && (() => this.#askedOver(move.to)));
+  }
+
+  #askedOver(to: Point): MoveAsked | null {
     const [lay, answer, places] = [this.current(), this.#shown(), this.#places()];
-    const wanted = move && lay && answer && !isSawn(lay.request.material) ? this.#over(lay, answer, move.to) : null;
+    const wanted = lay && answer && !isSawn(lay.request.material) ? this.#over(lay, answer, to) : null;
     const held = wanted && lay && places ? places.nearestPlace(lay.request, lay.request.pins, wanted, answer?.patternAtMm ?? null) : null;
-    this.#cost.carry(held && lay && answer ? { request: lay.request, held, nowMm: answer.lengthMm } : null);
+    return held && lay && answer ? { request: lay.request, held, nowMm: answer.lengthMm } : null;
   }
 
   /** The picked piece as it would lie with its knob over a place of the table. */

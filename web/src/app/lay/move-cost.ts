@@ -19,21 +19,22 @@ export interface MoveAsked {
 @Injectable()
 export class MoveCost {
   readonly #pool = inject(SolvePool);
-  readonly #asked = new Subject<MoveAsked | null>();
+  readonly #asked = new Subject<(() => MoveAsked | null) | null>();
   #count = 0;
 
   /** How much longer the lay would be at most, mm, less than 0 where it would be shorter; null while nothing is carried or known. */
   readonly atMostMm = toSignal(
     this.#asked.pipe(
       auditTime(OFTEN_MS),
+      map((ask) => ask?.() ?? null),
       switchMap((asked) => (asked ? this.#tried(asked) : of(null))),
     ),
     { initialValue: null },
   );
 
-  /** A piece is over a place where it may lie; null: nothing is carried any more. */
-  carry(asked: MoveAsked | null): void {
-    this.#asked.next(asked);
+  /** A piece is carried; null: not any more. Where it may lie there is looked for only as often as a lay is tried. */
+  carry(ask: (() => MoveAsked | null) | null): void {
+    this.#asked.next(ask);
   }
 
   #tried({ request: { seeds: _seeds, ...request }, held, nowMm }: MoveAsked) {
