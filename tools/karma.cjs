@@ -8,7 +8,8 @@ exports.karmaConfig = (project, config) => ({
   basePath: '',
   frameworks: ['jasmine'],
   plugins: [require('karma-jasmine'), require('karma-chrome-launcher'), require('karma-coverage')],
-  client: { jasmine: { random: true, failSpecWithNoExpectations: true } },
+  // A slow spell of the machine is not a failure: a spec may take this long, ms.
+  client: { jasmine: { random: true, failSpecWithNoExpectations: true, timeoutInterval: 30_000 } },
   coverageReporter: { dir: path.join(__dirname, '..', 'coverage', project), reporters: [{ type: 'text-summary' }] },
   reporters: ['dots'],
   browsers: ['DebianChromium'],

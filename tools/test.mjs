@@ -1,7 +1,7 @@
 // Everything that must hold, from a bare clone: installs what tests need, then lint, types, directions, unit tests, server, command line and
 // browser journeys. Goes on after a failure, and closes with one line: N passed, N failed.
 import { ensureChromium } from './chromium.mjs';
-import { ensureBuilt, ensurePackages, flakyTitles, heard } from './lib.mjs';
+import { ensureBuilt, ensurePackages, failuresIn, heard, titlesUnder } from './lib.mjs';
 
 ensurePackages();
 process.env.CHROME_BIN = ensureChromium();
@@ -28,7 +28,7 @@ const jasmine = counted(/(\d+) specs?, (\d+) failures?/g, ([, specs, failures]) 
 /** Journeys that passed only on repetition: they count neither as passed nor as failed, and are named at the end. */
 const flaky = [];
 const playwright = (result) => {
-  flaky.push(...flakyTitles(result.text));
+  flaky.push(...titlesUnder(result.text, 'flaky'));
   const of = (word) => Number(last(result.text, new RegExp(`^\\s*(\\d+) ${word}\\b`, 'gm'))?.[1] ?? 0);
   const [passed, failed] = [of('passed'), of('failed') + of('interrupted') + of('did not run')];
   return passed + failed === 0 || (result.code !== 0 && failed === 0) ? [passed, failed + 1] : [passed, failed];
@@ -54,11 +54,21 @@ const SHARING = SUITES.filter(([name]) => /^(lint|format|types|directions|core s
 
 let [passed, failed] = [0, 0];
 const lines = new Map();
+/** Of each suite that failed: what it says of it. Told again at the end, where a reader looks first. */
+const why = [];
+
+/** Where a runner names no failure, its last lines. */
+function toldAgain(text) {
+  const told = failuresIn(text);
+  return told.length ? told : text.split('\n').filter(Boolean).slice(-12);
+}
 
 async function run([name, args, read]) {
   console.log(`\n== ${name}`);
   const begun = Date.now();
-  const [good, bad] = read(await heard(node, args, plain));
+  const result = await heard(node, args, plain);
+  const [good, bad] = read(result);
+  if (bad) why.push(`${name}:`, ...toldAgain(result.text).map((line) => `  ${line}`));
   passed += good;
   failed += bad;
   lines.set(name, `${bad ? 'FAILED' : 'ok    '} ${name}: ${good} passed, ${bad} failed (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
@@ -76,6 +86,7 @@ for (const suite of SUITES.filter((one) => !SHARING.includes(one))) {
   await run(suite);
 }
 console.log(`\n${SUITES.map(([name]) => lines.get(name)).join('\n')}`);
+if (why.length) console.log(`\n${why.join('\n')}`);
 if (flaky.length) console.log(`\n${flaky.length} flaky, passed only on repetition:\n${flaky.map((title) => `  ${title}`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed ? 1 : 0;

@@ -189,10 +189,12 @@ describe('the shelf of pending changes', () => {
     const [one, other] = [new WindowShelves(), new WindowShelves()];
     const [here, there] = [shelfOf(one), shelfOf(other)];
     const found = (shelf: PendingShelf) => firstValueFrom(shelf.find(ID));
-    // Both began with the name of one tab, as a copied tab does: the later one has taken another.
-    await new Promise((resolve) => setTimeout(resolve, 100));
-    here.keep(ID, { revision: 1, changes: [change('mine')] });
-    there.keep(ID, { revision: 1, changes: [change('theirs')] });
+    // Both begin with the name of one tab, as a copied tab does, until the later one has heard of the other and takes a name of its own.
+    do {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+      here.keep(ID, { revision: 1, changes: [change('mine')] });
+      there.keep(ID, { revision: 1, changes: [change('theirs')] });
+    } while (localStorage.length < 2);
     expect(localStorage.length).toBe(2);
     expect((await found(here))?.changes.map(({ label }) => label)).toEqual(['mine']);
     expect((await found(there))?.changes.map(({ label }) => label)).toEqual(['theirs']);

@@ -55,8 +55,8 @@ describe('the table of jobs', () => {
     // On a busy machine frames come later still: the rows are waited for, and what is there in the end is judged.
     const shown = async (wanted: (names: readonly string[]) => boolean): Promise<string[]> => {
       let names: string[] = [];
-      for (let frame = 0; frame < 60; frame++) {
-        await wait(LATE_FRAME_MS * 6);
+      for (let frame = 0; frame < 120; frame++) {
+        await wait(LATE_FRAME_MS * 3);
         names = [...host.querySelectorAll('tbody tr')].map((row) => row.querySelector('[data-part=name]')?.textContent ?? '');
         if (wanted(names)) break;
       }
