@@ -15,7 +15,7 @@ export default defineConfig({
   // The whole-job journey goes through every station with an accessibility check at each: a busy machine takes its time.
   timeout: 300_000,
   expect: { timeout: 20_000 },
-  reporter: [['list']],
+  reporter: [['list'], [path.join(root, 'tools/results/playwright.mjs')]],
   use: {
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',

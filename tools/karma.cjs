@@ -7,11 +7,11 @@ process.env.CHROME_BIN ??= '/usr/bin/chromium';
 exports.karmaConfig = (project, config) => ({
   basePath: '',
   frameworks: ['jasmine'],
-  plugins: [require('karma-jasmine'), require('karma-chrome-launcher'), require('karma-coverage')],
+  plugins: [require('karma-jasmine'), require('karma-chrome-launcher'), require('karma-coverage'), require('./results/karma.cjs')],
   // A slow spell of the machine is not a failure: a spec may take this long, ms.
   client: { jasmine: { random: true, failSpecWithNoExpectations: true, timeoutInterval: 30_000 } },
   coverageReporter: { dir: path.join(__dirname, '..', 'coverage', project), reporters: [{ type: 'text-summary' }] },
-  reporters: ['dots'],
+  reporters: ['dots', 'results'],
   browsers: ['DebianChromium'],
   customLaunchers: { DebianChromium: { base: 'ChromeHeadless', flags } },
   browserNoActivityTimeout: 120_000,

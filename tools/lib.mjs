@@ -72,43 +72,6 @@ function filesUnder(place) {
     .flatMap((name) => filesUnder(path.join(place, name)));
 }
 
-/** The journeys that a runner's summary lists under a word (`flaky`: passed only when tried again; `failed`), by their titles. */
-export function titlesUnder(text, word) {
-  const lines = text.split('\n');
-  const from = lines.findIndex((line) => new RegExp(`^\\s*\\d+ ${word}\\s*$`).test(line));
-  if (from === -1) return [];
-  const after = lines.slice(from + 1);
-  const end = after.findIndex((line) => /^\s*\d+ [a-z ]+(\(|$)/.test(line));
-  return after
-    .slice(0, end === -1 ? after.length : end)
-    .map((line) => line.replaceAll('─', '').trim())
-    .filter(Boolean);
-}
-
-/** Lines of a failure that are told again at the end of a run. */
-const FAILURE_LINES = 8;
-
-/** What of a runner's output says which specs failed and why, for the end of the run: of Karma, of Jasmine in Node and of Playwright. */
-export function failuresIn(text) {
-  const lines = text.split('\n');
-  const karma = lines.flatMap((line, at) => {
-    const title = /^[A-Z]\S* .*?\) (?!: Executed)(.*) FAILED$/.exec(line)?.[1];
-    if (title === undefined) return [];
-    const told = lines.slice(at + 1, at + 1 + FAILURE_LINES);
-    const end = told.findIndex((one) => !/^\s+\S/.test(one));
-    return [title, ...(end === -1 ? told : told.slice(0, end))];
-  });
-  const from = lines.lastIndexOf('Failures:');
-  const jasmine =
-    from === -1
-      ? []
-      : lines.slice(from + 1).slice(
-          0,
-          lines.slice(from + 1).findIndex((line) => /^\d+ specs?, /.test(line)),
-        );
-  return [...karma, ...jasmine, ...titlesUnder(text, 'failed')];
-}
-
 /** A name for the content of all sources: the same on every checkout of the same files, whatever their times. */
 export function sourcesHash(places = SOURCES.map((one) => path.join(root, one)), base = root) {
   const hash = createHash('sha256');

@@ -1,7 +1,13 @@
 // Everything that must hold, from a bare clone: installs what tests need, then lint, types, directions, unit tests, server, command line and
 // browser journeys. Goes on after a failure, and closes with one line: N passed, N failed.
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import { ensureChromium } from './chromium.mjs';
-import { ensureBuilt, ensurePackages, failuresIn, heard, titlesUnder } from './lib.mjs';
+import { ensureBuilt, ensurePackages, heard } from './lib.mjs';
+import resultsOf from './results/results.cjs';
+
+const { RESULTS, readResults } = resultsOf;
 
 ensurePackages();
 process.env.CHROME_BIN = ensureChromium();
@@ -10,28 +16,19 @@ const node = process.execPath;
 const bin = (name) => `node_modules/${name}`;
 const plain = { FORCE_COLOR: '0', NO_COLOR: '1', CI: 'true', NG_CLI_ANALYTICS: 'false' };
 
-/** A check that either holds or does not. */
-const whole = ({ code }) => (code === 0 ? [1, 0] : [0, 1]);
-const last = (text, pattern) => [...text.matchAll(pattern)].at(-1);
-/** Counts of a runner from its closing line; a run without one, or with none executed, has failed. */
-const counted = (pattern, read) => (result) => {
-  const match = last(result.text, pattern);
-  const [passed, failed] = match ? read(match) : [0, 0];
-  if (passed + failed === 0 || (result.code !== 0 && failed === 0)) return [passed, failed + 1];
-  return [passed, failed];
-};
-const karma = counted(/Executed (\d+) of (\d+).*?(?:\((\d+) FAILED\)|SUCCESS|FAILED)/g, ([, run, , failed]) => [
-  Number(run) - Number(failed ?? 0),
-  Number(failed ?? 0),
-]);
-const jasmine = counted(/(\d+) specs?, (\d+) failures?/g, ([, specs, failures]) => [Number(specs) - Number(failures), Number(failures)]);
-/** Journeys that passed only on repetition: they count neither as passed nor as failed, and are named at the end. */
-const flaky = [];
-const playwright = (result) => {
-  flaky.push(...titlesUnder(result.text, 'flaky'));
-  const of = (word) => Number(last(result.text, new RegExp(`^\\s*(\\d+) ${word}\\b`, 'gm'))?.[1] ?? 0);
-  const [passed, failed] = [of('passed'), of('failed') + of('interrupted') + of('did not run')];
-  return passed + failed === 0 || (result.code !== 0 && failed === 0) ? [passed, failed + 1] : [passed, failed];
+/** A check that either holds or does not: where it does not, its last lines say why. */
+const whole = ({ code, text }) => ({
+  passed: code === 0 ? 1 : 0,
+  failed: code === 0 ? 0 : 1,
+  flaky: [],
+  failures: code === 0 ? [] : [{ title: 'its last lines', why: text.split('\n').filter(Boolean).slice(-12) }],
+});
+/** A runner, by what its reporter wrote; one that wrote nothing, or ended badly without a failure, has failed. */
+const runner = ({ code, results }) => {
+  const none = { passed: 0, failed: 0, flaky: [], failures: [] };
+  const read = results ?? none;
+  if (results && (code === 0 || read.failed > 0)) return read;
+  return { ...read, failed: read.failed + 1, failures: [...read.failures, { title: `ended with code ${code}`, why: [] }] };
 };
 
 const SUITES = [
@@ -43,10 +40,10 @@ const SUITES = [
     whole,
   ]),
   ['directions', ['--import', 'tsx', 'tools/directions/check.ts'], whole],
-  ['core specs', [bin('@angular/cli/bin/ng.js'), 'test', 'core'], karma],
-  ['web specs', [bin('@angular/cli/bin/ng.js'), 'test', 'web'], karma],
-  ['server, command line and tool specs', ['--import', 'tsx', bin('jasmine/bin/jasmine.js'), '--config=tools/jasmine-node.json'], jasmine],
-  ['browser journeys', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], playwright],
+  ['core specs', [bin('@angular/cli/bin/ng.js'), 'test', 'core'], runner],
+  ['web specs', [bin('@angular/cli/bin/ng.js'), 'test', 'web'], runner],
+  ['server, command line and tool specs', ['--import', 'tsx', bin('jasmine/bin/jasmine.js'), '--config=tools/jasmine-node.json'], runner],
+  ['browser journeys', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], runner],
 ];
 
 /** Suites that share the machine, two at a time. The others want it, and its browser, for themselves. */
@@ -56,22 +53,22 @@ let [passed, failed] = [0, 0];
 const lines = new Map();
 /** Of each suite that failed: what it says of it. Told again at the end, where a reader looks first. */
 const why = [];
-
-/** Where a runner names no failure, its last lines. */
-function toldAgain(text) {
-  const told = failuresIn(text);
-  return told.length ? told : text.split('\n').filter(Boolean).slice(-12);
-}
+/** Journeys that passed only on repetition. */
+const flaky = [];
+const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-test-'));
 
 async function run([name, args, read]) {
   console.log(`\n== ${name}`);
   const begun = Date.now();
-  const result = await heard(node, args, plain);
-  const [good, bad] = read(result);
-  if (bad) why.push(`${name}:`, ...toldAgain(result.text).map((line) => `  ${line}`));
-  passed += good;
-  failed += bad;
-  lines.set(name, `${bad ? 'FAILED' : 'ok    '} ${name}: ${good} passed, ${bad} failed (${((Date.now() - begun) / 1000).toFixed(0)} s)`);
+  const file = path.join(folder, `${lines.size}-${name.replaceAll('/', '-')}.json`);
+  const heardOf = await heard(node, args, { ...plain, [RESULTS]: file });
+  const result = read({ ...heardOf, results: readResults(file) });
+  passed += result.passed;
+  failed += result.failed;
+  flaky.push(...result.flaky);
+  for (const failure of result.failures) why.push(`${name}: ${failure.title}`, ...failure.why.map((line) => `    ${line}`));
+  const seconds = ((Date.now() - begun) / 1000).toFixed(0);
+  lines.set(name, `${result.failed ? 'FAILED' : 'ok    '} ${name}: ${result.passed} passed, ${result.failed} failed (${seconds} s)`);
 }
 
 // The longest first, so that the short ones fill up the time beside them.
@@ -89,4 +86,5 @@ console.log(`\n${SUITES.map(([name]) => lines.get(name)).join('\n')}`);
 if (why.length) console.log(`\n${why.join('\n')}`);
 if (flaky.length) console.log(`\n${flaky.length} flaky, passed only on repetition:\n${flaky.map((title) => `  ${title}`).join('\n')}`);
 console.log(`\n${passed} passed, ${failed} failed`);
+fs.rmSync(folder, { recursive: true });
 process.exitCode = failed ? 1 : 0;

@@ -73,8 +73,16 @@ export function pieceLabels(plan: Plan, index: number | null): PieceLabel[] {
   return plan.cushions.filter((_, i) => index === null || i === index).flatMap((one) => (planned(one) ? labelsOf(one, plan) : []));
 }
 
+/** Where a label is written, points. */
+interface Room {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** Writes a label, all of it, as large as it fits its box. */
-function writeLabel(sheet: Sheet, { head, cushion, size, of }: PieceLabel, job: string, x: number, y: number, width: number, height: number): void {
+function writeLabel(sheet: Sheet, { head, cushion, size, of }: PieceLabel, job: string, { x, y, width, height }: Room): void {
   const lines = [
     { text: head, face: 'bold' as const, times: 1.25 },
     { text: size, face: 'bold' as const, times: 1.1 },
@@ -96,7 +104,8 @@ export async function labelsPdf(plan: Plan, index: number | null, stock: LabelSt
     const place = i % (across * down);
     if (i > 0 && place === 0) sheet.nextPage();
     const [x, y] = [leftMm + (place % across) * pitchMm + EDGE_MM, topMm + Math.floor(place / across) * heightMm + EDGE_MM];
-    writeLabel(sheet, label, plan.job.name, x * PT_PER_MM, y * PT_PER_MM, (widthMm - 2 * EDGE_MM) * PT_PER_MM, (heightMm - 2 * EDGE_MM) * PT_PER_MM);
+    const [width, height] = [widthMm - 2 * EDGE_MM, heightMm - 2 * EDGE_MM];
+    writeLabel(sheet, label, plan.job.name, { x: x * PT_PER_MM, y: y * PT_PER_MM, width: width * PT_PER_MM, height: height * PT_PER_MM });
   });
   return sheet.finish();
 }

@@ -26,52 +26,33 @@ function manyPieces({ items, ...rest }: LayRequest, pieces: number): LayRequest 
   return { ...rest, moves: 1, items: items.map((item) => ({ ...item, count: item.count * Math.ceil(pieces / count) })) };
 }
 
-/** The rows of pure computing: planning, fit, load curve, lay. */
-export function coreRows(root: string): Row[] {
-  const loop = { reference: arithmeticLoop() };
+type Machine = Parameters<typeof rowOf>[3];
+
+/** What the rows measure on: the demo's boxes, and a job of 20 cushions of two of the demo's jobs. */
+function subjects(root: string) {
   const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(root, 'demo', file), 'utf8'));
   const shop = openShop(shopSchema.parse(read('shop.json')));
   const boxes = jobSchema.parse(read('jobs/prompt-side-boxes.json'));
   const benches = jobSchema.parse(read('jobs/stalls-benches.json'));
+  const of = [...boxes.cushions, ...benches.cushions];
   const cushions = Array.from({ length: 20 }, (_, i) => {
-    const of = [...boxes.cushions, ...benches.cushions];
     const one = of[i % of.length] as Job['cushions'][number];
     return { ...one, name: `${one.name} ${i}`, heightMm: one.heightMm + i };
   });
   const job: Job = { ...benches, cushions };
+  return { shop, boxes, job, before: plan(job, shop) };
+}
+
+type Subjects = ReturnType<typeof subjects>;
+
+function planRows({ shop, job, before }: Subjects): Row[] {
   const validated = {
     reference: referenceOf(
       'reading the same document with its schema',
       timed(300, () => void jobSchema.parse(job)),
     ),
   };
-  const before = plan(job, shop);
-  const changed = (i: number): Job => ({ ...job, cushions: cushions.map((one, n) => (n === 7 ? { ...one, heightMm: 60 + (i % 50) } : one)) });
-  const first = boxes.cushions[0];
-  const layers = first?.core.layers.map((layer) => ({ kind: 'foam' as const, thicknessMm: layer.thicknessMm, hardness25N: 160, supportFactor: 2.4 })) ?? [];
-  const request = {
-    widthMm: 500,
-    depthMm: 430,
-    heightMm: 90,
-    core: { widthMm: 500, depthMm: 430, layers: [...layers, ...layers] },
-    wrapLoftMm: 50,
-    sideLoftAcrossMm: 25,
-    sideLoftAlongMm: 25,
-    padLoftMm: 20,
-    crownedFaces: 2 as const,
-    bowAcrossMm: 0,
-    bowAlongMm: 0,
-    clothStiffnessNPerM: 15_000,
-  };
-  const lay = before.lays[0]?.request;
-  const many = manyPieces(
-    lay ?? { format: 'yardland/lay-request@2', material: { kind: 'roll', widthMm: 1400 }, gapMm: 0, items: [], pins: [], seed: 1, moves: 1 },
-    1664,
-  );
-  const laid = solveLay(many);
-  const { units, cloth } = boxes;
-  // Loose, and crowned: everything is tried, each change with its own crown.
-  const advised: Job['cushions'][number] = { ...(boxes.cushions[0] as Job['cushions'][number]), wrapLoftMm: 0, crown: { mm: 25, way: 'bow', faces: 2 } };
+  const changed = (i: number): Job => ({ ...job, cushions: job.cushions.map((one, n) => (n === 7 ? { ...one, heightMm: 60 + (i % 50) } : one)) });
   return [
     rowOf(
       'plan() of 20 cushions, nothing known before',
@@ -91,6 +72,26 @@ export function coreRows(root: string): Row[] {
       timed(300, (i) => void plan(changed(i), shop, {}, before)),
       validated,
     ),
+  ];
+}
+
+function fillingRows({ boxes: { cushions } }: Subjects, loop: Machine): Row[] {
+  const layers = (cushions[0]?.core.layers ?? []).map(({ thicknessMm }) => ({ kind: 'foam' as const, thicknessMm, hardness25N: 160, supportFactor: 2.4 }));
+  const request = {
+    widthMm: 500,
+    depthMm: 430,
+    heightMm: 90,
+    core: { widthMm: 500, depthMm: 430, layers: [...layers, ...layers] },
+    wrapLoftMm: 50,
+    sideLoftAcrossMm: 25,
+    sideLoftAlongMm: 25,
+    padLoftMm: 20,
+    crownedFaces: 2 as const,
+    bowAcrossMm: 0,
+    bowAlongMm: 0,
+    clothStiffnessNPerM: 15_000,
+  };
+  return [
     rowOf(
       'fit of a cushion with 4 layers',
       'under 2 ms',
@@ -106,6 +107,13 @@ export function coreRows(root: string): Row[] {
       }),
       loop,
     ),
+  ];
+}
+
+function crownRows({ shop, boxes: { units, cloth, cushions } }: Subjects, loop: Machine): Row[] {
+  // Loose, and crowned: everything is tried, each change with its own crown.
+  const advised: Job['cushions'][number] = { ...(cushions[0] as Job['cushions'][number]), wrapLoftMm: 0, crown: { mm: 25, way: 'bow', faces: 2 } };
+  return [
     ...SHAPES.filter((shape) => ['rectangle', 't', 'ring-sector'].includes(shape.shape)).map((shape) => {
       const { outline } = outlineOf(shape.like(620, 480));
       return rowOf(
@@ -121,21 +129,34 @@ export function coreRows(root: string): Row[] {
       timed(8, () => void finished(runTrial({ format: 'yardland/advice-ask@1', cushion: advised, job: { units, cloth }, shop: shop.document }))),
       loop,
     ),
-    ...(lay
-      ? [
-          rowOf(
-            `cloth lay of ${lay.items.reduce((sum, item) => sum + item.count, 0)} pieces, ${lay.moves} moves`,
-            '—',
-            timed(5, () => void solveLay(lay)),
-            loop,
-          ),
-          rowOf(
-            `a lay of ${many.items.reduce((sum, item) => sum + item.count, 0)} pieces checked, in a worker`,
-            '—',
-            timed(5, () => void validateLay(many, laid)),
-            loop,
-          ),
-        ]
-      : []),
   ];
+}
+
+function layRows({ before }: Subjects, loop: Machine): Row[] {
+  const lay = before.lays[0]?.request;
+  if (!lay) return [];
+  const many = manyPieces(lay, 1664);
+  const laid = solveLay(many);
+  const piecesOf = ({ items }: LayRequest): number => items.reduce((sum, item) => sum + item.count, 0);
+  return [
+    rowOf(
+      `cloth lay of ${piecesOf(lay)} pieces, ${lay.moves} moves`,
+      '—',
+      timed(5, () => void solveLay(lay)),
+      loop,
+    ),
+    rowOf(
+      `a lay of ${piecesOf(many)} pieces checked, in a worker`,
+      '—',
+      timed(5, () => void validateLay(many, laid)),
+      loop,
+    ),
+  ];
+}
+
+/** The rows of pure computing: planning, fit, load curve, crown, lay. */
+export function coreRows(root: string): Row[] {
+  const loop = { reference: arithmeticLoop() };
+  const of = subjects(root);
+  return [...planRows(of), ...fillingRows(of, loop), ...crownRows(of, loop), ...layRows(of, loop)];
 }

@@ -44,11 +44,19 @@ function planOf(layers: readonly Layer[], index: number, core: Sizes['core'], ou
   return { outline: grown.ok ? grown.outline : outline, depth: sum('core', core.depth, by > 0 ? plus(own) : minus(own)) };
 }
 
+/** A core as it is made up: its layers from the top down, its size and outline, and how many sit on it side by side. */
+export interface CoreToCut {
+  readonly layers: readonly Layer[];
+  readonly size: Sizes['core'];
+  readonly outline: Outline;
+  readonly places: number;
+}
+
 /**
  * The pieces of a core, from the top layer down. Foam is cut from sheets, and glued up from parts where no sheet is long enough, the joins of one layer off those
  * of the next; other fillings are made to size.
  */
-export function corePieces(layers: readonly Layer[], core: Sizes['core'], outline: Outline, places: number, shop: Shop, assume: Constants): Piece[] {
+export function corePieces({ layers, size: core, outline, places }: CoreToCut, shop: Shop, assume: Constants): Piece[] {
   return layers.flatMap((layer, index): Piece[] => {
     const stock = shop.stock(layer.grade);
     const role = stock && !isFoam(stock) ? 'filling' : 'foam';

@@ -30,20 +30,27 @@ const LABELS: Record<WrapRole, string> = {
   'wrap-parcel': 'wrap, parcel',
 };
 
-const piece = (loftMm: number, role: WrapRole, countPerCushion: number, width: Figure, height: Figure, outline: Outline): Piece => ({
+/** A piece of wadding as it is cut. */
+interface Wadding {
+  readonly role: WrapRole;
+  readonly count: number;
+  readonly width: Figure;
+  readonly height: Figure;
+}
+
+const piece = (loftMm: number, { role, count, width, height }: Wadding, outline: Outline): Piece => ({
   ...PLAIN_PIECE,
   id: role,
   role,
   label: LABELS[role],
   material: { kind: 'wadding', loftMm },
-  countPerCushion,
+  countPerCushion: count,
   width,
   height,
   outline,
 });
 
-const strip = (loftMm: number, role: WrapRole, count: number, width: Figure, height: Figure): Piece =>
-  piece(loftMm, role, count, width, height, rectangleOutline(width.value, height.value));
+const strip = (loftMm: number, wadding: Wadding): Piece => piece(loftMm, wadding, rectangleOutline(wadding.width.value, wadding.height.value));
 
 /** Faces of wadding that reach over the core's edge. */
 function faces({ size, outline, loftMm, assume }: Core, over: Figure = given('over the edge', assume('wrapFaceOverMm'), 'shop')): Piece {
@@ -51,7 +58,8 @@ function faces({ size, outline, loftMm, assume }: Core, over: Figure = given('ov
   const face = grown.ok ? grown.outline : outline;
   const box = outlineBounds(face);
   const side = (figure: Figure, mm: number): Figure => reaching(sum('wrap face', figure, plus(over, 2)), mm);
-  return piece(loftMm, 'wrap-face', 2, side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY), face);
+  const [width, height] = [side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY)];
+  return piece(loftMm, { role: 'wrap-face', count: 2, width, height }, face);
 }
 
 /** Faces that are whipped together reach at least to the middle of the side, or their edges would not meet. */
@@ -65,14 +73,18 @@ function whipped(core: Core): Piece {
 function border({ size, outline, loftMm, assume }: Core, lapped: boolean): Piece {
   const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
   const round = measuredOn('round the core', perimeter(outline), 'along the edge of {0} by {1}', [size.width, size.depth]);
-  return strip(loftMm, 'wrap-border', 1, sum('wrap border', round, plus(lap)), lapped ? sum('wrap border', size.height, plus(lap)) : size.height);
+  const height = lapped ? sum('wrap border', size.height, plus(lap)) : size.height;
+  return strip(loftMm, { role: 'wrap-border', count: 1, width: sum('wrap border', round, plus(lap)), height });
 }
 
 /** One length round front and back, and a piece for each end. */
 function blanket({ size, loftMm, assume }: Core): Piece[] {
   const lap = given('lap', assume('wrapBorderOverMm'), 'shop');
   const round = law('blanket', '2 × ({0} + {1}) + {2}', [size.depth, size.height, lap]);
-  return [strip(loftMm, 'wrap-blanket', 1, size.width, round), strip(loftMm, 'wrap-end', 2, size.depth, size.height)];
+  return [
+    strip(loftMm, { role: 'wrap-blanket', count: 1, width: size.width, height: round }),
+    strip(loftMm, { role: 'wrap-end', count: 2, width: size.depth, height: size.height }),
+  ];
 }
 
 /** An arc or a line moved outwards; the outline runs counter-clockwise. */
@@ -115,7 +127,8 @@ function parcel(core: Core): Piece[] {
   if (!flap) return [{ ...below, countPerCushion: 2 }, border(core, true)];
   const box = outlineBounds(flap);
   const side = (figure: Figure, mm: number): Figure => reaching(sum('parcel', figure, plus(size.height, 2)), mm);
-  return [piece(loftMm, 'wrap-parcel', 1, side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY), flap), below];
+  const [width, height] = [side(size.width, box.maxX - box.minX), side(size.depth, box.maxY - box.minY)];
+  return [piece(loftMm, { role: 'wrap-parcel', count: 1, width, height }, flap), below];
 }
 
 const WAYS: Record<WrapWay, (core: Core) => Piece[]> = {

@@ -20,13 +20,17 @@ export function chordsOf(polygon: readonly Point[], axis: 'x' | 'y', at: number)
   return Array.from({ length: Math.floor(crossings.length / 2) }, (_, i) => ({ from: crossings[2 * i] as number, to: crossings[2 * i + 1] as number }));
 }
 
-/** Heights on a grid, as shares of the highest: row by row from the front left. */
-export interface Surface {
+/** A square grid of nodes, row by row from the front left; mm. */
+interface Grid {
   readonly x0: number;
   readonly y0: number;
   readonly step: number;
   readonly columns: number;
   readonly rows: number;
+}
+
+/** Heights on a grid, as shares of the highest. */
+export interface Surface extends Grid {
   /** Outside the edge it goes on below nothing, so that level lines near the edge lie where they should. */
   readonly values: Float64Array;
 }
@@ -54,7 +58,7 @@ interface Reach {
   readonly up: Float64Array;
 }
 
-function reaches(polygon: readonly Point[], x0: number, y0: number, step: number, columns: number, rows: number): Reach {
+function reaches(polygon: readonly Point[], { x0, y0, step, columns, rows }: Grid): Reach {
   const make = (): Float64Array => new Float64Array(columns * rows);
   const reach: Reach = { left: make(), right: make(), down: make(), up: make() };
   for (let row = 0; row < rows; row++)
@@ -105,7 +109,8 @@ function relaxed(polygon: readonly Point[], areaMm2: number, steps: number): Rel
   const [x0, y0] = [box.minX - step * 0.5, box.minY - step * 0.5];
   const columns = Math.ceil((box.maxX - x0) / step) + 2;
   const rows = Math.ceil((box.maxY - y0) / step) + 2;
-  const reach = reaches(polygon, x0, y0, step, columns, rows);
+  const grid: Grid = { x0, y0, step, columns, rows };
+  const reach = reaches(polygon, grid);
   const { left, right, down, up } = reach;
   const least = ON_EDGE * step;
   const inside: number[] = [];
@@ -147,12 +152,12 @@ function relaxed(polygon: readonly Point[], areaMm2: number, steps: number): Rel
     }
     if (change <= SETTLED * most) break;
   }
-  const { top, height } = highest(values, columns, rows, x0, y0, step);
-  return { x0, y0, step, columns, rows, values, top, height, inside, reach };
+  const { top, height } = highest(values, grid);
+  return { ...grid, values, top, height, inside, reach };
 }
 
 /** The highest point between nodes, by the parabolas through the highest node and its neighbours. */
-function highest(values: Float64Array, columns: number, rows: number, x0: number, y0: number, step: number): { readonly top: Point; readonly height: number } {
+function highest(values: Float64Array, { x0, y0, step, columns, rows }: Grid): { readonly top: Point; readonly height: number } {
   let best = 0;
   for (let i = 0; i < columns * rows; i++) if ((values[i] ?? 0) > (values[best] ?? 0)) best = i;
   const at = values[best] ?? 0;

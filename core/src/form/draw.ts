@@ -58,8 +58,9 @@ function channelLines({ rim, lines: { channels = 0 } }: ClosedForm): Point[][] {
 const edge = (kind: EdgeLine, points: readonly Point[], closed = false): Stroke[] =>
   kind === 'soft' ? [] : [{ kind: kind === 'seam' ? 'edge' : kind, points, closed }];
 
-/** A face: the upper one (`share` 1, `sign` 1) or the underside (0, −1), proud by so much in its middle; in strips from behind to the front, each of which hides what stands behind it. */
-function facePaint(stage: Stage, share: 0 | 1, sign: 1 | -1, proudMm: number, detail: number, rise: (p: Point) => number): Stroke[] {
+/** The upper face or the underside, proud by so much in its middle; in strips from behind to the front, each of which hides what stands behind it. */
+function facePaint(stage: Stage, face: 'upper' | 'underside', proudMm: number, detail: number, rise: (p: Point) => number): Stroke[] {
+  const [share, sign] = face === 'upper' ? [1, 1] : [0, -1];
   const { form, at, turnDeg, faceRim } = stage;
   const flat: Stroke = { kind: 'face', points: faceRim.map((p) => at(p, share)), closed: true };
   if (form.lie === 'along' || proudMm <= FLAT_MM) return [flat];
@@ -197,9 +198,9 @@ export function drawClosed(form: ClosedForm, view: View3 = USUAL_VIEW, detail = 
   const frontFaces = rim.some((_, i) => front[i] && facing(i) > 1e-6);
   const strokes: Stroke[] = [
     // Without a band the underside bulges out below the rim.
-    ...(!banded && underMm > 0 ? facePaint(stage, 0, -1, underMm, detail, rise) : []),
+    ...(!banded && underMm > 0 ? facePaint(stage, 'underside', underMm, detail, rise) : []),
     ...(frontFaces ? [...sides, ...rounded] : [...rounded, ...sides]),
-    ...facePaint(stage, 1, 1, overMm, detail, rise),
+    ...facePaint(stage, 'upper', overMm, detail, rise),
     ...rimPaint(stage),
     ...channelLines(form).map((line): Stroke => ({ kind: 'seam', points: line.map((p) => stage.at(p, 1, overMm * rise(p))), closed: false })),
     ...buttonPaint(stage, rise),

@@ -41,8 +41,16 @@ function nameOf(name: string, index: number, of: number): string {
   return `${name.slice(0, 100)}, ${words[index] ?? `${index + 1} of ${of}`}`;
 }
 
+/** A part of the whole's width, and how far it is moved along. */
+interface Part {
+  readonly part: Outline;
+  readonly dx: number;
+  readonly from: number;
+  readonly to: number;
+}
+
 /** A mark that lies on this part of the outline, on the part's own edge or face; null where it belongs to another. */
-function markOn(mark: OutlineMark, whole: Outline, part: Outline, dx: number, from: number, to: number): OutlineMark | null {
+function markOn(mark: OutlineMark, whole: Outline, { part, dx, from, to }: Part): OutlineMark | null {
   const along = mark.kind === 'tie' ? tieAlong(whole, mark) : null;
   const at = mark.kind === 'button' ? buttonAt(whole, mark) : along === null ? null : stationAt(whole, along).at;
   return at && at.x >= from && at.x <= to ? markNear(part, mark, { x: at.x + dx, y: at.y }) : null;
@@ -81,7 +89,7 @@ export function splitCushion(cushion: Cushion, { into, widthsMm, gapMm }: SplitA
       Object.keys(template).every((key) => ['shape', 'widthMm', 'depthMm'].includes(key) || !template[key as keyof typeof template]);
     const { minX, maxX, minY, maxY } = outlineBounds(part);
     const middle = { xMm: round(acrossMm / 2 - from - (minX + maxX) / 2), yMm: round((box.maxY - box.minY - minY - maxY) / 2) };
-    const own = marks.flatMap((mark) => markOn(mark, whole, part, -from, from, to) ?? []);
+    const own = marks.flatMap((mark) => markOn(mark, whole, { part, dx: -from, from, to }) ?? []);
     parts.push({
       ...rest,
       name: nameOf(cushion.name, index, count),

@@ -39,7 +39,7 @@ function feelOfUsual({ source, wrap }: CushionPlan, shop: Shop, units: UnitSyste
   const usual = named.length ? typicalOf(named) : null;
   const posture = usual?.posture ?? (source.seat?.part === 'mattress' ? 'lying' : 'upright');
   const sitter = { massKg: usual?.massKg ?? massOf('middling', assume), posture };
-  return cushionFeel(source, wrap?.value ?? 0, layers, sitter, shop, units, 0);
+  return cushionFeel(source, { wrapLoftMm: wrap?.value ?? 0, layers, sitter, curvePoints: 0 }, shop, units);
 }
 
 const lookOf = (fit: Fit, request: FitRequest): NonNullable<Outlook['look']> => ({

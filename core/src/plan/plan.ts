@@ -107,7 +107,7 @@ const asWanted = ({ hash, key, subject, request, offPattern, recutOf, remnant, h
 function everyLay(job: Job, cushions: readonly CushionPlan[], shop: Shop, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   const lays = laysOf(job, cushions, shop);
   const laid = offRemnants(job, lays, shop, solvedAs);
-  return [...laid, ...recutLays(job, cushions, lays, laid, shop, solvedAs)];
+  return [...laid, ...recutLays({ job, plans: cushions, lays, laid, shop }, solvedAs)];
 }
 
 /** Whether what a job says of its lays is the same in both. */
@@ -142,7 +142,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
   );
   const lots = chooseLots(lays.filter(isBought), shop);
   const salvaged = salvagedUses(job, cushions, shop);
-  const buy = buyList(job, cushions, lays, lots, salvaged, shop);
+  const buy = buyList({ job, plans: cushions, lays, lots, salvaged, shop });
   return {
     job,
     shop,

@@ -13,7 +13,6 @@ export function cutting({ pieces, tool, slabs, springs, muslin, assume }: CoreWo
   const isSlab = ({ material }: Piece): boolean => material.kind === 'foam' && slabs.includes(material.grade);
   const of = (kind: Piece['material']['kind']): Piece[] => pieces.filter(({ material }) => material.kind === kind);
   const wadding = of('wadding');
-  const pads = wadding.some(({ role }) => role === 'crown-pad' || role === 'hollow-pad');
   return [
     ...of('foam').map((piece) =>
       operation({
@@ -71,22 +70,19 @@ export function cutting({ pieces, tool, slabs, springs, muslin, assume }: CoreWo
           }),
         ]
       : []),
-    ...(wadding.length
-      ? [
-          operation({
-            id: 'cut/wadding',
-            phase: 'cut',
-            text: pads ? 'Cut the wadding: the wrap, and the pads by their outlines.' : 'Cut the wadding for the wrap.',
-            pieces: ids(wadding),
-            minutes: minutesFor(
-              'cut',
-              wadding.reduce((mm, piece) => mm + round(piece), 0),
-              0,
-              assume,
-            ),
-            needs: 'table',
-          }),
-        ]
-      : []),
+    ...(wadding.length ? [cutWadding(wadding, assume)] : []),
   ];
+}
+
+function cutWadding(wadding: readonly Piece[], assume: CoreWork['assume']): Operation {
+  const pads = wadding.some(({ role }) => role === 'crown-pad' || role === 'hollow-pad');
+  const edgeMm = wadding.reduce((mm, piece) => mm + round(piece), 0);
+  return operation({
+    id: 'cut/wadding',
+    phase: 'cut',
+    text: pads ? 'Cut the wadding: the wrap, and the pads by their outlines.' : 'Cut the wadding for the wrap.',
+    pieces: ids(wadding),
+    minutes: minutesFor('cut', edgeMm, 0, assume),
+    needs: 'table',
+  });
 }

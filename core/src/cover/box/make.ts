@@ -170,7 +170,7 @@ export function makeBox(choices: Box, request: CoverRequest, chalked: Chalked | 
   const welts = weltsFor(choices, request);
   const rings = [...new Set([welts?.top.piece, welts?.bottom?.piece].filter((piece) => piece !== undefined))];
   const pieces = [...new Set([plates.bottom, plates.top]), ...bandPieces, ...rings, ...extras.pieces];
-  const seams = boxSeams(choices, band, plates, welts, extras.seams, pieces);
+  const seams = boxSeams(choices, { band, plates, welts, more: extras.seams, pieces });
   const closing = closingFor(choices, request, band);
   return {
     pieces,

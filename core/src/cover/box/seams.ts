@@ -43,8 +43,19 @@ function meetings(choices: Box, band: Band, side: Side, plate: Piece): Meeting[]
 
 const WORDS = { band: 'band', plaque: 'plaque', closing: 'opening' } as const;
 
+/** What a boxed cover is sewn of. */
+export interface BoxParts {
+  readonly band: Band;
+  readonly plates: Plates;
+  readonly welts: Welts | null;
+  /** Seams of what is sewn on besides. */
+  readonly more: readonly SeamDraft[];
+  /** Every piece, those of the band and the plates among them. */
+  readonly pieces: readonly Piece[];
+}
+
 /** The seams of a boxed cover, in the order in which they are sewn. */
-export function boxSeams(choices: Box, band: Band, plates: Plates, welts: Welts | null, more: readonly SeamDraft[], pieces: readonly Piece[]): Seam[] {
+export function boxSeams(choices: Box, { band, plates, welts, more, pieces }: BoxParts): Seam[] {
   const easedFor = { top: plates.topEased, bottom: plates.bottomEased };
   /** What the second edge has more where its plate is domed. */
   const eased = (side: Side, first: readonly Stretch[], second: readonly Stretch[]): number =>

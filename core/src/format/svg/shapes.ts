@@ -5,7 +5,7 @@ const ellipse = (cx: number, cy: number, rx: number, ry: number): string =>
   `M${cx + rx} ${cy}A${rx} ${ry} 0 0 1 ${cx} ${cy + ry}A${rx} ${ry} 0 0 1 ${cx - rx} ${cy}A${rx} ${ry} 0 0 1 ${cx} ${cy - ry}A${rx} ${ry} 0 0 1 ${cx + rx} ${cy}Z`;
 
 /** A rectangle; a radius given for one way counts for both, and none is more than half a side. */
-function rectangle(x: number, y: number, w: number, h: number, rx: number | null, ry: number | null): string {
+function rectangle({ x, y, w, h }: Readonly<Record<'x' | 'y' | 'w' | 'h', number>>, rx: number | null, ry: number | null): string {
   const [a, b] = [Math.min(w / 2, rx ?? ry ?? 0), Math.min(h / 2, ry ?? rx ?? 0)];
   if (!(a > 0 && b > 0)) return `M${x} ${y}h${w}v${h}h${-w}Z`;
   const arc = (dx: number, dy: number): string => `a${a} ${b} 0 0 1 ${dx} ${dy}`;
@@ -28,7 +28,7 @@ export function pathOf({ name, attributes: a, style, line }: Element, room: Room
     case 'line':
       return `M${n('x1', 'x')} ${n('y1', 'y')}L${n('x2', 'x')} ${n('y2', 'y')}`;
     case 'rect':
-      return rectangle(n('x', 'x'), n('y', 'y'), n('width', 'x'), n('height', 'y'), maybe('rx', 'x'), maybe('ry', 'y'));
+      return rectangle({ x: n('x', 'x'), y: n('y', 'y'), w: n('width', 'x'), h: n('height', 'y') }, maybe('rx', 'x'), maybe('ry', 'y'));
     case 'circle':
       return ellipse(n('cx', 'x'), n('cy', 'y'), n('r', 'both'), n('r', 'both'));
     case 'ellipse': {

@@ -37,6 +37,20 @@ export interface Found extends Place {
   readonly reach: number;
 }
 
+/** A piece in one turn on one panel, and where its origin is looked for. */
+interface Sought {
+  readonly i: number;
+  readonly panel: number;
+  readonly turn: number;
+  readonly box: Box;
+}
+
+/** A place is of use that costs less than this, or costs nothing and reaches less far. */
+interface Limit {
+  cost: number;
+  reach: number;
+}
+
 /** Lines on which a place is looked for, each way, for one turn on one panel. */
 export interface Effort {
   readonly lines: number;
@@ -222,13 +236,12 @@ export class Arrangement {
     { reachBelow = Infinity, pull = ALONG }: { reachBelow?: number; pull?: Pull } = {},
   ): Found | null {
     let best: Found | null = null;
-    let limit = most;
-    let reach = reachBelow;
+    const limit: Limit = { cost: most, reach: reachBelow };
     const has = this.places[i];
     const take = (found: Found): void => {
       best = found;
-      limit = found.cost;
-      if (found.cost === 0) reach = found.reach;
+      limit.cost = found.cost;
+      if (found.cost === 0) limit.reach = found.reach;
     };
     for (const panel of panels) {
       for (const turn of this.#someTurns(i, has?.turn ?? 0, effort.turns)) {
@@ -236,15 +249,15 @@ export class Arrangement {
         if (!whole) continue;
         const half = effort.widths * (this.panels[panel] as Panel).widthMm;
         const round = (x: number): Box => ({ ...whole, lowX: Math.max(whole.lowX, x - half), highX: Math.min(whole.highX, x + half) });
-        let box = whole;
+        let sought: Sought = { i, panel, turn, box: whole };
         const along = (level: number, upright: boolean): boolean => {
-          const found = this.#alongLine(i, panel, turn, box, level, upright, limit, reach, pull);
+          const found = this.#alongLine(sought, level, upright, limit, pull);
           if (found) take(found);
           return found !== null;
         };
         const cross = ({ x, y }: Point): void => {
-          box = round(x);
-          this.#gather(i, panel, turn, box);
+          sought = { i, panel, turn, box: round(x) };
+          this.#gather(sought);
           along(y, false);
           along(x, true);
         };
@@ -253,8 +266,8 @@ export class Arrangement {
         // From the best so far on this panel in this turn: along the lines through it, as long as that helps.
         const from = best as Found | null;
         if (from?.panel !== panel || from.turn !== turn) continue;
-        box = round(from.x);
-        this.#gather(i, panel, turn, box);
+        sought = { i, panel, turn, box: round(from.x) };
+        this.#gather(sought);
         for (let k = 0; k < 6; k++) {
           const better = along((best as unknown as Found).x, true);
           if (!along((best as unknown as Found).y, false) && !better) break;
@@ -282,7 +295,7 @@ export class Arrangement {
     return { ...box, highX: Math.max(box.lowX, box.highX), highY: Math.max(box.lowY, box.highY) };
   }
 
-  #gather(i: number, panel: number, turn: number, { lowX, highX }: Box): void {
+  #gather({ i, panel, turn, box: { lowX, highX } }: Sought): void {
     const box = this.turned(i, turn).againstBox;
     this.#nearCount = 0;
     for (let j = 0; j < this.bodies.length; j++) {
@@ -339,7 +352,8 @@ export class Arrangement {
   }
 
   /** The stretches of one line on which the piece would lie in a neighbour, and the places between them where it would touch one. */
-  #stretches(i: number, turn: number, at: number, upright: boolean, from: number, to: number): void {
+  #stretches({ i, turn, box }: Sought, at: number, upright: boolean): void {
+    const [from, to] = upright ? [box.lowY, box.highY] : [box.lowX, box.highX];
     const line = this.#line;
     line.count = 0;
     line.touching.length = 0;
@@ -391,17 +405,17 @@ export class Arrangement {
   }
 
   /** The best place on one line: `upright`, at x = level with y free, else at y = level with x free. */
-  #alongLine(i: number, panel: number, turn: number, box: Box, level: number, upright: boolean, most: number, reachBelow: number, pull: Pull): Found | null {
+  #alongLine(sought: Sought, level: number, upright: boolean, most: Readonly<Limit>, pull: Pull): Found | null {
+    const { i, panel, turn, box } = sought;
     const [first, last, from, to] = upright ? [box.lowX, box.highX, box.lowY, box.highY] : [box.lowY, box.highY, box.lowX, box.highX];
     if (level < first - TOUCH_MM || level > last + TOUCH_MM) return null;
     const at = Math.min(last, Math.max(first, level));
-    this.#stretches(i, turn, at, upright, from, to);
+    this.#stretches(sought, at, upright);
     const { touching } = this.#line;
     const shape = this.turned(i, turn);
     const before = panel * PANEL_REACH_MM + pull.x * (pull.x > 0 ? shape.maxX : shape.minX) + pull.y * (pull.y > 0 ? shape.maxY : shape.minY);
     let best: Found | null = null;
-    let limit = most;
-    let reach = reachBelow;
+    let { cost: limit, reach } = most;
     for (let c = -2; c < touching.length; c++) {
       const t = c === -2 ? from : c === -1 ? to : (touching[c] as number);
       if (t < from || t > to) continue;

@@ -177,7 +177,7 @@ function heldPlaces(question: Question, ground: BoxGround): readonly (Place | nu
   if (!pattern || matched.length === 0) return pins;
   const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, 1), random, pins.map(Boolean));
   put(all, pins);
-  return layMatched(all, matched, pattern, phaseOf(pattern, request.items, pinsThatHold(request, request.pins)), budget, random);
+  return layMatched(all, { matched, pattern, pinnedPhaseMm: phaseOf(pattern, request.items, pinsThatHold(request, request.pins)) }, budget, random);
 }
 
 /** The pieces laid one by one round the pinned ones, on as many sheets as that takes. Yields after each. */

@@ -7,15 +7,31 @@ export const TOUCH_MM = 1e-6;
 /** Planes that measure how deep a point lies: the edges' own when they are few, sixteen directions round otherwise. */
 const FEW_EDGES = 16;
 
-/** The second coordinate at `t` along a chain of corners from `first` to `last` whose first coordinates rise (or fall) all the way. Corners come back exactly as stored. */
-function along(ts: Float64Array, vs: Float64Array, first: number, last: number, falling: boolean, t: number): number {
+/** The second coordinate at `t` along a chain of corners from `first` to `last` whose first coordinates rise all the way. Corners come back exactly as stored. */
+function alongRising(ts: Float64Array, vs: Float64Array, first: number, last: number, t: number): number {
   let low = first;
   let high = last;
   while (high - low > 1) {
     const middle = (low + high) >> 1;
-    if (falling ? (ts[middle] as number) >= t : (ts[middle] as number) <= t) low = middle;
+    if ((ts[middle] as number) <= t) low = middle;
     else high = middle;
   }
+  return between(ts, vs, low, high, t);
+}
+
+/** The same along a chain whose first coordinates fall all the way. */
+function alongFalling(ts: Float64Array, vs: Float64Array, first: number, last: number, t: number): number {
+  let low = first;
+  let high = last;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if ((ts[middle] as number) >= t) low = middle;
+    else high = middle;
+  }
+  return between(ts, vs, low, high, t);
+}
+
+function between(ts: Float64Array, vs: Float64Array, low: number, high: number, t: number): number {
   const [t0, t1, v0, v1] = [ts[low] as number, ts[high] as number, vs[low] as number, vs[high] as number];
   return t1 === t0 ? v0 : v0 + ((v1 - v0) * (t - t0)) / (t1 - t0);
 }
@@ -68,20 +84,20 @@ export class Region {
   /** Ends of the region on the line at y: counter-clockwise from its lowest corner it rises on the right and falls on the left. */
   leftAt(y: number): number {
     const last = this.#lowest > this.#highest ? this.#lowest : this.#lowest + this.corners;
-    return along(this.ys, this.xs, this.#highest, last, true, y);
+    return alongFalling(this.ys, this.xs, this.#highest, last, y);
   }
   rightAt(y: number): number {
     const last = this.#highest > this.#lowest ? this.#highest : this.#highest + this.corners;
-    return along(this.ys, this.xs, this.#lowest, last, false, y);
+    return alongRising(this.ys, this.xs, this.#lowest, last, y);
   }
   /** The same on the line at x. */
   lowerAt(x: number): number {
     const last = this.#rightmost > this.#leftmost ? this.#rightmost : this.#rightmost + this.corners;
-    return along(this.xs, this.ys, this.#leftmost, last, false, x);
+    return alongRising(this.xs, this.ys, this.#leftmost, last, x);
   }
   upperAt(x: number): number {
     const last = this.#leftmost > this.#rightmost ? this.#leftmost : this.#leftmost + this.corners;
-    return along(this.xs, this.ys, this.#rightmost, last, true, x);
+    return alongFalling(this.xs, this.ys, this.#rightmost, last, x);
   }
 
   #makePlanes(): Float64Array {

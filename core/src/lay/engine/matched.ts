@@ -37,8 +37,23 @@ function ends(all: Arrangement, i: number, turn: number, at: number, upright: bo
   });
 }
 
+/** A piece in one of its turns: where its origin may be, and where from it its motif lies. */
+interface InTurn {
+  readonly i: number;
+  readonly turn: number;
+  readonly box: Box;
+  readonly motif: Point;
+}
+
+/** A pattern as it lies, and how far along it the pieces laid so far reach. */
+interface OnPattern {
+  readonly pattern: LayPattern;
+  readonly phaseMm: number;
+  readonly end: number;
+}
+
 /** Places on the pattern for one turn of a piece, those that reach least far first on each line; a line ends with the first that is clear. */
-function* linesOf(all: Arrangement, i: number, turn: number, box: Box, motif: Point, pattern: LayPattern, phaseMm: number, end: number): Generator<Point[]> {
+function* linesOf(all: Arrangement, { i, turn, box, motif }: InTurn, { pattern, phaseMm, end }: OnPattern): Generator<Point[]> {
   const last = Math.min(box.highX, end + (BEYOND_REPEATS + 1) * pattern.alongMm - all.turned(i, turn).minX);
   const along = (row: number): number[] => {
     const first = alongFrom(pattern, phaseMm, motif, row, box.lowX);
@@ -62,7 +77,7 @@ function firstPlace(all: Arrangement, { piece, motifs }: Matched, pattern: LayPa
     const box = all.boxOf(piece, 0, turn);
     if (!box) continue;
     const far = all.turned(piece, turn).maxX;
-    for (const line of linesOf(all, piece, turn, box, motif, pattern, phaseMm, end)) {
+    for (const line of linesOf(all, { i: piece, turn, box, motif }, { pattern, phaseMm, end })) {
       for (const { x, y } of line) {
         if (x + far >= reach - TOUCH_MM) break;
         if (x < box.lowX - TOUCH_MM || x > box.highX + TOUCH_MM || y < box.lowY - TOUCH_MM || y > box.highY + TOUCH_MM) continue;
@@ -107,18 +122,17 @@ function inOrder(all: Arrangement, order: readonly Matched[], pattern: LayPatter
 
 const better = (a: Tried, b: Tried | null): boolean => !b || a.end < b.end - TOUCH_MM || (a.end < b.end + TOUCH_MM && a.sum < b.sum);
 
+interface ToMatch {
+  readonly matched: readonly Matched[];
+  readonly pattern: LayPattern;
+  /** Where a motif lies along because a pinned piece says so. */
+  readonly pinnedPhaseMm: number | null;
+}
+
 /**
- * Lays the pieces that have to match on the pattern, round those that are pinned, in several orders, so that they reach least far. `pinnedPhaseMm`: where a motif
- * lies because a pinned piece says so. Each piece must fit on some row of motifs. Returns all places, null for what is still to be laid.
+ * Lays the pieces that have to match on the pattern, round those that are pinned, in several orders, so that they reach least far. Each piece must fit on some row of motifs. Returns all places, null for what is still to be laid.
  */
-export function layMatched(
-  all: Arrangement,
-  matched: readonly Matched[],
-  pattern: LayPattern,
-  pinnedPhaseMm: number | null,
-  budget: Budget,
-  random: () => number,
-): readonly (Place | null)[] {
+export function layMatched(all: Arrangement, { matched, pattern, pinnedPhaseMm }: ToMatch, budget: Budget, random: () => number): readonly (Place | null)[] {
   const pinned = [...all.places];
   const least = budget.left * (1 - SHARE);
   const areaOf = ({ piece }: Matched): number => all.bodies[piece]?.areaMm2 ?? 0;

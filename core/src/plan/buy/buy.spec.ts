@@ -35,7 +35,7 @@ const foam = (thicknessMm: number, sheets: number): PlannedLay => ({
   remnant: null,
   held: false,
 });
-const toBuy = (job: Job, lay: PlannedLay): number | undefined => buyList(job, [], [lay], [], [], shop)[0]?.amount?.value;
+const toBuy = (job: Job, lay: PlannedLay): number | undefined => buyList({ job, plans: [], lays: [lay], lots: [], salvaged: [], shop })[0]?.amount?.value;
 
 describe('what to buy', () => {
   it('is the length laid with its end squared, up to the next tenth of a metre or quarter yard', () => {
@@ -48,15 +48,17 @@ describe('what to buy', () => {
   });
 
   it('says what does not fit, and has no amount while a lay is worked out', () => {
-    const [line] = buyList(sampleJob(), [], [cloth(1000, ['0/plate', '0/boxing-1'])], [], [], shop);
+    const [line] = buyList({ job: sampleJob(), plans: [], lays: [cloth(1000, ['0/plate', '0/boxing-1'])], lots: [], salvaged: [], shop });
     expect(line?.unplaced).toBe(2);
-    expect(buyList(sampleJob(), [], [{ ...cloth(0), answer: null }], [], [], shop)[0]?.amount).toBeNull();
+    expect(buyList({ job: sampleJob(), plans: [], lays: [{ ...cloth(0), answer: null }], lots: [], salvaged: [], shop })[0]?.amount).toBeNull();
   });
 
   it('counts notions for every cushion, and none for a cover that goes back on', () => {
     const zips = (...cushions: ReturnType<typeof sampleCushion>[]): number => {
       const job = sampleJob(cushions);
-      return buyList(job, plan(job, shop).cushions, [], [], [], shop).find(({ ware }) => ware === 'slider')?.amount?.value ?? 0;
+      return (
+        buyList({ job, plans: plan(job, shop).cushions, lays: [], lots: [], salvaged: [], shop }).find(({ ware }) => ware === 'slider')?.amount?.value ?? 0
+      );
     };
     expect(zips(sampleCushion({ quantity: 4 }))).toBe(4);
     expect(zips(sampleCushion({ quantity: 4 }), sampleCushion({ name: 'Other', quantity: 3 }))).toBe(7);

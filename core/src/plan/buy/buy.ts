@@ -69,8 +69,19 @@ function layLine(job: Job, lay: PlannedLay, plans: readonly CushionPlan[], lots:
   return { ...line, sold: 'run', amount: runBought(lay, job, shop) };
 }
 
+/** What a buy list is worked out from: the job, its cushions and lays, the lots that suit and the salvaged parts it uses. */
+export interface Buying {
+  readonly job: Job;
+  readonly plans: readonly CushionPlan[];
+  readonly lays: readonly PlannedLay[];
+  readonly lots: readonly LotChoice[];
+  readonly salvaged: readonly SalvagedUse[];
+  readonly shop: Shop;
+}
+
 /** What is cut anew by itself: nothing where it comes off what is left of the roll; otherwise its own line. */
-function recutLine(job: Job, lay: PlannedLay, base: PlannedLay | undefined, lays: readonly PlannedLay[], plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
+function recutLine(lay: PlannedLay, { job, plans, lays, shop }: Buying): BuyLine[] {
+  const base = lays.find((one) => isBought(one) && one.key === lay.recutOf);
   const left = base && lay.request.material.kind === 'roll' ? leftOver(base, lays, job, shop) : null;
   if (lay.answer && left && lay.answer.lengthMm <= left.value) return [];
   const line = layLine(job, lay, plans, [], shop);
@@ -129,27 +140,9 @@ function fillingLines(plans: readonly CushionPlan[], shop: Shop): BuyLine[] {
 }
 
 /** What the job needs, worked out from its lays and covers. */
-export function buyList(
-  job: Job,
-  plans: readonly CushionPlan[],
-  lays: readonly PlannedLay[],
-  lots: readonly LotChoice[],
-  salvaged: readonly SalvagedUse[],
-  shop: Shop,
-): BuyLine[] {
-  const first = lays.filter(isBought);
-  const lines = first.map((lay) => layLine(job, lay, plans, lots, shop));
-  const again = lays
-    .filter((lay) => lay.recutOf !== null && !goesOn(lay))
-    .flatMap((lay) =>
-      recutLine(
-        job,
-        lay,
-        first.find(({ key }) => key === lay.recutOf),
-        lays,
-        plans,
-        shop,
-      ),
-    );
+export function buyList(buying: Buying): BuyLine[] {
+  const { job, plans, lays, lots, salvaged, shop } = buying;
+  const lines = lays.filter(isBought).map((lay) => layLine(job, lay, plans, lots, shop));
+  const again = lays.filter((lay) => lay.recutOf !== null && !goesOn(lay)).flatMap((lay) => recutLine(lay, buying));
   return [...lines, ...again, ...fillingLines(plans, shop), ...notionLines(plans, salvaged)];
 }

@@ -37,16 +37,17 @@ function waddingCost(areaMm2: number, loftMm: number, shop: Shop, units: UnitSys
 /** Wadding once round a core: both faces, and a border as high as the core. */
 const wrapArea = ({ widthMm, depthMm }: CoreSize, heightMm: number): number => 2 * widthMm * depthMm + 2 * (widthMm + depthMm) * heightMm;
 
+/** An old core that is to be refreshed: what is done to it, its size and height, and the loft of the wrap and the pads. */
+interface Refreshing {
+  readonly items: readonly RefreshItem[];
+  readonly core: CoreSize;
+  readonly heightMm: number;
+  readonly wrapLoftMm: number;
+  readonly padLoftMm: number;
+}
+
 /** What it costs to bring one old core back: the work of each item, and the wadding of pads and wrap. */
-export function refreshCost(
-  items: readonly RefreshItem[],
-  core: CoreSize,
-  heightMm: number,
-  wrapLoftMm: number,
-  padLoftMm: number,
-  shop: Shop,
-  units: UnitSystem,
-): Figure {
+export function refreshCost({ items, core, heightMm, wrapLoftMm, padLoftMm }: Refreshing, shop: Shop, units: UnitSystem): Figure {
   const minutes = items.reduce((total, item) => total + shop.assume(MINUTES[item.kind], units), 0);
   const pads = items.reduce((total, item) => total + (item.kind === 'pad' ? item.pads.reduce((area, pad) => area + pad.areaMm2, 0) : 0), 0);
   const wrap = items.some((item) => item.kind === 'wrap') && wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;

@@ -14,8 +14,9 @@ export function oldCoreCosts(one: CushionPlan, shop: Shop, units: UnitSystem): {
   if (!looked || !one.sizes) return null;
   const core = { widthMm: one.sizes.core.width.value, depthMm: one.sizes.core.depth.value };
   const wrapMm = one.wrap?.value ?? 0;
+  const refreshing = { items: looked.refresh, core, heightMm: one.sizes.core.height.value, wrapLoftMm: wrapMm, padLoftMm: one.padLoftMm };
   return {
-    refresh: looked.judged.verdict === 'replace' ? null : refreshCost(looked.refresh, core, one.sizes.core.height.value, wrapMm, one.padLoftMm, shop, units),
+    refresh: looked.judged.verdict === 'replace' ? null : refreshCost(refreshing, shop, units),
     replace: replaceCost(one.source.core.layers, core, wrapMm, shop, units),
   };
 }

@@ -16,16 +16,16 @@ export function fillingLayers(cushion: Cushion, shop: Shop): FillingLayer[] | nu
   return layers.length > 0 && layers.length === cushion.core.layers.length ? layers : null;
 }
 
-/** How a cushion's filling feels under a sitter, in its wrap (one layer, mm), on its own deck, settled as it will be. */
-export function cushionFeel(
-  { seat }: Cushion,
-  wrapLoftMm: number,
-  layers: readonly FillingLayer[],
-  sitter: Sitter,
-  shop: Shop,
-  units: UnitSystem,
-  curvePoints?: number,
-): Feel {
+/** A filling, in a wrap of so much loft a layer, under a sitter; the curve drawn with so many points, none of it for 0. */
+export interface FeltFilling {
+  readonly wrapLoftMm: number;
+  readonly layers: readonly FillingLayer[];
+  readonly sitter: Sitter;
+  readonly curvePoints?: number;
+}
+
+/** How a cushion's filling feels under a sitter, in its wrap, on its own deck, settled as it will be. */
+export function cushionFeel({ seat }: Cushion, { wrapLoftMm, layers, sitter, curvePoints }: FeltFilling, shop: Shop, units: UnitSystem): Feel {
   const request: FeelRequest = {
     format: 'yardland/feel@1',
     layers: [...layers],

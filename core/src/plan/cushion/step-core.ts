@@ -58,7 +58,7 @@ export function coredCushion(
   const { core } = cushion;
   const wrapWay = cushion.wrapWay ?? school.wrap.way;
   const places = cushion.seat?.places ?? 1;
-  const foams = corePieces(core.layers, sizes.core, outlines.core, places, shop, assume).filter(
+  const foams = corePieces({ layers: core.layers, size: sizes.core, outline: outlines.core, places }, shop, assume).filter(
     ({ material }) =>
       ownFeather !== 'all' && !(ownFeather && material.kind === 'filling' && isFeather({ grade: material.filling, thicknessMm: material.thicknessMm }, shop)),
   );

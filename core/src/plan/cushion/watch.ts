@@ -34,7 +34,7 @@ function bottomsOut({ source, wrapLoftMm, shop, units }: Watched, assume: Consta
   if (!layers || loadedAs(source.seat?.part) === 'back') return [];
   // The verdicts alone are wanted: their curves would be most of the work.
   const felt = (source.seat?.sitters ?? []).map(({ build, posture, frail }) =>
-    cushionFeel(source, wrapLoftMm, layers, { massKg: massOf(build, assume), posture, frail: frail ?? false }, shop, units, 0),
+    cushionFeel(source, { wrapLoftMm, layers, sitter: { massKg: massOf(build, assume), posture, frail: frail ?? false }, curvePoints: 0 }, shop, units),
   );
   const [worst] = felt.filter(({ verdicts }) => verdicts.includes('bottoms-out')).sort((a, b) => b.peakStrain - a.peakStrain);
   if (!worst) return [];

@@ -69,15 +69,20 @@ export function pinsOn({ pins = [] }: Job, key: string, items: readonly LayItem[
   return pins.filter(({ lay, item }) => lay === key && items.some(({ id }) => id === item)).map(({ lay: _lay, ...pin }) => pin);
 }
 
-export function wanted(
-  job: Job,
-  key: string,
-  subject: LaySubject,
-  material: LayMaterial,
-  gapMm: number,
-  named: readonly NamedItem[],
-  offPattern: readonly number[] = [],
-): WantedLay {
+/** What is to be laid on what. */
+interface Laying {
+  /** The lay's name within the job. */
+  readonly key: string;
+  readonly subject: LaySubject;
+  readonly material: LayMaterial;
+  readonly gapMm: number;
+  readonly named: readonly NamedItem[];
+  /** Cushions whose pieces find no place on the pattern. */
+  readonly offPattern?: readonly number[];
+}
+
+/** The question of one lay, as an engine is asked it, named by its content. */
+export function wanted(job: Job, { key, subject, material, gapMm, named, offPattern = [] }: Laying): WantedLay {
   const items = named.map(({ item }) => item);
   const request: LayRequest = {
     format: 'yardland/lay-request@2',
@@ -201,7 +206,8 @@ function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedL
       use,
       ownLengthMm: use.ownLengthMm ?? null,
     };
-    return wanted(job, clothLayKey(use, job.cloth), subject, rollOf(use, job, shop), shop.assume('clothGapMm', job.units), all, offPattern);
+    const gapMm = shop.assume('clothGapMm', job.units);
+    return wanted(job, { key: clothLayKey(use, job.cloth), subject, material: rollOf(use, job, shop), gapMm, named: all, offPattern });
   });
 }
 
@@ -242,7 +248,8 @@ function foamLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedLa
         .filter((plan) => plan.pieces.some(({ material }) => material.kind === 'foam' && material.grade === gradeId))
         .map((plan) => kerfOf(grade.family === 'slab' ? 'knife' : plan.source.core.tool, (key) => shop.assume(key, job.units))),
     );
-    return [wanted(job, `foam-${gradeId}-${thickness}`, { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) }, material, kerfMm, items)];
+    const subject: LaySubject = { kind: 'foam', grade: gradeId, thicknessMm: Number(thickness) };
+    return [wanted(job, { key: `foam-${gradeId}-${thickness}`, subject, material, gapMm: kerfMm, named: items })];
   });
 }
 
@@ -255,7 +262,8 @@ function waddingLays(job: Job, plans: readonly CushionPlan[], shop: Shop): Wante
     const wadding = shop.document.waddings.find((one) => one.id === id);
     if (!wadding) return [];
     const material: LayMaterial = { kind: 'roll', widthMm: wadding.rollWidthMm };
-    return [wanted(job, `wadding-${id}`, { kind: 'wadding', loftMm: wadding.loftMm, material: id }, material, shop.assume('clothGapMm', job.units), items)];
+    const subject: LaySubject = { kind: 'wadding', loftMm: wadding.loftMm, material: id };
+    return [wanted(job, { key: `wadding-${id}`, subject, material, gapMm: shop.assume('clothGapMm', job.units), named: items })];
   });
 }
 

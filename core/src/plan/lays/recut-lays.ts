@@ -117,22 +117,24 @@ function groundsOf(job: Job, base: WantedLay, laid: readonly PlannedLay[], shop:
   return [...kept, ...(bought ? leftOf(bought, job, shop) : [])];
 }
 
+/** A job's cushions and lays when pieces are cut anew: the lays of its materials, and those as they are laid, remnants before the roll. */
+interface CutBefore {
+  readonly job: Job;
+  readonly plans: readonly CushionPlan[];
+  readonly lays: readonly WantedLay[];
+  readonly laid: readonly WantedLay[];
+  readonly shop: Shop;
+}
+
 /**
  * Pieces that were wrong, laid on what the job has of their material once everything is cut: among the pieces that are cut from its remnants, its roll or its sheets and beyond them, on
  * one after the other; what finds no place there at last by itself, to be bought. Each is known once those before it are answered (`solvedAs`); until then the last one is
  * held. Pieces that have to match a pattern are laid by themselves: of the roll's end it is not known how far it is to the next motif.
  */
-export function recutLays(
-  job: Job,
-  plans: readonly CushionPlan[],
-  lays: readonly WantedLay[],
-  laid: readonly WantedLay[],
-  shop: Shop,
-  solvedAs: (lay: WantedLay) => PlannedLay,
-): WantedLay[] {
+export function recutLays({ job, plans, lays, laid, shop }: CutBefore, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   return [...recutItems(job, plans, lays, shop)].flatMap(([base, named]): WantedLay[] => {
     const bySelf = (items: readonly NamedItem[], held: boolean): WantedLay => ({
-      ...wanted(job, recutKey(base.key), base.subject, base.request.material, base.request.gapMm, items),
+      ...wanted(job, { key: recutKey(base.key), subject: base.subject, material: base.request.material, gapMm: base.request.gapMm, named: items }),
       recutOf: base.key,
       held,
     });

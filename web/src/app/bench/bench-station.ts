@@ -35,7 +35,7 @@ export class BenchStation {
     const [one, step] = [this.store.cushionPlan(), this.work.step()];
     const fit = `bench ${this.store.cushionIndex()} ${step?.id ?? ''}`;
     return one?.state === 'planned' && step
-      ? stepScene(one, step, fit, 'under-each-other', this.store.inWords(), this.store.shop())
+      ? stepScene(one, step, { fit, lying: 'under-each-other', inWords: this.store.inWords(), shop: this.store.shop() })
       : { title: 'Bench', fit, items: [] };
   });
 

@@ -42,7 +42,7 @@ export class BenchView {
     const [one, step] = [this.#data.store.cushionPlan(), this.work.step()];
     const fit = `view ${step?.id ?? ''}`;
     return one?.state === 'planned' && step
-      ? stepScene(one, step, fit, 'in-rows', this.#data.store.inWords(), this.#data.store.shop())
+      ? stepScene(one, step, { fit, lying: 'in-rows', inWords: this.#data.store.inWords(), shop: this.#data.store.shop() })
       : { title: 'Bench', fit, items: [] };
   });
   protected readonly done = computed(() => {

@@ -93,8 +93,15 @@ function placeOn(points: readonly Point[], share: number): { readonly at: Point;
   return { at: points[0] as Point, way: { x: 1, y: 0 } };
 }
 
+interface RunLook {
+  readonly key: string;
+  readonly seamMm: number;
+  /** How far along the run its letter stands, as a share of its length. */
+  readonly share: number;
+}
+
 /** What is sewn on a piece: the edge lit, the stitch line, its letter, and where it starts and stops. */
-function runItems(run: SewnRun, { parts, lowY }: Drawn, x: number, y: number, key: string, seamMm: number, share: number): SceneItem[] {
+function runItems(run: SewnRun, { parts, lowY }: Drawn, { x, y }: Point, { key, seamMm, share }: RunLook): SceneItem[] {
   const moved = (p: Point, dx: number): Point => ({ x: p.x + dx + x, y: p.y - lowY + y });
   return parts.flatMap(({ fromX, toX, dx }, part) =>
     between(run.points, fromX, toX).flatMap((line, k): SceneItem[] => {
@@ -134,8 +141,15 @@ function oneOfEach(runs: readonly SewnRun[]): SewnRun[] {
   return [...lines.values()];
 }
 
+interface InHand {
+  readonly runs: readonly SewnRun[];
+  readonly seamMm: number;
+  /** Whether it is cut in this step. */
+  readonly cutting: boolean;
+}
+
 /** One piece where it lies on the drawing, with everything on it. */
-function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[], seamMm: number, cutting: boolean): SceneItem[] {
+function pieceItems(drawn: Drawn, { x, y }: Point, { runs, seamMm, cutting }: InHand): SceneItem[] {
   const { piece, parts, width, height, lowX, lowY } = drawn;
   const { id } = piece;
   const look = pieceLook(piece);
@@ -149,7 +163,7 @@ function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[]
         ...notchItems(piece, seamMm, id, dx, dy),
       ]
     : parts.flatMap((part, i) => [
-        boxArea(`${id}-${i}`, x + part.fromX + part.dx, y, part.toX - part.fromX, height, look),
+        boxArea(`${id}-${i}`, { x: x + part.fromX + part.dx, y, width: part.toX - part.fromX, height }, look),
         ...notchItems(
           { ...piece, marks: piece.marks.filter((mark) => isNotch(mark) && mark.at.x >= part.fromX && mark.at.x <= part.toX) },
           seamMm,
@@ -181,15 +195,23 @@ function pieceItems(drawn: Drawn, x: number, y: number, runs: readonly SewnRun[]
   return [
     ...outline,
     ...oneOfEach(runs.filter((run) => run.piece === id)).flatMap((run, i) =>
-      runItems(run, drawn, x, y, `${id}-run-${i}`, seamMm, height < seamMm * NARROW ? 0.3 : 0.5),
+      runItems(run, drawn, { x, y }, { key: `${id}-run-${i}`, seamMm, share: height < seamMm * NARROW ? 0.3 : 0.5 }),
     ),
     ...grain,
     { kind: 'note', key: `${id}-words`, at: { x, y: y + height }, dy: -7, text: `${piece.countPerCushion} × ${piece.label}` },
   ];
 }
 
+/** How a step is drawn: for what change of the view it is fitted anew, how its pieces lie, in what words, and for which shop, where there is one yet. */
+export interface StepLook {
+  readonly fit: string;
+  readonly lying: keyof typeof GAP;
+  readonly inWords: SayIn;
+  readonly shop: Shop | null;
+}
+
 /** How a step looks at the bench: where it staples, from below with the order; its pieces; of one that has none in hand, the cushion's section. Under the first two what it folds, slits or turns, moment by moment. */
-export function stepScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP, inWords: SayIn, shop: Shop | null): Scene {
+export function stepScene(one: Planned, step: Operation, { fit, lying, inWords, shop }: StepLook): Scene {
   if (shop && step.stages.length === 0 && !one.pieces.some(({ id }) => step.pieces.includes(id))) return sectionScene(one, fit, lying, inWords, shop);
   const scene =
     step.phase === 'fix' && one.cover.staples && step.stages.length
@@ -248,7 +270,7 @@ function piecesScene(one: Planned, step: Operation, fit: string, lying: keyof ty
       top -= rowHeight + gap;
       [x, rowHeight] = [0, 0];
     }
-    items.push(...pieceItems(each, x, top - each.height, runs, one.sizes.seam.value, step.phase === 'cut'));
+    items.push(...pieceItems(each, { x, y: top - each.height }, { runs, seamMm: one.sizes.seam.value, cutting: step.phase === 'cut' }));
     x += slot(each.width) + gap;
     rowHeight = Math.max(rowHeight, each.height + gap * 0.4);
   }

@@ -91,7 +91,7 @@ function pieceItems({ piece, copy, x }: Placed, y: number, most: number, seam: n
     anchor: 'start',
   } as const;
   if (width > most * 1.001)
-    return [...brokenItems(piece, key, y, most, seam, `${words}, ${size}`), { ...note, text: `${words}, ${size}, drawn with a break`, within: most }];
+    return [...brokenItems(piece, { key, y, most, seam, pick: `${words}, ${size}` }), { ...note, text: `${words}, ${size}, drawn with a break`, within: most }];
   const [dx, dy] = [x - box.minX, y - box.minY];
   const holes = (piece.holes ?? []).map((hole, i): SceneItem => ({ kind: 'area', key: `${key}-hole-${i}`, shape: shifted(hole, dx, dy), look: 'cut' }));
   return [
@@ -117,8 +117,18 @@ function pieceItems({ piece, copy, x }: Placed, y: number, most: number, seam: n
   ];
 }
 
+interface Broken {
+  readonly key: string;
+  readonly y: number;
+  /** The table's width. */
+  readonly most: number;
+  readonly seam: number;
+  /** What is said when it is picked. */
+  readonly pick: string;
+}
+
 /** A strip longer than the table: a break in the middle, both ends to scale. */
-function brokenItems(piece: Piece, key: string, y: number, most: number, seam: number, pick: string): SceneItem[] {
+function brokenItems(piece: Piece, { key, y, most, seam, pick }: Broken): SceneItem[] {
   const { width, height } = boxOf(piece);
   const look = piece.grain === 'bias' ? 'bias' : piece.material.kind === 'cloth' ? 'piece' : 'foam';
   const half = most * 0.485;

@@ -86,66 +86,102 @@ function sectionScene(one: Planned, shop: Shop, fit: string, inWords: SayIn): Sc
   };
 }
 
+/** A layer where it lies under a sitter: pressed by its own sink, lowered by what gives below it. */
+interface LyingLayer {
+  readonly layer: CushionPlan['source']['core']['layers'][number];
+  readonly index: number;
+  readonly topMm: number;
+  readonly bottomMm: number;
+  /** How far its upper and its lower face lie lower in the middle. */
+  readonly sunkMm: { readonly top: number; readonly bottom: number };
+  /** How far it may be dragged to change places: far enough to pass a neighbour's middle. */
+  readonly stepMm: number;
+}
+
+function lyingLayers({ source: { core } }: Planned, feel: Feel | null): LyingLayer[] {
+  const { layers } = core;
+  const thickness = (i: number): number => layers[i]?.thicknessMm ?? 0;
+  const under = (from: number): number => (feel ? feel.giveMm - feel.sinkMm : 0) + (feel?.layers.slice(from).reduce((sum, { sinkMm }) => sum + sinkMm, 0) ?? 0);
+  return layers.map((layer, index) => {
+    const bottomMm = layers.slice(index + 1).reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);
+    return {
+      layer,
+      index,
+      topMm: bottomMm + layer.thicknessMm,
+      bottomMm,
+      sunkMm: { top: under(index), bottom: under(index + 1) },
+      stepMm: (layer.thicknessMm + Math.max(thickness(index - 1), thickness(index + 1))) / 2 + 1,
+    };
+  });
+}
+
+/** One layer of the stack: its shape, its thickness to type over, a knob to drag it by where it has a neighbour, its words. */
+function layerItems(
+  { layer, index, topMm, bottomMm, sunkMm, stepMm }: LyingLayer,
+  { source: { core }, sizes }: Planned,
+  shop: Shop,
+  feel: Feel | null,
+): SceneItem[] {
+  const width = sizes.core.width.value;
+  const middle = (topMm + bottomMm) / 2;
+  const strain = feel?.layers[index]?.strain;
+  const name = shop.stock(layer.grade)?.name ?? layer.grade;
+  return [
+    {
+      kind: 'area',
+      key: `layer-${index}`,
+      shape: [...level(width, topMm, sunkMm.top), ...level(width, bottomMm, sunkMm.bottom).reverse()],
+      look: layerMatter(shop.stock(layer.grade), index),
+    },
+    {
+      kind: 'dim',
+      key: `layer-${index}`,
+      name: `layer ${index + 1} thickness`,
+      side: 'left',
+      away: 56,
+      from: { x: 0, y: topMm },
+      to: { x: 0, y: bottomMm },
+      mm: layer.thicknessMm,
+      edit: { minMm: 5, maxMm: 600 },
+    },
+    ...(core.layers.length > 1
+      ? [
+          {
+            kind: 'knob' as const,
+            key: `layer-${index}`,
+            at: { x: -width * 0.04, y: middle },
+            name: `Layer ${index + 1}, drag up or down`,
+            look: 'layer' as const,
+            stepMm,
+          },
+        ]
+      : []),
+    {
+      kind: 'leader',
+      key: `words-${index}`,
+      at: { x: width * 0.98, y: middle },
+      toX: width,
+      text: strain === undefined ? name : `${name}, −${Math.round(strain * 100)}\u00a0%`,
+    },
+  ];
+}
+
 /** The stack in section, to scale; with a sitter on it, each layer pressed by its own sink and the deck by its give. */
 export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fit: string, inWords: SayIn): Scene {
   if (one.state !== 'planned') return { title: 'Filling', fit, items: [] };
   if (one.profile.kind !== 'band') return sectionScene(one, shop, fit, inWords);
   const { width, height } = one.sizes.core;
-  const { layers } = one.source.core;
-  const total = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  const total = one.source.core.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
   const ground = width.value * 0.03;
   const deckGive = feel ? feel.giveMm - feel.sinkMm : 0;
-  const items: SceneItem[] = [];
-  let top = total;
-  layers.forEach((layer, i) => {
-    const bottom = top - layer.thicknessMm;
-    const below = deckGive + (feel?.layers.slice(i + 1).reduce((sum, each) => sum + each.sinkMm, 0) ?? 0);
-    const above = below + (feel?.layers[i]?.sinkMm ?? 0);
-    items.push({
-      kind: 'area',
-      key: `layer-${i}`,
-      shape: [...level(width.value, top, above), ...level(width.value, bottom, below).reverse()],
-      look: layerMatter(shop.stock(layer.grade), i),
-    });
-    items.push({
-      kind: 'dim',
-      key: `layer-${i}`,
-      name: `layer ${i + 1} thickness`,
-      side: 'left',
-      away: 56,
-      from: { x: 0, y: top },
-      to: { x: 0, y: bottom },
-      mm: layer.thicknessMm,
-      edit: { minMm: 5, maxMm: 600 },
-    });
-    if (layers.length > 1)
-      items.push({
-        kind: 'knob',
-        key: `layer-${i}`,
-        at: { x: -width.value * 0.04, y: (top + bottom) / 2 },
-        name: `Layer ${i + 1}, drag up or down`,
-        look: 'layer',
-        // Far enough to pass a neighbour's middle.
-        stepMm: (layer.thicknessMm + Math.max(layers[i - 1]?.thicknessMm ?? 0, layers[i + 1]?.thicknessMm ?? 0)) / 2 + 1,
-      });
-    const strain = feel?.layers[i]?.strain;
-    const name = shop.stock(layer.grade)?.name ?? layer.grade;
-    items.push({
-      kind: 'leader',
-      key: `words-${i}`,
-      at: { x: width.value * 0.98, y: (top + bottom) / 2 },
-      toX: width.value,
-      text: strain === undefined ? name : `${name}, −${Math.round(strain * 100)}\u00a0%`,
-    });
-    top = bottom;
-  });
-  items.push(...coverItems(one, width.value, total, feel));
   const edge = [
     { x: -width.value * 0.04, y: height.value },
     { x: width.value * 1.04, y: height.value },
   ];
-  const asked = `the school asks for ${formatLength(height.value, inWords.units, inWords.step)} of core`;
-  items.push(
+  const below = -Math.max(ground, deckGive);
+  const items: SceneItem[] = [
+    ...lyingLayers(one, feel).flatMap((layer) => layerItems(layer, one, shop, feel)),
+    ...coverItems(one, width.value, total, feel),
     { kind: 'area', key: 'wanted', shape: edge, open: true, look: 'bound' },
     {
       kind: 'note',
@@ -153,23 +189,23 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       at: { x: width.value / 2, y: Math.max(height.value, total) + (feel ? 0 : (one.fit?.crownMm ?? 0)) },
       dy: -14,
       anchor: 'middle',
-      text: asked,
+      text: `the school asks for ${formatLength(height.value, inWords.units, inWords.step)} of core`,
       look: 'small',
     },
     deckGive > 0
       ? { kind: 'area', key: 'deck', shape: level(width.value, 0, deckGive), open: true, look: 'cover' }
-      : boxArea('ground', -width.value * 0.06, -ground, width.value * 1.12, ground, 'board'),
+      : boxArea('ground', { x: -width.value * 0.06, y: -ground, width: width.value * 1.12, height: ground }, 'board'),
     {
       kind: 'dim',
       key: 'core-width',
       name: 'core width',
       side: 'below',
       away: 30,
-      from: { x: 0, y: -Math.max(ground, deckGive) },
-      to: { x: width.value, y: -Math.max(ground, deckGive) },
+      from: { x: 0, y: below },
+      to: { x: width.value, y: below },
       mm: width.value,
     },
-  );
+  ];
   return {
     title: `Filling of ${one.source.name}, in section${feel ? ', under a sitter' : ''}`,
     fit,

@@ -150,7 +150,12 @@ export class FillingStation {
     const units = this.store.units();
     const posture =
       this.store.cushion()?.seat?.sitters?.find((sitter) => sitter.build === build)?.posture ?? (one.source.seat?.part === 'mattress' ? 'lying' : 'upright');
-    return cushionFeel(one.source, one.wrap?.value ?? 0, layers, { massKg: massOf(build, (key) => shop.assume(key, units)), posture }, shop, units);
+    return cushionFeel(
+      one.source,
+      { wrapLoftMm: one.wrap?.value ?? 0, layers, sitter: { massKg: massOf(build, (key) => shop.assume(key, units)), posture } },
+      shop,
+      units,
+    );
   }
 
   #line(name: string, layers: readonly FillingLayer[] | null): ChartLine | null {

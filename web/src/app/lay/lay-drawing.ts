@@ -39,14 +39,14 @@ export function bandsOf(material: LayMaterial, answer: LayAnswer): Band[] {
 export function bandItems(band: Band, index: number, answer: LayAnswer, words: string): SceneItem[] {
   const { x, y, width, length } = band;
   const items: SceneItem[] = [
-    boxArea(`material-${index}`, x, y - width, length, width, 'material'),
+    boxArea(`material-${index}`, { x, y: y - width, width: length, height: width }, 'material'),
     { kind: 'note', key: `band-${index}`, at: { x, y }, dy: -7, text: words, look: 'small' },
   ];
   if (band.sheet !== null) return items;
   const edge = width * 0.012;
   items.push(
-    boxArea(`selvedge-near-${index}`, x, y - width - edge, length, edge, 'selvedge'),
-    boxArea(`selvedge-far-${index}`, x, y, length, edge, 'selvedge'),
+    boxArea(`selvedge-near-${index}`, { x, y: y - width - edge, width: length, height: edge }, 'selvedge'),
+    boxArea(`selvedge-far-${index}`, { x, y, width: length, height: edge }, 'selvedge'),
   );
   const bound = answer.bound - band.from;
   if (bound > 0 && bound <= length)

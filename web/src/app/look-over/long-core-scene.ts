@@ -11,89 +11,77 @@ export function longCoreWords(answer: LongCoreAnswer, { units, step }: SayIn): s
   return `${many(cuts, 'cut')} and ${many(joins.length, 'join')}, ${where}.${joins.length ? ' Lay a crown pad over the whole length, so that no join is felt.' : ''}`;
 }
 
+type LongCorePlan = Extract<LongCoreAnswer, { readonly kind: 'plan' }>['plan'];
+
+/** Words in the middle of what lies from one place along the core to another. */
+const wordsBetween = (key: string, fromMm: number, toMm: number, y: number): Omit<Extract<SceneItem, { readonly kind: 'note' }>, 'text'> => ({
+  kind: 'note',
+  key,
+  at: { x: (fromMm + toMm) / 2, y },
+  anchor: 'middle',
+  within: toMm - fromMm,
+});
+
+/** The old cores butted, what is done to each, their joins, and how long each comes out. */
+function usedItems(
+  { used: all, joins }: LongCorePlan,
+  deep: number,
+  long: number,
+  nameOf: (used: LongCorePlan['used'][number]) => string,
+  inWords: SayIn,
+): SceneItem[] {
+  const pieces = all.flatMap((used, i): SceneItem[] => {
+    const { fromMm, toMm } = used;
+    const width = toMm - fromMm;
+    const shortened = used.cutShorter ? `cut to ${formatLength(width, inWords.units, inWords.step)}` : 'as it is';
+    const done = [used.turned ? 'turned' : '', used.ripped ? 'ripped to depth' : '', shortened].filter(Boolean).join(', ');
+    return [
+      boxArea(`piece-${i}`, { x: fromMm, y: 0, width, height: deep }, i % 2 ? 'foam-alt' : 'foam'),
+      { ...wordsBetween(`name-${i}`, fromMm, toMm, deep * 0.62), look: 'onpiece', text: nameOf(used) },
+      { ...wordsBetween(`done-${i}`, fromMm, toMm, deep * 0.62), dy: 20, look: 'small', text: done },
+    ];
+  });
+  const lines = joins.map((x, i): SceneItem => {
+    const shape = [
+      { x, y: -deep * 0.06 },
+      { x, y: deep * 1.06 },
+    ];
+    return { kind: 'area', key: `join-${i}`, shape, open: true, look: 'cut' };
+  });
+  const ends = [0, ...joins, long];
+  const runs = ends.slice(1).map((to, i): SceneItem => {
+    const from = ends[i] ?? 0;
+    return { kind: 'dim', key: `run-${i}`, name: `piece ${i + 1}`, side: 'below', away: 34, from: { x: from, y: 0 }, to: { x: to, y: 0 }, mm: to - from };
+  });
+  return [...pieces, ...lines, ...runs];
+}
+
+/** Each sitting place, with the part in which no join may lie. */
+function placeItems(places: number, long: number, deep: number): SceneItem[] {
+  const zones = joinZones({ lengthMm: long, places });
+  return Array.from({ length: places }, (_, i): SceneItem[] => {
+    const [from, to] = [zones[i]?.[1] ?? 0, zones[i + 1]?.[0] ?? long];
+    return [
+      { kind: 'area', key: `place-${i}`, shape: seatShape((from + to) / 2, deep * 0.26, (to - from) / 2, deep * 0.17), look: 'bound' },
+      { ...wordsBetween(`place-words-${i}`, from, to, deep * 0.26), dy: 5, look: 'small', text: 'sits here' },
+    ];
+  }).flat();
+}
+
 /** The long core from above: the pieces butted, their joins, what is cut off, and where people sit. */
 export function longCoreScene(one: CushionPlan, fit: string, inWords: SayIn): Scene {
   const { sizes, source, longCore } = one;
   if (!sizes) return { title: 'One long core', fit, items: [] };
   const [long, deep] = [sizes.core.width.value, sizes.core.depth.value];
-  const places = source.seat?.places ?? 1;
   const answer = longCore?.answer;
-  const items: SceneItem[] = [boxArea('wanted', 0, 0, long, deep, 'core')];
-  const mm = (value: number): string => formatLength(value, inWords.units, inWords.step);
-  if (answer?.kind === 'plan') {
-    answer.plan.used.forEach((used, i) => {
-      const width = used.toMm - used.fromMm;
-      items.push(boxArea(`piece-${i}`, used.fromMm, 0, width, deep, i % 2 ? 'foam-alt' : 'foam'));
-      items.push({
-        kind: 'note',
-        key: `name-${i}`,
-        at: { x: used.fromMm + width / 2, y: deep * 0.62 },
-        anchor: 'middle',
-        look: 'onpiece',
-        text: longCore ? usedName(used, longCore.request) : '',
-        within: width,
-      });
-      const done = [used.turned ? 'turned' : '', used.ripped ? 'ripped to depth' : '', used.cutShorter ? `cut to ${mm(width)}` : 'as it is']
-        .filter(Boolean)
-        .join(', ');
-      items.push({
-        kind: 'note',
-        key: `done-${i}`,
-        at: { x: used.fromMm + width / 2, y: deep * 0.62 },
-        dy: 20,
-        anchor: 'middle',
-        look: 'small',
-        text: done,
-        within: width,
-      });
-    });
-    answer.plan.joins.forEach((x, i) =>
-      items.push({
-        kind: 'area',
-        key: `join-${i}`,
-        shape: [
-          { x, y: -deep * 0.06 },
-          { x, y: deep * 1.06 },
-        ],
-        open: true,
-        look: 'cut',
-      }),
-    );
-    const ends = [0, ...answer.plan.joins, long];
-    ends.slice(1).forEach((to, i) =>
-      items.push({
-        kind: 'dim',
-        key: `run-${i}`,
-        name: `piece ${i + 1}`,
-        side: 'below',
-        away: 34,
-        from: { x: ends[i] ?? 0, y: 0 },
-        to: { x: to, y: 0 },
-        mm: to - (ends[i] ?? 0),
-      }),
-    );
-  }
-  // Each sitting place, with the part in which no join may lie.
-  const zones = joinZones({ lengthMm: long, places });
-  for (let i = 0; i < places; i++) {
-    const [from, to] = [zones[i]?.[1] ?? 0, zones[i + 1]?.[0] ?? long];
-    items.push({ kind: 'area', key: `place-${i}`, shape: seatShape((from + to) / 2, deep * 0.26, (to - from) / 2, deep * 0.17), look: 'bound' });
-    items.push({
-      kind: 'note',
-      key: `place-words-${i}`,
-      at: { x: (from + to) / 2, y: deep * 0.26 },
-      dy: 5,
-      anchor: 'middle',
-      look: 'small',
-      text: 'sits here',
-      within: to - from,
-    });
-  }
-  items.push(
+  const items: SceneItem[] = [
+    boxArea('wanted', { x: 0, y: 0, width: long, height: deep }, 'core'),
+    ...(longCore && answer?.kind === 'plan' ? usedItems(answer.plan, deep, long, (used) => usedName(used, longCore.request), inWords) : []),
+    ...placeItems(source.seat?.places ?? 1, long, deep),
     { kind: 'dim', key: 'long', name: 'core, long', side: 'above', away: 34, from: { x: 0, y: deep }, to: { x: long, y: deep }, mm: long },
     { kind: 'dim', key: 'deep', name: 'core, deep', side: 'left', away: 30, from: { x: 0, y: deep }, to: { x: 0, y: 0 }, mm: deep },
     { kind: 'note', key: 'front', at: { x: long / 2, y: 0 }, dy: 62, anchor: 'middle', look: 'small', text: 'front' },
-  );
+  ];
   return { title: `One long core for ${source.name} from above, made of old ones`, fit, room: { left: 90, right: 40, top: 84, bottom: 84 }, items };
 }
 

@@ -16,11 +16,11 @@ export function seatScene(one: CushionPlan, fit: string): Scene {
   const deck = seat.deckHeightMm ?? USUAL_DECK_MM;
   const height = one.sizes.finished.height.value;
   const items: SceneItem[] = [
-    boxArea('floor', -depth * 0.12, -18, depth * 1.24, 18, 'board'),
-    boxArea('leg-front', depth * 0.06, 0, 34, deck - BOARD_MM, 'material'),
-    boxArea('leg-back', depth * 0.94 - 34, 0, 34, deck - BOARD_MM, 'material'),
+    boxArea('floor', { x: -depth * 0.12, y: -18, width: depth * 1.24, height: 18 }, 'board'),
+    boxArea('leg-front', { x: depth * 0.06, y: 0, width: 34, height: deck - BOARD_MM }, 'material'),
+    boxArea('leg-back', { x: depth * 0.94 - 34, y: 0, width: 34, height: deck - BOARD_MM }, 'material'),
     ...supportItems(seat.support, depth, deck),
-    boxArea('new', 0, deck, depth, height, 'finished'),
+    boxArea('new', { x: 0, y: deck, width: depth, height }, 'finished'),
     {
       kind: 'dim',
       key: 'deck',
@@ -130,7 +130,7 @@ function padSections(pads: readonly { readonly widthMm: number }[], width: numbe
     // The i-th layer lies between two heights of the hollow; the largest is cut to the upper one.
     const level = pads.length - 1 - i;
     const y = under + middle + level * each;
-    return boxArea(`pad-section-${i}`, (width - pad.widthMm) / 2, y, pad.widthMm, each, i % 2 ? 'crown' : 'wrap');
+    return boxArea(`pad-section-${i}`, { x: (width - pad.widthMm) / 2, y, width: pad.widthMm, height: each }, i % 2 ? 'crown' : 'wrap');
   });
 }
 
@@ -151,7 +151,7 @@ function supportItems(support: Seat['support'], depth: number, deck: number): Sc
     }));
     return [{ kind: 'area', key: 'support-line', shape: waves, open: true, look: 'cover' }, words];
   }
-  return [boxArea('board', 0, deck - BOARD_MM, depth, BOARD_MM, 'board'), words];
+  return [boxArea('board', { x: 0, y: deck - BOARD_MM, width: depth, height: BOARD_MM }, 'board'), words];
 }
 
 /** The old core in section: its edges as thick as they are, its top sagging to the middle. */

@@ -131,7 +131,7 @@ export function featherCase({ choices, request, plan, width, depth, loft, count,
   const caseRound: SeamDraft = { id: id('case-round'), words: 'panel to panel, all round', count, first: [allRound(panel)], second: [allRound(panel)] };
   const backMm = (back ?? []).reduce((mm, { start, end }) => mm + end - start, 0) || (front ?? []).reduce((mm, { start, end }) => mm + end - start, 0);
   const opening = measuredOn('opening', backMm, 'along the back of the case');
-  const fill = fillOf(choices, request, plan, loft, many, count);
+  const fill = fillOf(choices, request, { plan, loft, channels: many, cases: count });
   return {
     channels,
     pieces: [panel, ...wallPieces],
@@ -142,8 +142,16 @@ export function featherCase({ choices, request, plan, width, depth, loft, count,
   };
 }
 
+/** The cases of a cushion, alike: the plan and loft of one, its channels, and how many there are. */
+interface Cases {
+  readonly plan: Outline;
+  readonly loft: Figure;
+  readonly channels: Figure;
+  readonly cases: number;
+}
+
 /** What goes into each channel, and into all cases of a cushion: volume by the density of the mix, grams. */
-function fillOf(choices: Channelled, { assume }: CoverRequest, plan: Outline, loft: Figure, channels: Figure, cases: number) {
+function fillOf(choices: Channelled, { assume }: CoverRequest, { plan, loft, channels, cases }: Cases) {
   const mix = DENSITY[choices.mix ?? 'feather'];
   const density = assume(mix.key);
   const litres = measuredOn('the case', area(plan) * loft.value * 1e-6, 'its plan, {0}, by {1}', [given('', area(plan), 'measured', 'mm²'), loft], 'l');

@@ -57,7 +57,10 @@ describe('a channelled feather case', () => {
     expect(fill({ mix: 'down' })).toBeCloseTo(604.8, 3);
     const feather = cushionOf({ channelMm: 140 }, {});
     expect(made({ channelMm: 140 }, {}).operations.find(({ id }) => id === 'fill/channels')?.text).toContain('294 g');
-    expect(buyList(sampleJob([feather]), [madeAlone(feather)], [], [], [], shop).find(({ sold }) => sold === 'weight')?.amount?.value).toBeCloseTo(1176, 3);
+    expect(
+      buyList({ job: sampleJob([feather]), plans: [madeAlone(feather)], lays: [], lots: [], salvaged: [], shop }).find(({ sold }) => sold === 'weight')?.amount
+        ?.value,
+    ).toBeCloseTo(1176, 3);
   });
 
   it('cuts its walls to the channel where the case is round, and refuses what turns in', () => {

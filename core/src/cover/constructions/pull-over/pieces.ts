@@ -96,17 +96,17 @@ function placesOn({ rest }: FrontAndRest): { readonly kind: Mark['kind']; readon
   ];
 }
 
+interface BandPart extends Pick<Piece, 'id' | 'label' | 'part' | 'marks'> {
+  /** How long it is along the seam. */
+  readonly run: Figure;
+  readonly radiusMm: number;
+  /** Which of its ends come to the front. */
+  readonly rounded: { readonly left: boolean; readonly right: boolean };
+  readonly heightMm: number;
+}
+
 /** One part of the side band, seen from outside; an end at the front is rounded above like the core. */
-function bandPart(
-  { sizes }: CoverRequest,
-  { id, label, part }: Pick<Piece, 'id' | 'label' | 'part'>,
-  run: Figure,
-  radiusMm: number,
-  rounded: { readonly left: boolean; readonly right: boolean },
-  heightMm: number,
-  trimMm: number,
-  marks: readonly Mark[],
-): Piece {
+function bandPart({ sizes }: CoverRequest, { id, label, part, run, radiusMm, rounded, heightMm, marks }: BandPart): Piece {
   const { seam, boxingCut } = sizes;
   const [w, h, r] = [run.value, heightMm, radiusMm];
   const quarter = (cx: number, from: Point): Segment => arcAbout('corner', { x: cx, y: h - r }, from, Math.PI / 2);
@@ -131,7 +131,6 @@ function bandPart(
     outline: cut.ok ? cut.outline : sewn,
     sewn,
     marks,
-    trimMm,
   });
 }
 
@@ -203,16 +202,15 @@ export function pullOverPieces(choices: PullOver, request: CoverRequest, front: 
     ];
     const all = given('round the sides and the back', restMm, 'measured');
     const length = of === 1 ? all : measuredOn('part of the band', to - from, `from join to join, part ${i + 1} of ${of} of {0}`, [all]);
-    return bandPart(
-      request,
-      { id: of === 1 ? 'band' : `band-${i + 1}`, label: of === 1 ? 'side band' : `side band ${i + 1} of ${of}`, part: { index: i + 1, of } },
-      length,
-      radius.value,
-      { left: i === 0, right: i === of - 1 },
+    return bandPart(request, {
+      ...(of === 1 ? { id: 'band', label: 'side band' } : { id: `band-${i + 1}`, label: `side band ${i + 1} of ${of}` }),
+      part: { index: i + 1, of },
+      run: length,
+      radiusMm: radius.value,
+      rounded: { left: i === 0, right: i === of - 1 },
       heightMm,
-      0,
-      [...marks, ...ends],
-    );
+      marks: [...marks, ...ends],
+    });
   });
   const top = (piece: Piece, side: 'left' | 'right'): Point => ({ x: side === 'left' ? 0 : widthOf(piece), y: heightMm });
   const bandRun = band.map((piece, i): Stretch => ({

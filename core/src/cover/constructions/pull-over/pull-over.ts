@@ -48,14 +48,15 @@ function seamsOf({ band, plateRun, bandRun }: PullOverPieces, pieces: readonly P
   ]);
 }
 
-function operationsOf(
-  choices: PullOver,
-  request: CoverRequest,
-  made: PullOverPieces,
-  seams: readonly Seam[],
-  all: readonly Piece[],
-  staples: StaplePlan,
-): Operation[] {
+/** The cover as it is made up: its own pieces, every piece, its seams and where it is stapled. */
+interface MadeUp {
+  readonly made: PullOverPieces;
+  readonly all: readonly Piece[];
+  readonly seams: readonly Seam[];
+  readonly staples: StaplePlan;
+}
+
+function operationsOf(choices: PullOver, request: CoverRequest, { made, all, seams, staples }: MadeUp): Operation[] {
   const { assume, sizes } = request;
   const run = (id: string): number => seams.filter((one) => one.id.startsWith(id)).reduce((mm, one) => mm + one.edges[0].lengthMm, 0);
   const band = made.band.map(({ id }) => id);
@@ -172,7 +173,7 @@ export const pullOver: Construction<PullOver> = {
       seams,
       closings,
       notions: notionsFor(closings, []),
-      operations: operationsOf(choices, request, made, seams, pieces, staples),
+      operations: operationsOf(choices, request, { made, all: pieces, seams, staples }),
       staples,
       eased: null,
       problems: [

@@ -88,7 +88,7 @@ describe('a rolled-edge mattress', () => {
       false,
       false,
     ]);
-    const bought = buyList(sampleJob([cushionOf({}, old)]), [one], [], [], [], shop).map(({ name }) => name);
+    const bought = buyList({ job: sampleJob([cushionOf({}, old)]), plans: [one], lays: [], lots: [], salvaged: [], shop }).map(({ name }) => name);
     expect([bought.includes('Twine for tufts'), bought.includes('Twine for the roll'), bought.includes('Thread')]).toEqual([true, true, false]);
   });
 

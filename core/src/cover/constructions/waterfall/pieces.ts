@@ -40,8 +40,16 @@ function openingOf({ rest }: FrontAndRest, past: number): readonly [number, numb
   return Number.isFinite(from) ? [Math.max(0, from - past), Math.min(along, to + past)] : [along / 3, (2 * along) / 3];
 }
 
+interface SideBoxing extends Pick<Piece, 'id' | 'label'> {
+  /** So many of them in a cushion. */
+  readonly count: number;
+  readonly run: Figure;
+  readonly radius: Figure;
+  readonly hem: Figure;
+}
+
 /** A side boxing as long as its run, hemmed where the plaque goes under it. */
-function sidePiece(id: string, label: string, count: number, run: Figure, radius: Figure, hem: Figure, { sizes }: CoverRequest): Piece {
+function sidePiece({ sizes }: CoverRequest, { id, label, count, run, radius, hem }: SideBoxing): Piece {
   const { seam, sewn, boxingCut } = sizes;
   const line = sideLine(run.value, sewn.height.value, radius.value);
   const cut = growEdges(line, { front: seam.value, right: seam.value, back: seam.value, corner: seam.value, left: hem.value });
@@ -111,16 +119,13 @@ export function piecesOf(choices: Waterfall, request: CoverRequest, front: Front
   const hem = shop('hem', 'endHemMm');
   const run = (mm: number): Figure => measuredOn('along the side', mm, 'to {0} before the back’s corner', [past]);
   const same = alike(rightMm, leftMm);
-  const right = sidePiece(
-    same ? 'side-boxing' : 'side-boxing-right',
-    same ? 'side boxing' : 'right side boxing',
-    same ? 2 : 1,
-    run(rightMm),
+  const right = sidePiece(request, {
+    ...(same ? { id: 'side-boxing', label: 'side boxing', count: 2 } : { id: 'side-boxing-right', label: 'right side boxing', count: 1 }),
+    run: run(rightMm),
     radius,
     hem,
-    request,
-  );
-  const left = same ? right : sidePiece('side-boxing-left', 'left side boxing', 1, run(leftMm), radius, hem, request);
+  });
+  const left = same ? right : sidePiece(request, { id: 'side-boxing-left', label: 'left side boxing', count: 1, run: run(leftMm), radius, hem });
   const cloth = request.cloth('boxing');
   const plaque = makePlaque({
     kind: 'slit',

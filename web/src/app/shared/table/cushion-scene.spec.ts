@@ -67,7 +67,7 @@ describe('a filling drawn', () => {
   const layers = fillingLayers(box.source, demoShop);
   const under = (massKg: number) => {
     if (!layers) throw new Error('no layers');
-    return cushionFeel(box.source, box.wrap?.value ?? 0, layers, { massKg, posture: 'upright' }, demoShop, 'inch');
+    return cushionFeel(box.source, { wrapLoftMm: box.wrap?.value ?? 0, layers, sitter: { massKg, posture: 'upright' } }, demoShop, 'inch');
   };
   /** Lowest point of the top layer's upper side. */
   const dip = (massKg: number | null): number => {

@@ -65,6 +65,13 @@ export function templateOrigin(one: CushionPlan): Point {
   return { x: minX, y: minY };
 }
 
+interface UprightBox {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** The corners of an upright rectangle, from its lower left. */
 export const rectanglePoints = (x: number, y: number, width: number, height: number): Point[] => [
   { x, y },
@@ -73,7 +80,8 @@ export const rectanglePoints = (x: number, y: number, width: number, height: num
   { x, y: y + height },
 ];
 
-export const boxArea = (key: string, x: number, y: number, width: number, height: number, look: Look, pick?: string): Area => ({
+/** An upright rectangle, from its lower left corner. */
+export const boxArea = (key: string, { x, y, width, height }: UprightBox, look: Look, pick?: string): Area => ({
   kind: 'area',
   key,
   shape: rectanglePoints(x, y, width, height),
