@@ -35,8 +35,8 @@ function isLong(material: LayMaterial): boolean {
 }
 
 /**
- * A lay to scale, in rows over the width of the page: the material's edge, its flaws and soft parts, what is cut from it already in grey, the cuts of a saw that goes from edge to edge in their order, and every piece with the number of its row in the list (`numbers`, by item).
- * What a row breaks stands in both. Begins another page where a row has no room.
+ * A lay to scale, in rows over the width of the page: the material's edge, flaws and soft parts, what is already cut from it in grey, the numbered cuts of an edge-to-edge saw, and
+ * every piece with its row number in the list (`numbers`, by item). A piece at the end of a row is drawn in both rows. Starts a new page when a row has no room.
  */
 export function drawLay(writer: Writer, lay: PlannedLay, answer: LayAnswer, numbers: ReadonlyMap<string, number>): void {
   const { sheet, width } = writer;

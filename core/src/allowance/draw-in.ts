@@ -3,9 +3,9 @@ import type { GivenSize, Sizes } from '../piece/sizes';
 import { slopeOf } from './slope';
 
 /**
- * The sizes of a cover whose welts have a flange of their own. Raw edges lie together and the seam runs along the welt, so each welted seam line lies flange − seam
- * further in: the plan is smaller by that on every side, the height by that at every welted edge. What is cut stays as it is. Of an old cover, seam to seam,
- * the seam lines are given: there what is cut is larger instead.
+ * The sizes of a cover whose welts have a flange of their own width. The raw edges lie together and the seam runs along the welt, so each
+ * welted seam line moves inwards by flange − seam: the plan loses that much on every side, the height that much at every welted edge.
+ * The cut sizes stay. When the seam lines are given (an old cover measured seam to seam), the cut sizes grow instead.
  */
 export function drawnIn(sizes: Sizes, flange: Figure, edges: 1 | 2, givenSize: GivenSize): Sizes {
   const { seam, sewn, slope } = sizes;

@@ -8,8 +8,9 @@ import type { Shop } from '../shop/shop';
 import type { Layer } from './foam';
 
 /**
- * Felt round each spring unit, both ways: first round its width, as wide as the unit is deep; then round its depth and over the first, as wide as the unit is. The shop's felt is the
- * one nearest to the thickness asked for, or to the usual one. None where the shop has no felt, and none without springs unless felt is asked for: then round the whole core.
+ * Felt round each spring unit, in two strips: the first goes round the width and is as wide as the unit is deep; the second goes round the depth, over the first.
+ * The felt is the shop's nearest to the thickness asked for, or to the usual one. No felt when the shop stocks none. Without springs felt is only
+ * made when it is asked for, round the whole core.
  */
 export function feltPieces(
   layers: readonly Layer[],

@@ -153,8 +153,8 @@ function heightsOf(rules: Rules, from: SizeRequest['given'], enteredMm: number, 
 }
 
 /**
- * Leads from the given size to all the others by the rules of one school. Runs both ways: from the seat or the finished size to the core, from a kept
- * core to the cover, from an old cover to a new core; the height entered is that of the size given. Of a wedge the thick edge and the thin one go by the same rules.
+ * Derives every size from the given one by the rules of one school, in either direction: from the seat or the finished size to the core, from a kept core
+ * to the cover, from an old cover to a new core. The height entered belongs to the size given. On a wedge both edges follow the same rules.
  */
 export function evaluateSizes(school: School, request: SizeRequest, system: UnitSystem): Sizes {
   const seam = request.seamMm === null ? numberOf({ school, system }, 'seam') : given('seam', request.seamMm, 'entered');

@@ -23,8 +23,8 @@ function seamOf({ outline, sewn }: Piece): number | null {
 }
 
 /**
- * What makes a piece that was cut at other sizes into the one that is planned: too large, it is trimmed; too small, it is sewn with a narrower seam, half of what is missing less on
- * every edge. Null where the seam would be narrower than 6 mm, or there is none.
+ * How a piece that was cut at other sizes becomes the planned one. Too large, it is trimmed; too small, it is sewn with a narrower seam: each edge gives up
+ * half of what is missing. Null when the seam would be narrower than 6 mm, or the piece has none.
  */
 export function adapting(piece: Piece, [width, height]: readonly [number, number]): Adapting | null {
   const more = [width - piece.width.value, height - piece.height.value] as const;

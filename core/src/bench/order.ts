@@ -18,10 +18,9 @@ function finishes(waiting: readonly Operation[], can: (operation: Operation, don
 }
 
 /**
- * Operations in an order in which each comes after all that it names, phase by phase. Of those that can be done next, one of the `setup` at hand goes
- * first (null: it needs none, and keeps its place); where a change is needed, to a setup that can be finished, so that it is not changed to again. Otherwise they come as
- * they were given. Names that are not in the list are passed over.
- * Operations that wait for each other in a circle are a problem; they stand at the end, so that none is lost.
+ * Operations sorted so that each comes after all it names, phase by phase. Among those that are ready, one with the current `setup` goes first (null needs no
+ * setup and keeps its place). When the setup has to change, one that can be finished is chosen, so that it is not needed again. Other ties keep the given order.
+ * Names not in the list are ignored. A circle is reported as a problem and its operations go to the end: none is lost.
  */
 export function ordered(operations: readonly Operation[], setup: (operation: Operation) => string | null = () => null): Ordered {
   const ids = new Set(operations.map(({ id }) => id));

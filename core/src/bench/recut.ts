@@ -27,8 +27,8 @@ export interface Redoing {
 }
 
 /**
- * What has to be opened and done again for a piece to be replaced. Every operation after cutting that has the piece in hand is opened where it was done; if anything
- * sewn is opened on a cushion, so is all that was done on it after sewing, because its filling has to come out. `unpickShare`: opening takes so many times the doing.
+ * What has to be opened and redone to replace a piece: every operation after cutting that handles the piece, on each cushion where it was done. If anything sewn is
+ * opened on a cushion, everything done on it after sewing is redone too, because the filling has to come out. `unpickShare`: time to open, as a multiple of the time to do.
  */
 export function redoing(
   operations: readonly Operation[],

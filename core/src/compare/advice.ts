@@ -97,9 +97,9 @@ export interface TrialProgress {
 }
 
 /**
- * What to change, by how much, so that the cover fits: of each kind the change that comes nearest, nearest first. Every change is first tried with the crown as it is; the best
- * of each kind are then re-solved with their own. Yields after each one tried, so that a caller can show how far it is and stop. Empty where nothing betters it, or the fit is
- * not predicted. It advises; it changes nothing.
+ * Changes that make the cover fit: for each kind of change the amount that comes nearest, the best kind first. Every change is first tried with the present crown; the best
+ * of each kind are then solved again with their own. Yields after each trial, for progress and stopping. Empty when nothing improves the fit, or the fit is not predicted.
+ * It only advises.
  */
 export function* fitAdvice(one: CushionPlan, context: CushionContext, solveCrown: CrownSolver): Generator<TrialProgress, Advice[]> {
   if (!one.fit) return [];

@@ -33,8 +33,8 @@ export interface LayCompared {
 export const WELT_WAYS: readonly LayWay['kind'][] = ['as-it-is', 'bias', 'straight-welt'];
 
 /**
- * The way to cut the welt for which the least cloth is bought, where that is less than now: every piece finds a place, and nothing is wrong that is not wrong now. Of ways for which as much is
- * bought the one with the fewest joins. Null where there is none.
+ * The way of cutting the welt that buys the least cloth, if it is less than now, places every piece and adds no problem. Among equals the one with the
+ * fewest joins. Null when there is none.
  */
 export function cheapestWelt([now, ...others]: readonly LayCompared[]): LayCompared | null {
   const bought = ({ buyMm }: LayCompared): number => buyMm ?? Infinity;

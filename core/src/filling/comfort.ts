@@ -23,8 +23,8 @@ function reversible(layers: readonly FillingLayer[]): boolean {
 }
 
 /**
- * Which layers of a stack, from the top down, are there for comfort and may be pressed flat: the longest run from the top in which each is softer than the layer it
- * lies on, together at most a share of the whole height. Foam on springs counts whatever its hardness. A reversible cushion has such a run on each face.
+ * The comfort layers of a stack, which may be pressed flat: the longest run from the top in which each layer is softer than the one below it, limited to a share of the
+ * whole height. Foam on springs counts whatever its hardness. A reversible cushion has such a run on each face.
  */
 export function comfortLayers(layers: readonly FillingLayer[], assume: Constants): readonly boolean[] {
   const heightMm = layers.reduce((sum, { thicknessMm }) => sum + thicknessMm, 0);

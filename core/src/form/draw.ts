@@ -176,9 +176,9 @@ function buttonPaint({ form, at }: Stage, rise: (p: Point) => number): Stroke[] 
 }
 
 /**
- * The closed cushion as a line drawing with hidden lines removed: parts are given in the order in which they are painted, those behind first, and areas hide what lies
- * under them; `detail` 1 for a large drawing, less for fewer lines of hatching in a small one. A solid drawn up over its outline and seen from above hides itself only so:
- * sides behind sides, and all sides behind the upper face.
+ * The closed cushion as a line drawing with hidden lines removed by painting: parts come in paint order, the rear ones first, and an area hides whatever lies under it.
+ * `detail`: 1 for a large drawing, less for fewer hatch lines. A solid extruded from its outline and seen from above hides itself this way: sides behind
+ * sides, all sides behind the upper face.
  */
 export function drawClosed(form: ClosedForm, view: View3 = USUAL_VIEW, detail = 1): ClosedDrawing {
   const stage = stageOf(form, view);

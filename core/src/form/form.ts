@@ -84,8 +84,8 @@ function onGrid({ x0, y0, step, columns, rows, values }: RiseGrid, p: Point): nu
 }
 
 /**
- * A face's rise over its rim, as a share of its crown: the solved surface where there is one; otherwise nothing at the edge, all of it where the face is furthest from
- * its edge, falling off as a cloth under even pressure does. Drawn in round each button and tuft and along the seams of channels.
+ * A face's rise over its rim, as a share of its crown: the solved surface where there is one. Otherwise it is 0 at the edge and 1 where the face is furthest from its
+ * edge, with the profile of a cloth under even pressure. It is drawn in round buttons and tufts and along the seams of channels.
  */
 export function riseOf({ rim, buttons, lines: { channels }, surface }: Pick<ClosedForm, 'rim' | 'buttons' | 'lines' | 'surface'>): (p: Point) => number {
   const { minX, minY, maxX, maxY } = bounds(rim);

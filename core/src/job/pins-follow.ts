@@ -2,8 +2,8 @@ import { itemId, itemRef } from '../piece/item-ref';
 import type { Job } from './document';
 
 /**
- * The job with its pins on the pieces they were put on: a pin names its cushion by its place in the list, and a cushion that was added, taken out or
- * moved shifts the others. Pins of a cushion that is gone go with it. `before` is the job that was changed; cushions that were not touched are the same objects.
+ * Moves pins along with their cushions. A pin names its cushion by its place in the list, so adding, removing or moving a cushion shifts the others. Pins of a removed
+ * cushion are dropped. `before`: the job before the change; cushions that were not touched are the same objects.
  */
 export function withPinsFollowing(before: Job, after: Job): Job {
   if (!after.pins || after.pins !== before.pins || after.cushions.length === before.cushions.length) return after;

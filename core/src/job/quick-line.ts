@@ -58,9 +58,9 @@ function splitMeasures(text: string): { readonly measures: string; readonly word
 }
 
 /**
- * Reads a cushion as it would be scribbled on card: `6 x 19 3/4 x 17 x 3 boxed welt` (how many, wide, deep, high), `19 3/4 x 17 x 3`, `2 x 500 mm x 450 mm x 75 mm`.
- * Four measures start with the number of pieces, three are for one piece; `2 x round 460 x 90`: a shape's word may stand before, and a round one has one measure less. Numbers without a mark are in `units`.
- * What the line does not say of the construction is as the shop usually makes it.
+ * Reads a cushion as it would be scribbled on card: `6 x 19 3/4 x 17 x 3 boxed welt` (count, width, depth, height), `19 3/4 x 17 x 3`, `2 x 500 mm x 450 mm x 75 mm`.
+ * Four measures begin with the count; three are for one piece. A shape's word may come first (`2 x round 460 x 90`); a round shape has one measure less.
+ * Numbers without a unit are in `units`. What the line does not say of the construction is the shop's usual way.
  */
 export function readQuickLine(text: string, units: UnitSystem, shop: Pick<ShopDocument, 'usual'> = {}): QuickReading {
   const { measures, words } = splitMeasures(withoutCushion(text));

@@ -57,9 +57,9 @@ function markOn(mark: OutlineMark, whole: Outline, { part, dx, from, to }: Part)
 }
 
 /**
- * A cushion's outline cut into several across its width, the gaps between them shared: equal, (W − (n − 1) × gap) ÷ n each, or of given widths that with their gaps
- * make up the width. Their facing edges match; each says which of how many it is and where the seat's middle lies, from which a pattern is laid so that it runs on. Everything else stays as it was, but nothing of
- * what was ticked or checked.
+ * Divides a cushion's outline into several across its width, leaving a gap between neighbours: equal parts of (W − (n − 1) × gap) ÷ n each, or given widths that add up to the
+ * width with their gaps. Facing edges match. Each part knows which of how many it is and where the seat's middle lies, so that a pattern runs on over all of them.
+ * Everything else is copied, except ticks and checks.
  */
 export function splitCushion(cushion: Cushion, { into, widthsMm, gapMm }: SplitAsk): Split {
   if (shapeOf(cushion.template).check(cushion.template).length) return refused('split-not-for-outline', 'template');

@@ -38,8 +38,8 @@ function levelFirst({ maxX, maxY }: Bounds, part: Bounds): boolean {
 }
 
 /**
- * The cuts that part boxes on one part of the material, each from edge to edge of what it cuts, in the order in which they are made; null where no such cuts part them. Which cut
- * comes first does not matter: what can be parted at all can be parted after any of them.
+ * The cuts that separate boxes on one panel, each from edge to edge of the part it divides, in the order they are made; null when no such cuts exist. The order in which
+ * cuts are found does not matter: what can be separated at all can still be separated after any of them.
  */
 function cutsOf(boxes: readonly Bounds[], part: Bounds, sheet: number): EdgeCut[] | null {
   const uprightFirst = !(boxes.length === 1 && levelFirst(boxes[0] as Bounds, part));

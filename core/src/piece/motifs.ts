@@ -59,9 +59,9 @@ function centreMotif(piece: Piece, middle: Point | undefined, across: AcrossClot
 }
 
 /**
- * Where the centre of a motif has to fall on each piece for the cover to be matched, about the piece's own origin: on the middle of each plate; on the boxing at the front
- * so that the pattern runs on over the front edge of the top plate, on side parts and side panels so that it runs on across their seam. It may fall beside the piece. Pieces that are
- * not there need not match. Of one seat made of several cushions the motif is in the middle of the seat, `middle` from the cushion's own.
+ * Where the centre of a motif has to fall on each piece for a matched cover, relative to the piece's origin: the middle of each plate; on the boxing at the front the place that
+ * continues the pattern over the front edge of the top plate; on side parts and side panels the place that continues it across their seam. It may lie outside the piece.
+ * Pieces not listed need not match. When several cushions make up one seat the motif is centred on the seat; `middle` is the seat's middle from the cushion's own.
  */
 export function motifsOf(pieces: readonly Piece[], seams: readonly Seam[], middle?: Point, across?: AcrossCloth): ReadonlyMap<string, Point> {
   const motifs = new Map<string, Point>();

@@ -8,8 +8,8 @@ export interface NotchPlace {
   readonly kind: MarkKind;
   readonly edge: EdgeName;
   /**
-   * Of a straight edge that lies along or across the piece: from the piece's left side, or from its front. Of any other: along the edge, of front and back edges
-   * from their left end, of the others from the end nearer to the front.
+   * Measured from: on a straight edge along or across the piece, its left side or its front; on any other edge, along the edge, from the left end of front and back
+   * edges and from the front end of the others.
    */
   readonly alongMm: number;
 }

@@ -46,8 +46,8 @@ export type PieceRole =
 export type MarkKind = 'centre-front' | 'centre-back' | 'mid' | 'corner' | 'quarter' | 'zip-end' | 'open-end' | 'fold' | 'tie' | 'button' | 'tuft' | 'roll';
 
 /**
- * A notch: a place on the seam line and the way out of the piece, cut from the cut edge towards that place. Or a place on the face, where a button, a tuft or a stitch
- * of a roll goes: then `outward` is nothing, and it is chalked.
+ * A notch: a place on the seam line and the direction out of the piece; it is cut from the cut edge towards that place. Or a place on the face that is chalked (a
+ * button, a tuft, a stitch of a roll): then `outward` is zero.
  */
 export interface Mark {
   readonly kind: MarkKind;

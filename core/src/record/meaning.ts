@@ -13,8 +13,8 @@ export type Meaning =
 export const TWIST_MM = 5;
 
 /**
- * What the last check of a cushion means. Width and depth off alike are the seams or the cloth, one alone is that plate's own; the middle is judged against the crown that was
- * predicted, so that a crowned cushion as planned means nothing. What is not measured or judged says nothing; nothing at all comes back until something is.
+ * What the last check of a cushion means. When width and depth differ alike, the cause is the seams or the cloth; when only one differs, it is that plate. The middle is judged
+ * against the predicted crown, so a crowned cushion that came out as planned gives no finding. What was not measured is not judged; before any measurement the list is empty.
  */
 export function meaningOf(plan: CushionPlan, check: Check): Meaning[] {
   const off = new Map(compare(plan, check).map(({ place, offMm, within }) => [place, offMm !== null && within === false ? offMm : offMm === null ? null : 0]));

@@ -11,8 +11,8 @@ function nameOf(shop: ShopDocument, list: List, id: string): string {
 }
 
 /**
- * Two windows that both had `base`: what this one changed in the shop, put onto what the other has now. Things of the lists are merged one by one, field by field.
- * Where both changed the same, the other's stands and its name is among the clashes.
+ * Three-way merge of the shop: `base` is what both windows had, and this window's changes are put onto what the other has now. List entries are merged one by one, field by
+ * field. Where both changed the same field the other's value stands, and its name is among the clashes.
  */
 export function mergeShops(base: ShopDocument, mine: ShopDocument, theirs: ShopDocument): Merged<ShopDocument> {
   const whole = mergeFields(base, mine, theirs);

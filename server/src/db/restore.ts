@@ -15,9 +15,8 @@ function copyThrough(from: string, to: string): void {
 }
 
 /**
- * Puts a backup in the place of a folder's database. The backup is looked through first: one that is broken, newer than this Yardland, or no backup is refused and everything
- * stays as it is. What was there is kept beside the backups. A kill at any moment leaves the one or the other database whole. Returns where the old one is kept, or null.
- * Throws DatabaseRefused.
+ * Replaces a folder's database by a backup. The backup is checked first: one that is broken, newer than this Yardland, or no backup is refused, and nothing changes. The old
+ * database is kept beside the backups. A kill at any moment leaves one of the two whole. Returns where the old one is kept, or null. Throws DatabaseRefused.
  */
 export function restore(backup: string, dataDir: string, now: Date): string | null {
   if (!fs.existsSync(backup)) throw new DatabaseRefused(`There is no file ${backup}. Nothing was changed.`);

@@ -33,8 +33,8 @@ const sendPage = (response: Response, status: number, to: string, problem: strin
 };
 
 /**
- * Lets in who has signed in with the shop's pass-phrase: a page that asks for it, a session in a cookie that no script reads and no other site sends, and its end.
- * Ten wrong tries in a minute from one address are enough. Everything that comes after is only for those who are in.
+ * Sign-in with the shop's pass-phrase: a page that asks for it, a session in an HttpOnly, SameSite cookie, and signing out. Ten wrong tries in a minute from
+ * one address block that address for a while. Everything after this middleware requires a session.
  */
 export function signIn(passPhrase: string, sessions: Sessions, log: Logger): RequestHandler {
   const router = Router();

@@ -111,9 +111,9 @@ function candidates(band: BandToJoin, count: number): number[][] {
 const onPart = ({ from, to }: Zone, fromMm: number): Zone => ({ from: from - fromMm, to: to - fromMm });
 
 /**
- * Places the joins of a boxing. Where the plates are pieced they lie under the plates' joins, and each part between is placed by itself. Otherwise never on the front edge, nor near behind
- * its corners, while another way exists, even at one join more; then as few as the strip's length allows, then clear of corners, ties and zip ends, then symmetric about the
- * centre front, then strips of like length. Null when no strip is long enough.
+ * Places the joins of a boxing. Where the plates are pieced, the joins lie under the plates' joins and each part between is placed by itself. Otherwise, in this order of
+ * preference: not on the front edge or just behind its corners (worth one more join); as few as the strip's length allows; clear of corners, ties and zip ends;
+ * symmetric about the centre front; strips of like length. Null when no strip is long enough.
  */
 export function placeJoins(band: BandToJoin): Joins | null {
   if (band.under.length === 0 || !Number.isFinite(band.stripMm)) return placeFree(band);

@@ -74,8 +74,8 @@ function cornerTurn(own: Side, other: Side | undefined): number {
 }
 
 /**
- * The staples along a line: the middles of the sides first, opposite ones after each other, then the gaps halved again and again, all at least `clearMm` from the corners; then the front
- * corners, the side before the front at each, and the back corners last. A line without corners is taken in quarters and has no corners to keep clear of.
+ * The order of the staples along a line: the middles of the sides first, each followed by the opposite one; then the gaps are halved again and again, all at least
+ * `clearMm` from the corners; then the front corners (at each the side before the front); the back corners last. A line without corners is divided into quarters.
  */
 export function stapleOrder(line: Outline, everyMm: number, clearMm: number): Staple[] {
   const round = perimeter(line);

@@ -141,8 +141,8 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
 }
 
 /**
- * Puts pieces that found no place in all the same, one after another, and moves all apart; one that cannot be parted is taken out again.
- * Yields after each round whether there is a new best: `all` is then free of overlap. Ends when all are in or the work is used up.
+ * Adds the pieces that found no place, one after another, and separates all pieces after each; one that cannot be separated is taken out again.
+ * Yields after each round whether there is a new best, with `all` free of overlap. Ends when all are in or the budget is used up.
  */
 export function* fill(all: Arrangement, open: readonly number[], budget: Budget, random: () => number): Generator<boolean, void> {
   const panels = all.everyPanel;

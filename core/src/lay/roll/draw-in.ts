@@ -66,8 +66,8 @@ interface Failed {
 const gauss = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 /**
- * Draws the end in by a step, again and again; by half of it when some tries have failed, down to the last. A try that failed goes on from a failed one of little overlap
- * with two large pieces exchanged or a stretch turned; the next smaller step from the best failed one, let out. `from` may overlap: then it only is where the search begins.
+ * Shortens the roll by a step, again and again; the step is halved after some failures, down to the last one. A new try starts from a failed one with little overlap, with two
+ * large pieces exchanged or a stretch turned; a smaller step starts from the failed one with the least overlap. `from` may overlap: it is only the start.
  * Yields the best so far after each round.
  */
 export function* drawIn(all: Layout, mover: Mover, from: Snapshot, budget: Budget, ask: DrawingIn): Generator<Snapshot, Snapshot> {

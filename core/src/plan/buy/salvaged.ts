@@ -35,8 +35,8 @@ export function fittingZips(openingMm: number, shop: Shop): readonly SalvagedZip
 }
 
 /**
- * The zips set aside for a job, each once, over all its cushions: the longest opening first, and to each the zip that closes it with least to spare. No other assignment serves
- * more cushions: what a shorter zip cannot do for a longer opening, it can do for a later one.
+ * Assigns the zips set aside for a job to its openings, each zip once: the longest opening first, and to each the zip that fits with the least to spare. No other
+ * assignment serves more cushions, because a zip too short for a long opening may still serve a shorter one later.
  */
 export function salvagedUses(job: Job, plans: readonly CushionPlan[], shop: Shop): readonly SalvagedUse[] {
   const wanted = new Set(job.zips ?? []);

@@ -12,8 +12,8 @@ import { UNSAID_DECK } from './cushion-feel';
 const BEST_FIRST: readonly FeelBand[] = ['medium', 'firm', 'soft'];
 
 /**
- * What a new cushion of a height is filled with until somebody chooses: one sheet of the shop that suits an ordinary seat, a middling sitter on the deck that is assumed where none is
- * said. It is dense enough for regular use, comes nowhere near its bottom, and costs least among those that feel alike. The shop's first foam where none suits; nothing where it has none.
+ * The filling of a new cushion until somebody chooses one: a single sheet from the shop that suits an ordinary seat, a middling sitter and the assumed deck. It is dense enough
+ * for regular use, does not come near bottoming, and is the cheapest of those that feel alike. If none suits, the shop's first foam; if it has none, no filling.
  */
 export function firstFilling(
   heightMm: number,

@@ -15,8 +15,8 @@ export interface Kept {
 }
 
 /**
- * How the cushion fits when some of its pieces stay as they were cut: plates change the cover's width and depth by what they differ on average, the boxing its height by what its strips differ
- * on average. The band's length is that of its strips and its plaque; a plate's edge grows by twice what it is wider and deeper.
+ * The fit when some pieces stay as they were cut. Plates change the cover's width and depth by their mean difference; strips change the boxing's height by theirs. The
+ * band's length is that of its strips and plaque; a plate's edge grows by twice its difference in width and depth.
  */
 export function keptFit({ fitRequest, pieces }: Pick<CushionPlan, 'fitRequest' | 'pieces'>, kept: KeptSizes, assume: Constants): Kept {
   const more = (piece: Piece): readonly [number, number] => {

@@ -7,8 +7,8 @@ import { leftOver } from './bought';
 export type LeftOver = Remnant extends infer One ? (One extends Remnant ? Omit<One, 'id'> : never) : never;
 
 /**
- * What is left over of all that a job buys and is worth keeping (`keptOffcutMm` along): the end of each roll of cloth, and the last sheet of each foam, over its full usable width. Nothing of
- * cloth that the customer brought, and without what is cut anew from it.
+ * Leftovers of a job that are worth keeping (at least `keptOffcutMm` long): the end of each roll of cloth and the last sheet of each foam, over the full usable width. Cloth the
+ * customer brought is not the shop's to keep; what is cut again from a leftover is subtracted.
  */
 export function leftOvers({ job, shop, lays, buy }: Plan): readonly LeftOver[] {
   const least = shop.assume('keptOffcutMm', job.units);

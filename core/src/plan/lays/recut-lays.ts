@@ -127,9 +127,9 @@ interface CutBefore {
 }
 
 /**
- * Pieces that were wrong, laid on what the job has of their material once everything is cut: among the pieces that are cut from its remnants, its roll or its sheets and beyond them, on
- * one after the other; what finds no place there at last by itself, to be bought. Each is known once those before it are answered (`solvedAs`); until then the last one is
- * held. Pieces that have to match a pattern are laid by themselves: of the roll's end it is not known how far it is to the next motif.
+ * Lays pieces that have to be cut again on what the job has left once everything is cut: between the pieces and beyond them on its remnants, roll and sheets, one
+ * after the other. What finds no place is bought and laid by itself. Each of these lays depends on the answers of those before it (`solvedAs`); until they are known the
+ * last one is held. Pieces matched to a pattern are laid by themselves, because the distance from the roll's end to the next motif is unknown.
  */
 export function recutLays({ job, plans, lays, laid, shop }: CutBefore, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   return [...recutItems(job, plans, lays, shop)].flatMap(([base, named]): WantedLay[] => {

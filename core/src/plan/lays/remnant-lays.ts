@@ -15,9 +15,9 @@ function leftItems(items: readonly LayItem[], left: ReadonlyMap<string, number>)
 }
 
 /**
- * The lays of a job with what it cuts from remnants first. Each remnant that is set aside gets a lay of what is still to be cut, as much as it takes; what it has no room for goes on
- * to the next, and what is left at last to the lay of what is bought, which falls away where nothing is. A lay is known once those before it are answered (`solvedAs`); until
- * then the last one is held. Pieces matched to a pattern are not laid on remnants: where its motifs lie there is not known.
+ * The lays of a job, remnants first. Each remnant that is set aside gets a lay of what is still to be cut; what does not fit goes to the next remnant, and finally to the
+ * lay of what is bought, which disappears when nothing is left for it. Each lay depends on the answers of those before it (`solvedAs`); until they are known the last one is
+ * held. Pieces matched to a pattern are not laid on remnants, because where the motifs lie on one is unknown.
  */
 export function offRemnants(job: Job, lays: readonly WantedLay[], shop: Shop, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   const aside = new Set(job.remnants ?? []);

@@ -1,6 +1,6 @@
 /**
- * A value as it differs from the one before it, for sending between threads. What is the same object as before is not sent again, so that it stays
- * the same object on the other side as well: what hangs on it there need not be made anew.
+ * The difference between a value and its predecessor, for sending between threads. An object that is identical to the one before is not sent, and stays the same object on the other side,
+ * so that whatever was derived from it there stays valid.
  */
 export type Delta =
   | { readonly kind: 'same' }

@@ -29,8 +29,8 @@ function wasTaken({ job }: Change, seen: number, current: StoredJob): boolean {
 }
 
 /**
- * What of a shelf is still to be sent to a job as the server has it now: all of it, or all but the first change, where that was taken and its answer was lost with the page that
- * waited for it. Null where somebody else was at the job meanwhile.
+ * The kept changes that still have to be sent, given the job as the server has it: all of them, or all but the first if the server has it already and only its answer was lost.
+ * Null when somebody else has changed the job meanwhile.
  */
 export function stillToSend({ revision, changes }: Pending, stored: StoredJob): readonly Change[] | null {
   if (stored.revision === revision) return changes;

@@ -47,8 +47,8 @@ export class JobsTable implements DoCheck, AfterViewChecked {
   }
 
   /**
-   * The table puts other jobs into rows that it has used before, on an animation frame of its own, and leaves their words and labels as they were. Until they are
-   * written anew a press would go to another job than the one that is read.
+   * The virtual scroller reuses rows for other jobs in its own animation frame without updating their text. Until they are updated, a press would go to another job
+   * than the one that is read.
    */
   protected redraw(): void {
     if (!this.#checking) this.#changes.detectChanges();
