@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { circlesOf, folderOf } from './circles';
 import { importsOf } from './imports';
 import { offence } from './rules';
 
@@ -8,6 +9,7 @@ const offences = imports.flatMap((one) => {
   const why = offence(one);
   return why ? [`${one.from} → ${one.to}: ${why}`] : [];
 });
+for (const circle of [...circlesOf(imports, (file) => file), ...circlesOf(imports, folderOf)]) offences.push(`a circle: ${circle.join(' → ')}`);
 for (const line of offences) console.error(line);
 console.log(`${imports.length} imports looked at, ${offences.length} against the directions`);
 process.exitCode = offences.length ? 1 : 0;

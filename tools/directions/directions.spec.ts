@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { circlesOf, folderOf } from './circles';
 import { importsOf } from './imports';
 import { offence } from './rules';
 
@@ -34,5 +35,24 @@ describe('the direction check', () => {
     expect(imports.length).toBeGreaterThan(200);
     expect(imports).toContain({ from: 'web/src/app/routes.ts', to: 'web/src/app/build/build-station.ts' });
     expect(imports.map(offence).filter(Boolean)).toEqual([]);
+  });
+
+  it('finds files, and folders of the interface and the server, that import each other in a circle', () => {
+    const imports = ['a b', 'b c', 'c a', 'c d', 'd e'].map((one) => {
+      const [from = '', to = ''] = one.split(' ').map((name) => `web/src/app/${name}/${name}.ts`);
+      return { from, to };
+    });
+    expect(circlesOf(imports, folderOf).map((circle) => circle.sort())).toEqual([['web/src/app/a', 'web/src/app/b', 'web/src/app/c']]);
+    expect(circlesOf(imports.slice(1), (file) => file)).toEqual([]);
+    expect(circlesOf([...imports.slice(1), { from: 'web/src/app/a/a.spec.ts', to: 'web/src/app/b/b.ts' }], folderOf)).toEqual([]);
+    expect(
+      circlesOf(
+        [
+          { from: 'server/src/http/x.ts', to: 'server/src/app.ts' },
+          { from: 'server/src/app.ts', to: 'server/src/http/x.ts' },
+        ],
+        folderOf,
+      ),
+    ).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import { keptFit, type KeptSizes } from '../plan/cushion/kept-fit';
+import { keptFit, type KeptSizes } from '../plan/cushion/as-cut/kept-fit';
 import { planSolved } from '../plan/solve';
 import type { Constants } from '../shop/assumptions';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';

@@ -10,7 +10,7 @@ import { compareSchools } from './compare-schools';
 import type { Cushion } from '../job/document';
 import { finished } from './trials';
 import { planCushion } from '../plan/cushion/plan-cushion';
-import { contextOf } from '../plan/cushion/context';
+import { contextOf } from '../plan/cushion/steps/context';
 import type { CushionPlan } from '../plan/cushion/cushion-plan';
 
 const context = contextOf(sampleJob(), demoShop(), answersIn({}));

@@ -7,7 +7,7 @@ import { schoolNumber } from '../shop/schools';
 import { pairMm } from '../units/length';
 import type { Cushion } from '../job/document';
 import { planCushion } from '../plan/cushion/plan-cushion';
-import type { CushionContext } from '../plan/cushion/context';
+import type { CushionContext } from '../plan/cushion/steps/context';
 import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { planCushionSolved, type CrownSolver } from '../plan/cushion/plan-cushion-solved';
 

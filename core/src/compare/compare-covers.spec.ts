@@ -1,6 +1,6 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { answersIn } from '../plan/answers';
-import { contextOf } from '../plan/cushion/context';
+import { contextOf } from '../plan/cushion/steps/context';
 import { compareCovers } from './compare-covers';
 import { plan } from '../plan/plan';
 

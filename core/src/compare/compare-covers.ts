@@ -9,7 +9,7 @@ import { isLaid } from '../piece/piece';
 import { closedForm } from '../picture/closed-form';
 import { cushionSchema, type Cushion } from '../job/document';
 import { planCushion } from '../plan/cushion/plan-cushion';
-import type { CushionContext } from '../plan/cushion/context';
+import type { CushionContext } from '../plan/cushion/steps/context';
 
 /** What making a cushion's cover in one way takes, for one cushion. */
 export interface CoverFacts {

@@ -5,7 +5,7 @@ import type { SchoolRow } from '../shop/schools';
 import type { Cushion } from '../job/document';
 import type { TrialProgress } from './advice';
 import { planCushion } from '../plan/cushion/plan-cushion';
-import type { CushionContext } from '../plan/cushion/context';
+import type { CushionContext } from '../plan/cushion/steps/context';
 import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { planCushionSolved, type CrownSolver } from '../plan/cushion/plan-cushion-solved';
 

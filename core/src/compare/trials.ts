@@ -7,7 +7,7 @@ import { compareLays } from './compare-lays';
 import type { LayCompared } from './lay-ways';
 import { compareSchools, type Compared } from './compare-schools';
 import type { ClothUse, Cushion, Job } from '../job/document';
-import { contextOf, type JobAround } from '../plan/cushion/context';
+import { contextOf, type JobAround } from '../plan/cushion/steps/context';
 import { planCushionSolved } from '../plan/cushion/plan-cushion-solved';
 
 /** A question about the lay of one cloth of a job, whole in itself. */

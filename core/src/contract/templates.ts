@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { TEMPLATE_SIZES } from '../plan/cushion/full-size';
+import { TEMPLATE_SIZES } from '../plan/cushion/as-cut/full-size';
 
 export const TEMPLATE_PAPERS = ['a4', 'letter', 'a3', 'legal'] as const;
 

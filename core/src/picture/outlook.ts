@@ -4,7 +4,7 @@ import { deciding, type Deciding } from '../fit/deciding';
 import type { Fit, FitRequest, FitVerdict } from '../fit/fit';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
-import { cushionFeel, fillingLayers } from '../plan/cushion/cushion-feel';
+import { cushionFeel, fillingLayers } from '../plan/cushion/feel/cushion-feel';
 import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import { formatPressureUnit, formatTensionUnit } from '../units/force';
 

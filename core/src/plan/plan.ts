@@ -11,7 +11,7 @@ import { isBought, recutKey, repeatToBegin, type PlannedLay, type WantedLay } fr
 import { recutLays } from './lays/recut-lays';
 import { offRemnants } from './lays/remnant-lays';
 import { missingPieces } from './lays/missing';
-import { contextOf, sameContext } from './cushion/context';
+import { contextOf, sameContext } from './cushion/steps/context';
 import { planCushion } from './cushion/plan-cushion';
 import { unanswered, type CushionPlan } from './cushion/cushion-plan';
 import { salvagedUses, type SalvagedUse } from './buy/salvaged';

@@ -1,7 +1,7 @@
 import { labelPrintQuerySchema, readWith, type LabelPrint } from '@yardland/core';
 import { Router } from 'express';
 import type { Logger } from 'pino';
-import { askerOf } from '../http/asker';
+import { askerOf } from '../workers/asker';
 import { beginEvents } from '../http/events';
 import { check } from '../http/refusal';
 import type { JobStore } from '../jobs/jobs.store';

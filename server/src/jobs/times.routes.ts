@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { askerOf } from '../http/asker';
+import { askerOf } from '../workers/asker';
 import type { ShopStore } from '../shop/shop.store';
 import type { Workers } from '../workers/workers';
 import type { JobStore } from './jobs.store';

@@ -1,7 +1,7 @@
 import { readWith, type Job } from '@yardland/core';
 import { PAPERS, type Printed } from '@yardland/paper';
 import { Router } from 'express';
-import { askerOf } from '../http/asker';
+import { askerOf } from '../workers/asker';
 import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, Injector } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { WaitingEdits } from './job/waiting-edits';
-import { UNSENT_SAMPLES, WindowShelves } from './shared/window-shelves';
+import { WaitingEdits } from './job/saving/waiting-edits';
+import { UNSENT_SAMPLES, WindowShelves } from './shared/saving/window-shelves';
 import { MessagesList } from './shell/messages-list';
 import { Settings } from './shell/settings';
 

@@ -4,7 +4,7 @@ import type { Judged } from '../../filling/old-core';
 import type { Figure } from '../../kernel/figure';
 import type { Shop } from '../../shop/shop';
 import type { UnitSystem } from '../../units/length';
-import { lookedOver } from '../cushion/look-over';
+import { lookedOver } from '../cushion/old/look-over';
 import type { Plan } from '../plan';
 import type { CushionPlan } from '../cushion/cushion-plan';
 

@@ -13,8 +13,8 @@ import type { Sizes } from '../../piece/sizes';
 import type { School, WrapWay } from '../../shop/schools';
 import type { Cushion } from '../../job/document';
 import type { PlannedCrown } from './crown';
-import type { LookedOver } from './look-over';
-import type { PlannedLongCore } from './old-cores';
+import type { LookedOver } from './old/look-over';
+import type { PlannedLongCore } from './old/old-cores';
 
 /** What a cushion's construction is called; its way of working stays in its module, so that a plan is data and can be sent from one thread to another. */
 export interface ConstructionWords {

@@ -1,7 +1,7 @@
 import type { CrownAnswer, CrownAsk } from '../../crown/domed';
 import type { Cushion } from '../../job/document';
 import { planCushion } from './plan-cushion';
-import type { CushionContext } from './context';
+import type { CushionContext } from './steps/context';
 import type { CushionPlan } from './cushion-plan';
 
 /** Works a crown out, here and now. */

@@ -3,7 +3,7 @@ import { RouterLink } from '@angular/router';
 import { FILL_WAYS, formatNumber, MACHINES, recutPlaces, type Operation, itemId } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { layWords } from '../lay/lay-words';
-import { Choice } from '../shared/choice';
+import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import type { Scene } from '../shared/table/scene';
@@ -12,8 +12,8 @@ import { Button, StationFrame, Tool, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import type { CutOtherwiseData } from './cut-otherwise-dialog';
 import { BenchWork } from './bench-work';
-import { minutesInWords } from '../shared/minutes';
-import { waysOfOne } from '../shared/way-words';
+import { minutesInWords } from '../shared/words/minutes';
+import { waysOfOne } from '../shared/words/way-words';
 import { stepScene } from './step-scene';
 
 /** The work order: what is done on which of the batch, the step in hand drawn, the time it takes, and what was wrong and is cut anew. */

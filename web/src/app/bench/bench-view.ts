@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signa
 import { formatLength } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Icon } from '../shared/icon';
-import { MEASURES } from '../shared/measures';
+import { MEASURES } from '../shared/controls/measures';
 import { Table } from '../shared/table/table';
 import type { Scene } from '../shared/table/scene';
 import { Button, Tool } from '../shared/ui/ui';

@@ -17,7 +17,7 @@ import {
   type Phase,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { minutesInWords } from '../shared/minutes';
+import { minutesInWords } from '../shared/words/minutes';
 import { Settings } from '../shell/settings';
 
 type Bench = NonNullable<Cushion['bench']>;

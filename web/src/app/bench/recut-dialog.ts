@@ -2,14 +2,14 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { openedAgain, redoing } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
-import { today } from '../shared/days';
-import { NumberField } from '../shared/number-field';
-import { TextField } from '../shared/text-field';
+import { Choice } from '../shared/controls/choice';
+import { today } from '../shared/words/days';
+import { NumberField } from '../shared/controls/number-field';
+import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import type { BenchWork } from './bench-work';
-import { minutesInWords } from '../shared/minutes';
+import { minutesInWords } from '../shared/words/minutes';
 
 /** What the dialog is opened with. */
 export interface RecutData {

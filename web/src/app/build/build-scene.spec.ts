@@ -4,7 +4,7 @@ import { pointsOf, type Area, type Scene } from '../shared/table/scene';
 import { demoShop, solvedPlan, stallsJob } from '../testing/opened-job';
 import { buildScene, crownScene, firstProfile } from './build-scene';
 import { sensitivityWords } from './build-words';
-import { adviceWords } from '../job/advice-words';
+import { adviceWords } from '../job/solving/advice-words';
 
 const job: Job = jobSchema.parse(conductors);
 const planned = planSolved(job, demoShop).cushions;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { JobStore } from '../job/job-store';
-import { Switch } from '../shared/choice';
+import { Switch } from '../shared/controls/choice';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
 import { NotFetched, SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';

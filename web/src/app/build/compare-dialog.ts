@@ -16,8 +16,8 @@ import {
   formatTensionUnit,
 } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { SolvePool } from '../job/solve-pool';
-import { trialAsk } from '../job/trial-ask';
+import { SolvePool } from '../job/solving/solve-pool';
+import { trialAsk } from '../job/solving/trial-ask';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { EDGE_BOX, edgeLanes, type EdgeLane } from './school-edges';
 

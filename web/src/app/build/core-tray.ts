@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { area, formatLengthUnit, formatArea, gluedArea, HEIGHT_WORDS, kerfOf, type CuttingTool } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { capital } from '../shared/capital';
-import { Choice } from '../shared/choice';
+import { capital } from '../shared/words/capital';
+import { Choice } from '../shared/controls/choice';
 import { Facts, type Fact } from '../shared/facts';
-import { QuantityField } from '../shared/quantity-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { TrayPart } from '../shared/ui/ui';
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */

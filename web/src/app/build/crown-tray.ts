@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatExact, formatLengthUnit, type Cushion } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice, Switch } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
+import { Choice, Switch } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
 import { Facts, type Fact } from '../shared/facts';
-import { QuantityField } from '../shared/quantity-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { TrayPart, Words } from '../shared/ui/ui';
 
 type Crown = NonNullable<Cushion['crown']>;

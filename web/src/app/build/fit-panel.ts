@@ -13,10 +13,10 @@ import {
   sayLine,
   sensitivity,
 } from '@yardland/core';
-import { AdviceStore } from '../job/advice-store';
-import { adviceWords } from '../job/advice-words';
+import { AdviceStore } from '../job/solving/advice-store';
+import { adviceWords } from '../job/solving/advice-words';
 import { JobStore } from '../job/job-store';
-import { capital } from '../shared/capital';
+import { capital } from '../shared/words/capital';
 import { Button, Label, Words } from '../shared/ui/ui';
 import { moreWords, sensitivityWords } from './build-words';
 

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { formatLengthUnit, pairMm, sayLine, schoolNumber, SCHOOL_NUMBERS, type SchoolNumberKey } from '@yardland/core';
 import { Icon } from '../shared/icon';
 import { JobStore } from '../job/job-store';
-import { capital } from '../shared/capital';
-import { Choice } from '../shared/choice';
+import { capital } from '../shared/words/capital';
+import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
-import { QuantityField } from '../shared/quantity-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { Button, Label, TrayPart, Words } from '../shared/ui/ui';
 
 /** Which school the cushion follows, the one number that it takes otherwise, and all schools side by side. */

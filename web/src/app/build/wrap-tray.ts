@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type WrapWay } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
+import { Choice } from '../shared/controls/choice';
 import { Facts, type Fact } from '../shared/facts';
-import { QuantityField } from '../shared/quantity-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { TrayPart } from '../shared/ui/ui';
-import { waysOfOne } from '../shared/way-words';
+import { waysOfOne } from '../shared/words/way-words';
 import { WRAP_WORDS } from './build-words';
 
 /** How the core is wrapped, in how thick a wadding, what is cut for it and how much comes off the roll. */

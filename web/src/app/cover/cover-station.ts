@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { filled } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type { Scene } from '../shared/table/scene';
-import { Switch } from '../shared/choice';
+import { Switch } from '../shared/controls/choice';
 import { Table } from '../shared/table/table';
 import { NotFetched, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { coverScene } from './cover-scene';

@@ -2,8 +2,8 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { clothWords, withCushionCloth } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
-import { Tickbox } from '../shared/tickbox';
+import { Choice } from '../shared/controls/choice';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { JOB_CLOTH, mainClothOptions, useOf } from './cloth-options';
 

@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { Icon } from '../shared/icon';
 import { CONSTRUCTIONS, constructionOf, cushionSchema, isUsual, usualChoices, withUsual, type Choices, type CoverOffer, type Field } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice, Switch } from '../shared/choice';
+import { Choice, Switch } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Messages } from '../shared/messages';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
-import { ShopEditor } from '../shared/shop-editor';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { ShopEditor } from '../shared/saving/shop-editor';
 import { Button, TrayPart, Words } from '../shared/ui/ui';
 
 type UsualLength = Extract<Field<Choices>, { kind: 'length' }>['usual'];

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { constructionOf, withCushionCloth, type ClothSlot } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
+import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Button, TrayPart, Words } from '../shared/ui/ui';
 import { JOB_CLOTH, mainClothOptions, useOf } from './cloth-options';

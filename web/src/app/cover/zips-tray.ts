@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { fittingZips, formatLengthUnit, zipOpeningOf } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Tickbox } from '../shared/tickbox';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Words } from '../shared/ui/ui';
 
 /** Salvaged zips that are long enough for this cushion, to be set aside for the job; which goes where is worked out over all its cushions. */

@@ -2,7 +2,7 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { choose, chooseRequestOf, formatLengthUnit, type Choice as Chosen, type Ranked, type Excluded } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { Tickbox } from '../shared/tickbox';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, DialogFoot, DialogFrame, Label } from '../shared/ui/ui';
 
 export interface ChooseData {

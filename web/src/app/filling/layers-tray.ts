@@ -3,9 +3,9 @@ import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/c
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatLength, formatNumber, isFoam, KG_M3_PER_LB_FT3, N_PER_LBF } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
+import { Choice } from '../shared/controls/choice';
 import { Icon } from '../shared/icon';
-import { QuantityField } from '../shared/quantity-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { LayerRow, Tool, TrayPart } from '../shared/ui/ui';
 import { changeLayers, withThickness } from './layers';
 

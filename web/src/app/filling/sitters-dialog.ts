@@ -3,8 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Icon } from '../shared/icon';
 import { BUILDS, FEELS, PARTS, POSTURES } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { Choice, Switch } from '../shared/choice';
-import { Tickbox } from '../shared/tickbox';
+import { Choice, Switch } from '../shared/controls/choice';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, DialogFields, DialogFoot, DialogFrame, LayerRow, Tool } from '../shared/ui/ui';
 import { BUILD_WORDS, type Seat, type SeatSitter } from './sitters-words';
 

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { form, FormField, max, min, required, submit, validate } from '@angular/forms/signals';
 import { formatNumber, sampleResults, type Constants, type Sample } from '@yardland/core';
 import type { ShownSample } from './samples-store';
-import { Choice } from '../shared/choice';
+import { Choice } from '../shared/controls/choice';
 import { LineChart, type ChartLine } from '../shared/line-chart';
-import { NumberField } from '../shared/number-field';
+import { NumberField } from '../shared/controls/number-field';
 import { Button, FieldRow, PanelHead } from '../shared/ui/ui';
 
 /** Litres poured where nothing else is said. */

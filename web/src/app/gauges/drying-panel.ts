@@ -3,8 +3,8 @@ import { form, FormField, max, min, required, submit, validate } from '@angular/
 import { Icon } from '../shared/icon';
 import { dryingCurves, formatNumber, type Constants, type Drying, type DryingCurve, type Sample } from '@yardland/core';
 import { LineChart, type ChartLine } from '../shared/line-chart';
-import { NumberField } from '../shared/number-field';
-import { Tickbox } from '../shared/tickbox';
+import { NumberField } from '../shared/controls/number-field';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, FieldRow, PanelHead, Tool } from '../shared/ui/ui';
 
 const nameOf = (curve: Pick<DryingCurve, 'covered'>): string => (curve.covered ? 'in its cover' : 'bare');

@@ -1,11 +1,11 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { mergeFields, storedSampleSchema, type Sample } from '@yardland/core';
 import { catchError, EMPTY, forkJoin, map, of, skip, switchMap, type Observable } from 'rxjs';
-import { DocumentQueue, type Unsent, type Version } from '../shared/document-queue';
+import { DocumentQueue, type Unsent, type Version } from '../shared/saving/document-queue';
 import { Messages } from '../shared/messages';
-import { newUuid } from '../shared/new-id';
-import { tellOfQueue } from '../shared/queue-messages';
-import { UNSENT_SAMPLES, WindowShelves } from '../shared/window-shelves';
+import { newUuid } from '../shared/saving/new-id';
+import { tellOfQueue } from '../shared/saving/queue-messages';
+import { UNSENT_SAMPLES, WindowShelves } from '../shared/saving/window-shelves';
 import { SamplesApi } from './samples-api';
 
 /** A sample as this window has it. */

@@ -2,7 +2,7 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 import type { Conflict } from './job-store';
-import { differences } from './differences';
+import { differences } from './saving/differences';
 
 /** Two windows changed one job: shows both and lets the person choose. */
 @Component({

@@ -1,10 +1,10 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { JOB_STATES, type Job } from '@yardland/core';
-import { jobStateWords } from '../jobs/state-words';
-import { Choice, Switch } from '../shared/choice';
-import { NoteField } from '../shared/note-field';
-import { TextField } from '../shared/text-field';
+import { jobStateWords } from './state-words';
+import { Choice, Switch } from '../shared/controls/choice';
+import { NoteField } from '../shared/controls/note-field';
+import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, DialogFoot, DialogFrame } from '../shared/ui/ui';
 import type { JobStore } from './job-store';
 

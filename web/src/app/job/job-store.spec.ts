@@ -7,7 +7,7 @@ import shopJson from '../../../../demo/shop.json';
 import { Messages } from '../shared/messages';
 import { hereWorkers, type HereWorker } from '../testing/here-worker';
 import { JobStore } from './job-store';
-import { PendingShelf } from './pending-shelf';
+import { PendingShelf } from './saving/pending-shelf';
 
 const ID = '00000000-0000-4000-8000-000000000001';
 const job: Job = jobSchema.parse(boxes);

@@ -16,14 +16,14 @@ import {
 } from '@yardland/core';
 import { catchError, distinctUntilChanged, EMPTY, filter, forkJoin, merge, Subject, Subscription, switchMap, timer } from 'rxjs';
 import { CoreThread, type PlanAsk, type Planned } from '../core-thread/core-thread';
-import { JobsApi } from '../jobs/jobs-api';
+import { JobsApi } from './saving/jobs-api';
 import { Messages } from '../shared/messages';
-import { problemOf } from '../shared/problem';
-import { ShopService } from '../shared/shop.service';
-import { History } from './history';
-import { PendingShelf, type Kept, type Pending } from './pending-shelf';
-import { stillToSend, type Answered, type SaveQueue, type SaveState } from './save-queue';
-import { SaveQueues } from './save-queues';
+import { problemOf } from '../shared/saving/problem';
+import { ShopService } from '../shared/saving/shop.service';
+import { History } from './saving/history';
+import { PendingShelf, type Kept, type Pending } from './saving/pending-shelf';
+import { stillToSend, type Answered, type SaveQueue, type SaveState } from './saving/save-queue';
+import { SaveQueues } from './saving/save-queues';
 
 /** The job's last steps are asked for when it has been open for so long, ms: its own reading goes first. */
 const STEPS_AFTER_MS = 1500;

@@ -4,7 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signa
 import { toSignal } from '@angular/core/rxjs-interop';
 import { labelPrinterSchema, labelPrintSchema, type LabelPrint } from '@yardland/core';
 import { catchError, map, of } from 'rxjs';
-import { problemOf } from '../shared/problem';
+import { problemOf } from '../shared/saving/problem';
 import { Button, Chip, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { ProgressTape } from '../shared/ui/progress-tape';
 

@@ -30,11 +30,11 @@ import {
   notionsOf,
 } from '@yardland/core';
 import { debounceTime, distinctUntilChanged, skip } from 'rxjs';
-import { Length } from '../shared/length';
+import { Length } from '../shared/words/length';
 import { Button, FigureButton } from '../shared/ui/ui';
 import { Why } from '../shared/why';
-import { AdviceStore } from './advice-store';
-import { adviceWords } from './advice-words';
+import { AdviceStore } from './solving/advice-store';
+import { adviceWords } from './solving/advice-words';
 import { needleAt } from './fit-bar';
 import { ClosedPicture } from './closed-picture';
 import { JobStore } from './job-store';

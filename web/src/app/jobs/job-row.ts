@@ -1,7 +1,7 @@
 import { drawClosed, roughForm, USUAL_VIEW, type ClosedDrawing, type ClosedLines, type JobSummary } from '@yardland/core';
 import { linesOf, type Line } from '../shared/closed-cushion';
-import { dayWords, daysUntil } from '../shared/days';
-import { jobStateWords } from './state-words';
+import { dayWords, daysUntil } from '../shared/words/days';
+import { jobStateWords } from '../job/state-words';
 
 /** One cushion of a job as it is drawn in the list. */
 export interface Shape {

@@ -4,20 +4,20 @@ import { Router } from '@angular/router';
 import { Icon } from '../shared/icon';
 import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, type JobSummary } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
-import { newJob } from '../job/new-job';
-import { Choice } from '../shared/choice';
+import { newJob } from '../job/new/new-job';
+import { Choice } from '../shared/controls/choice';
 import { Messages } from '../shared/messages';
-import { firstPage, Pages, type PageAsker } from '../shared/pages';
-import { problemOf } from '../shared/problem';
-import { ShopService } from '../shared/shop.service';
+import { firstPage, Pages, type PageAsker } from '../shared/saving/pages';
+import { problemOf } from '../shared/saving/problem';
+import { ShopService } from '../shared/saving/shop.service';
 import { Button, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
 import { SessionsButton } from '../shell/sessions-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { jobRow, type JobRow } from './job-row';
-import { JobsApi } from './jobs-api';
+import { JobsApi } from '../job/saving/jobs-api';
 import { JobsTable } from './jobs-table';
-import { jobStateWords } from './state-words';
+import { jobStateWords } from '../job/state-words';
 
 type Loaded = { readonly pages: Pages<JobRow>; readonly failure: null } | { readonly pages: null; readonly failure: string };
 

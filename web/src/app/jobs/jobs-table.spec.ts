@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { of } from 'rxjs';
-import { Pages } from '../shared/pages';
+import { Pages } from '../shared/saving/pages';
 import type { JobRow } from './job-row';
 import { JobsTable } from './jobs-table';
 

@@ -6,10 +6,10 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { Icon } from '../shared/icon';
 import { PHONE } from '../shared/screens';
-import type { Pages, Place } from '../shared/pages';
+import type { Pages, Place } from '../shared/saving/pages';
 import { Chip, Tool } from '../shared/ui/ui';
 import type { JobRow } from './job-row';
-import { WaitingEdits } from '../job/waiting-edits';
+import { WaitingEdits } from '../job/saving/waiting-edits';
 
 /** Heights of a row with the gap under it, pixels: in columns, and on a phone one cell under the other. Set in the template's classes too. */
 const ROW_PX = 76;

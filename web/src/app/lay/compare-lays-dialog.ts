@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { formatLengthUnit, formatNumber, formatRun, type ClothUse, type Job, type LayCompared, type LayWay } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { SolvePool } from '../job/solve-pool';
+import { SolvePool } from '../job/solving/solve-pool';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { BIAS_WORDS } from './lay-words';
 import { knownLays } from './known-lays';

@@ -3,7 +3,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { cheapestWelt, formatRun, isBiasItem, type LayCompared, type PlannedLay } from '@yardland/core';
 import { debounceTime, distinctUntilChanged, map, of, startWith, switchMap } from 'rxjs';
 import { JobStore } from '../job/job-store';
-import { SolvePool } from '../job/solve-pool';
+import { SolvePool } from '../job/solving/solve-pool';
 import { Button, Words } from '../shared/ui/ui';
 import { knownLays } from './known-lays';
 import { BIAS_WORDS } from './lay-words';

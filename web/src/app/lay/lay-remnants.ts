@@ -3,11 +3,11 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { leftOvers, remnantsFor, remnantWords, type PlannedLay } from '@yardland/core';
 import { catchError, filter, of, switchMap, take } from 'rxjs';
 import { JobStore } from '../job/job-store';
-import { JobsApi } from '../jobs/jobs-api';
+import { JobsApi } from '../job/saving/jobs-api';
 import { Messages } from '../shared/messages';
-import { newId } from '../shared/new-id';
-import { ShopEditor } from '../shared/shop-editor';
-import { Tickbox } from '../shared/tickbox';
+import { newId } from '../shared/saving/new-id';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button } from '../shared/ui/ui';
 
 /** Remnants and hides of the lay's material, to be set aside for the job, and what the job leaves over, to be kept in one press. */

@@ -2,7 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { LayRequest, Placement } from '@yardland/core';
 import { auditTime, concat, filter, map, of, Subject, switchMap } from 'rxjs';
-import { SolvePool } from '../job/solve-pool';
+import { SolvePool } from '../job/solving/solve-pool';
 
 /** While a piece is carried, a lay is asked for this often, ms, and with so many moves: an answer within a moment counts more than the best. */
 const OFTEN_MS = 150;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatMoney, formatNumber, stagedJob } from '@yardland/core';
-import { NumberField } from '../shared/number-field';
+import { NumberField } from '../shared/controls/number-field';
 import { Rows, TrayPart, Words } from '../shared/ui/ui';
 import { VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Icon } from '../shared/icon';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
-import { TextField } from '../shared/text-field';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { TextField } from '../shared/controls/text-field';
 import { Button, LayerRow, Tool, TrayPart, Words } from '../shared/ui/ui';
 import { longCoreWords } from './long-core-scene';
 import { SeatEditor, type Seat } from './seat-editor';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { lookedOver } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Switch } from '../shared/choice';
+import { Switch } from '../shared/controls/choice';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit } from '../shared/table/table';
 import { NotFetched, SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';

@@ -3,14 +3,14 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { FINDINGS, KG_M3_PER_LB_FT3, N_PER_LBF, RATINGS, sampleResults, shipped, type Constants, type Finding, type Sample } from '@yardland/core';
 import { catchError, of } from 'rxjs';
 import { SamplesApi } from '../gauges/samples-api';
-import { Choice } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
-import { TextField } from '../shared/text-field';
-import { Tickbox } from '../shared/tickbox';
+import { Choice } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { TextField } from '../shared/controls/text-field';
+import { Tickbox } from '../shared/controls/tickbox';
 import { TrayPart } from '../shared/ui/ui';
 import { FINDING_WORDS, optionsOf, RATING_WORDS } from './look-over-words';
-import { Pictures } from '../shared/pictures';
+import { Pictures } from '../shared/reading/pictures';
 import { SeatEditor, toggled } from './seat-editor';
 
 /** The old core measured, looked at and photographed. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { formatLength, formatMoney, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
-import { Tickbox } from '../shared/tickbox';
+import { Tickbox } from '../shared/controls/tickbox';
 import { FigureButton, Words } from '../shared/ui/ui';
 import { Why } from '../shared/why';
 import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { COVER_FINDINGS, lookedOverCover, say, type CoverFinding } from '@yardland/core';
-import { TextField } from '../shared/text-field';
-import { Tickbox } from '../shared/tickbox';
+import { TextField } from '../shared/controls/text-field';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Label, TrayPart } from '../shared/ui/ui';
 import { COVER_FINDING_WORDS, COVER_VERDICT_WORDS } from './look-over-words';
 import { SeatEditor, toggled } from './seat-editor';

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FIRE_SETTINGS, PLACES, SUPPORTS, USES } from '@yardland/core';
 import { sittersWords } from '../filling/sitters-words';
-import { Choice } from '../shared/choice';
+import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
-import { QuantityField } from '../shared/quantity-field';
-import { TextField } from '../shared/text-field';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { TextField } from '../shared/controls/text-field';
 import { Button, Label, TrayPart } from '../shared/ui/ui';
 import { optionsOf } from './look-over-words';
 import { SeatEditor } from './seat-editor';

@@ -1,7 +1,7 @@
 import { HttpResponse, type HttpInterceptorFn } from '@angular/common/http';
 import { inject } from '@angular/core';
 import { tap } from 'rxjs';
-import { timeWords } from '../shared/days';
+import { timeWords } from '../shared/words/days';
 import { Messages } from '../shared/messages';
 import { KEPT_SINCE } from './kept';
 

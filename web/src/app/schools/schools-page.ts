@@ -15,13 +15,13 @@ import {
   type UnitSystem,
 } from '@yardland/core';
 import { WRAP_WORDS } from '../build/build-words';
-import { Choice } from '../shared/choice';
-import { newId } from '../shared/new-id';
-import { PickList, type PickLine } from '../shared/pick-list';
-import { QuantityField } from '../shared/quantity-field';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
-import { TextField } from '../shared/text-field';
+import { Choice } from '../shared/controls/choice';
+import { newId } from '../shared/saving/new-id';
+import { PickList, type PickLine } from '../shared/controls/pick-list';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { ShopService } from '../shared/saving/shop.service';
+import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, Panel, PanelHead, Room, RoomHead, RoomMain, Rows, Tool } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';

@@ -12,9 +12,9 @@ import {
   type SizeRequest,
   type UnitSystem,
 } from '@yardland/core';
-import { Choice, Switch } from '../shared/choice';
-import { GIVEN_OPTIONS } from '../shared/given-words';
-import { QuantityField } from '../shared/quantity-field';
+import { Choice, Switch } from '../shared/controls/choice';
+import { GIVEN_OPTIONS } from '../shared/words/given-words';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { DialogFields, Panel } from '../shared/ui/ui';
 
 const UNITS = [

@@ -1,6 +1,6 @@
 import { DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { Tickbox } from '../shared/tickbox';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 import { Settings } from './settings';
 

@@ -3,7 +3,7 @@ import { inject, Injectable } from '@angular/core';
 import { sessionListSchema, type SessionList } from '@yardland/core';
 import { map, switchMap, tap, type Observable } from 'rxjs';
 import { forgetKept } from '../offline/kept';
-import { problemOf } from '../shared/problem';
+import { problemOf } from '../shared/saving/problem';
 
 /** Who is signed in, where the shop asks for its pass-phrase. */
 @Injectable({ providedIn: 'root' })

@@ -1,7 +1,7 @@
 import { DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import type { SessionList } from '@yardland/core';
-import { problemOf } from '../shared/problem';
+import { problemOf } from '../shared/saving/problem';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { SessionsApi } from './sessions-api';
 

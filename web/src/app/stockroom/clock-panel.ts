@@ -3,10 +3,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { formatNumber, LEAST_CLOCKED, learntTimesSchema, openShop, ratesBy, type ShopDocument, type Work } from '@yardland/core';
 import { catchError, debounceTime, map, of, switchMap } from 'rxjs';
-import { minutesInWords } from '../shared/minutes';
+import { minutesInWords } from '../shared/words/minutes';
 import { Messages } from '../shared/messages';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { ShopService } from '../shared/saving/shop.service';
 import { Button, Rows, Words } from '../shared/ui/ui';
 
 /** The clock is asked again when the shop has been still for so long, so that rates just taken over are the ones that are reckoned with, ms. */

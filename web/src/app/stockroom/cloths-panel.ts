@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { Icon } from '../shared/icon';
 import { clothSchema, formatLength, formatLengthUnit, formatNumber, type Cloth, type ClothPattern } from '@yardland/core';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
-import { TextField } from '../shared/text-field';
-import { Tickbox } from '../shared/tickbox';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { TextField } from '../shared/controls/text-field';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Words } from '../shared/ui/ui';
 import { PickedRows } from './picked-rows';
-import { today } from '../shared/days';
+import { today } from '../shared/words/days';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 

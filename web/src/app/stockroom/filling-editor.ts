@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { Icon } from '../shared/icon';
 import { FILLING_KINDS, type Filling } from '@yardland/core';
-import { Choice } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
-import { TextField } from '../shared/text-field';
+import { Choice } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
+import { TextField } from '../shared/controls/text-field';
 import { DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
 import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
-import { today } from '../shared/days';
+import { today } from '../shared/words/days';
 
 /** One filling besides foam: springs, feather and down, felt. */
 @Component({

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { Icon } from '../shared/icon';
 import { FAMILIES, formatNumber, hardness25From, type Grade, type Lot, type Quoted } from '@yardland/core';
-import { Choice } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
-import { TextField } from '../shared/text-field';
+import { Choice } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
+import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
 import { FAMILY_WORDS, numbersIn } from './stock-words';
-import { today } from '../shared/days';
+import { today } from '../shared/words/days';
 
 /** Suppliers who quote otherwise mostly quote 40 % on 50 mm. */
 const USUAL_QUOTE: Omit<Quoted, 'hardnessN'> = { percent: 40, thicknessMm: 50 };

@@ -2,9 +2,9 @@ import { computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { ShopDocument } from '@yardland/core';
 import type * as z from 'zod';
-import { newId } from '../shared/new-id';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
+import { newId } from '../shared/saving/new-id';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { ShopService } from '../shared/saving/shop.service';
 
 /** A list of the shop's document: where it is, how it is put back, and what one row must be. */
 interface RowsOf<T> {

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { CONSTRUCTIONS, formatLengthUnit, formatNumber, shopSchema, withUsual, type ShopDocument } from '@yardland/core';
-import { Choice, type Option } from '../shared/choice';
+import { Choice, type Option } from '../shared/controls/choice';
 import { Icon } from '../shared/icon';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
-import { TextField } from '../shared/text-field';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { ShopService } from '../shared/saving/shop.service';
+import { TextField } from '../shared/controls/text-field';
 import { Button, Tool, Words } from '../shared/ui/ui';
-import { shopsWay, WAYS, type Way } from '../shared/way-words';
+import { shopsWay, WAYS, type Way } from '../shared/words/way-words';
 
 const LABELS: readonly { readonly way: Way; readonly label: string }[] = [
   { way: 'machine', label: 'Machine' },

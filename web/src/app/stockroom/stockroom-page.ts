@@ -15,10 +15,10 @@ import {
   type Grade,
   type ShopDocument,
 } from '@yardland/core';
-import { newId } from '../shared/new-id';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
-import { TextField } from '../shared/text-field';
+import { newId } from '../shared/saving/new-id';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { ShopService } from '../shared/saving/shop.service';
+import { TextField } from '../shared/controls/text-field';
 import { Button, InputBox, LinkButton, Panel, Room, RoomHead, RoomMain, Rows, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';

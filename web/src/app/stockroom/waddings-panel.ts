@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { formatLengthUnit, formatNumber, waddingSchema, type Wadding } from '@yardland/core';
-import { today } from '../shared/days';
+import { today } from '../shared/words/days';
 import { Icon } from '../shared/icon';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
-import { TextField } from '../shared/text-field';
-import { Tickbox } from '../shared/tickbox';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { TextField } from '../shared/controls/text-field';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
 import { PickedRows } from './picked-rows';
 

@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Icon } from '../shared/icon';
 import { salvagedZipSchema, type SalvagedZip } from '@yardland/core';
-import { Choice } from '../shared/choice';
-import { newId } from '../shared/new-id';
-import { QuantityField } from '../shared/quantity-field';
-import { ShopEditor } from '../shared/shop-editor';
-import { ShopService } from '../shared/shop.service';
-import { TextField } from '../shared/text-field';
+import { Choice } from '../shared/controls/choice';
+import { newId } from '../shared/saving/new-id';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { ShopService } from '../shared/saving/shop.service';
+import { TextField } from '../shared/controls/text-field';
 import { Button, Rows, Tool, Words } from '../shared/ui/ui';
 
 const STEP = { mm: 1, inch: 1 / 8 };

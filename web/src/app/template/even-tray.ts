@@ -14,7 +14,7 @@ import {
   type Outline,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { QuantityField } from '../shared/quantity-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 /** How far the halves differ, what would even them out, and everything that is measured on the outline. */

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { saveFile } from '../shared/save-file';
+import { saveFile } from '../shared/reading/save-file';
 import { Icon } from '../shared/icon';
 import { fullSize, outlineToJson, say, TEMPLATE_PAPERS, TEMPLATE_SIZES, type FullSize, type Issue } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
+import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
-import { QuantityField } from '../shared/quantity-field';
-import { OutlineReader } from '../shared/outline-reader';
+import { QuantityField } from '../shared/controls/quantity-field';
+import { OutlineReader } from '../shared/reading/outline-reader';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 import type { PhotoData } from './photo-dialog';
 

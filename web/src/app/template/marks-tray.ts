@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { Icon } from '../shared/icon';
 import { evenTies, MARK_EDGES, tieDistance, type OutlineMark, type TieMark } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
+import { Choice } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 /** Ties on the edges and buttons on the face: each keeps its share of the outline, so that it follows every size. */

@@ -1,5 +1,5 @@
 import { shapeOf, type Cushion, type Template } from '@yardland/core';
-import { capital } from '../shared/capital';
+import { capital } from '../shared/words/capital';
 
 /** What changing a measure is called, for undo: `Width`, `Corner radius`. */
 export function measureWord(cushion: Cushion | null, key: string): string {

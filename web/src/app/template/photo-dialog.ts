@@ -20,8 +20,8 @@ import {
   type Traced,
 } from '@yardland/core';
 import type { Subscription } from 'rxjs';
-import { Choice, Switch } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
+import { Choice, Switch } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
 import { Button, DialogFoot, DialogFrame, TrayRow, Words } from '../shared/ui/ui';
 import { HandRings, sizeOfRing } from './hand-rings';
 import { TraceWork } from './trace-work';

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { Icon } from '../shared/icon';
 import { EDGE_NAMES, insertPoint, outlineOf, removePoint, segmentLength, setEdge, setKind, type EdgeName, type Outline, type Segment } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Choice, Switch } from '../shared/choice';
-import { Length } from '../shared/length';
-import { Tickbox } from '../shared/tickbox';
+import { Choice, Switch } from '../shared/controls/choice';
+import { Length } from '../shared/words/length';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 const KINDS = [

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Icon } from '../shared/icon';
 import { outlineOf, shapeOf, SHAPES, type SeatStation, type Template } from '@yardland/core';
-import { capital } from '../shared/capital';
+import { capital } from '../shared/words/capital';
 import { JobStore } from '../job/job-store';
-import { Choice } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
+import { Choice } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { measureOf } from '../shared/table/shape-dimensions';
-import { Tickbox } from '../shared/tickbox';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, Tool } from '../shared/ui/ui';
 import { measureWord, withMeasure } from './measures';
 

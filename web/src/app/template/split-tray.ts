@@ -3,9 +3,9 @@ import { Router } from '@angular/router';
 import { Icon } from '../shared/icon';
 import { formatLengthUnit, MOST_SPLIT, outlineOf, sayLine, shapeOf, splitCushion } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { Switch } from '../shared/choice';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
+import { Switch } from '../shared/controls/choice';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { Button, TrayPart, TrayRow, Words } from '../shared/ui/ui';
 
 const WAYS = [

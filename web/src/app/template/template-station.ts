@@ -17,15 +17,15 @@ import {
   type Point,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { capital } from '../shared/capital';
-import { Switch } from '../shared/choice';
-import { GIVEN_OPTIONS } from '../shared/given-words';
-import { NumberField } from '../shared/number-field';
-import { QuantityField } from '../shared/quantity-field';
+import { capital } from '../shared/words/capital';
+import { Switch } from '../shared/controls/choice';
+import { GIVEN_OPTIONS } from '../shared/words/given-words';
+import { NumberField } from '../shared/controls/number-field';
+import { QuantityField } from '../shared/controls/quantity-field';
 import { templateOrigin } from '../shared/table/cushion-scene';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
-import { TextField } from '../shared/text-field';
+import { TextField } from '../shared/controls/text-field';
 import { NotFetched, StationFrame, Tray } from '../shared/ui/ui';
 import { EvenTray } from './even-tray';
 import { FilesTray } from './files-tray';

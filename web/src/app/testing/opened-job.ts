@@ -6,8 +6,8 @@ import { jobSchema, openShop, planSolved, shopSchema, type Job, type Plan, type 
 import boxes from '../../../../demo/jobs/prompt-side-boxes.json';
 import stalls from '../../../../demo/jobs/stalls-benches.json';
 import shopJson from '../../../../demo/shop.json';
-import { MEASURES } from '../shared/measures';
-import { AdviceStore } from '../job/advice-store';
+import { MEASURES } from '../shared/controls/measures';
+import { AdviceStore } from '../job/solving/advice-store';
 import { JobStore } from '../job/job-store';
 import { hereWorkers } from './here-worker';
 

@@ -18,13 +18,13 @@ import {
 import { FocusKeyManager } from '@angular/cdk/a11y';
 import { Icon } from '../icon';
 import { formatLengthUnit, pairMm, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
-import { Length } from '../length';
-import { QuantityField } from '../quantity-field';
+import { Length } from '../words/length';
+import { QuantityField } from '../controls/quantity-field';
 import { Tool } from '../ui/ui';
 import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
 import { Pickable } from './pickable';
 import { sceneBounds, type Handle, type Knob, type Scene } from './scene';
-import { MEASURES, measuresHere } from '../measures';
+import { MEASURES, measuresHere } from '../controls/measures';
 
 export interface Edit {
   readonly key: string;

@@ -1,0 +1,77 @@
+import type { Construction, Contents, Cover, CoverRequest } from '../../../cover/contract';
+import { pieceWide } from '../../../cover/plate/piece-wide';
+import { bagInside } from '../../../cover/sewing/cover-operations';
+import { muslinOf } from '../../../cover/sewing/muslin';
+import { threadFor } from '../../../cover/sewing/notions';
+import { perimeter } from '../../../geometry/outline';
+import type { Cushion } from '../../../job/document';
+import { measuredOn } from '../../../kernel/figure';
+import { issue, type Issue } from '../../../kernel/issue';
+import type { Piece } from '../../../piece/piece';
+import { clothUse, shrinkage, slotFacts } from '../../cloths';
+import { contentsOf } from './contents';
+import type { CushionContext } from './context';
+import { crownFor, facesOf, type PlannedCrown } from '../crown';
+import { cutLarger } from '../as-cut/shrink';
+import type { Sized } from './step-sizes';
+
+/** The cover of a cushion, as it is made. */
+export interface Covered {
+  readonly cover: Cover;
+  /** Its pieces as they are cut: larger where the cloth shrinks. */
+  readonly coverPieces: readonly Piece[];
+  readonly crown: PlannedCrown | null;
+  /** Goes between springs and foam, where the core is new. */
+  readonly muslin: Piece | null;
+  /** The main cloth gives. */
+  readonly stretches: boolean;
+  /** The construction makes and fills this much of the feather itself. */
+  readonly ownFeather: 'feather' | 'all' | null;
+  readonly problems: readonly Issue[];
+}
+
+/** The second step: the crown's answer, and the cover round it. */
+export function coveredCushion(cushion: Cushion, construction: Construction, sized: Sized, context: CushionContext): Covered {
+  const { shop, cloth, answers, assume } = context;
+  const { sizes, outlines, profile } = sized;
+  const { construction: choices } = cushion;
+  const facts = slotFacts(context, cushion, shop);
+  const crown = profile.domes ? crownFor(cushion, sizes, outlines, answers.crown) : null;
+  const ownFeather = construction.fillsFeather?.(choices) ?? null;
+  const contents = filledAs(contentsOf(cushion, sizes.core, shop), ownFeather);
+  const request: CoverRequest = {
+    sizes,
+    sewn: outlines.sewn,
+    cut: outlines.cut,
+    core: outlines.core,
+    dome: crown?.answer && cushion.crown?.way === 'bow' ? { outline: crown.answer.bowed, faces: facesOf(cushion, profile) } : null,
+    marks: cushion.marks ?? [],
+    round: sized.round ?? measuredOn('seam line round', perimeter(outlines.sewn), 'along the edge of {0} by {1}', [sizes.sewn.width, sizes.sewn.depth]),
+    cloth: facts,
+    contents,
+    assume,
+  };
+  const made = pieceWide(construction.make(choices, request), choices.wide ?? 'turn', request);
+  const machine = cushion.machine ?? shop.document.machine ?? 'walking-foot';
+  const thread = made.seams.length ? [threadFor(made.seams, facts('main').thicknessMm, machine, assume)] : [];
+  const muslin = cushion.core.kept ? null : muslinOf(request);
+  const onMainCloth = muslin && !construction.slots.includes('lining') && facts('lining') === facts('main');
+  return {
+    cover: { ...made, notions: [...made.notions, ...thread, ...bagInside(made, contents)] },
+    coverPieces: made.pieces.map((piece) => {
+      if (piece.material.kind !== 'cloth') return piece;
+      const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion), shop);
+      return cutLarger(piece, across, along);
+    }),
+    crown,
+    muslin,
+    stretches: facts('main').stretches,
+    ownFeather,
+    problems: onMainCloth ? [issue('warning', 'slot-not-named', 'slots.lining', { what: 'muslin between springs and foam' })] : [],
+  };
+}
+
+/** A case that is all feather is pushed in by hand, whatever layers are named. */
+function filledAs(layered: Contents, ownFeather: Covered['ownFeather']): Contents {
+  return ownFeather === 'all' ? { ...layered, loose: true, sprung: false, stiff: false, softUp: false, foamOnSprings: 0 } : layered;
+}
