@@ -1,9 +1,11 @@
 import { shopSchema, type Job } from '@yardland/core';
 import fs from 'node:fs';
-import { availableParallelism } from 'node:os';
+import { once } from 'node:events';
+import os, { availableParallelism } from 'node:os';
 import path from 'node:path';
+import { Worker } from 'node:worker_threads';
 import { Refusal } from '../src/http/refusal';
-import { Workers, type Asker } from '../src/workers/workers';
+import { NO_REQUIRED_MODULES, Workers, type Asker } from '../src/workers/workers';
 import { demoDir, demoJob, running } from './support';
 
 const shop = shopSchema.parse(JSON.parse(fs.readFileSync(path.join(demoDir, 'shop.json'), 'utf8')));
@@ -11,6 +13,24 @@ const task = (job: Job) => ({ kind: 'ticket', job, shop, ask: { index: 0, query:
 const problem = (error: unknown): readonly [number, string] => (error instanceof Refusal ? [error.status, error.problem.code] : [0, String(error)]);
 
 const asker = (name: string): Asker => ({ name, left: new AbortController().signal });
+
+describe('the threads', () => {
+  /** What a thread with these options says when it requires an ES module. */
+  async function requiring(execArgv: readonly string[]): Promise<string> {
+    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-thread-'));
+    const file = path.join(folder, 'tasks.mjs');
+    fs.writeFileSync(file, 'export const print = () => 1;');
+    const script = `const { parentPort } = require('node:worker_threads'); try { parentPort.postMessage(typeof require(${JSON.stringify(file)}).print); } catch ({ code }) { parentPort.postMessage(code); }`;
+    const [said] = (await once(new Worker(script, { eval: true, execArgv: [...execArgv] }), 'message')) as [string];
+    fs.rmSync(folder, { recursive: true });
+    return said;
+  }
+
+  it('never require the tasks, which would take the server down when an asker leaves at that moment', async () => {
+    expect(await requiring(NO_REQUIRED_MODULES)).toBe('ERR_REQUIRE_ESM');
+    if ((process.features as { require_module?: boolean }).require_module) expect(await requiring([])).toBe('function');
+  });
+});
 
 describe('work that takes long', () => {
   it('is ended at the limit, refused when too much waits, and dropped when nobody waits for it', async () => {
