@@ -9,9 +9,9 @@ describe('how a cover is sewn', () => {
     ) ?? [];
 
   it('takes the needle by the cloth’s thickness, and leather its own point', () => {
-    const cloth = { name: '', leather: false, outdoors: false };
+    const cloth = { name: '', kind: 'woven' as const, outdoors: false };
     expect([0.4, 0.5, 0.7, 1.2, 1.4, 2].map((thicknessMm) => needleFor({ ...cloth, thicknessMm }).size)).toEqual([80, 80, 90, 100, 110, 120]);
-    expect(needleFor({ ...cloth, thicknessMm: 1.2, leather: true }).point).toBe('leather');
+    expect(needleFor({ ...cloth, thicknessMm: 1.2, kind: 'leather' }).point).toBe('leather');
   });
 
   it('is said once, on the first step at the machine, with the cloth by name, and thread for the sun out of doors', () => {

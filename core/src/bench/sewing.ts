@@ -1,13 +1,14 @@
 import type { Operation } from '../piece/operation';
 import type { Constants } from '../shop/assumptions';
-import { formatStitch } from '../units/format';
+import { showsHoles, type ClothKind } from '../material/material';
+import { formatLengthUnit, formatStitch } from '../units/format';
 import type { UnitSystem } from '../units/length';
 
 /** What decides how a cover is sewn. */
 export interface SewnCloth {
   readonly name: string;
   readonly thicknessMm: number;
-  readonly leather: boolean;
+  readonly kind: ClothKind;
   readonly outdoors: boolean;
 }
 
@@ -24,17 +25,21 @@ const NEEDLES = [
 ] as const;
 
 /** The needle for a cloth: its size, and its point. */
-export function needleFor({ thicknessMm, leather }: SewnCloth): { readonly size: number; readonly point: 'round' | 'leather' } {
+export function needleFor({ thicknessMm, kind }: SewnCloth): { readonly size: number; readonly point: 'round' | 'leather' } {
   const found = NEEDLES.find(({ upToMm }) => thicknessMm <= upToMm + 1e-9);
-  return { size: found?.size ?? 120, point: leather ? 'leather' : 'round' };
+  return { size: found?.size ?? 120, point: kind === 'leather' ? 'leather' : 'round' };
 }
+
+const STAPLE_STEP = { mm: 1, inch: 1 / 4 };
 
 /** What to set the machine to, for the first step that sews: needle, stitch lengths, thread, and that it is tried first. */
 export function sewingWords(cloth: SewnCloth, assume: Constants, units: UnitSystem): string {
   const { size, point } = needleFor(cloth);
   const thread = cloth.outdoors ? 'polyester thread that stands the sun' : 'polyester thread';
-  const leather = cloth.leather ? ' Every hole stays: no pins, no second try.' : '';
-  return `Needle ${size}, ${point} point; ${thread}; stitch ${formatStitch(assume('joinStitchMm'), units)}, top stitch ${formatStitch(assume('topStitchMm'), units)}. Sew a scrap of ${cloth.name} first.${leather}`;
+  const holes = showsHoles(cloth);
+  const stitch = formatStitch(assume(holes ? 'holesStitchMm' : 'joinStitchMm'), units);
+  const held = `Every hole stays, so there is no second try: hold the edges with clips, or with staples in the allowance each ${formatLengthUnit(assume('holdStapleMm'), units, STAPLE_STEP)}, pulled before the top stitch; sew each seam once.`;
+  return `Needle ${size}, ${point} point; ${thread}; stitch ${stitch}, top stitch ${formatStitch(assume('topStitchMm'), units)}. Sew a scrap of ${cloth.name} first.${holes ? ` ${held}` : ''}`;
 }
 
 /** The work order with what to set the machine to, on the first step that sews on it. */

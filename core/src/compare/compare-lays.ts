@@ -44,7 +44,7 @@ interface Tried {
 export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried[] {
   const { job } = before;
   const name = clothName(use);
-  const of = (slot: 'welt' | 'boxing', cushion: Cushion): boolean => clothName(clothUse(slot, job, cushion)) === name;
+  const of = (slot: 'welt' | 'boxing', cushion: Cushion): boolean => clothName(clothUse(slot, job, cushion, shop)) === name;
   const biased = before.cushions.some(
     ({ pieces, source }) => of('welt', source) && pieces.some(({ grain, material }) => grain === 'bias' && material.kind === 'cloth'),
   );

@@ -8,6 +8,7 @@ import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
 import type { StaplePlan } from '../piece/staples';
+import type { ClothNature } from '../material/material';
 import type { GivenSize, Sizes } from '../piece/sizes';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
 import type { Sentences } from '../kernel/sentences';
@@ -15,8 +16,8 @@ import type { FillWay } from '../shop/ways';
 import type { OutlineMark } from '../template/marks';
 import type { UnitSystem } from '../units/length';
 
-/** What a construction has to know of a cloth. */
-export interface ClothFacts {
+/** What a construction has to know of a cloth: how it lies and how it is worked. */
+export interface ClothFacts extends ClothNature {
   readonly name: string | null;
   /** Between its selvedges, mm. */
   readonly usableMm: number;
@@ -142,8 +143,8 @@ export type Field<C> = {
       readonly kind: 'choice';
       readonly options: readonly { readonly value: string; readonly name: string }[];
       readonly usual: string;
-      /** Where the usual one hangs on other choices. */
-      usualFor?(choices: C): string;
+      /** Where the usual one hangs on other choices, or on how the cloths are worked. */
+      usualFor?(choices: C, cloth: (slot: ClothSlot) => ClothNature): string;
     }
   | { readonly kind: 'count'; readonly least: number; readonly most: number; readonly usual: number }
   | { readonly kind: 'length'; readonly minMm: number; readonly maxMm: number; readonly usual: AssumptionKey | 'school seam' | 'half the height' }

@@ -105,10 +105,16 @@ export const patternSchema = z
   .refine(({ alongMm, acrossMm, halfDrop }) => !halfDrop || (alongMm > 0 && acrossMm > 0), 'a half drop needs both repeats');
 export type ClothPattern = z.infer<typeof patternSchema>;
 
-/** A cover cloth on the roll. */
+/** What a cover is cut of, as far as the way of working with it goes. */
+export const CLOTH_KINDS = ['woven', 'leather', 'vinyl'] as const;
+export type ClothKind = (typeof CLOTH_KINDS)[number];
+
+/** A cover cloth: on the roll, or as hides. */
 export const clothSchema = z.strictObject({
   id,
   name,
+  /** Absent in shops kept before kinds were: woven, or leather where it comes as hides. */
+  kind: z.enum(CLOTH_KINDS).optional(),
   widthMm: mm,
   selvedgeMm: z.number().nonnegative().max(200),
   thicknessMm: z.number().positive().max(10),
@@ -116,6 +122,12 @@ export const clothSchema = z.strictObject({
   pattern: patternSchema.optional(),
   /** Gives like stretch vinyl instead of holding like woven cloth. */
   stretches: z.boolean().optional(),
+  /** Its cut edges fray; absent: woven cloth does. */
+  frays: z.boolean().optional(),
+  /** Melts under a hot knife: absent, vinyl does. */
+  synthetic: z.boolean().optional(),
+  /** May be pressed with an iron; absent: woven cloth may. */
+  pressable: z.boolean().optional(),
   /** Shrinks by so much in the wash, along the roll and across it. */
   shrinkAlongPercent: z.number().min(0).max(30).optional(),
   shrinkAcrossPercent: z.number().min(0).max(30).optional(),
@@ -126,6 +138,24 @@ export const clothSchema = z.strictObject({
   hideMm: mm.optional(),
 });
 export type Cloth = z.infer<typeof clothSchema>;
+
+/** How a cloth is worked, everything said. */
+export interface ClothNature {
+  readonly kind: ClothKind;
+  readonly frays: boolean;
+  readonly synthetic: boolean;
+  readonly pressable: boolean;
+}
+
+/** How a cloth is worked: as its record says, and where that says nothing, as its kind usually is. Cloth in no catalogue is woven. */
+export function natureOf(cloth: Partial<Pick<Cloth, 'kind' | 'hideMm' | 'frays' | 'synthetic' | 'pressable'>> = {}): ClothNature {
+  const kind = cloth.kind ?? (cloth.hideMm === undefined ? 'woven' : 'leather');
+  const woven = kind === 'woven';
+  return { kind, frays: cloth.frays ?? woven, synthetic: cloth.synthetic ?? kind === 'vinyl', pressable: woven && (cloth.pressable ?? true) };
+}
+
+/** Every hole of a needle or a pin stays in it: leather and vinyl. */
+export const showsHoles = ({ kind }: Pick<ClothNature, 'kind'>): boolean => kind !== 'woven';
 
 const at = z.number().min(-20_000).max(20_000);
 /** A ring of points, mm: first along (up the roll, or from the tail of a hide to its neck), then across. */

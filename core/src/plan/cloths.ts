@@ -1,5 +1,6 @@
 import type { ClothFacts } from '../cover/contract';
 import { biasDepth } from '../cover/welt/bias';
+import { natureOf, showsHoles } from '../material/material';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
@@ -8,14 +9,30 @@ import type { ClothUse, Cushion, Job } from '../job/document';
 /** What names the cloths of a cushion. */
 export type Clothed = Pick<Cushion, 'slots' | 'cloth'>;
 
-/** The cloth a cushion's slot is of: the one named for it, else the cushion's own main one, else the job's. */
-export function clothUse(slot: ClothSlot, job: Pick<Job, 'cloth'>, { slots, cloth }: Clothed): ClothUse {
-  return (slot === 'main' ? undefined : slots?.[slot]) ?? cloth ?? job.cloth;
+/** Slots that nobody sees: they are never cut from leather or vinyl unless that is asked for. */
+const HIDDEN_SLOTS: ReadonlySet<ClothSlot> = new Set(['lining', 'ticking']);
+
+/**
+ * The cloth a cushion's slot is of: the one named for it, else the cushion's own main one, else the job's. A lining that nobody named is kept off leather and vinyl:
+ * it is of the shop's cheapest woven cloth, where it has one.
+ */
+export function clothUse(slot: ClothSlot, job: Pick<Job, 'cloth'>, { slots, cloth }: Clothed, shop: Shop): ClothUse {
+  const named = slot === 'main' ? undefined : slots?.[slot];
+  if (named) return named;
+  const main = cloth ?? job.cloth;
+  return (HIDDEN_SLOTS.has(slot) && showsHoles(natureOf(shop.cloth(main.material ?? ''))) ? liningOf(shop) : null) ?? main;
+}
+
+/** What a lining is cut of that nobody named and that must not be of the main cloth: the woven cloth that costs least for its area; null where there is none. */
+function liningOf({ document }: Shop): ClothUse | null {
+  const woven = document.cloths.filter((cloth) => natureOf(cloth).kind === 'woven' && !cloth.pattern);
+  const [least] = woven.sort((a, b) => a.pricePerM / a.widthMm - b.pricePerM / b.widthMm);
+  return least ? { material: least.id, widthMm: least.widthMm } : null;
 }
 
 /** The name of the cloth that a cushion's slot is of: the catalogue's, or that of a cover cloth that is in no catalogue. */
 export function clothWords(slot: ClothSlot, job: Pick<Job, 'cloth'>, cushion: Clothed, shop: Shop): string {
-  return shop.cloth(clothUse(slot, job, cushion).material ?? '')?.name ?? UNNAMED_CLOTH;
+  return shop.cloth(clothUse(slot, job, cushion, shop).material ?? '')?.name ?? UNNAMED_CLOTH;
 }
 
 /** What a cloth is called that is in no catalogue. */
@@ -35,8 +52,9 @@ export function clothFacts(use: ClothUse, units: UnitSystem, shop: Shop): ClothF
     usableMm,
     thicknessMm: material?.thicknessMm ?? shop.assume('clothThicknessMm', units),
     railroaded: use.railroaded ?? false,
-    oneWay: material?.oneWay ?? true,
+    oneWay: material?.oneWay ?? !showsHoles(natureOf(material)),
     stretches: material?.stretches ?? false,
+    ...natureOf(material),
     biasDepthMm: biasDepth(use.bias ?? 'block', usableMm, shop.assume('biasDepthMm', units)),
   };
 }
@@ -45,7 +63,7 @@ export function clothFacts(use: ClothUse, units: UnitSystem, shop: Shop): ClothF
 export function slotFacts(job: Pick<Job, 'cloth' | 'units'>, cushion: Clothed, shop: Shop): (slot: ClothSlot) => ClothFacts {
   const known = new Map<string, ClothFacts>();
   const facts = (slot: ClothSlot): ClothFacts => {
-    const use = clothUse(slot, job, cushion);
+    const use = clothUse(slot, job, cushion, shop);
     const name = clothName(use);
     const found = known.get(name) ?? clothFacts(use, job.units, shop);
     known.set(name, found);

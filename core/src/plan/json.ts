@@ -106,7 +106,7 @@ function cushionJson(one: CushionPlan, index: number, { job, shop }: Plan, inWor
   return {
     name: one.source.name,
     quantity: one.source.quantity,
-    cloth: { name: clothWords('main', job, one.source, shop), ...clothUse('main', job, one.source) },
+    cloth: { name: clothWords('main', job, one.source, shop), ...clothUse('main', job, one.source, shop) },
     sizes: sizes && {
       seat: plane(sizes.seat),
       finished: plane(sizes.finished),

@@ -41,6 +41,10 @@ export const COVER_SENTENCES = {
     'The back edge is too short for an opening.',
     'Take an envelope back, or turn the template so that a longer edge is at the back.',
   ],
+  'raw-edge-wants-allowance': (n, mm) => [
+    `A seam allowance of ${mm('seamMm')} is less than ${n('what')} needs: ${mm('leastMm')}.`,
+    'Take a wider allowance, or do the shop’s raw edges otherwise: Stockroom.',
+  ],
   'slot-not-named': (n) => [`The ${n('what')} is laid on the main cloth as long as no cloth of its own is chosen.`, 'Choose one under Cover, Cloths.'],
   'boxing-join-on-front': () => [
     'A boxing join falls on the front edge; no other place is long enough.',

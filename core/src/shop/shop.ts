@@ -13,7 +13,7 @@ import {
 } from '../material/material';
 import { allAssumed, ASSUMPTIONS, RETIRED_ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
-import { FILL_WAYS, MACHINES } from './ways';
+import { COOL_EDGES, FILL_WAYS, MACHINES, RAW_EDGES } from './ways';
 import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, WRAP_FIXES, type SchoolRow } from './schools';
 
 const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
@@ -32,6 +32,9 @@ export const shopSchema = z.strictObject({
   step: z.strictObject({ mm: z.number().positive().max(25), inch: z.number().positive().max(1) }),
   /** What covers are sewn on; absent: a machine with a walking foot. */
   machine: z.enum(MACHINES).optional(),
+  /** What is done to raw edges of cotton, wool and other natural cloth that frays, and of synthetic cloth that does; absent: they are left. */
+  rawEdges: z.enum(COOL_EDGES).optional(),
+  rawEdgesSynthetic: z.enum(RAW_EDGES).optional(),
   /** How soft cores go in; absent: in a bag that is drawn out again. */
   fill: z.enum(FILL_WAYS).optional(),
   /** How wraps are held; absent: with adhesive. */

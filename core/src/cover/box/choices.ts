@@ -6,6 +6,8 @@ import { cordMm, lengthWithin, RANGES, seamMm, zipWidthMm } from '../sewing/leng
 import { extrasFields, extrasShape } from '../extras/extras';
 import { wideField, wideShape } from '../plate/wide';
 import { REACH_WORDS, REACHES } from '../band/reach';
+import { showsHoles, type ClothNature } from '../../material/material';
+import { weltCutFor } from '../welt/welt';
 
 /** The choices of a boxed cover, whatever it is called and whatever goes round it. */
 export const boxShape = {
@@ -42,6 +44,9 @@ export const closingOf = ({ closing }: Box): 'zip' | 'hand' | 'hook-and-loop' =>
 export const reachFor = (choices: Box): (typeof REACHES)[number] => choices.zipReach ?? (boxingOf(choices) === 'panels' ? 'back' : 'corners');
 export const endsFor = (choices: Box): (typeof ZIP_ENDS)[number] => choices.zipEnds ?? (boxingOf(choices) === 'panels' ? 'plain' : 'pocket');
 
+/** A slit strip is usual; of leather and vinyl, where a basted seam would leave its holes, two folded ones. */
+export const plaqueFor = ({ plaque }: Box, boxing: Pick<ClothNature, 'kind'>): NonNullable<Box['plaque']> => plaque ?? (showsHoles(boxing) ? 'folded' : 'slit');
+
 /** The plaque is set in when both plates are on; there has to be one. */
 export const plaqueIsLast = (choices: Box): boolean => choices.plaqueSewn === 'last' && closingOf(choices) !== 'hand';
 
@@ -59,7 +64,7 @@ export const boxFields: readonly Field<Box>[] = [
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
   choice('edge', 'Edge', { plain: 'plain', welt: 'welt', ridge: 'ridge' }),
   choice('weltOn', 'Welt on', { both: 'both plates', top: 'top only' }, welt),
-  choice('weltCut', 'Welt cut', { bias: 'on the bias', straight: 'straight' }, welt),
+  choice('weltCut', 'Welt cut', { bias: 'on the bias', straight: 'straight' }, { ...welt, usualFor: (choices, cloth) => weltCutFor(choices, cloth('welt')) }),
   length('cordMm', 'Cord', RANGES.cordMm, 'cordMm', welt),
   length('flangeMm', 'Welt’s flange', RANGES.flangeMm, 'school seam', welt),
   choice('ridge', 'Stitched', { once: 'once', twice: 'twice' }, { shown: ({ edge }) => edge === 'ridge' }),
@@ -70,7 +75,12 @@ export const boxFields: readonly Field<Box>[] = [
   choice('zipReach', 'It runs', REACH_WORDS, { ...closing, shown: opens, usualFor: reachFor }),
   length('zipReturnMm', 'Round each corner', [0, 500], 'zipReturnMm', { ...closing, shown: (choices) => opens(choices) && reachFor(choices) === 'corners' }),
   length('zipShortMm', 'Short of each corner', [0, 1000], 'zipShortMm', { ...closing, shown: (choices) => opens(choices) && reachFor(choices) === 'short' }),
-  choice('plaque', 'Plaque', { slit: 'slit strip', folded: 'two folded', lapped: 'lapped' }, { ...closing, shown: zipped }),
+  choice(
+    'plaque',
+    'Plaque',
+    { slit: 'slit strip', folded: 'two folded', lapped: 'lapped' },
+    { ...closing, shown: zipped, usualFor: (choices, cloth) => plaqueFor(choices, cloth('boxing')) },
+  ),
   length('teethMm', 'Teeth, height', [3, 500], 'half the height', { ...closing, shown: (choices) => zipped(choices) && choices.plaque === 'lapped' }),
   length('zipWidthMm', 'Zip tape wide', RANGES.zipWidthMm, 'zipWidthMm', { ...closing, shown: zipped }),
   choice(

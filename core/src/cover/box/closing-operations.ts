@@ -1,23 +1,14 @@
 import { given, type Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
+import { plaqueText } from '../sewing/cloth-way';
 import { openZip } from '../sewing/cover-operations';
 import { hemmedEndStages } from '../plaque/plaque-stages';
-import type { PlaqueKind } from '../plaque/ask';
 import { endsFor, plaqueIsLast } from './choices';
 import { idsOf, lastCorner, present, sewingMinutes, type BoxWork } from './work';
 
 const SLIDER = 'Slider on, and a stop sewn across each end, before the plaque is closed in.';
 const MEASURE = 'Measure the finished plaque against the boxing and trim it to match, to the millimetre.';
-
-/** How each plaque is made up. `{0}` is the tape. */
-const MAKE: Record<PlaqueKind, string> = {
-  slit: 'Make up the zip plaque: fold the strip right sides in, seam at half the zip’s width with the longest stitch, slit the fold, press open, centre the zip of {0} over it, sew both rows the same way, cross the ends, and unpick the long stitch.',
-  folded: 'Make up the zip plaque: fold both strips in half, butt their folds over the zip of {0}, and sew a row along each fold.',
-  lapped:
-    'Make up the zip plaque: join the narrow strip to one side of the zip of {0} and the wide one to the other, fold the wide one over the teeth and top-stitch the lap.',
-  'hook-and-loop': 'Turn both closing strips in, and sew hook to the one and loop to the other, {0} each, two rows each; lay the loop side over the hook side.',
-};
 
 interface Words {
   readonly text: string;
@@ -62,7 +53,7 @@ export function plaqueMaking(work: BoxWork): Operation[] {
       id: 'sew/plaque',
       foot: 'zip',
       phase: 'sew',
-      text: `${parts ? 'Join the parts of each plaque strip end to end first. ' : ''}${MAKE[plaque.kind]}`,
+      text: `${parts ? 'Join the parts of each plaque strip end to end first. ' : ''}${plaqueText(plaque.kind, work.request.cloth('boxing'))}`,
       figures: closing.kind === 'zip' || closing.kind === 'hook-and-loop' ? [closing.tape] : [],
       cautions: [...(closing.kind === 'zip' ? [SLIDER] : []), MEASURE],
       pieces: idsOf(...plaque.pieces),

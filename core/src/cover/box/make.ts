@@ -1,6 +1,7 @@
 import { apartOn } from '../../geometry/around';
 import { edgeLength, perimeter } from '../../geometry/outline';
 import { given, law, type Figure } from '../../kernel/figure';
+import { showsHoles } from '../../material/material';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Mark, Piece } from '../../piece/piece';
 import { seamProblems } from '../../piece/seam';
@@ -19,7 +20,7 @@ import { makePlaque, type Plaque } from '../plaque/plaque';
 import { tiesOf } from '../plate/plate';
 import { plateJoins } from '../plate/wide';
 import { reachOf, REACH_WORDS } from '../band/reach';
-import { boxingOf, closingOf, endsFor, reachFor, type Box } from './choices';
+import { boxingOf, closingOf, endsFor, reachFor, type Box, plaqueFor } from './choices';
 import { boxOperations } from './operations';
 import { handOpening, platesFor, type Plates } from './plates';
 import { boxSeams } from './seams';
@@ -64,7 +65,7 @@ function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (ope
   return (opening, end, height, places) =>
     makePlaque({
       ...(places ? { places } : {}),
-      kind: hooked ? 'hook-and-loop' : (choices.plaque ?? 'slit'),
+      kind: hooked ? 'hook-and-loop' : plaqueFor(choices, request.cloth('boxing')),
       opening,
       end,
       height,
@@ -77,6 +78,7 @@ function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (ope
       turnIn: shop('joined', 'zipTurnMm'),
       stripMm,
       trimOffMm: request.assume('trimOffMm'),
+      unbasted: showsHoles(request.cloth('boxing')),
     });
 }
 

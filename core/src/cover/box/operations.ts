@@ -2,6 +2,8 @@ import { given, type Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import { clipEvery } from '../band/corners';
+import { showsHoles } from '../../material/material';
+import { steamed, type CuttingWords } from '../sewing/cloth-way';
 import { cutCover, dress, insertCore } from '../sewing/cover-operations';
 import { plaqueIsLast } from './choices';
 import { closingByHand, opening, plaqueEnds, plaqueIn, plaqueMaking } from './closing-operations';
@@ -10,13 +12,14 @@ import { ridgesOf } from './ridges';
 import { clipsPerCorner, cornerCount, idsOf, lastCorner, many, sewingMinutes, type BoxWork } from './work';
 
 /** What is cut and notched of a cover: only what it has. */
-function cutting(work: BoxWork): { readonly cut: string; readonly notch: string } {
+function cutting(work: BoxWork): CuttingWords {
   const { band, closing } = work;
   const marks = ['centres', 'corners', ...(countMarks(work, 'tie') ? ['ties'] : []), closing.kind === 'zip' ? 'zip ends' : 'the ends of the opening'];
   const on = band.plaque ? ['plates', 'boxing', 'plaque'] : ['plates', 'boxing'];
   const list = (words: readonly string[]): string => `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`;
   return {
-    cut: 'Cut the long strips first along the selvedge, then the plates',
+    strips: 'the long strips',
+    rest: 'the plates',
     notch: `Notch ${list(marks)} on ${list(on)}, on both edges of ${band.plaque ? 'boxing and plaque' : 'the boxing'}.`,
   };
 }
@@ -31,11 +34,12 @@ function tying(work: BoxWork): Operation[] {
   if (ties === 0) return [];
   // A plaque that comes last is not there yet: then the ties are held by the bottom plate.
   const last = plaqueIsLast(work.choices);
+  const holes = showsHoles(work.request.cloth('main'));
   return [
     operation({
       id: 'sew/ties',
       phase: 'sew',
-      text: `Baste ${many(ties, 'the pair of ties at its notch', 'pairs of ties at their notches')} on the ${last ? 'bottom plate' : 'band’s lower edge'}, ends towards the middle, and back-tack over them.`,
+      text: `${holes ? 'Staple, in the allowance,' : 'Baste'} ${many(ties, 'the pair of ties at its notch', 'pairs of ties at their notches')} on the ${last ? 'bottom plate' : 'band’s lower edge'}, ends towards the middle, and back-tack over them${holes ? '; draw the staples' : ''}.`,
       cautions: ['No tie where a join or an end of the zip lies.'],
       pieces: ['tie', ...(last ? idsOf(work.plates.bottom) : bandIds(work))],
       minutes: sewingMinutes(work, [], ties),
@@ -159,13 +163,7 @@ function drawButtons(work: BoxWork, after: string): Operation[] {
   ];
 }
 
-const DRESS = {
-  zip: 'close the zip, steam.',
-  hand: 'steam.',
-  'hook-and-loop': 'press the hook and loop together, steam.',
-  envelope: 'steam.',
-  staples: 'steam.',
-};
+const SHUT = { zip: ', close the zip', hand: '', 'hook-and-loop': ', close the hook and loop', envelope: '', staples: '' };
 
 /** The sewing of a boxed cover, in an order that keeps every later seam reachable. */
 export function boxOperations(work: BoxWork): Operation[] {
@@ -175,7 +173,7 @@ export function boxOperations(work: BoxWork): Operation[] {
   const filled = closing.kind === 'hand' ? (ridge.byHand.length ? 'fill/ridge' : 'fill/close') : 'fill/insert';
   const shut = last ? 'sew/plaque-in' : 'sew/band-to-bottom';
   return [
-    ...cutCover(pieces, cutting(work), request.assume),
+    ...cutCover(pieces, cutting(work), request),
     ...plaqueMaking(work),
     ...makingUp(work),
     ...ridge.panels,
@@ -197,7 +195,7 @@ export function boxOperations(work: BoxWork): Operation[] {
     ...drawButtons(work, filled),
     dress(
       request,
-      `Fill the corners with loose wadding, work the seam to the edge, ${DRESS[closing.kind]}`,
+      `Fill the corners with loose wadding, work the seam to the edge${SHUT[closing.kind]}${steamed(request.cloth('main'))}`,
       cornerCount(work),
       countMarks(work, 'button') ? 'fill/buttons' : filled,
     ),

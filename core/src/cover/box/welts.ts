@@ -4,6 +4,7 @@ import { smallestRadius } from '../../geometry/measure';
 import type { Piece } from '../../piece/piece';
 import type { Stretch } from '../../piece/seam';
 import type { CoverRequest } from '../contract';
+import { showsHoles } from '../../material/material';
 import { chosenWelt, weltEdge } from '../welt/welt';
 import type { Box } from './choices';
 import { roundOnSlope } from './plates';
@@ -41,7 +42,7 @@ export function weltsFor(choices: Box, request: CoverRequest): Welts | null {
 
 /** Welt cut with the threads of a woven cloth does not lie round a tight curve. */
 export function weltProblems(choices: Box, { sewn, cloth, assume }: CoverRequest): Issue[] {
-  if (choices.edge !== 'welt' || choices.weltCut !== 'straight' || cloth('welt').stretches) return [];
+  if (choices.edge !== 'welt' || choices.weltCut !== 'straight' || cloth('welt').stretches || showsHoles(cloth('welt'))) return [];
   const radiusMm = smallestRadius(sewn);
   return radiusMm < assume('weltTightMm')
     ? [issue('warning', 'straight-welt-on-tight-curve', 'construction.weltCut', { radiusMm, leastMm: assume('weltTightMm') })]

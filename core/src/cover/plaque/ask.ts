@@ -28,6 +28,8 @@ export interface PlaqueAsk {
   /** Longest strip the cloth gives, mm. */
   readonly stripMm: number;
   readonly trimOffMm: number;
+  /** Of leather or vinyl: a slit strip is cut along its fold and stuck down, because a basted seam would leave its holes. */
+  readonly unbasted?: boolean;
   /** Notches of the plates along it, mm from the opening's left end, and where joins of the plates lie over it. */
   readonly places?: PlaquePlaces;
 }

@@ -7,7 +7,7 @@ const LAYER = 0.14;
 const ROW = 0.25;
 
 /** A plaque across, as it is made up: before and after each fold and slit. The lower seam is on the left. None for hook and loop, which is only turned in. */
-export function plaqueStages({ kind, height, lower, upper, zipWidth, teeth, gap, lap, turnIn }: PlaqueAsk): readonly Stage[] {
+export function plaqueStages({ kind, height, lower, upper, zipWidth, teeth, gap, lap, turnIn, unbasted }: PlaqueAsk): readonly Stage[] {
   const [h, low, high, zip] = [height.value, lower.value, upper.value, zipWidth.value];
   const g = h * LAYER;
   const row = zip * ROW;
@@ -16,6 +16,11 @@ export function plaqueStages({ kind, height, lower, upper, zipWidth, teeth, gap,
   if (kind === 'slit') {
     const [left, right] = [h / 2 + low, h / 2 + high];
     const open = [stageLine('cloth', [-left, 0], [0, 0], [0, -g], [-zip / 2, -g]), stageLine('cloth', [right, 0], [0, 0], [0, -g], [zip / 2, -g])];
+    if (unbasted)
+      return [
+        { words: 'strip cut along its fold, both edges turned under and stuck down', lines: open },
+        { words: 'edges over the zip, a row along each', lines: [...open, tape, stitch(-row), stitch(row)] },
+      ];
     return [
       {
         words: 'folded right sides in, seamed at half the zip’s width',

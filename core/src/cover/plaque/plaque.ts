@@ -203,7 +203,7 @@ export function makePlaque(ask: PlaqueAsk): Plaque {
         words: kind === 'hook-and-loop' ? 'hook and loop onto the strips' : 'zip into the plaque',
         first: along(lowerParts, single ? 'lower' : 'upper'),
         second: along(upperParts, single ? 'upper' : 'lower'),
-        rows: ROWS[kind],
+        rows: ROWS[kind] - (kind === 'slit' && ask.unbasted ? 1 : 0),
       },
     ],
   };

@@ -5,6 +5,7 @@ import type { Piece, PieceRole } from '../../piece/piece';
 import { seamProblems, seamsOn, type SeamDraft, sewnMm } from '../../piece/seam';
 import { minutesFor } from '../../shop/minutes';
 import type { Cover, CoverRequest } from '../contract';
+import { flattened } from '../sewing/cloth-way';
 import { piecedPlate, usableFigure, type PiecedPlate, type WideWay } from './wide';
 
 /** Pieces that are made of a middle and two sides where their cloth is too narrow. Strips are joined end to end by rules of their own. */
@@ -47,16 +48,19 @@ function widePiece(piece: Piece, way: WideWay, { cloth, sizes }: Ask): Wide | nu
   };
 }
 
-function wideStep(wide: readonly (Wide & { readonly pieced: PiecedPlate })[], { assume }: Ask, runMm: number, cutBy: readonly string[]): Operation {
+function wideStep(wide: readonly (Wide & { readonly pieced: PiecedPlate })[], { cloth, assume }: Ask, runMm: number, cutBy: readonly string[]): Operation {
   const [first] = wide as readonly [Wide & { readonly pieced: PiecedPlate }, ...(Wide & { readonly pieced: PiecedPlate })[]];
   const tube = first.pieced.drop !== null;
+  // All of one cover: the cloth of the first says how they are worked.
+  const nature = cloth(first.piece.material.kind === 'cloth' ? first.piece.material.slot : 'main');
+  const edges = nature.kind === 'woven' ? 'selvedges' : 'long edges';
   const figures: readonly Figure[] = tube ? [first.pieced.fromFold] : [renamed('side', first.pieced.parts[1].width)];
   return operation({
     id: WIDE_STEP,
     phase: 'cut',
     text: tube
-      ? 'Make each wide plate from its two drops: seam them on both selvedges into a tube and press. Lay the seams on each other, mark {0} from the fold of the drop that is to be the middle, and cut there once, through both layers: it opens out to that drop whole with a side panel at each side. Cut the plate’s outline from it.'
-      : 'Make each wide plate of a full width in the middle and a side of {0} seamed to each of its selvedges; press, and cut the plate’s outline from it.',
+      ? `Make each wide plate from its two drops: seam them on both ${edges} into a tube and ${flattened(nature, 'the seams')}. Lay the seams on each other, mark {0} from the fold of the drop that is to be the middle, and cut there once, through both layers: it opens out to that drop whole with a side panel at each side. Cut the plate’s outline from it.`
+      : `Make each wide plate of a full width in the middle and a side of {0} seamed to each of its ${edges}; ${flattened(nature, 'the seams')}, and cut the plate’s outline from it.`,
     figures,
     cautions: ['Each further drop starts on a repeat: match the pattern across the seams. Never one seam down the middle of a seat.'],
     pieces: wide.flatMap(({ pieced }) => [...(pieced.drop ? [pieced.drop.id] : []), ...pieced.parts.map(({ id }) => id)]),

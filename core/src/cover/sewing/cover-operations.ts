@@ -2,18 +2,13 @@ import { perimeter } from '../../geometry/outline';
 import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { isNotch, type Piece } from '../../piece/piece';
-import type { Constants } from '../../shop/assumptions';
 import { minutesFor } from '../../shop/minutes';
 import type { FillWay } from '../../shop/ways';
 import type { Contents, Cover, CoverRequest, Notion } from '../contract';
+import { cuttingText, type CuttingWords } from './cloth-way';
 
-/** Cutting the cloth and notching it, in the construction's own words; nothing where there is no piece of cloth. */
-export function cutCover(
-  pieces: readonly Piece[],
-  words: { readonly cut: string; readonly notch: string },
-  assume: Constants,
-  of: 'cover' | 'case' = 'cover',
-): Operation[] {
+/** Cutting the cloth and notching it, in the construction's own words and as the cloth is worked; nothing where there is no piece of cloth. */
+export function cutCover(pieces: readonly Piece[], words: CuttingWords, { cloth: facts, assume }: CoverRequest, of: 'cover' | 'case' = 'cover'): Operation[] {
   const [cut, notch] = of === 'cover' ? ['cut/cover', 'cut/notch'] : ['cut/case', 'cut/case-notch'];
   const cloth = pieces.filter(({ material }) => material.kind === 'cloth');
   if (!cloth.length) return [];
@@ -24,7 +19,7 @@ export function cutCover(
     operation({
       id: cut,
       phase: 'cut',
-      text: `Square the end of the cloth. ${words.cut}; grain and nap one way.`,
+      text: cuttingText(words, facts(of === 'cover' ? 'main' : 'ticking')),
       pieces: cloth.map(({ id }) => id),
       minutes: minutesFor('cut', runMm, 0, assume),
       needs: 'table',

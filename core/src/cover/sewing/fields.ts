@@ -1,3 +1,5 @@
+import type { ClothNature } from '../../material/material';
+import type { ClothSlot } from '../../piece/material-ref';
 import type { AssumptionKey } from '../../shop/assumptions';
 import type { Field } from '../contract';
 import { RANGES } from './lengths';
@@ -6,8 +8,8 @@ import { RANGES } from './lengths';
 interface More<C> {
   readonly group?: 'closing' | 'extras';
   readonly shown?: (choices: C) => boolean;
-  /** Of a choice: which value is usual where that hangs on other choices. */
-  readonly usualFor?: (choices: C) => string;
+  /** Of a choice: which value is usual where that hangs on other choices, or on how the cloths are worked. */
+  readonly usualFor?: (choices: C, cloth: (slot: ClothSlot) => ClothNature) => string;
 }
 
 /** A choice by its values and their names, the usual one first. */

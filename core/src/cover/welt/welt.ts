@@ -1,5 +1,6 @@
 import { rectangleOutline } from '../../geometry/outline';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
+import { showsHoles, type ClothNature } from '../../material/material';
 import type { Piece } from '../../piece/piece';
 import type { Stretch } from '../../piece/seam';
 import type { CoverRequest } from '../contract';
@@ -65,24 +66,31 @@ interface WeltChoices {
 
 const ONLY_WELT: Pick<WeltRequest, 'id' | 'label' | 'part'> = { id: 'welt', label: 'welt strip', part: { index: 1, of: 1 } };
 
+/** How a welt is cut: as chosen; else woven cloth on the bias, leather and vinyl straight, because they have no threads and give by themselves. */
+export const weltCutFor = ({ weltCut }: WeltChoices, nature: Pick<ClothNature, 'kind'>): 'bias' | 'straight' =>
+  weltCut ?? (showsHoles(nature) ? 'straight' : 'bias');
+
 /** The welt of so many rings as the choices have it: on the bias, or straight; its flange as wide as the plate's allowance, or its own. */
 export function chosenWelt(
-  { cordMm, weltCut }: WeltChoices,
+  choices: WeltChoices,
   { sizes, cloth: cloths, assume }: Pick<CoverRequest, 'sizes' | 'cloth' | 'assume'>,
   round: Figure,
   rings: number,
   named = ONLY_WELT,
 ): Piece {
-  const { thicknessMm, biasDepthMm, usableMm } = cloths('welt');
+  const cloth = cloths('welt');
+  const { thicknessMm, biasDepthMm, usableMm } = cloth;
   const shared = {
     ...named,
-    cord: enteredOr('cord', cordMm, 'cordMm', assume),
+    cord: enteredOr('cord', choices.cordMm, 'cordMm', assume),
     cloth: given('cloth', thicknessMm, 'material'),
     flange: { ...(sizes.flange ?? sizes.seam), name: 'flange' },
     round,
     overlap: given('to join the ring', assume('ringOverlapMm'), 'shop'),
   };
-  return weltCut === 'straight' ? straightWelt({ ...shared, rings, usableMm }) : weltPiece({ ...shared, countPerCushion: rings, biasDepthMm });
+  return weltCutFor(choices, cloth) === 'straight'
+    ? straightWelt({ ...shared, rings, usableMm, anyWay: cloth.kind === 'leather' })
+    : weltPiece({ ...shared, countPerCushion: rings, biasDepthMm });
 }
 
 /** The edge of a ring of welt that is sewn to a plate: of a welt cut straight, as many strips as make one ring. */
@@ -94,11 +102,13 @@ export interface StraightWeltRequest extends Omit<WeltRequest, 'countPerCushion'
   /** Rings a cushion. */
   readonly rings: number;
   readonly usableMm: number;
+  /** Leather has no threads: its strips lie as the hide has room. */
+  readonly anyWay?: boolean;
 }
 
 /** A welt cut straight across the cloth, with its threads: strips of one length, joined on the diagonal as on the bias; so many strips a ring. */
 export function straightWelt(request: StraightWeltRequest): Piece {
-  const { id, label, part, rings, cord, cloth, flange, round, overlap, usableMm } = request;
+  const { id, label, part, rings, cord, cloth, flange, round, overlap, usableMm, anyWay = false } = request;
   const height = stripWidth(cord, cloth, flange);
   const ring = sum('welt ring', round, plus(overlap));
   const joins = Math.max(0, Math.ceil((ring.value - height.value) / Math.max(1, usableMm - height.value) - 1e-9) - 1);
@@ -117,6 +127,7 @@ export function straightWelt(request: StraightWeltRequest): Piece {
     outline: rectangleOutline(width.value, height.value),
     // Its share of the ring once the joins are made and the ring is closed.
     sewn: stripLine(round.value / strips, height.value, { left: 0, right: 0, lower: flange.value, upper: flange.value }),
+    ...(anyWay ? { grain: 'any' as const } : {}),
     joins,
   });
 }

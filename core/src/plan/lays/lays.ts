@@ -155,7 +155,7 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
     for (const cut of plan.cuts) {
       const { material, grain } = cut.piece;
       if (material.kind !== 'cloth' || !isLaid(cut.piece)) continue;
-      const use = clothUse(material.slot, job, plan.source);
+      const use = clothUse(material.slot, job, plan.source, shop);
       const name = clothName(use);
       const cloth = cloths.get(name) ?? { use, slots: new Set<ClothSlot>(), items: [], bias: [], offPattern: [] };
       cloths.set(name, cloth);

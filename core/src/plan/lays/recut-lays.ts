@@ -31,7 +31,7 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
     groups.set(lay, [...(groups.get(lay) ?? []), ...items]);
   };
   const onCloth = ({ source }: CushionPlan, slot: ClothSlot): WantedLay | undefined => {
-    const key = clothLayKey(clothUse(slot, job, source), job.cloth);
+    const key = clothLayKey(clothUse(slot, job, source, shop), job.cloth);
     return lays.find((lay) => lay.key === key);
   };
   plans.forEach((plan, index) => {

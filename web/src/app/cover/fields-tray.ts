@@ -1,6 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Icon } from '../shared/icon';
-import { CONSTRUCTIONS, constructionOf, cushionSchema, isUsual, usualChoices, withUsual, type Choices, type CoverOffer, type Field } from '@yardland/core';
+import {
+  clothUse,
+  CONSTRUCTIONS,
+  constructionOf,
+  cushionSchema,
+  isUsual,
+  natureOf,
+  usualChoices,
+  withUsual,
+  type Choices,
+  type ClothNature,
+  type ClothSlot,
+  type CoverOffer,
+  type Field,
+} from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
@@ -131,7 +145,7 @@ export class FieldsTray {
     const entered = choices[field.key];
     const { key, label } = field;
     if (field.kind === 'choice') {
-      const usual = field.usualFor?.(choices) ?? field.usual;
+      const usual = field.usualFor?.(choices, (slot) => this.#nature(slot)) ?? field.usual;
       return { key, label, kind: 'choice', options: field.options, value: typeof entered === 'string' ? entered : usual };
     }
     if (field.kind === 'count')
@@ -139,6 +153,13 @@ export class FieldsTray {
     const { minMm, maxMm } = field;
     const { mm, hint } = this.#usual(field.usual);
     return { key, label, kind: 'length', minMm, maxMm, mm: typeof entered === 'number' ? entered : mm, hint: typeof entered === 'number' ? null : hint };
+  }
+
+  /** How the cloth of a slot is worked. */
+  #nature(slot: ClothSlot): ClothNature {
+    const [job, shop, cushion] = [this.store.job(), this.store.shop(), this.store.cushion()];
+    const use = job && shop && cushion ? clothUse(slot, job, cushion, shop) : undefined;
+    return natureOf(shop?.cloth(use?.material ?? ''));
   }
 
   /** What a length is where nothing was entered, and who says so. */

@@ -100,7 +100,7 @@ export class Ticket {
       splitWords(cushion),
       made,
       grade,
-      clothUse('main', plan.job, cushion).material === undefined ? '' : clothWords('main', plan.job, cushion, plan.shop),
+      clothUse('main', plan.job, cushion, plan.shop).material === undefined ? '' : clothWords('main', plan.job, cushion, plan.shop),
     ]
       .filter(Boolean)
       .join(' · ');

@@ -1,6 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import { Icon } from '../shared/icon';
-import { clothSchema, formatLength, formatLengthUnit, formatNumber, type Cloth, type ClothPattern } from '@yardland/core';
+import {
+  CLOTH_KINDS,
+  clothSchema,
+  formatLength,
+  formatLengthUnit,
+  formatNumber,
+  natureOf,
+  type Cloth,
+  type ClothKind,
+  type ClothPattern,
+} from '@yardland/core';
+import { Choice } from '../shared/controls/choice';
 import { NumberField } from '../shared/controls/number-field';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { TextField } from '../shared/controls/text-field';
@@ -11,10 +22,21 @@ import { today } from '../shared/words/days';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 
+const KIND_WORDS: Record<ClothKind, string> = { woven: 'woven cloth', leather: 'leather', vinyl: 'vinyl' };
+
+/** What follows from the kind, in a sentence under its fields. */
+const WORKED: Record<ClothKind, string> = {
+  woven: 'Pinned or basted, pressed where it may be, steamed when it is dressed.',
+  leather:
+    'Every hole stays: clips and staples in the allowance, each seam sewn once, no iron and no steam. Linings are never cut from it unless a cushion names it for them.',
+  vinyl:
+    'Every hole stays: clips and staples in the allowance, each seam sewn once, no iron and no steam. Linings are never cut from it unless a cushion names it for them.',
+};
+
 /** The shop's cloths: how wide they are, which way they lie, and how they give and shrink. Covers, linings and tickings are all cut of these. */
 @Component({
   selector: 'yl-cloths-panel',
-  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
+  imports: [Choice, Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
   template: `
     <h2 id="cloths-title">Cloths</h2>
     <div
@@ -25,6 +47,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
           <thead>
             <tr>
               <th scope="col">cloth</th>
+              <th scope="col">worked as</th>
               <th scope="col" class="text-right!">wide</th>
               <th scope="col">nap</th>
               <th scope="col" class="text-right!">pattern, along × across</th>
@@ -37,6 +60,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
                 <td>
                   <button type="button" ylLink [attr.aria-pressed]="row.id === cloth()?.id" (click)="pick(row.id)">{{ row.name }}</button>
                 </td>
+                <td class="whitespace-nowrap">{{ row.kind }}</td>
                 <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
                 <td class="whitespace-nowrap">{{ row.nap }}</td>
                 <td class="text-right whitespace-nowrap">{{ row.pattern }}</td>
@@ -54,6 +78,7 @@ const STEP = { mm: 1, inch: 1 / 8 };
           </div>
           <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
             <yl-text label="Called" [maxLength]="80" [value]="cloth.name" (valueChange)="set({ name: $event })" />
+            <yl-choice label="Worked as" [options]="kinds" [value]="nature().kind" (picked)="setKind($event)" />
             <yl-quantity
               label="Wide"
               hint="over the selvedges"
@@ -123,23 +148,33 @@ const STEP = { mm: 1, inch: 1 / 8 };
               />
               <yl-tickbox [checked]="pattern.halfDrop ?? false" (checkedChange)="setPattern({ halfDrop: !pattern.halfDrop })">half drop</yl-tickbox>
             }
-            <yl-quantity
-              label="Whole hides, long"
-              hint="leather: what is usable of one"
-              placeholder="off a roll"
-              [optional]="true"
-              [value]="cloth.hideMm ?? null"
-              [min]="200"
-              [max]="5000"
-              [units]="units()"
-              [step]="step"
-              (valueChange)="set({ hideMm: $event ?? undefined })"
-            />
+            @if (nature().kind === 'leather') {
+              <yl-quantity
+                label="Whole hides, long"
+                hint="what is usable of one"
+                placeholder="off a roll"
+                [optional]="true"
+                [value]="cloth.hideMm ?? null"
+                [min]="200"
+                [max]="5000"
+                [units]="units()"
+                [step]="step"
+                (valueChange)="set({ hideMm: $event ?? undefined })"
+              />
+            }
             <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event, pricedOn: today() })" />
             <yl-text label="Price as of" type="date" [value]="cloth.pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
             <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
             <yl-tickbox [checked]="cloth.stretches ?? false" (checkedChange)="set({ stretches: !cloth.stretches })">stretches</yl-tickbox>
+            @if (nature().kind === 'woven') {
+              <yl-tickbox [checked]="nature().frays" (checkedChange)="set({ frays: !nature().frays })">frays</yl-tickbox>
+              <yl-tickbox [checked]="nature().pressable" (checkedChange)="set({ pressable: !nature().pressable })">may be pressed</yl-tickbox>
+            }
+            @if (nature().kind !== 'leather') {
+              <yl-tickbox [checked]="nature().synthetic" (checkedChange)="set({ synthetic: !nature().synthetic })">synthetic</yl-tickbox>
+            }
           </div>
+          <p ylWords>{{ worked() }}</p>
           <p ylWords>Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
         </section>
       }
@@ -155,15 +190,22 @@ export class ClothsPanel {
   protected readonly step = STEP;
   protected readonly units = this.#list.units;
   protected readonly cloth = this.#list.picked;
+  protected readonly kinds = CLOTH_KINDS.map((value) => ({ value, name: KIND_WORDS[value] }));
+  protected readonly nature = computed(() => natureOf(this.cloth() ?? {}));
+  protected readonly worked = computed(() => WORKED[this.nature().kind]);
   protected readonly rows = computed(() =>
-    this.#list.rows().map(({ id, name, widthMm, oneWay, pattern, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 }) => ({
-      id,
-      name,
-      wide: formatLengthUnit(widthMm, this.units(), STEP),
-      pattern: pattern ? this.#patternWords(pattern) : '—',
-      nap: oneWay ? 'one way' : 'either way',
-      shrinks: shrinkAlongPercent || shrinkAcrossPercent ? `${formatNumber(shrinkAlongPercent, 1)} × ${formatNumber(shrinkAcrossPercent, 1)} %` : '—',
-    })),
+    this.#list.rows().map((one) => {
+      const { id, name, widthMm, oneWay, pattern, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 } = one;
+      return {
+        id,
+        name,
+        kind: KIND_WORDS[natureOf(one).kind],
+        wide: formatLengthUnit(widthMm, this.units(), STEP),
+        pattern: pattern ? this.#patternWords(pattern) : '—',
+        nap: natureOf(one).kind === 'woven' ? (oneWay ? 'one way' : 'either way') : '—',
+        shrinks: shrinkAlongPercent || shrinkAcrossPercent ? `${formatNumber(shrinkAlongPercent, 1)} × ${formatNumber(shrinkAcrossPercent, 1)} %` : '—',
+      };
+    }),
   );
 
   #patternWords({ alongMm, acrossMm, halfDrop }: ClothPattern): string {
@@ -188,6 +230,12 @@ export class ClothsPanel {
     this.set({
       pattern: pattern.alongMm === 0 && pattern.acrossMm === 0 ? undefined : both ? pattern : { ...straight, ...(change.halfDrop ? { halfDrop: true } : {}) },
     });
+  }
+
+  /** What only another kind has is taken off: hides are leather. */
+  protected setKind(value: string): void {
+    const kind = CLOTH_KINDS.find((one) => one === value);
+    if (kind) this.set({ kind, frays: undefined, synthetic: undefined, pressable: undefined, ...(kind === 'leather' ? {} : { hideMm: undefined }) });
   }
 
   protected set(change: Partial<Cloth>): void {

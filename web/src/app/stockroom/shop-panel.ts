@@ -13,6 +13,8 @@ const LABELS: readonly { readonly way: Way; readonly label: string }[] = [
   { way: 'machine', label: 'Machine' },
   { way: 'fill', label: 'Soft cores go in' },
   { way: 'wrapFix', label: 'Wraps are held by' },
+  { way: 'rawEdges', label: 'Raw edges, cotton and wool' },
+  { way: 'rawEdgesSynthetic', label: 'Raw edges, synthetics' },
 ];
 
 /** How the shop works where there are several ways, how it usually makes its covers, and who works in it: by name only, so that a tick at the bench says whose it is. */

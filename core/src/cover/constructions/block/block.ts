@@ -12,6 +12,7 @@ import type { Band } from '../../band/band';
 import { makeBand } from '../../band/boxing';
 import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
 import { cornersOf } from '../../band/corners';
+import { steamed } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor } from '../../sewing/notions';
 import { sewMinutes, weltStep } from '../../sewing/steps';
@@ -22,7 +23,8 @@ import { blockFields, blockSchema, type Block } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
 
 const CUTTING = {
-  cut: 'Cut the panels first along the selvedge, then the top plate, and the base of lining',
+  strips: 'the panels',
+  rest: 'the top plate, and the base of lining',
   notch: 'Notch the centres of plate, base and panels.',
 };
 /** The panels round the block, one a side, seamed at every corner. */
@@ -127,7 +129,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
   const joins = band.joins.map(({ id }) => id).filter((id) => id !== 'boxing-ring');
   const steps = insertCore(request, 'sew/panels-to-base');
   return [
-    ...cutCover(pieces, CUTTING, assume),
+    ...cutCover(pieces, CUTTING, request),
     ...(zip ? [baseZipStep(base, zip, assume)] : []),
     operation({
       id: 'sew/panel-corners',
@@ -180,7 +182,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       // It goes in through the base: what is to be on top goes in first.
       cautions: [...steps.cautions.filter((caution) => caution !== 'Soft side up.'), ...(request.contents.softUp ? ['Soft side down while loading.'] : [])],
     },
-    dress(request, 'Turn the block over, work the panels’ seams to the edges, close the zip, steam.', corners),
+    dress(request, `Turn the block over, work the panels’ seams to the edges, close the zip${steamed(request.cloth('main'))}`, corners),
   ];
 }
 

@@ -7,6 +7,7 @@ import { seamProblems, seamsOn, type Seam, type SeamDraft } from '../../../piece
 import type { Construction, CoverRequest, Field } from '../../contract';
 import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../sewing/cloth-piece';
 import { sewMinutes, weltStep } from '../../sewing/steps';
+import { steamed } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { quarterMarks, quarterPlaces } from '../../band/ring';
@@ -15,7 +16,7 @@ import { edgeFields } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
 import { cordMm, seamMm } from '../../sewing/lengths';
 
-const CUTTING = { cut: 'Cut the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
+const CUTTING = { rest: 'the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
 
 export const bolsterSchema = z.strictObject({
   kind: z.literal('bolster'),
@@ -72,7 +73,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
   const sew = sewMinutes(seams, assume);
   const welted = seams.some(({ id }) => id === 'welt-to-end');
   return [
-    ...cutCover(pieces, CUTTING, assume),
+    ...cutCover(pieces, CUTTING, request),
     operation({
       id: 'sew/body-zip',
       foot: 'zip',
@@ -119,7 +120,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       after: ['sew/open-zip'],
     }),
     insertCore(request, 'sew/other-end'),
-    dress(request, 'Fill out the ends with loose wadding, turn the seam underneath, close the zip, steam.', 2),
+    dress(request, `Fill out the ends with loose wadding, turn the seam underneath, close the zip${steamed(request.cloth('main'))}`, 2),
   ];
 }
 

@@ -207,7 +207,7 @@ function caseOperations({ id, request: { assume }, panel, walls, wallSeams, case
     operation({
       id: `fill/${id('channels')}`,
       phase: 'fill',
-      text: `Fill each of the ${channels} channels with ${Math.ceil(eachG)} g, weighed; pin it shut as it is full, then close the whole back with two rows.`,
+      text: `Fill each of the ${channels} channels with ${Math.ceil(eachG)} g, weighed; clip it shut as it is full, then close the whole back with two rows.`,
       cautions: ['Work in still air, with a mask. Weigh every channel: an uneven case is felt.'],
       pieces: [panel.id],
       minutes: minutesFor('fill', 0, 3 * channels * count, assume),

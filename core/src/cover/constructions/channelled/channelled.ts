@@ -13,7 +13,7 @@ import { channelledFields, channelledSchema, isCovered, type Channelled } from '
 import { channelledSizes } from './sizes';
 
 const CUTTING = {
-  cut: 'Cut the panels and the walls of downproof ticking',
+  rest: 'the panels and the walls of downproof ticking',
   notch: 'Notch the ends of the walls on both panels and join them with chalk lines.',
 };
 
@@ -45,7 +45,7 @@ const SHAKE = 'Shake the case out flat, channel by channel, and look that none i
 
 /** A case by itself; its cover is made apart. */
 function bareCase(choices: Channelled, request: CoverRequest): Cover {
-  const { assume, contents } = request;
+  const { contents } = request;
   const made = soleCase(choices, request);
   const seams = seamsOn(made.pieces, made.seams);
   return {
@@ -53,7 +53,11 @@ function bareCase(choices: Channelled, request: CoverRequest): Cover {
     seams,
     closings: [closedBy(made.opening)],
     notions: made.notions,
-    operations: [...cutCover(made.pieces, CUTTING, assume), ...made.operations, dress(request, SHAKE, 0, 'fill/channels')],
+    operations: [
+      ...cutCover(made.pieces, CUTTING, { ...request, cloth: () => request.cloth('ticking') }),
+      ...made.operations,
+      dress(request, SHAKE, 0, 'fill/channels'),
+    ],
     eased: null,
     problems: [...tickingProblems(request), ...(contents.layers > 0 ? [issue('warning', 'layers-not-in-case', 'core.layers')] : []), ...seamProblems(seams)],
   };
@@ -61,7 +65,7 @@ function bareCase(choices: Channelled, request: CoverRequest): Cover {
 
 /** A case by itself, of ticking, and the boxed cover that it goes into. */
 function coveredCase(choices: Channelled, request: CoverRequest): Cover {
-  const { assume, contents } = request;
+  const { contents } = request;
   const { edge, cordMm } = choices;
   const box = makeBox({ edge: edge ?? 'plain', ...(cordMm === undefined ? {} : { cordMm }) }, { ...request, marks: [] });
   const made = soleCase(choices, request);
@@ -83,7 +87,7 @@ function coveredCase(choices: Channelled, request: CoverRequest): Cover {
     closings: [...box.closings, closedBy(made.opening)],
     notions: [...box.notions, ...made.notions],
     operations: [
-      ...cutCover(made.pieces, CUTTING, assume, 'case'),
+      ...cutCover(made.pieces, CUTTING, request, 'case'),
       ...made.operations.map((step) => ({ ...step, after: step.after.map(inCase) })),
       ...box.operations.map(putIn),
     ],
@@ -143,7 +147,7 @@ function envelope(choices: Channelled, request: CoverRequest): Cover {
       ...cutCover(
         cases.flatMap((one) => one.pieces),
         CUTTING,
-        request.assume,
+        request,
         'case',
       ),
       ...cases.flatMap((one) => one.operations.map((step) => ({ ...step, after: step.after.map(inCase) }))),

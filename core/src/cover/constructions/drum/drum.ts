@@ -19,7 +19,7 @@ import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
 import { enteredOr } from '../../sewing/entered-or';
 
-const CUTTING = { cut: 'Cut the band first along the selvedge, then the plate and the flange', notch: 'Notch the quarters of the plate and of the band.' };
+const CUTTING = { strips: 'the band', rest: 'the plate and the flange', notch: 'Notch the quarters of the plate and of the band.' };
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', {
@@ -116,7 +116,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
   const sew = sewMinutes(seams, assume);
   const { plate, band, flange, strip } = pieces;
   return [
-    ...cutCover(all, CUTTING, assume),
+    ...cutCover(all, CUTTING, request),
     operation({
       id: 'prepare/edge-strip',
       phase: 'prepare',

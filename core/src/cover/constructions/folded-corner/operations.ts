@@ -4,11 +4,12 @@ import type { Piece } from '../../../piece/piece';
 import type { Seam } from '../../../piece/seam';
 import { stageLine, type Stage } from '../../../piece/stage';
 import type { CoverRequest } from '../../contract';
+import { steamed } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { sewMinutes, zipStep } from '../../sewing/steps';
 
 const CUTTING = {
-  cut: 'Cut the top plate with its flaps and the bottom plate',
+  rest: 'the top plate with its flaps and the bottom plate',
   notch: 'Notch the centres and the zip’s ends; the plan’s corners mark themselves.',
 };
 
@@ -46,7 +47,7 @@ export function foldedCornerOperations(request: CoverRequest, { pieces, seams, t
   const cornerSeams = flapCorners(corners).map(({ id }) => id);
   const sew = sewMinutes(seams, assume);
   return [
-    ...cutCover(pieces, CUTTING, assume),
+    ...cutCover(pieces, CUTTING, request),
     operation({
       id: 'sew/corners',
       phase: 'sew',
@@ -88,6 +89,6 @@ export function foldedCornerOperations(request: CoverRequest, { pieces, seams, t
       after: ['sew/corners', 'sew/open-zip'],
     }),
     insertCore(request, 'sew/round'),
-    dress(request, 'Push the corners out, fill them with loose wadding, close the zip, steam.', corners),
+    dress(request, `Push the corners out, fill them with loose wadding, close the zip${steamed(request.cloth('main'))}`, corners),
   ];
 }

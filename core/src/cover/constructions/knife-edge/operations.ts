@@ -5,30 +5,42 @@ import { sewnMm, type Seam } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { CoverRequest } from '../../contract';
 import { cornersOf } from '../../band/corners';
+import { flattened } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { sewMinutes, weltStep, zipStep } from '../../sewing/steps';
 import type { KnifeEdge } from './choices';
 import { BACK_HALVES, type Opening } from './plates';
 
-const CUTTING = { cut: 'Cut the plates, their corners trimmed as they are drawn', notch: 'Notch both ends of the opening, on both plates.' };
+const CUTTING = { rest: 'the plates, their corners trimmed as they are drawn', notch: 'Notch both ends of the opening, on both plates.' };
 
 /** How a knife edge is closed. */
 export type KnifeClosing = NonNullable<KnifeEdge['closing']>;
 
-const STEPS: Record<KnifeClosing, { readonly sew: string; readonly press: string; readonly shut: string }> = {
+interface ClosingWords {
+  readonly sew: string;
+  /** How the cover is turned, and what is flattened then. */
+  readonly turn: string;
+  readonly flat: string;
+  readonly shut: string;
+}
+
+const STEPS: Record<KnifeClosing, ClosingWords> = {
   hand: {
     sew: 'Sew the plates together, right sides in, from one end of the opening round to the other.',
-    press: 'Turn the cover, push the corners out, and press the seam and the fold of the opening’s edges, turned in by exactly the seam.',
-    shut: 'Close the opening along its pressed fold with slip stitch, {0} a stitch, in strong thread.',
+    turn: 'Turn the cover, push the corners out, turn the opening’s edges in by exactly the seam',
+    flat: 'the seam and their fold',
+    shut: 'Close the opening along its fold with slip stitch, {0} a stitch, in strong thread.',
   },
   zip: {
     sew: 'Sew the plates together, right sides in, from one end of the zip round to the other.',
-    press: 'Turn the cover through the zip, push the corners out, and press the seam.',
+    turn: 'Turn the cover through the zip, push the corners out',
+    flat: 'the seam',
     shut: 'Close the zip.',
   },
   envelope: {
-    sew: 'Lay the front face up, the upper half on it face down, then the lower half over it; sew all round, twice where the halves overlap.',
-    press: 'Turn the cover, push the corners out, and press the seam and the folds of the hems.',
+    sew: 'Lay the front face up, the upper half on it face down, then the lower half over it; sew all round, and once more where the halves overlap.',
+    turn: 'Turn the cover, push the corners out',
+    flat: 'the seam and the folds of the hems',
     shut: 'Tuck the insert under the upper half.',
   },
 };
@@ -55,7 +67,7 @@ export function knifeEdgeOperations(request: CoverRequest, work: KnifeWork): Ope
   const corners = cornersOf(request.sewn).filter(({ inner }) => !inner).length;
   const ring = 'Make up the welt and sew it round the front plate, starting at the centre back; join the ring there.';
   return [
-    ...cutCover(pieces, CUTTING, assume),
+    ...cutCover(pieces, CUTTING, request),
     ...(welt ? [weltStep({ text: ring, pieces: [welt, ...plates.slice(0, 1)], seam: 'welt', corners, after: ['cut/notch'] }, sew)] : []),
     ...openingSteps(request, work, plates),
     operation({
@@ -73,7 +85,7 @@ export function knifeEdgeOperations(request: CoverRequest, work: KnifeWork): Ope
     operation({
       id: 'sew/press',
       phase: 'sew',
-      text: `${corners ? `Clip the allowance across ${corners === 1 ? 'the corner' : `each of the ${corners} corners`}, on the diagonal. ` : ''}${STEPS[closing].press}`,
+      text: `${corners ? `Clip the allowance across ${corners === 1 ? 'the corner' : `each of the ${corners} corners`}, on the diagonal. ` : ''}${STEPS[closing].turn}, and ${flattened(request.cloth('main'), STEPS[closing].flat)}.`,
       cautions: corners ? ['Clip to the stitch, never through it.'] : [],
       pieces: plates,
       minutes: minutesFor('prepare', 0, corners, assume),

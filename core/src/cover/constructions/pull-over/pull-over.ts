@@ -9,6 +9,7 @@ import type { StaplePlan } from '../../../piece/staples';
 import { minutesFor } from '../../../shop/minutes';
 import type { Construction, CoverRequest } from '../../contract';
 import { turnsIn } from '../../band/corners';
+import { showsHoles } from '../../../material/material';
 import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
 import { frontOf } from '../../band/front';
 import { notionsFor } from '../../sewing/notions';
@@ -18,7 +19,9 @@ import { pullOverPieces, seamDown, type PullOverPieces } from './pieces';
 import { dropOf, frameEdge, pullOverSizes, underneath } from './sizes';
 
 const CUTTING = {
-  cut: 'Cut the side band first along the selvedge, then the top panel, its front to the front of the nap, and the dust cover',
+  strips: 'the side band',
+  rest: 'the top panel and the dust cover',
+  nap: 'the top panel’s front to the front of the nap',
   notch: 'Notch the centres of top panel and band, and where their seam ends at the front; mark the same centres on the frame.',
 };
 
@@ -64,7 +67,7 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
   const { line } = underneath(assume);
   const pleats = pleatWords(staples);
   return [
-    ...cutCover(all, CUTTING, assume),
+    ...cutCover(all, CUTTING, request),
     ...(joins.length
       ? [
           operation({
@@ -104,7 +107,9 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
         given('from a corner', assume('stapleClearMm'), 'shop'),
         given('from the staples', assume('stapleTrimMm'), 'shop'),
       ],
-      cautions: ['Temporary staples until the nap and the ridge run straight.'],
+      cautions: [
+        `Temporary staples until ${showsHoles(request.cloth('main')) ? 'the ridge runs' : 'the nap and the ridge run'} straight${showsHoles(request.cloth('main')) ? ', in what is trimmed off: every hole stays' : ''}.`,
+      ],
       pieces: [made.plate.id, ...band],
       stages: turnedUnder(line.value, assume('stapleHoldMm')),
       minutes: minutesFor('staple', perimeter(staples.line), 0, assume),

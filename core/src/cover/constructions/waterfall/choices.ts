@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { weltCutFor } from '../../welt/welt';
 import type { Field } from '../../contract';
 import { choiceField, edgeFields, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
@@ -20,7 +21,12 @@ export type Waterfall = z.infer<typeof waterfallSchema>;
 export const waterfallFields: readonly Field<Waterfall>[] = [
   lengthField<Waterfall>('frontRadiusMm', 'Front rounded by', [1, 300], 'frontRadiusMm'),
   ...edgeFields('Edge on sides and back'),
-  choiceField<Waterfall>('weltCut', 'Welt cut', { bias: 'on the bias', straight: 'straight, narrow' }, { shown: ({ edge }) => edge === 'welt' }),
+  choiceField<Waterfall>(
+    'weltCut',
+    'Welt cut',
+    { bias: 'on the bias', straight: 'straight, narrow' },
+    { shown: ({ edge }) => edge === 'welt', usualFor: (choices, cloth) => weltCutFor(choices, cloth('welt')) },
+  ),
   lengthField<Waterfall>('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   wideField<Waterfall>(),
   lengthField<Waterfall>('zipWidthMm', 'Zip tape wide', RANGES.zipWidthMm, 'zipWidthMm', { group: 'closing' }),

@@ -3,12 +3,14 @@ import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import type { Seam } from '../../../piece/seam';
 import type { CoverRequest } from '../../contract';
+import { plaqueText, steamed } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { sewMinutes, weltStep } from '../../sewing/steps';
 import type { Made } from './pieces';
 
 const CUTTING = {
-  cut: 'Cut the plate in one, along the nap, then the side boxings and the plaque',
+  rest: 'the plate in one, then the side boxings and the plaque',
+  nap: 'the plate’s front down the nap',
   notch: 'Notch the mid marks of the front on plate and side boxings; the centre back, the back’s corners and the zip’s ends on plate and plaque.',
 };
 
@@ -25,12 +27,12 @@ export function waterfallOperations(request: CoverRequest, made: Made, pieces: r
   const hem = given('hem', assume('endHemMm'), 'shop');
   const lap = given('lap', assume('endLapMm'), 'shop');
   return [
-    ...cutCover(pieces, CUTTING, assume),
+    ...cutCover(pieces, CUTTING, request),
     operation({
       id: 'sew/plaque',
       foot: 'zip',
       phase: 'sew',
-      text: 'Make up the zip plaque: fold the strip right sides in, seam at half the zip’s width with the longest stitch, slit the fold, press open, set the zip of {0}, and unpick the long stitch.',
+      text: plaqueText('slit', request.cloth('boxing')),
       figures: [tape],
       cautions: [
         'Slider on, and a stop sewn across each end, before the plaque is closed in.',
@@ -84,6 +86,6 @@ export function waterfallOperations(request: CoverRequest, made: Made, pieces: r
       after: ['sew/open-zip'],
     }),
     insertCore(request, 'sew/side-bottom'),
-    dress(request, 'Smooth the front over, fill the back’s corners with loose wadding, close the zip, steam.', 2),
+    dress(request, `Smooth the front over, fill the back’s corners with loose wadding, close the zip${steamed(request.cloth('main'))}`, 2),
   ];
 }

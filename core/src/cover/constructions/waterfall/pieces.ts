@@ -6,6 +6,7 @@ import { segmentLength, type Segment } from '../../../geometry/segment';
 import { given, law, lawOrMeasured, measuredOn, type Figure } from '../../../kernel/figure';
 import type { Mark, Piece } from '../../../piece/piece';
 import { seamsOn, type Seam, type SeamDraft } from '../../../piece/seam';
+import { showsHoles } from '../../../material/material';
 import type { CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../sewing/cloth-piece';
 import type { FrontAndRest } from '../../band/front';
@@ -142,6 +143,7 @@ export function piecesOf(choices: Waterfall, request: CoverRequest, front: Front
     turnIn: seam,
     stripMm: cloth.railroaded ? Infinity : cloth.usableMm,
     trimOffMm: assume('trimOffMm'),
+    unbasted: showsHoles(cloth),
     places: { notches: backNotches(front, ends), under: [] },
   });
   const welt = choices.edge === 'welt' ? weltOf(choices, request, plate.piece) : null;

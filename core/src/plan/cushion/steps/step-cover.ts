@@ -3,6 +3,7 @@ import { pieceWide } from '../../../cover/plate/piece-wide';
 import { bagInside } from '../../../cover/sewing/cover-operations';
 import { muslinOf } from '../../../cover/sewing/muslin';
 import { threadFor } from '../../../cover/sewing/notions';
+import { withRawEdges } from '../../../cover/sewing/raw-edges';
 import { perimeter } from '../../../geometry/outline';
 import type { Cushion } from '../../../job/document';
 import { measuredOn } from '../../../kernel/figure';
@@ -51,7 +52,9 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
     contents,
     assume,
   };
-  const made = pieceWide(construction.make(choices, request), choices.wide ?? 'turn', request);
+  const { rawEdges = 'left', rawEdgesSynthetic = 'left' } = shop.document;
+  const wide = pieceWide(construction.make(choices, request), choices.wide ?? 'turn', request);
+  const made = withRawEdges(wide, request, { natural: rawEdges, synthetic: rawEdgesSynthetic });
   const machine = cushion.machine ?? shop.document.machine ?? 'walking-foot';
   const thread = made.seams.length ? [threadFor(made.seams, facts('main').thicknessMm, machine, assume)] : [];
   const muslin = cushion.core.kept ? null : muslinOf(request);
@@ -60,7 +63,7 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
     cover: { ...made, notions: [...made.notions, ...thread, ...bagInside(made, contents)] },
     coverPieces: made.pieces.map((piece) => {
       if (piece.material.kind !== 'cloth') return piece;
-      const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion), shop);
+      const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion, shop), shop);
       return cutLarger(piece, across, along);
     }),
     crown,

@@ -10,7 +10,7 @@ import type { Cover } from '../../../cover/contract';
 import type { Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import type { Sizes } from '../../../piece/sizes';
-import { isFoam } from '../../../material/material';
+import { isFoam, natureOf } from '../../../material/material';
 import type { Constants } from '../../../shop/assumptions';
 import type { WrapWay } from '../../../shop/schools';
 import type { Shop } from '../../../shop/shop';
@@ -119,15 +119,15 @@ interface Bench {
 
 /** The steps in their order, as the machine, the cloth, and pieces that are kept as they were cut ask for them. */
 export function workOrder(steps: readonly Operation[], { source, job, shop, seams, pieces, assume }: Bench): Ordered {
-  const made = forMachine(steps, source.machine ?? shop.document.machine ?? 'walking-foot', seams, assume);
-  const { operations, problems } = ordered(made, (operation) => footFor(operation, pieces));
-  const cloth = shop.cloth(clothUse('main', job, source).material ?? '');
+  const cloth = shop.cloth(clothUse('main', job, source, shop).material ?? '');
   const sewn = {
     name: cloth?.name ?? 'the cloth',
     thicknessMm: cloth?.thicknessMm ?? USUAL_CLOTH_MM,
-    leather: cloth?.hideMm !== undefined,
+    kind: natureOf(cloth).kind,
     outdoors: isOutdoors(source.seat?.place),
   };
+  const made = forMachine(steps, source.machine ?? shop.document.machine ?? 'walking-foot', { seams, kind: sewn.kind, assume });
+  const { operations, problems } = ordered(made, (operation) => footFor(operation, pieces));
   const set = withSewing(withFeet(operations, pieces), sewingWords(sewn, assume, job.units));
   return { operations: withKept(set, pieces, source.bench?.kept ?? {}, job.units, shop.document.step), problems };
 }
