@@ -62,11 +62,13 @@ export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, { units, step
   for (const mark of piece.marks.filter(isNotch))
     sheet.stroke(paper({ x: mark.at.x + mark.outward.x * seam, y: mark.at.y + mark.outward.y * seam }), paper(mark.at), 1);
   const at = (x: number, y: number): Point => paper({ x: sewn.minX + (sewn.maxX - sewn.minX) * x, y: sewn.minY + (sewn.maxY - sewn.minY) * y });
-  const arrow = [at(0.5, 0.32), at(0.5, 0.7)] as const;
-  sheet.stroke(arrow[0], arrow[1], 0.8);
-  sheet.stroke(arrow[1], { x: arrow[1].x - 3, y: arrow[1].y + 6 }, 0.8);
-  sheet.stroke(arrow[1], { x: arrow[1].x + 3, y: arrow[1].y + 6 }, 0.8);
-  sheet.line('grain', arrow[1].x + 6, (arrow[0].y + arrow[1].y) / 2 - 4, { size: 8, grey: 60 });
+  if (piece.grain === 'with-the-roll') {
+    const arrow = [at(0.5, 0.32), at(0.5, 0.7)] as const;
+    sheet.stroke(arrow[0], arrow[1], 0.8);
+    sheet.stroke(arrow[1], { x: arrow[1].x - 3, y: arrow[1].y + 6 }, 0.8);
+    sheet.stroke(arrow[1], { x: arrow[1].x + 3, y: arrow[1].y + 6 }, 0.8);
+    sheet.line('grain', arrow[1].x + 6, (arrow[0].y + arrow[1].y) / 2 - 4, { size: 8, grey: 60 });
+  }
   const foot = paper({ x: 0, y: cut.minY }).y + 8;
   dimension(sheet, { x: at(0, 0).x, y: foot }, { x: at(1, 0).x, y: foot }, formatLength(sewn.maxX - sewn.minX, units, step));
   const side = paper({ x: cut.maxX, y: 0 }).x + 8;

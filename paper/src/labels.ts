@@ -54,7 +54,7 @@ function labelsOf(one: Planned, plan: Plan): PieceLabel[] {
       material.kind === 'foam'
         ? (plan.shop.grade(material.grade)?.name ?? material.grade)
         : material.kind === 'cloth'
-          ? `${clothWords(material.slot, plan.job, source, plan.shop)}${piece.grain === 'with-the-roll' ? ', up the roll' : piece.grain === 'bias' ? ', on the bias' : ''}`
+          ? `${clothWords(material.slot, plan.job, source, plan.shop)}${LIES[piece.grain]}`
           : 'wadding';
     return Array.from({ length: source.quantity }, (_, cushion) =>
       Array.from({ length: countPerCushion }, (_, copy) => ({
@@ -80,6 +80,9 @@ interface Room {
   readonly width: number;
   readonly height: number;
 }
+
+/** Which way a piece of cloth lies, said after its cloth. */
+const LIES: Record<Piece['grain'], string> = { 'with-the-roll': ', up the roll', 'along-the-hide': ', along the hide', bias: ', on the bias', any: '' };
 
 /** Writes a label, all of it, as large as it fits its box. */
 function writeLabel(sheet: Sheet, { head, cushion, size, of }: PieceLabel, job: string, { x, y, width, height }: Room): void {

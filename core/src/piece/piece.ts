@@ -84,7 +84,7 @@ export interface Piece {
   /** Lines on its face along which other pieces are sewn onto it. */
   readonly placements?: readonly Outline[];
   readonly marks: readonly Mark[];
-  readonly grain: 'with-the-roll' | 'bias' | 'any';
+  readonly grain: 'with-the-roll' | 'along-the-hide' | 'bias' | 'any';
   /** Its length runs along the roll instead of across it. */
   readonly alongRoll?: boolean;
   /** Whether it is seen in the finished cushion. */

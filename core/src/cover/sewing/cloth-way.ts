@@ -12,8 +12,8 @@ export interface CuttingWords {
   readonly notch: string;
 }
 
-/** How the pieces of a cover are cut, by what it is of: woven cloth by its grain and nap, vinyl along the roll, leather where the hide is good. */
-export function cuttingText({ strips, rest, nap }: CuttingWords, { kind }: Pick<ClothNature, 'kind'>): string {
+/** How the pieces of a cover are cut, by what it is of: woven cloth by its grain and nap, vinyl along the roll, leather where the hide is good. `ofOthers`: some are of another cloth. */
+export function cuttingText({ strips, rest, nap }: CuttingWords, { kind }: Pick<ClothNature, 'kind'>, ofOthers: boolean): string {
   const first = (along: string): string => (strips === undefined ? `Cut ${rest}` : `Cut ${strips} first along ${along}, then ${rest}`);
   switch (kind) {
     case 'woven':
@@ -21,7 +21,7 @@ export function cuttingText({ strips, rest, nap }: CuttingWords, { kind }: Pick<
     case 'vinyl':
       return `Square the end of the vinyl. ${first('the edge of the roll')}, all one way. Mark on the wrong side, in the allowance.`;
     case 'leather':
-      return `Find the place of each piece on the hide: what is seen on the good back, clear of flaws. Mark round them on the wrong side; cut ${rest}${strips === undefined ? '' : `, then ${strips}`}. What is of another cloth is cut from that.`;
+      return `Find the place of each piece on the hide: what is seen on the good back, clear of flaws. Mark round them on the wrong side; cut ${rest}${strips === undefined ? '' : `, then ${strips}`}.${ofOthers ? ' What is of another cloth is cut from that.' : ''}`;
   }
 }
 

@@ -12,6 +12,8 @@ export function cutCover(pieces: readonly Piece[], words: CuttingWords, { cloth:
   const [cut, notch] = of === 'cover' ? ['cut/cover', 'cut/notch'] : ['cut/case', 'cut/case-notch'];
   const cloth = pieces.filter(({ material }) => material.kind === 'cloth');
   if (!cloth.length) return [];
+  const main = facts(of === 'cover' ? 'main' : 'ticking');
+  const ofOthers = cloth.some(({ material }) => material.kind === 'cloth' && facts(material.slot) !== main);
   const runMm = cloth.reduce((mm, piece) => mm + piece.countPerCushion * perimeter(piece.outline), 0);
   const notched = cloth.filter(({ marks }) => marks.some(isNotch));
   const notches = notched.reduce((count, piece) => count + piece.countPerCushion * piece.marks.filter(isNotch).length, 0);
@@ -19,7 +21,7 @@ export function cutCover(pieces: readonly Piece[], words: CuttingWords, { cloth:
     operation({
       id: cut,
       phase: 'cut',
-      text: cuttingText(words, facts(of === 'cover' ? 'main' : 'ticking')),
+      text: cuttingText(words, main, ofOthers),
       pieces: cloth.map(({ id }) => id),
       minutes: minutesFor('cut', runMm, 0, assume),
       needs: 'table',

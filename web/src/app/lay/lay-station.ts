@@ -126,12 +126,18 @@ export class LayStation {
       laid: sheets ? `${answer.sheets} used` : `${formatRun(answer.lengthMm, units)} laid`,
       use: `${formatNumber(answer.use * 100)} %`,
       bound: sheets ? `${formatNumber(answer.bound)} at the least` : `${formatRun(answer.bound, units)} at the least`,
-      over: sheets ? '' : `${formatNumber((answer.lengthMm / Math.max(1, answer.bound) - 1) * 100, 1)} % over`,
+      over: sheets
+        ? answer.sheets <= Math.ceil(answer.bound - 1e-9)
+          ? 'the least there is'
+          : ''
+        : `${formatNumber((answer.lengthMm / Math.max(1, answer.bound) - 1) * 100, 1)} % over`,
       unplaced: answer.unplaced.map((id) => this.#pieceWords(id)).join(', '),
       stopped: answer.stopped,
     };
   });
 
+  /** The lay is on hides: they have neither a roll's direction nor selvedges. */
+  protected readonly onHides = computed(() => this.current()?.subject.kind === 'cloth' && this.current()?.request.material.kind !== 'roll');
   protected readonly cloths = computed(() => (this.store.shop()?.document.cloths ?? []).map(({ id, name }) => ({ value: id, name })));
 
   protected readonly scene = computed<Scene>(() => {

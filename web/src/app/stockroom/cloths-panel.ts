@@ -81,7 +81,7 @@ const WORKED: Record<ClothKind, string> = {
             <yl-choice label="Worked as" [options]="kinds" [value]="nature().kind" (picked)="setKind($event)" />
             <yl-quantity
               label="Wide"
-              hint="over the selvedges"
+              [hint]="nature().kind === 'leather' ? 'what is usable of a hide' : 'over the selvedges'"
               [value]="cloth.widthMm"
               [min]="200"
               [max]="10000"
@@ -89,64 +89,66 @@ const WORKED: Record<ClothKind, string> = {
               [step]="step"
               (entered)="set({ widthMm: $event })"
             />
-            <yl-quantity
-              label="Selvedge"
-              hint="each side"
-              [value]="cloth.selvedgeMm"
-              [max]="200"
-              [units]="units()"
-              [step]="step"
-              (entered)="set({ selvedgeMm: $event })"
-            />
             <yl-number label="Thickness" unit="mm" [min]="0.05" [max]="10" [value]="cloth.thicknessMm" (entered)="set({ thicknessMm: $event })" />
-            <yl-number
-              label="Shrinks along the roll"
-              unit="%"
-              [min]="0"
-              [max]="30"
-              [value]="cloth.shrinkAlongPercent ?? 0"
-              (valueChange)="set({ shrinkAlongPercent: $event ?? 0 })"
-            />
-            <yl-number
-              label="Shrinks across"
-              unit="%"
-              [min]="0"
-              [max]="30"
-              [value]="cloth.shrinkAcrossPercent ?? 0"
-              (valueChange)="set({ shrinkAcrossPercent: $event ?? 0 })"
-            />
-            <yl-quantity
-              label="Pattern repeats along"
-              hint="the roll; 0 for none"
-              [value]="cloth.pattern?.alongMm ?? 0"
-              [min]="0"
-              [max]="3000"
-              [units]="units()"
-              [step]="step"
-              (entered)="setPattern({ alongMm: $event })"
-            />
-            <yl-quantity
-              label="Pattern repeats across"
-              hint="the roll; 0 for none"
-              [value]="cloth.pattern?.acrossMm ?? 0"
-              [min]="0"
-              [max]="3000"
-              [units]="units()"
-              [step]="step"
-              (entered)="setPattern({ acrossMm: $event })"
-            />
-            @if (cloth.pattern; as pattern) {
+            @if (nature().kind !== 'leather') {
               <yl-quantity
-                label="First motif"
-                hint="its centre, from the selvedge’s inner edge"
-                [value]="pattern.motifMm ?? pattern.acrossMm / 2"
+                label="Selvedge"
+                hint="each side"
+                [value]="cloth.selvedgeMm"
+                [max]="200"
+                [units]="units()"
+                [step]="step"
+                (entered)="set({ selvedgeMm: $event })"
+              />
+              <yl-number
+                label="Shrinks along the roll"
+                unit="%"
+                [min]="0"
+                [max]="30"
+                [value]="cloth.shrinkAlongPercent ?? 0"
+                (valueChange)="set({ shrinkAlongPercent: $event ?? 0 })"
+              />
+              <yl-number
+                label="Shrinks across"
+                unit="%"
+                [min]="0"
+                [max]="30"
+                [value]="cloth.shrinkAcrossPercent ?? 0"
+                (valueChange)="set({ shrinkAcrossPercent: $event ?? 0 })"
+              />
+              <yl-quantity
+                label="Pattern repeats along"
+                hint="the roll; 0 for none"
+                [value]="cloth.pattern?.alongMm ?? 0"
                 [min]="0"
                 [max]="3000"
                 [units]="units()"
                 [step]="step"
-                (entered)="setPattern({ motifMm: $event })"
+                (entered)="setPattern({ alongMm: $event })"
               />
-              <yl-tickbox [checked]="pattern.halfDrop ?? false" (checkedChange)="setPattern({ halfDrop: !pattern.halfDrop })">half drop</yl-tickbox>
+              <yl-quantity
+                label="Pattern repeats across"
+                hint="the roll; 0 for none"
+                [value]="cloth.pattern?.acrossMm ?? 0"
+                [min]="0"
+                [max]="3000"
+                [units]="units()"
+                [step]="step"
+                (entered)="setPattern({ acrossMm: $event })"
+              />
+              @if (cloth.pattern; as pattern) {
+                <yl-quantity
+                  label="First motif"
+                  hint="its centre, from the selvedge’s inner edge"
+                  [value]="pattern.motifMm ?? pattern.acrossMm / 2"
+                  [min]="0"
+                  [max]="3000"
+                  [units]="units()"
+                  [step]="step"
+                  (entered)="setPattern({ motifMm: $event })"
+                />
+                <yl-tickbox [checked]="pattern.halfDrop ?? false" (checkedChange)="setPattern({ halfDrop: !pattern.halfDrop })">half drop</yl-tickbox>
+              }
             }
             @if (nature().kind === 'leather') {
               <yl-quantity
@@ -164,7 +166,9 @@ const WORKED: Record<ClothKind, string> = {
             }
             <yl-number label="Price a metre" [min]="0" [max]="100000" [value]="cloth.pricePerM" (entered)="set({ pricePerM: $event, pricedOn: today() })" />
             <yl-text label="Price as of" type="date" [value]="cloth.pricedOn ?? ''" (valueChange)="set({ pricedOn: $event || undefined })" />
-            <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
+            @if (nature().kind !== 'leather') {
+              <yl-tickbox [checked]="cloth.oneWay" (checkedChange)="set({ oneWay: !cloth.oneWay })">nap or pattern one way</yl-tickbox>
+            }
             <yl-tickbox [checked]="cloth.stretches ?? false" (checkedChange)="set({ stretches: !cloth.stretches })">stretches</yl-tickbox>
             @if (nature().kind === 'woven') {
               <yl-tickbox [checked]="nature().frays" (checkedChange)="set({ frays: !nature().frays })">frays</yl-tickbox>
@@ -175,7 +179,9 @@ const WORKED: Record<ClothKind, string> = {
             }
           </div>
           <p ylWords>{{ worked() }}</p>
-          <p ylWords>Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
+          @if (nature().kind !== 'leather') {
+            <p ylWords>Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
+          }
         </section>
       }
     </div>

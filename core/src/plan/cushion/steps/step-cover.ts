@@ -61,9 +61,12 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
   const onMainCloth = muslin && !construction.slots.includes('lining') && facts('lining') === facts('main');
   return {
     cover: { ...made, notions: [...made.notions, ...thread, ...bagInside(made, contents)] },
-    coverPieces: made.pieces.map((piece) => {
-      if (piece.material.kind !== 'cloth') return piece;
-      const { across, along } = shrinkage(clothUse(piece.material.slot, { cloth }, cushion, shop), shop);
+    coverPieces: made.pieces.map((one) => {
+      const { material, grain } = one;
+      if (material.kind !== 'cloth') return one;
+      // A hide has no threads: its pieces lie along it, turned a little where that saves leather.
+      const piece: Piece = grain === 'with-the-roll' && facts(material.slot).kind === 'leather' ? { ...one, grain: 'along-the-hide' } : one;
+      const { across, along } = shrinkage(clothUse(material.slot, { cloth }, cushion, shop), shop);
       return cutLarger(piece, across, along);
     }),
     crown,

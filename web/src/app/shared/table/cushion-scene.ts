@@ -17,7 +17,9 @@ export function plateItems(plate: Piece, seamMm: number): SceneItem[] {
     { kind: 'area', key: 'plate-cut', shape: plate.outline, look: 'cut' },
     ...(plate.sewn ? [{ kind: 'area' as const, key: 'plate-sewn', shape: plate.sewn, look: 'sew' as const }] : []),
     ...notchItems(plate, seamMm, 'plate', 0, 0),
-    { kind: 'arrow', key: 'plate-grain', from: { x, y: box.minY + depth * 0.28 }, to: { x, y: box.minY + depth * 0.72 }, text: 'grain' },
+    ...(plate.grain === 'with-the-roll'
+      ? [{ kind: 'arrow' as const, key: 'plate-grain', from: { x, y: box.minY + depth * 0.28 }, to: { x, y: box.minY + depth * 0.72 }, text: 'grain' }]
+      : []),
   ];
 }
 
