@@ -13,6 +13,7 @@ import {
   type Plan,
   type PlannedLay,
   pieceOf,
+  isTurned,
 } from '@yardland/core';
 import { drawLay, MOST_HIGH } from './lay-drawing';
 import { MARGIN, Writer, type Stamp } from './writer';
@@ -62,7 +63,7 @@ function rowsOf({ inWords, plan }: Writer, lay: PlannedLay): Row[] {
       return {
         item: id,
         count,
-        words: `${cushion.source.name}: ${found.label}${trimmed}`,
+        words: `${cushion.source.name}: ${found.label}${isTurned(id) ? ', turned over' : ''}${trimmed}`,
         size: `${length(found.width.value)} × ${length(found.height.value)}`,
         missing: lost,
         number,

@@ -58,7 +58,7 @@ function labelsOf(one: Planned, plan: Plan): PieceLabel[] {
           : 'wadding';
     return Array.from({ length: source.quantity }, (_, cushion) =>
       Array.from({ length: countPerCushion }, (_, copy) => ({
-        head: countPerCushion > 1 ? `${label}, ${copy + 1} of ${countPerCushion}` : label,
+        head: `${countPerCushion > 1 ? `${label}, ${copy + 1} of ${countPerCushion}` : label}${copy >= countPerCushion - piece.turned ? ', turned over' : ''}`,
         cushion: source.quantity > 1 ? `${source.name}, ${cushion + 1} of ${source.quantity}` : source.name,
         size: size + cut,
         of,

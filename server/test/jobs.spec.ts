@@ -181,6 +181,8 @@ describe('the shop', () => {
       machine: 'home',
       fill: 'bag-left',
       wrapFix: 'staples',
+      rawEdges: 'overlocked',
+      rawEdgesSynthetic: 'sealed',
       usual: { boxed: { edge: 'welt', cordMm: 6 } },
       people: ['Alma', 'Bo'],
       calibration: { trimOffMm: 40 },

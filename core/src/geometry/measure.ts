@@ -44,6 +44,19 @@ export function asymmetry(outline: Outline, x = centreLine(outline)): Asymmetry 
   return worst;
 }
 
+/** An outline that differs by more than this from its mirror image has a left and a right, mm. */
+const HANDED_MM = 0.5;
+/** Corners of the flattened outline that are compared, about. */
+const HANDED_PLACES = 48;
+
+/** Whether an outline has a left and a right: turned over, it is another one. Looked at by corners and points of curves, not as closely as `asymmetry`. */
+export function isHanded(outline: Outline): boolean {
+  const x = centreLine(outline);
+  const ring = flatten(outline);
+  const step = Math.max(1, Math.floor(ring.length / HANDED_PLACES));
+  return ring.some((p, i) => i % step === 0 && distanceTo(ring, { x: 2 * x - p.x, y: p.y }) > HANDED_MM);
+}
+
 /** Smallest radius of curvature of an outline's curves, mm; Infinity where it has none. Sharp corners are not curves: `isCorner` tells them. */
 export function smallestRadius(outline: Outline): number {
   return Math.min(Infinity, ...outline.segments.map(smallestRadiusOf));

@@ -1,3 +1,4 @@
+import { isHanded } from '../geometry/measure';
 import type { Outline } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import type { Figure } from '../kernel/figure';
@@ -87,6 +88,10 @@ export interface Piece {
   readonly grain: 'with-the-roll' | 'along-the-hide' | 'bias' | 'any';
   /** Its length runs along the roll instead of across it. */
   readonly alongRoll?: boolean;
+  /** Which way its right side faces in the cushion: outlines are drawn from above. `each-way`: half of its copies face up and half down. */
+  readonly facing: 'up' | 'down' | 'each-way';
+  /** Of its copies for one cushion, so many are cut turned over: their right side faces down and the outline has a left and a right. */
+  readonly turned: number;
   /** Whether it is seen in the finished cushion. */
   readonly face: 'visible' | 'hidden';
   /** Cut longer by this altogether and trimmed at the join; counted when laying and buying, never in a size. */
@@ -98,6 +103,21 @@ export interface Piece {
 /** Whether a piece is laid on its material; what is cut out of seamed drops is not, its drops are. */
 export const isLaid = ({ partOf }: Pick<Piece, 'partOf'>): boolean => !partOf?.drop;
 
+/**
+ * Of a piece's copies for one cushion, how many are the mirror image of its outline on cloth that lies right side up: none where its outline is its own mirror image.
+ */
+export function turnedCopies({ facing, countPerCushion, outline, material }: Pick<Piece, 'facing' | 'countPerCushion' | 'outline' | 'material'>): number {
+  if (facing === 'up' || material.kind !== 'cloth' || !isHanded(outline)) return 0;
+  return facing === 'down' ? countPerCushion : Math.floor(countPerCushion / 2);
+}
+
+/** How a piece's copies are cut of which some are turned over, in a few words; empty where none is. */
+export function turnedWords({ turned, countPerCushion }: Pick<Piece, 'turned' | 'countPerCushion'>): string {
+  if (turned === 0) return '';
+  if (turned === countPerCushion) return 'turned over';
+  return turned === 1 ? 'one turned over' : `${turned} turned over`;
+}
+
 /** What most pieces are: one a cushion, no marks, hidden. */
 export const PLAIN_PIECE = {
   remark: '',
@@ -106,6 +126,8 @@ export const PLAIN_PIECE = {
   sewn: null,
   marks: [],
   grain: 'any',
+  facing: 'up',
+  turned: 0,
   face: 'hidden',
   trimMm: 0,
   joins: 0,

@@ -82,6 +82,7 @@ function pieceJson(piece: Piece, inWords: SayIn) {
     role: piece.role,
     ...materialJson(piece.material),
     countPerCushion: piece.countPerCushion,
+    turned: piece.turned,
     widthMm: piece.width.value,
     heightMm: piece.height.value,
     sizeLabel: `${formatLength(piece.width.value, inWords.units, inWords.step)} × ${formatLength(piece.height.value, inWords.units, inWords.step)}`,

@@ -28,6 +28,7 @@ const single = (one: Piece, which: 'top' | 'bottom'): Piece => ({
   label: `${which} plate`,
   part: { index: which === 'bottom' ? 1 : 2, of: 2 },
   countPerCushion: 1,
+  facing: which === 'bottom' ? 'down' : 'up',
   material: { kind: 'cloth', slot: which === 'bottom' ? 'bottom' : 'main' },
 });
 
@@ -78,6 +79,7 @@ export function platesFor(choices: Box, request: CoverRequest, band: Band, chalk
     role: 'plate',
     label: 'plate',
     countPerCushion: 2,
+    facing: 'each-way',
     width: sizes.cut.width,
     height: sizes.cut.depth,
     outline: request.cut,

@@ -1,7 +1,7 @@
 import { perimeter } from '../../geometry/outline';
 import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
-import { isNotch, type Piece } from '../../piece/piece';
+import { isNotch, turnedCopies, turnedWords, type Piece } from '../../piece/piece';
 import { minutesFor } from '../../shop/minutes';
 import type { FillWay } from '../../shop/ways';
 import type { Contents, Cover, CoverRequest, Notion } from '../contract';
@@ -22,6 +22,7 @@ export function cutCover(pieces: readonly Piece[], words: CuttingWords, { cloth:
       id: cut,
       phase: 'cut',
       text: cuttingText(words, main, ofOthers),
+      cautions: turnedOver(cloth),
       pieces: cloth.map(({ id }) => id),
       minutes: minutesFor('cut', runMm, 0, assume),
       needs: 'table',
@@ -40,6 +41,14 @@ export function cutCover(pieces: readonly Piece[], words: CuttingWords, { cloth:
         ]
       : []),
   ];
+}
+
+/** What is cut turned over because it has a left and a right. */
+function turnedOver(pieces: readonly Piece[]): string[] {
+  const handed = pieces.map((piece) => ({ ...piece, turned: turnedCopies(piece) })).filter(({ turned }) => turned > 0);
+  if (handed.length === 0) return [];
+  const each = handed.map((piece) => `${piece.label}: ${turnedWords(piece)}`);
+  return [`Left and right differ: mind which side of the cloth is up. ${each.join('; ')}.`];
 }
 
 /** Opening the zip before the seam that closes the cover. */

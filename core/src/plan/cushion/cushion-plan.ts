@@ -102,6 +102,8 @@ export interface Cut {
   readonly piece: Piece;
   readonly polygon: readonly Point[];
   readonly count: number;
+  /** Copies that are cut turned over: the polygon is the mirror image. */
+  readonly turned: boolean;
   readonly hash: string;
 }
 

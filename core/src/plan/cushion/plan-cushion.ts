@@ -9,7 +9,7 @@ import { shapeOf } from '../../template/shapes/shapes';
 import { askedOf } from './steps/asked';
 import type { CushionContext } from './steps/context';
 import { blocked, type ConstructionWords, type CushionPlan, type Known } from './cushion-plan';
-import { cutOf } from './as-cut/cut';
+import { cutsOf } from './as-cut/cut';
 import { crownProblems, notModelled } from './fit';
 import { keptCover, lookedOver } from './old/look-over';
 import { coredCushion } from './steps/step-core';
@@ -63,7 +63,7 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     wrapWay: cored.wrapWay,
     cornerFilling: cornerFillingOf(outlines.sewn, sizes, loftMm, school, assume),
     pieces,
-    cuts: pieces.map((piece) => cutOf(piece, cushion.quantity)),
+    cuts: pieces.flatMap((piece) => cutsOf(piece, cushion.quantity)),
     cover,
     operations: work.operations,
     looked,

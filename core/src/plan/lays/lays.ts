@@ -3,6 +3,7 @@ import { kerfOf } from '../../allowance/tools';
 import type { ClothFacts } from '../../cover/contract';
 import { biasBlocks, type BiasWay } from '../../cover/welt/bias';
 import { CLOTH_SLOTS, type ClothSlot } from '../../piece/material-ref';
+import { bounds } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import { hashText } from '../../kernel/hash';
 import { fitsPattern } from '../../lay/pattern';
@@ -47,7 +48,7 @@ const alongX = (polygon: readonly Point[]): Point[] => turnedBy(polygon, -90);
 export function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point): NamedItem {
   const good = cut.piece.material.kind === 'cloth' && cut.piece.face === 'visible';
   const item = {
-    id: itemId({ kind: 'piece', cushion: index, piece: cut.piece.id }),
+    id: itemId({ kind: 'piece', cushion: index, piece: cut.piece.id, ...(cut.turned ? { turned: true } : {}) }),
     polygon: alongX(cut.polygon),
     count: cut.count,
     turns,
@@ -166,7 +167,8 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
       }
       const pattern = patternFor(use, shop);
       if (pattern) motifs ??= motifsOf(plan.pieces, plan.cover?.seams ?? [], seatMiddle(plan.source), pattern);
-      const at = pattern ? motifs?.get(cut.piece.id) : undefined;
+      const drawn = pattern ? motifs?.get(cut.piece.id) : undefined;
+      const at = drawn && cut.turned ? { x: cutMiddle(cut) * 2 - drawn.x, y: drawn.y } : drawn;
       const [motif] = at ? alongX([at]) : [];
       const items = here.get(cloth) ?? [];
       here.set(cloth, items);
@@ -180,6 +182,12 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
     }
   });
   return cloths;
+}
+
+/** The upright line that a piece is turned over about, x. */
+function cutMiddle({ polygon }: Cut): number {
+  const { minX, maxX } = bounds(polygon);
+  return (minX + maxX) / 2;
 }
 
 const withoutMotif = ({ item: { motif: _motif, ...item }, hash }: NamedItem): NamedItem => ({ item, hash });

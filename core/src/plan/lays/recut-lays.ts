@@ -9,7 +9,7 @@ import { clothFacts, clothUse } from '../cloths';
 import type { Job } from '../../job/document';
 import { biasItems, itemOf, movesFor, pinsOn, turnsOn, wanted, type NamedItem } from './lays';
 import { clothLayKey, leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
-import type { CushionPlan } from '../cushion/cushion-plan';
+import type { CushionPlan, Cut } from '../cushion/cushion-plan';
 import { remnantKey, remnantMaterial, remnantsFor } from './remnants';
 
 type Hide = Extract<LayMaterial, { readonly kind: 'hide' }>;
@@ -24,6 +24,16 @@ interface Ground {
   readonly content: unknown;
 }
 
+/** How many of a cut are cut anew. Of a piece of which some copies are turned over, those are where all copies of a cushion are; of a single one it is not known, and it is cut as drawn. */
+function recutCount({ source }: CushionPlan, { piece, turned }: Cut): number {
+  return (source.bench?.recuts ?? [])
+    .filter((one) => one.piece === piece.id)
+    .reduce((count, { cushions, each }) => {
+      const over = piece.turned === piece.countPerCushion || each === piece.countPerCushion ? Math.min(each, piece.turned) : 0;
+      return count + cushions.length * (turned ? over : each - over);
+    }, 0);
+}
+
 /** What has to be cut anew, by the lay of its material. Recuts of pieces that the plan no longer has are passed over: the record keeps them. */
 function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly WantedLay[], shop: Shop): Map<WantedLay, NamedItem[]> {
   const groups = new Map<WantedLay, NamedItem[]>();
@@ -35,11 +45,10 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
     return lays.find((lay) => lay.key === key);
   };
   plans.forEach((plan, index) => {
-    const counts = new Map<string, number>();
-    for (const { piece, cushions, each } of plan.source.bench?.recuts ?? []) counts.set(piece, (counts.get(piece) ?? 0) + cushions.length * each);
-    for (const [id, count] of counts) {
-      const cut = plan.cuts.find(({ piece }) => piece.id === id);
-      if (!cut) continue;
+    for (const cut of plan.cuts) {
+      const { id } = cut.piece;
+      const count = recutCount(plan, cut);
+      if (count === 0) continue;
       const { material, grain } = cut.piece;
       if (!isLaid(cut.piece) && material.kind === 'cloth') {
         // A part of a wide plate was cut out of seamed drops: anew it is cut by itself.
@@ -52,7 +61,9 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
       }
       if (grain !== 'bias') {
         for (const lay of lays) {
-          const item = lay.request.items.find((one) => one.id === itemId({ kind: 'piece', cushion: index, piece: id }));
+          const item = lay.request.items.find(
+            (one) => one.id === itemId({ kind: 'piece', cushion: index, piece: id, ...(cut.turned ? { turned: true } : {}) }),
+          );
           if (item) add(lay, [{ item: { ...item, count }, hash: `${cut.hash} ${count}` }]);
         }
         continue;

@@ -21,6 +21,7 @@ import {
   pieceOf,
   itemId,
   isBiasItem,
+  isTurned,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type * as Places from './lay-places';
@@ -427,7 +428,7 @@ export class LayStation {
   #pieceWords(id: string): string {
     if (isBiasItem(id)) return 'bias strips for the welt';
     const found = pieceOf(id, this.store.plan()?.cushions ?? []);
-    return found ? `${found.cushion.source.name}: ${found.piece.label}` : id;
+    return found ? `${found.cushion.source.name}: ${found.piece.label}${isTurned(id) ? ', turned over' : ''}` : id;
   }
 
   #shortWords(id: string): string {

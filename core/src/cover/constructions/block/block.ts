@@ -96,6 +96,7 @@ function piecesOf(choices: Block, request: CoverRequest): Made {
     role: 'base',
     label: 'base',
     remark: 'a zip on three sides',
+    facing: 'down',
     face: 'hidden',
     ...(zip ? { placements: [zip.line] } : {}),
   });

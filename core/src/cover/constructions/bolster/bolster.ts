@@ -43,6 +43,7 @@ function piecesOf(choices: Bolster, request: CoverRequest): { readonly end: Piec
     label: 'end',
     remark: 'notched at the quarters',
     countPerCushion: 2,
+    facing: 'each-way',
     width: sizes.cut.width,
     height: sizes.cut.depth,
     outline: request.cut,

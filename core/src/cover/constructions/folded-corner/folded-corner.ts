@@ -167,6 +167,7 @@ export const foldedCorner: Construction<FoldedCorner> = {
       id: 'plate-bottom',
       role: 'plate',
       label: 'bottom plate',
+      facing: 'down',
       remark: `${onPlan.length} notches`,
       width: bottomWidth,
       height: sum('bottom plate, cut', sizes.sewn.depth, plus(sizes.seam, 2)),

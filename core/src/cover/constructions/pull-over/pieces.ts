@@ -144,6 +144,7 @@ function dustCoverOf({ sizes, sewn, assume }: CoverRequest): Piece | null {
     role: 'dust-cover',
     label: 'dust cover',
     remark: 'turned in all round',
+    facing: 'down',
     face: 'hidden',
     width: sizes.sewn.width,
     height: sizes.sewn.depth,

@@ -8,7 +8,7 @@ import { perimeter } from '../../../geometry/outline';
 import type { Cushion } from '../../../job/document';
 import { measuredOn } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
-import type { Piece } from '../../../piece/piece';
+import { turnedCopies, turnedWords, type Piece } from '../../../piece/piece';
 import { clothUse, shrinkage, slotFacts } from '../../cloths';
 import { contentsOf } from './contents';
 import type { CushionContext } from './context';
@@ -65,7 +65,10 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
       const { material, grain } = one;
       if (material.kind !== 'cloth') return one;
       // A hide has no threads: its pieces lie along it, turned a little where that saves leather.
-      const piece: Piece = grain === 'with-the-roll' && facts(material.slot).kind === 'leather' ? { ...one, grain: 'along-the-hide' } : one;
+      const turned = turnedCopies(one);
+      const words = turnedWords({ ...one, turned });
+      const known = turned ? { ...one, turned, remark: [one.remark, words].filter(Boolean).join('; ') } : one;
+      const piece: Piece = grain === 'with-the-roll' && facts(material.slot).kind === 'leather' ? { ...known, grain: 'along-the-hide' } : known;
       const { across, along } = shrinkage(clothUse(material.slot, { cloth }, cushion, shop), shop);
       return cutLarger(piece, across, along);
     }),
