@@ -85,10 +85,11 @@ export type Closing =
 
 /** What is bought by length or count besides cloth, foam and wadding; for one cushion. */
 export interface Notion {
-  readonly ware: 'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'bag' | 'film' | 'staples' | 'thin-foam' | 'fill';
+  readonly ware:
+    'zip' | 'slider' | 'hook-and-loop' | 'cord' | 'thread' | 'twine' | 'buttons' | 'eyelets' | 'bag' | 'film' | 'staples' | 'thin-foam' | 'fill' | 'adhesive';
   /** As it stands on the list of what to buy. */
   readonly name: string;
-  readonly sold: 'run' | 'count' | 'weight';
+  readonly sold: 'run' | 'count' | 'weight' | 'volume';
   readonly amount: Figure;
   /** Used on the filled cushion: an old cover that goes back on needs it too. */
   readonly onFilled?: true;

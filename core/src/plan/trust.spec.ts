@@ -79,7 +79,8 @@ describe('a cover that goes back on', () => {
     expect(one!.keptCover).toBe('restitch');
     expect(one!.pieces.some(({ material }) => material.kind === 'cloth')).toBeFalse();
     expect(plan.lays.some(({ key }) => key === 'cloth')).toBeFalse();
-    expect(plan.buy.map(({ ware }) => ware)).toEqual(['foam', 'wadding']);
+    // The wrap is glued on as ever.
+    expect(plan.buy.map(({ ware }) => ware)).toEqual(['foam', 'wadding', 'adhesive']);
     expect(one!.fitRequest!.widthMm).toBe(590);
   });
 

@@ -1,7 +1,7 @@
 import { pair, pairMm, type Pair, type UnitSystem } from '../units/length';
 
 /** Units of constants that are the same in every shop. */
-type Plain = 'min' | 's' | 'cm²' | 'money/h' | 'Pa' | 'kPa' | 'mm/kPa' | 'm²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
+type Plain = 'min' | 's' | 'cm²' | 'money/h' | 'Pa' | 'kPa' | 'mm/kPa' | 'm²' | 'm' | 'l/m²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
 
 /** One constant that the trade assumes rather than derives. A shop may calibrate it; the shipped value stays visible beside it. */
 export interface Assumption {
@@ -171,6 +171,9 @@ export const ASSUMPTIONS = {
   powderMinutes: plain(30, 'min', 'powder rests on an old core before it is vacuumed off', 'bench practice'),
   steamRestMinutes: plain(10, 'min', 'steamed foam is left to rise and dry', 'bench practice'),
   washMinutes: plain(1440, 'min', 'a washed cover dries', 'a day on the line'),
+  adhesivePerM2: plain(0.25, 'l/m²', 'spray adhesive for a square metre of joint, both faces', 'bench practice'),
+  glueEdgeMm: plain(50, 'mm', 'adhesive of a wrap or a pad lies so far in from its edge', 'glued at the edge only'),
+  bobbinM: plain(60, 'm', 'thread on a wound bobbin', 'a bobbin of a walking-foot machine, wound with upholstery thread'),
   wrapStapleMm: length(25, 1, 'from staple to staple along the edge of a wrap', 'bench practice'),
   stapleClearMm: length(60, 2.5, 'staples keep this far from a corner until all sides are done', '50 to 75 in use'),
   stapleTrimMm: length(6, 1 / 4, 'cloth left beyond the staples when it is trimmed', 'bench practice'),

@@ -3,7 +3,8 @@ import { sewnMm, type Seam } from '../../piece/seam';
 import type { Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
 import type { Machine } from '../../shop/ways';
-import type { Closing, Notion } from '../contract';
+import { showsHoles } from '../../material/material';
+import type { ClothFacts, Closing, Notion } from '../contract';
 import { cordLength } from '../welt/welt';
 
 /** Thread per length of seam and row, from thin cloth (0.5 mm) to thick (2 mm), straight between. */
@@ -12,14 +13,21 @@ function threadRatio(clothMm: number, assume: Constants): number {
   return assume('threadThin') + share * (assume('threadThick') - assume('threadThin'));
 }
 
-/** Thread for every row of every seam that is sewn; on a home machine plain seams are gone round twice, and so does their thread. */
-export function threadFor(seams: readonly Seam[], clothMm: number, machine: Machine, assume: Constants): Notion {
+/** Thread for every row of every seam that is sewn, doubled by hand; on a home machine plain seams of woven cloth are gone round twice, and so does their thread. */
+export function threadFor(
+  seams: readonly Seam[],
+  { thicknessMm, kind }: Pick<ClothFacts, 'thicknessMm' | 'kind'>,
+  machine: Machine,
+  assume: Constants,
+): Notion {
   const sewn = seams.filter(({ method }) => method !== 'staple');
-  const again = machine === 'home' ? sewn.filter(({ method, zip }) => method === 'machine' && !zip) : [];
+  const twice = machine === 'home' && !showsHoles({ kind });
+  const again = sewn.filter(({ method, zip }) => method === 'hand' || (twice && method === 'machine' && !zip));
   const seamMm = sewnMm(sewn) + sewnMm(again);
+  const byHand = again.some(({ method }) => method === 'hand') ? ', by hand doubled' : '';
   const amount = law('thread', '{0} × {1}', [
-    given(machine === 'home' ? 'of seam, every row, plain seams twice' : 'of seam, every row', seamMm, 'measured'),
-    given('of thread to one of seam', threadRatio(clothMm, assume), 'shop', 'count'),
+    given(`of seam, every row${twice ? ', plain seams twice' : ''}${byHand}`, seamMm, 'measured'),
+    given('of thread to one of seam', threadRatio(thicknessMm, assume), 'shop', 'count'),
   ]);
   return { ware: 'thread', name: 'Thread', sold: 'run', amount };
 }

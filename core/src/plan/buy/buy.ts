@@ -1,6 +1,7 @@
 import { pieceOf } from '../../piece/item-ref';
 import type { Notion } from '../../cover/contract';
-import { given, law, plus, sum, type Figure, type Term } from '../../kernel/figure';
+import { given, law, measuredOn, plus, sum, type Figure, type Term } from '../../kernel/figure';
+import type { Constants } from '../../shop/assumptions';
 import type { Shop } from '../../shop/shop';
 import { leftOver, runBought } from '../lays/bought';
 import type { Job } from '../../job/document';
@@ -10,7 +11,7 @@ import { goesOn, isBought, type PlannedLay } from '../lays/planned-lay';
 import type { LotChoice } from '../lays/lots';
 import type { SalvagedUse } from './salvaged';
 
-export type Ware = 'cloth' | 'foam' | 'filling' | 'wadding' | Notion['ware'];
+export type Ware = 'cloth' | 'foam' | 'filling' | 'wadding' | 'bobbins' | Notion['ware'];
 
 /** One line of what to buy. `amount` is null while its lay is still being worked out. */
 export interface BuyLine {
@@ -18,7 +19,7 @@ export interface BuyLine {
   readonly name: string;
   /** Foam only: the sheet's thickness, mm. */
   readonly thicknessMm: number | null;
-  readonly sold: 'run' | 'sheets' | 'hides' | 'count' | 'weight';
+  readonly sold: 'sheets' | 'hides' | Notion['sold'];
   readonly amount: Figure | null;
   /** The part of the answer that came from a lay: its key, for going there. */
   readonly layKey: string | null;
@@ -91,10 +92,10 @@ function recutLine(lay: PlannedLay, { job, plans, lays, shop }: Buying): BuyLine
 /** Every notion of the job's covers, those of one name together, in the order in which covers name them. */
 function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedUse[]): BuyLine[] {
   const rows = new Map<string, { readonly notion: Notion; readonly parts: Term[] }>();
-  for (const [index, { cover, keptCover, source }] of plans.entries()) {
-    if (!cover) continue;
+  for (const [index, one] of plans.entries()) {
+    const { source } = one;
     const served = salvaged.filter(({ cushion }) => cushion === index).length;
-    for (const notion of notionsOf({ cover, keptCover })) {
+    for (const notion of notionsOf(one)) {
       const key = `${notion.ware} ${notion.name}`;
       const row = rows.get(key) ?? { notion, parts: [] };
       // A salvaged zip comes with its slider.
@@ -112,6 +113,16 @@ function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedU
     const amount = rest.length ? sum(title, times, ...rest) : times;
     return [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0, without: [] }];
   });
+}
+
+/** Bobbins to wind before sewing: the lower thread is half of what the machine takes. Nothing where nothing is sewn. */
+function bobbinLines(notions: readonly BuyLine[], assume: Constants): BuyLine[] {
+  const thread = notions.find(({ ware }) => ware === 'thread')?.amount;
+  if (!thread) return [];
+  const each = given('a bobbin', 1000 * assume('bobbinM'), 'shop');
+  const count = Math.ceil(thread.value / 2 / each.value);
+  const amount = measuredOn('bobbins', count, 'half of {0}, {1} a bobbin, whole ones', [thread, each], 'count');
+  return [{ ware: 'bobbins', name: 'Bobbins to wind', thicknessMm: null, sold: 'count', amount, layKey: null, lot: null, unplaced: 0, without: [] }];
 }
 
 /** Spring units, feather cases and felt, made to the core's plan: so many of each height. */
@@ -144,5 +155,6 @@ export function buyList(buying: Buying): BuyLine[] {
   const { job, plans, lays, lots, salvaged, shop } = buying;
   const lines = lays.filter(isBought).map((lay) => layLine(job, lay, plans, lots, shop));
   const again = lays.filter((lay) => lay.recutOf !== null && !goesOn(lay)).flatMap((lay) => recutLine(lay, buying));
-  return [...lines, ...again, ...fillingLines(plans, shop), ...notionLines(plans, salvaged)];
+  const notions = notionLines(plans, salvaged);
+  return [...lines, ...again, ...fillingLines(plans, shop), ...notions, ...bobbinLines(notions, (key) => shop.assume(key, job.units))];
 }

@@ -1,5 +1,5 @@
 import type { Outlines } from '../../allowance/outlines';
-import type { Cover, EdgeProfile, FieldGroup } from '../../cover/contract';
+import type { Cover, EdgeProfile, FieldGroup, Notion } from '../../cover/contract';
 import type { Asked } from '../../filling/old-core';
 import type { Fit, FitRequest } from '../../fit/fit';
 import type { ClosedLines } from '../../form/form';
@@ -56,6 +56,7 @@ export interface Blocked extends Known {
   readonly pieces: readonly [];
   readonly cuts: readonly [];
   readonly cover: null;
+  readonly coreNotions: readonly [];
   readonly operations: readonly [];
   readonly looked: null;
   readonly fit: null;
@@ -83,6 +84,8 @@ export interface Planned extends Known {
   readonly cuts: readonly Cut[];
   /** The cover as it is made, or as the old one was: then it is neither cut, bought nor sewn. */
   readonly cover: Cover;
+  /** What core and wrap are held together with. */
+  readonly coreNotions: readonly Notion[];
   /** The work order, every step after what it waits for. */
   readonly operations: readonly Operation[];
   /** What looking over the old core comes to. */
@@ -124,6 +127,7 @@ export function blocked(known: Omit<Known, 'problems'>, school: School | null, p
     pieces: [],
     cuts: [],
     cover: null,
+    coreNotions: [],
     operations: [],
     looked: null,
     fit: null,

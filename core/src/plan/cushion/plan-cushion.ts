@@ -9,6 +9,7 @@ import { shapeOf } from '../../template/shapes/shapes';
 import { askedOf } from './steps/asked';
 import type { CushionContext } from './steps/context';
 import { blocked, type ConstructionWords, type CushionPlan, type Known } from './cushion-plan';
+import { coreNotions } from './steps/core-notions';
 import { cutsOf } from './as-cut/cut';
 import { crownProblems, notModelled } from './fit';
 import { keptCover, lookedOver } from './old/look-over';
@@ -66,6 +67,15 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
     cuts: pieces.flatMap((piece) => cutsOf(piece, cushion.quantity)),
     cover,
     operations: work.operations,
+    coreNotions: coreNotions({
+      pieces,
+      operations: work.operations,
+      outline: outlines.core,
+      sizes,
+      wrapFix: cushion.wrapFix ?? shop.document.wrapFix ?? 'adhesive',
+      onBoard: profile.onBoard,
+      assume,
+    }),
     looked,
     fit: fitted.fit,
     fitRequest: fitted.fitRequest,

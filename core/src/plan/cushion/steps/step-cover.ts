@@ -56,7 +56,7 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
   const wide = pieceWide(construction.make(choices, request), choices.wide ?? 'turn', request);
   const made = withRawEdges(wide, request, { natural: rawEdges, synthetic: rawEdgesSynthetic });
   const machine = cushion.machine ?? shop.document.machine ?? 'walking-foot';
-  const thread = made.seams.length ? [threadFor(made.seams, facts('main').thicknessMm, machine, assume)] : [];
+  const thread = made.seams.length ? [threadFor(made.seams, facts('main'), machine, assume)] : [];
   const muslin = cushion.core.kept ? null : muslinOf(request);
   const onMainCloth = muslin && !construction.slots.includes('lining') && facts('lining') === facts('main');
   return {
