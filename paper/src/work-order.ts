@@ -1,4 +1,4 @@
-import { doneOn, filled, formatNumber } from '@yardland/core';
+import { doneOn, filled, formatNumber, toolsOf } from '@yardland/core';
 import { drawStages } from './stages';
 import type { TicketWriter } from './ticket-writer';
 import { MARGIN, type Writer } from './writer';
@@ -38,6 +38,8 @@ export function workOrder(writer: TicketWriter): void {
   if (!one.operations.length) return;
   const { quantity, bench } = one.source;
   writer.list('Order of work', 14);
+  const tools = toolsOf(one.operations);
+  if (tools.length) writer.paragraph(`Lay out, beyond the everyday tools: ${tools.join(', ')}.`, { size: 9 });
   one.operations.forEach((step, i) => {
     const minutes = formatNumber(step.minutes * quantity);
     writer.paragraph(`${i + 1}  ${filled(step.text, step.figures, inWords.units, inWords.step)} (${minutes} min)`, { size: 9 });

@@ -1,4 +1,4 @@
-import type { Operation } from '../piece/operation';
+import type { Operation, Tool } from '../piece/operation';
 import type { Constants } from '../shop/assumptions';
 import { showsHoles, type ClothKind } from '../material/material';
 import { formatLengthUnit, formatStitch } from '../units/format';
@@ -42,8 +42,11 @@ export function sewingWords(cloth: SewnCloth, assume: Constants, units: UnitSyst
   return `Needle ${size}, ${point} point; ${thread}; stitch ${stitch}, top stitch ${formatStitch(assume('topStitchMm'), units)}. Sew a scrap of ${cloth.name} first.${holes ? ` ${held}` : ''}`;
 }
 
-/** The work order with what to set the machine to, on the first step that sews on it. */
-export function withSewing(operations: readonly Operation[], words: string): Operation[] {
+/** The work order with what to set the machine to, on the first step that sews on it; leather takes a needle of its own. */
+export function withSewing(operations: readonly Operation[], words: string, { kind }: Pick<SewnCloth, 'kind'>): Operation[] {
+  const tools: readonly Tool[] = kind === 'leather' ? ['leather needle'] : [];
   const first = operations.findIndex(({ phase, needs, seams }) => phase === 'sew' && needs === 'machine' && seams.length > 0);
-  return operations.map((operation, i) => (i === first ? { ...operation, cautions: [...operation.cautions, words] } : operation));
+  return operations.map((operation, i) =>
+    i === first ? { ...operation, cautions: [...operation.cautions, words], tools: [...operation.tools, ...tools] } : operation,
+  );
 }

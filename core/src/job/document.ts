@@ -140,6 +140,8 @@ export const recutSchema = z.strictObject({
   piece: z.string().min(1).max(80),
   cushions: z.array(z.int().min(1).max(500)).min(1).max(500),
   each: z.int().min(1).max(50),
+  /** Of a pair of which one is cut turned over, that one. */
+  turned: z.boolean().optional(),
   why: text(200).optional(),
   date: day,
 });

@@ -37,5 +37,11 @@ export const isTurned = (id: string): boolean => {
   return ref?.kind === 'piece' && ref.turned === true;
 };
 
+/** Whether an item is copies of a cushion's piece, as drawn or turned over. */
+export function isOfPiece(id: string, of: { readonly cushion: number; readonly piece: string }): boolean {
+  const ref = itemRef(id);
+  return ref?.kind === 'piece' && ref.cushion === of.cushion && ref.piece === of.piece;
+}
+
 /** Whether an item is a block of bias strips. */
 export const isBiasItem = (id: string): boolean => itemRef(id)?.kind === 'bias';

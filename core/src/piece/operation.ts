@@ -11,6 +11,26 @@ export type RunsAlong = 'zip' | 'edge';
 /** Who or what is needed for an operation. */
 export type Workplace = 'table' | 'machine' | 'hand' | 'bench';
 
+/** Tools beyond the everyday ones (shears, rule, chalk, pins, hammer and the machine): what a job wants laid out before it is begun. */
+export const TOOLS = [
+  'foam saw',
+  'foam knife',
+  'hot wire',
+  'hot knife',
+  'pinking shears',
+  'overlock machine',
+  'seam roller',
+  'leather needle',
+  'eyelet tool',
+  'vacuum and thin bags',
+  'scales',
+  'staple gun',
+  'curved needle',
+  'long needle',
+  'regulator',
+] as const;
+export type Tool = (typeof TOOLS)[number];
+
 /**
  * One thing to do, for each cushion. Its name is stable: what it does to which piece or seam, never its place in a list. `{0}`, `{1}` in the text stand for its figures,
  * printed at the edge in the job's units.
@@ -29,6 +49,8 @@ export interface Operation {
   /** Time nobody works: until glue is tacky, or steam has dried. */
   readonly waitMinutes: number;
   readonly needs: Workplace;
+  /** What it takes beyond the everyday tools. */
+  readonly tools: readonly Tool[];
   readonly foot?: RunsAlong | undefined;
   /** What it folds, slits or turns, moment by moment; empty where the pieces in hand only meet. */
   readonly stages: readonly Stage[];
@@ -40,5 +62,11 @@ export interface Operation {
 export type OperationDraft = Pick<Operation, 'id' | 'phase' | 'text' | 'minutes' | 'needs'> & Partial<Operation>;
 
 export function operation(draft: OperationDraft): Operation {
-  return { figures: [], pieces: [], seams: [], cautions: [], waitMinutes: 0, stages: [], after: [], ...draft };
+  return { figures: [], pieces: [], seams: [], cautions: [], waitMinutes: 0, tools: [], stages: [], after: [], ...draft };
+}
+
+/** The tools that steps take beyond the everyday ones, each once, in the order of the list. */
+export function toolsOf(operations: readonly Operation[]): Tool[] {
+  const needed = new Set(operations.flatMap(({ tools }) => tools));
+  return TOOLS.filter((tool) => needed.has(tool));
 }

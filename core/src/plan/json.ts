@@ -71,8 +71,8 @@ function staplesJson({ inMm, line, staples, pleats }: StaplePlan) {
   };
 }
 
-function operationJson({ id, phase, text, figures, pieces, seams, cautions, minutes, waitMinutes, needs, after }: Operation, { units, step }: SayIn) {
-  return { id, phase, text: filled(text, figures, units, step), pieces, seams, cautions, minutes, waitMinutes, needs, after };
+function operationJson({ id, phase, text, figures, pieces, seams, cautions, minutes, waitMinutes, needs, tools, after }: Operation, { units, step }: SayIn) {
+  return { id, phase, text: filled(text, figures, units, step), pieces, seams, cautions, minutes, waitMinutes, needs, tools, after };
 }
 
 function pieceJson(piece: Piece, inWords: SayIn) {

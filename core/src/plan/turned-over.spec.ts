@@ -85,3 +85,25 @@ describe('an outline with a left and a right', () => {
     expect(laid / (2 * area(flatten(plate.outline)))).toBeCloseTo(1, 9);
   });
 });
+
+describe('one of a pair that was wrong', () => {
+  const again = (recut: { readonly each: number; readonly turned?: boolean }) => {
+    const cushion = sampleCushion({
+      template: LEANING,
+      quantity: 2,
+      construction: { kind: 'boxed', edge: 'plain', seamMm: 13 } as Construction,
+      bench: { recuts: [{ piece: 'plate', cushions: [1, 2], date: '2026-11-02', ...recut }], done: {}, minutes: {} } as never,
+    });
+    const lay = plan(sampleJob([cushion]), shop).lays.find(({ recutOf }) => recutOf !== null);
+    return lay?.request.items.map(({ id, count }) => [id, count]);
+  };
+
+  it('is cut anew the way it was cut, both where both are', () => {
+    expect(again({ each: 1 })).toEqual([['0/plate', 2]]);
+    expect(again({ each: 1, turned: true })).toEqual([['0/plate/turned', 2]]);
+    expect(again({ each: 2 })).toEqual([
+      ['0/plate', 2],
+      ['0/plate/turned', 2],
+    ]);
+  });
+});

@@ -1,5 +1,5 @@
 import { given } from '../../kernel/figure';
-import { operation, type Operation } from '../../piece/operation';
+import { operation, type Operation, type Tool } from '../../piece/operation';
 import type { Constants } from '../../shop/assumptions';
 import { minutesFor } from '../../shop/minutes';
 import { CAUTION, ids, round, type CoreWork } from './core-work';
@@ -8,7 +8,10 @@ import { newCore } from './new-core';
 import { joiningOldCores, refreshing } from './old-core';
 
 /** How a wrap is held, and how its edges are finished then. */
-function fixing({ lay, close, fix }: NonNullable<CoreWork['wrapping']>, assume: Constants): Pick<Operation, 'text' | 'figures' | 'cautions'> {
+function fixing(
+  { lay, close, fix }: NonNullable<CoreWork['wrapping']>,
+  assume: Constants,
+): Pick<Operation, 'text' | 'figures' | 'cautions'> & { readonly tools?: readonly Tool[] } {
   const every = given('apart', assume('wrapStapleMm'), 'shop');
   switch (fix) {
     case 'adhesive':
@@ -18,7 +21,12 @@ function fixing({ lay, close, fix }: NonNullable<CoreWork['wrapping']>, assume: 
         cautions: [CAUTION.glue, CAUTION.edgeOnly],
       };
     case 'staples':
-      return { text: `${lay} Staple it round the edge seam, one each {0}; then trim what stands over at 45°.`, figures: [every], cautions: [CAUTION.staples] };
+      return {
+        text: `${lay} Staple it round the edge seam, one each {0}; then trim what stands over at 45°.`,
+        figures: [every],
+        cautions: [CAUTION.staples],
+        tools: ['staple gun'],
+      };
     case 'stitch':
       return { text: `${lay} Tack it round the edges by hand with long stitches. ${close}`.trim(), figures: [], cautions: [] };
     case 'loose':

@@ -1,5 +1,6 @@
 import { perimeter } from '../../geometry/outline';
 import type { Figure } from '../../kernel/figure';
+import type { Tool } from '../../piece/operation';
 import type { Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
 import type { WrapFix } from '../../shop/schools';
@@ -47,6 +48,9 @@ export const CAUTION = {
   loose: 'Nothing holds it: loose wadding rolls up. Hold it flat while the cover goes on.',
   mould: 'Old dust and mould: wear a mask.',
 } as const;
+
+/** What foam is cut with, as it is laid out. */
+export const CUT_WITH = { saw: 'foam saw', knife: 'foam knife', 'hot-wire': 'hot wire' } as const satisfies Record<CoreWork['tool'], Tool>;
 
 export const ids = (pieces: readonly Piece[]): string[] => pieces.map(({ id }) => id);
 /** Length of the cuts round all copies of a piece, mm. */

@@ -1,7 +1,7 @@
 import { operation, type Operation } from '../../piece/operation';
 import type { Piece } from '../../piece/piece';
 import { minutesFor } from '../../shop/minutes';
-import { CAUTION, ids, round, type CoreWork } from './core-work';
+import { CAUTION, CUT_WITH, ids, round, type CoreWork } from './core-work';
 
 /** Ripped off an old core: bare already. */
 const isStrip = ({ material }: Piece): boolean => material.kind === 'old-core' && material.strip === true;
@@ -23,6 +23,7 @@ export function cutting({ pieces, tool, slabs, springs, muslin, assume }: CoreWo
           : `Cut the ${piece.label}: {0} × {1}, marked square to the face and cut upright.`,
         figures: [piece.width, piece.height],
         cautions: [CAUTION[isSlab(piece) ? 'knife' : tool]],
+        tools: [CUT_WITH[isSlab(piece) ? 'knife' : tool]],
         pieces: [piece.id],
         minutes: minutesFor('cut', round(piece), 0, assume),
         needs: 'table',
@@ -37,6 +38,7 @@ export function cutting({ pieces, tool, slabs, springs, muslin, assume }: CoreWo
           : `Take the old wrap and pads off ${piece.label} and cut it to {0} × {1}.${piece.remark ? ` ${sentence(piece.remark)}` : ''}`,
         figures: [piece.width, piece.height],
         cautions: [CAUTION[tool]],
+        tools: [CUT_WITH[tool]],
         pieces: [piece.id],
         minutes: minutesFor('cut', round(piece), 0, assume),
         needs: 'table',

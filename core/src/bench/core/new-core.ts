@@ -3,7 +3,7 @@ import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import type { Piece } from '../../piece/piece';
 import { minutesFor } from '../../shop/minutes';
-import { CAUTION, ids, type CoreWork } from './core-work';
+import { CAUTION, CUT_WITH, ids, type CoreWork } from './core-work';
 
 interface Bench {
   readonly foam: readonly Piece[];
@@ -89,6 +89,7 @@ function shaped({ layers, slope, tool }: CoreWork, { foam, minutes }: Bench): Op
               text: `Bevel the upper edges${layers.length > 1 ? ` of layer ${i + 1}` : ''}: {0} down and {0} in, all round.`,
               figures: [given('bevel', bevelMm, 'entered')],
               cautions: [CAUTION[tool]],
+              tools: [CUT_WITH[tool]],
               pieces: ids(foam),
               minutes,
               needs: 'table',
@@ -103,6 +104,7 @@ function shaped({ layers, slope, tool }: CoreWork, { foam, minutes }: Bench): Op
             text: `Cut the top on the slope, from {0} at the ${slope.end === 'back' ? 'front' : 'back'} to {1} at the ${slope.end}: mark both sides, saw from side to side.`,
             figures: [slope.thick, slope.thin],
             cautions: [CAUTION[tool]],
+            tools: [CUT_WITH[tool]],
             pieces: ids(foam),
             minutes,
             needs: 'table',

@@ -1,7 +1,7 @@
 import { given, type Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
-import { plaqueText } from '../sewing/cloth-way';
+import { plaqueText, rollerFor } from '../sewing/cloth-way';
 import { openZip } from '../sewing/cover-operations';
 import { hemmedEndStages } from '../plaque/plaque-stages';
 import { endsFor, plaqueIsLast } from './choices';
@@ -57,6 +57,7 @@ export function plaqueMaking(work: BoxWork): Operation[] {
       figures: closing.kind === 'zip' || closing.kind === 'hook-and-loop' ? [closing.tape] : [],
       cautions: [...(closing.kind === 'zip' ? [SLIDER] : []), MEASURE],
       pieces: idsOf(...plaque.pieces),
+      tools: plaque.kind === 'slit' ? rollerFor(work.request.cloth('boxing')) : [],
       seams: names,
       stages: plaque.stages,
       minutes: sewingMinutes(work, names),
@@ -127,6 +128,7 @@ export function closingByHand({ band, closing, request: { assume } }: BoxWork): 
       phase: 'fill',
       text: 'Turn both edges of the opening in by exactly the seam allowance and close {0} with a ladder stitch in strong thread.',
       figures: [closing.opening],
+      tools: ['curved needle'],
       pieces: idsOf(...band.boxing),
       seams: ['closing'],
       minutes: minutesFor('hand', closing.opening.value, 0, assume),

@@ -155,6 +155,7 @@ function drawButtons(work: BoxWork, after: string): Operation[] {
       id: 'fill/buttons',
       phase: 'fill',
       text: `Cover ${2 * buttons} buttons and draw ${many(buttons, 'the pair', 'pairs')} through the core with twine, one on each face, to one depth.`,
+      tools: ['long needle'],
       pieces: ['button'],
       minutes: minutesFor('hand', 0, 3 * buttons, work.request.assume),
       needs: 'hand',

@@ -70,6 +70,7 @@ export function ridgesOf(work: BoxWork): Ridges {
               phase: 'fill',
               text: 'Work the ridge along the closed opening by hand, {0} from the seam, so that it runs on all round.',
               figures: [away],
+              tools: ['curved needle'],
               pieces: boxing,
               seams: present(work, 'ridge-closing'),
               minutes: minutesFor('hand', closing.opening.value, 0, assume),

@@ -22,6 +22,7 @@ export function addVents({ choices: { vents = 0 }, request: { assume }, bandIds 
         phase: 'sew',
         text: `Set ${vents === 1 ? 'the vent eyelet' : `${vents} vent eyelets`} in the back of the boxing, clear of the zip, before it is sewn on.`,
         cautions: ['Back the cloth with a scrap where an eyelet goes.'],
+        tools: ['eyelet tool'],
         pieces: bandIds,
         minutes: minutesFor('cut', 0, 3 * vents, assume),
         needs: 'bench',

@@ -5,7 +5,7 @@ import type { Piece, PieceRole } from '../../piece/piece';
 import { seamProblems, seamsOn, type SeamDraft, sewnMm } from '../../piece/seam';
 import { minutesFor } from '../../shop/minutes';
 import type { Cover, CoverRequest } from '../contract';
-import { flattened } from '../sewing/cloth-way';
+import { flattened, rollerFor } from '../sewing/cloth-way';
 import { piecedPlate, usableFigure, type PiecedPlate, type WideWay } from './wide';
 
 /** Pieces that are made of a middle and two sides where their cloth is too narrow. Strips are joined end to end by rules of their own. */
@@ -63,6 +63,7 @@ function wideStep(wide: readonly (Wide & { readonly pieced: PiecedPlate })[], { 
       : `Make each wide plate of a full width in the middle and a side of {0} seamed to each of its ${edges}; ${flattened(nature, 'the seams')}, and cut the plate’s outline from it.`,
     figures,
     cautions: ['Each further drop starts on a repeat: match the pattern across the seams. Never one seam down the middle of a seat.'],
+    tools: rollerFor(nature),
     pieces: wide.flatMap(({ pieced }) => [...(pieced.drop ? [pieced.drop.id] : []), ...pieced.parts.map(({ id }) => id)]),
     seams: wide.flatMap(({ pieced }) => pieced.joins.map(({ id }) => id)),
     minutes: minutesFor('sew', runMm, 0, assume),

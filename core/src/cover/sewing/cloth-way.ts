@@ -1,4 +1,5 @@
 import { showsHoles, type ClothNature } from '../../material/material';
+import type { Tool } from '../../piece/operation';
 import type { PlaqueKind } from '../plaque/ask';
 
 /** What is cut of a cover, in the construction's words. */
@@ -28,6 +29,9 @@ export function cuttingText({ strips, rest, nap }: CuttingWords, { kind }: Pick<
 /** How what is sewn is made flat: woven cloth is pressed; leather, vinyl and cloth that an iron would mark are worked with a roller. */
 export const flattened = ({ pressable }: Pick<ClothNature, 'pressable'>, what: string): string =>
   pressable ? `press ${what}` : `work ${what} flat with a seam roller`;
+
+/** What it takes to flatten a seam that an iron would mark. */
+export const rollerFor = ({ pressable }: Pick<ClothNature, 'pressable'>): readonly Tool[] => (pressable ? [] : ['seam roller']);
 
 /** The end of a sentence on dressing: cloth is steamed, leather and vinyl are not. */
 export const steamed = (cloth: Pick<ClothNature, 'kind'>): string => (showsHoles(cloth) ? '.' : ', steam.');

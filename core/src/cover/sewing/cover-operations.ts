@@ -1,6 +1,6 @@
 import { perimeter } from '../../geometry/outline';
 import { given } from '../../kernel/figure';
-import { operation, type Operation } from '../../piece/operation';
+import { operation, type Operation, type Tool } from '../../piece/operation';
 import { isNotch, turnedCopies, turnedWords, type Piece } from '../../piece/piece';
 import { minutesFor } from '../../shop/minutes';
 import type { FillWay } from '../../shop/ways';
@@ -89,7 +89,11 @@ const SOFT_CORE: Readonly<Record<FillWay, string>> = {
 };
 
 /** How the core goes in, by what it is, and what to mind. */
-function inserting({ sprung, stiff, loose, fill }: Contents): { readonly text: string; readonly cautions: readonly string[] } {
+function inserting({ sprung, stiff, loose, fill }: Contents): {
+  readonly text: string;
+  readonly cautions: readonly string[];
+  readonly tools?: readonly Tool[];
+} {
   if (sprung)
     return {
       text: 'Slide the sprung core in as it is, neither bagged nor compressed.',
@@ -97,17 +101,18 @@ function inserting({ sprung, stiff, loose, fill }: Contents): { readonly text: s
     };
   if (stiff) return { text: 'Slide the core in as it is through the whole opening, both corners open.', cautions: [] };
   if (loose) return { text: 'Push the insert in, its corners into those of the cover.', cautions: [] };
-  return { text: SOFT_CORE[fill], cautions: fill === 'by-hand' ? [] : [BAG] };
+  return fill === 'by-hand' ? { text: SOFT_CORE[fill], cautions: [] } : { text: SOFT_CORE[fill], cautions: [BAG], tools: ['vacuum and thin bags'] };
 }
 
 /** Putting the core in through the opening; `turned` where the cover has been turned before. */
 export function insertCore({ contents, assume }: CoverRequest, after: string, turned = false): Operation {
-  const { text, cautions } = inserting(contents);
+  const { text, cautions, tools = [] } = inserting(contents);
   return operation({
     id: 'fill/insert',
     phase: 'fill',
     text: `${turned ? '' : 'Turn the cover. '}${text}${contents.belongs}`,
     cautions: [...cautions, ...(contents.softUp ? ['Soft side up.'] : [])],
+    tools,
     minutes: minutesFor('fill', 0, 0, assume),
     needs: 'bench',
     after: [after],

@@ -1,6 +1,6 @@
 import { perimeter } from '../../geometry/outline';
 import { issue, type Issue } from '../../kernel/issue';
-import { operation, type Operation } from '../../piece/operation';
+import { operation, type Operation, type Tool } from '../../piece/operation';
 import type { Piece } from '../../piece/piece';
 import { sewnMm } from '../../piece/seam';
 import type { AssumptionKey } from '../../shop/assumptions';
@@ -17,21 +17,24 @@ export interface EdgeWays {
 /** Ways that are a step of their own, before anything is sewn. */
 const STEPS: Record<
   Exclude<RawEdges, 'left' | 'top-stitched'>,
-  { readonly text: string; readonly rate: AssumptionKey; readonly cautions: readonly string[] }
+  { readonly text: string; readonly rate: AssumptionKey; readonly tool: Tool; readonly cautions: readonly string[] }
 > = {
   pinked: {
     text: 'Pink the cut edges that fray.',
     rate: 'pinkMetreMinutes',
+    tool: 'pinking shears',
     cautions: ['Pink along the very edge: what is pinked off is missing from the allowance.'],
   },
   overlocked: {
     text: 'Overlock the cut edges that fray, without trimming them.',
     rate: 'overlockMetreMinutes',
+    tool: 'overlock machine',
     cautions: ['Notches stay in sight: clip them anew where the thread has covered them.'],
   },
   sealed: {
     text: 'Seal the cut edges that fray with the hot knife.',
     rate: 'sealMetreMinutes',
+    tool: 'hot knife',
     cautions: ['Hot knife: synthetics only, never cotton or wool; try a scrap. Fumes: at an open window, with a mask.'],
   },
 };
@@ -72,7 +75,7 @@ export function withRawEdges(cover: Cover, request: CoverRequest, ways: EdgeWays
   });
   const steps = [...by].flatMap(([way, pieces]): Operation[] => {
     if (way === 'left' || way === 'top-stitched') return [];
-    const { text, rate, cautions } = STEPS[way];
+    const { text, rate, tool, cautions } = STEPS[way];
     const runMm = pieces.reduce((mm, piece) => mm + piece.countPerCushion * perimeter(piece.outline), 0);
     return [
       operation({
@@ -80,6 +83,7 @@ export function withRawEdges(cover: Cover, request: CoverRequest, ways: EdgeWays
         phase: 'cut',
         text,
         cautions,
+        tools: [tool],
         pieces: pieces.map(({ id }) => id),
         minutes: assume('cutFixedMinutes') + (assume(rate) * runMm) / 1000,
         needs: way === 'overlocked' ? 'machine' : 'table',

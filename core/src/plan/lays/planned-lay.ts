@@ -1,3 +1,4 @@
+import { isOfPiece } from '../../piece/item-ref';
 import type { ClothSlot } from '../../piece/material-ref';
 import { hashText } from '../../kernel/hash';
 import type { Issue } from '../../kernel/issue';
@@ -53,9 +54,9 @@ export function clothLayKey(use: ClothUse, main: ClothUse): string {
 }
 
 /** On which lays a piece that is cut anew comes to lie, and how often. */
-export function recutPlaces(lays: readonly PlannedLay[], item: string): readonly { readonly lay: PlannedLay; readonly count: number }[] {
+export function recutPlaces(lays: readonly PlannedLay[], of: Parameters<typeof isOfPiece>[1]): readonly { readonly lay: PlannedLay; readonly count: number }[] {
   return lays.flatMap((lay) => {
-    const count = lay.recutOf === null ? 0 : (lay.answer?.placements.filter((one) => one.item === item).length ?? 0);
+    const count = lay.recutOf === null ? 0 : (lay.answer?.placements.filter((one) => isOfPiece(one.item, of)).length ?? 0);
     return count ? [{ lay, count }] : [];
   });
 }

@@ -24,13 +24,14 @@ interface Ground {
   readonly content: unknown;
 }
 
-/** How many of a cut are cut anew. Of a piece of which some copies are turned over, those are where all copies of a cushion are; of a single one it is not known, and it is cut as drawn. */
+/** How many of a cut are cut anew. Of a piece of which some copies are turned over, the record says which one it was; where all copies of a cushion are, both are. */
 function recutCount({ source }: CushionPlan, { piece, turned }: Cut): number {
   return (source.bench?.recuts ?? [])
     .filter((one) => one.piece === piece.id)
-    .reduce((count, { cushions, each }) => {
-      const over = piece.turned === piece.countPerCushion || each === piece.countPerCushion ? Math.min(each, piece.turned) : 0;
-      return count + cushions.length * (turned ? over : each - over);
+    .reduce((count, { cushions, each, turned: over = false }) => {
+      const both = piece.turned === piece.countPerCushion || each === piece.countPerCushion;
+      const turnedOver = both ? Math.min(each, piece.turned) : over ? each : 0;
+      return count + cushions.length * (turned ? turnedOver : each - turnedOver);
     }, 0);
 }
 

@@ -1,6 +1,6 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { FILL_WAYS, formatNumber, MACHINES, recutPlaces, type Operation, itemId } from '@yardland/core';
+import { FILL_WAYS, formatNumber, MACHINES, recutPlaces, toolsOf, type Operation } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { layWords } from '../lay/lay-words';
 import { Choice } from '../shared/controls/choice';
@@ -60,7 +60,7 @@ export class BenchStation {
     this.work.recuts().map(({ piece, cushions, each, why, date }, index) => {
       const label = this.store.cushionPlan()?.pieces.find(({ id }) => id === piece)?.label ?? piece.replaceAll('-', ' ');
       const on = this.work.quantity() > 1 ? ` on ${cushions.join(', ')}` : '';
-      const lies = recutPlaces(this.store.plan()?.lays ?? [], itemId({ kind: 'piece', cushion: this.store.cushionIndex(), piece })).map(({ lay, count }) => ({
+      const lies = recutPlaces(this.store.plan()?.lays ?? [], { cushion: this.store.cushionIndex(), piece }).map(({ lay, count }) => ({
         key: lay.key,
         words: `${formatNumber(count)} on ${layWords(lay, this.store.shop(), this.store.inWords())}`,
       }));
@@ -102,6 +102,9 @@ export class BenchStation {
     const fill = FILL_WAYS.find((one) => one === value);
     this.store.editCushion('How it is filled', ({ fill: _before, ...cushion }) => (fill ? { ...cushion, fill } : cushion));
   }
+
+  /** What is to be laid out beyond the everyday tools, in words; empty where nothing is. */
+  protected readonly tools = computed(() => toolsOf(this.work.steps()).join(', '));
 
   protected isDone(step: Operation): boolean {
     return this.work.done(step).length >= this.work.quantity();

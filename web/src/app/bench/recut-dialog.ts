@@ -1,8 +1,8 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { openedAgain, redoing } from '@yardland/core';
+import { clothUse, natureOf, openedAgain, redoing, showsHoles } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { Choice } from '../shared/controls/choice';
+import { Choice, Switch } from '../shared/controls/choice';
 import { today } from '../shared/words/days';
 import { NumberField } from '../shared/controls/number-field';
 import { TextField } from '../shared/controls/text-field';
@@ -19,10 +19,15 @@ export interface RecutData {
   readonly piece: string | null;
 }
 
+const WAYS = [
+  { value: 'drawn', name: 'as drawn' },
+  { value: 'turned', name: 'turned over' },
+];
+
 /** A piece found to be wrong: which, on which cushions, and what has to be opened and done again for it. */
 @Component({
   selector: 'yl-recut-dialog',
-  imports: [BatchChips, Button, Choice, DialogFields, DialogFoot, DialogFrame, NumberField, TextField, Words],
+  imports: [BatchChips, Button, Choice, Switch, DialogFields, DialogFoot, DialogFrame, NumberField, TextField, Words],
   template: `
     <div ylDialog="wide">
       <h2 id="recut-title">A piece is wrong</h2>
@@ -30,6 +35,9 @@ export interface RecutData {
         <yl-choice label="Which piece" [options]="pieces()" [value]="piece()" (picked)="choose($event)" />
         @if (most() > 1) {
           <yl-number label="How many in each" [min]="1" [max]="most()" [value]="each()" (entered)="each.set($event)" />
+        }
+        @if (handed()) {
+          <yl-switch label="It was cut" [options]="ways" [value]="turned() ? 'turned' : 'drawn'" (picked)="turned.set($event === 'turned')" />
         }
         <yl-text label="What was wrong with it" [maxLength]="200" [value]="why()" (valueChange)="why.set($event)" />
       </div>
@@ -66,6 +74,9 @@ export interface RecutData {
       } @else {
         <p ylWords>Nothing is sewn with it yet: it only has to be cut anew.</p>
       }
+      @if (holes()) {
+        <p ylWords>Every hole stays: what is opened is sewn again in its own holes, or its neighbours are cut anew too.</p>
+      }
       <p ylWords>
         It is laid on what is left of its material, also between the pieces that are cut from it, or bought where it finds no room there: the Lay shows it.
       </p>
@@ -86,8 +97,24 @@ export class RecutDialog {
   protected readonly piece = signal(
     this.#data.piece ?? this.#all().find(({ id }) => this.#data.work.step()?.pieces.includes(id))?.id ?? this.#all()[0]?.id ?? '',
   );
-  protected readonly most = computed(() => this.#all().find(({ id }) => id === this.piece())?.countPerCushion ?? 1);
+  protected readonly most = computed(() => this.#piece()?.countPerCushion ?? 1);
   protected readonly each = signal(1);
+  protected readonly ways = WAYS;
+  /** The one wrong of a pair was cut turned over. */
+  protected readonly turned = signal(false);
+  readonly #piece = computed(() => this.#all().find(({ id }) => id === this.piece()) ?? null);
+  /** Some of its copies are cut turned over, and not all of them are wrong: it has to be said which. */
+  protected readonly handed = computed(() => {
+    const piece = this.#piece();
+    return piece !== null && piece.turned > 0 && piece.turned < piece.countPerCushion && this.each() < piece.countPerCushion;
+  });
+  /** It is of leather or vinyl. */
+  protected readonly holes = computed(() => {
+    const [material, { store }] = [this.#piece()?.material, this.#data];
+    const [job, shop, cushion] = [store.job(), store.shop(), store.cushion()];
+    if (material?.kind !== 'cloth' || !job || !shop || !cushion) return false;
+    return showsHoles(natureOf(shop.cloth(clothUse(material.slot, job, cushion, shop).material ?? '')));
+  });
   protected readonly why = signal('');
   protected readonly cushions = signal<readonly number[]>([1]);
   protected readonly made = computed(() => {
@@ -101,6 +128,7 @@ export class RecutDialog {
   protected choose(piece: string): void {
     this.piece.set(piece);
     this.each.set(1);
+    this.turned.set(false);
   }
 
   protected toggle(cushion: number): void {
@@ -113,7 +141,14 @@ export class RecutDialog {
 
   protected confirm(): void {
     const [made, quantity] = [this.made(), this.work.quantity()];
-    const recut = { piece: this.piece(), cushions: [...this.cushions()], each: this.each(), date: today(), ...(this.why() ? { why: this.why() } : {}) };
+    const recut = {
+      piece: this.piece(),
+      cushions: [...this.cushions()],
+      each: this.each(),
+      date: today(),
+      ...(this.handed() && this.turned() ? { turned: true } : {}),
+      ...(this.why() ? { why: this.why() } : {}),
+    };
     this.work.change('A piece cut anew', (bench) => ({ ...bench, done: openedAgain(bench.done, made, quantity), recuts: [...(bench.recuts ?? []), recut] }));
     this.close();
   }

@@ -19,7 +19,7 @@ import {
   type Point,
   type PlannedLay,
   pieceOf,
-  itemId,
+  isOfPiece,
   isBiasItem,
   isTurned,
 } from '@yardland/core';
@@ -163,9 +163,9 @@ export class LayStation {
 
   /** The first copy of the piece that the ticket asks for, as `item copy`, and the lay that it is on; null when none is asked for, or it is not laid yet. */
   readonly #asked = computed(() => {
-    const item = itemId({ kind: 'piece', cushion: this.store.cushionIndex(), piece: this.piece() ?? '' });
-    const lay = this.piece() === undefined ? undefined : this.lays().find(({ answer }) => answer?.placements.some((one) => one.item === item));
-    const placement = lay?.answer?.placements.find((one) => one.item === item);
+    const of = { cushion: this.store.cushionIndex(), piece: this.piece() ?? '' };
+    const lay = this.piece() === undefined ? undefined : this.lays().find(({ answer }) => answer?.placements.some(({ item }) => isOfPiece(item, of)));
+    const placement = lay?.answer?.placements.find(({ item }) => isOfPiece(item, of));
     return lay && placement ? { lay: lay.key, piece: `${placement.item} ${placement.copy}` } : null;
   });
   readonly #askedPiece = computed(() => (this.picked() === `${this.#asked()?.piece ?? ''} 0` ? (this.#asked()?.piece ?? null) : null));

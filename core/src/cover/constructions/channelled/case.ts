@@ -210,6 +210,7 @@ function caseOperations({ id, request: { assume }, panel, walls, wallSeams, case
       phase: 'fill',
       text: `Fill each of the ${channels} channels with ${Math.ceil(eachG)} g, weighed; clip it shut as it is full, then close the whole back with two rows.`,
       cautions: ['Work in still air, with a mask. Weigh every channel: an uneven case is felt.'],
+      tools: ['scales'],
       pieces: [panel.id],
       minutes: minutesFor('fill', 0, 3 * channels * count, assume),
       needs: 'bench',

@@ -161,6 +161,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       text: `Turn it over and staple the flange flat under the board: the middle of opposite sides first, look, halve the gaps, one each {0}${smooth(request.sewn) ? '' : ', {1} clear of the corners until all sides are done; then the front corners, the side before the front, and the back corners'}.`,
       figures: [given('apart', assume('stapleEveryMm'), 'shop'), given('from a corner', assume('stapleClearMm'), 'shop')],
       cautions: ['Flat, no pleat.'],
+      tools: ['staple gun'],
       pieces: flange ? [flange.id] : [band.id],
       seams: ['flange-to-board'],
       stages: turnedUnder(assume('flangeWideMm') / 2, assume('flangeWideMm') / 2),

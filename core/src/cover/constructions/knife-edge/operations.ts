@@ -5,7 +5,7 @@ import { sewnMm, type Seam } from '../../../piece/seam';
 import { minutesFor } from '../../../shop/minutes';
 import type { CoverRequest } from '../../contract';
 import { cornersOf } from '../../band/corners';
-import { flattened } from '../../sewing/cloth-way';
+import { flattened, rollerFor } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { sewMinutes, weltStep, zipStep } from '../../sewing/steps';
 import type { KnifeEdge } from './choices';
@@ -87,6 +87,7 @@ export function knifeEdgeOperations(request: CoverRequest, work: KnifeWork): Ope
       phase: 'sew',
       text: `${corners ? `Clip the allowance across ${corners === 1 ? 'the corner' : `each of the ${corners} corners`}, on the diagonal. ` : ''}${STEPS[closing].turn}, and ${flattened(request.cloth('main'), STEPS[closing].flat)}.`,
       cautions: corners ? ['Clip to the stitch, never through it.'] : [],
+      tools: rollerFor(request.cloth('main')),
       pieces: plates,
       minutes: minutesFor('prepare', 0, corners, assume),
       needs: 'table',
@@ -128,6 +129,7 @@ function closingSteps(request: CoverRequest, { closing, seams, opening }: KnifeW
             phase: 'fill',
             text: STEPS.hand.shut,
             figures: [given('a stitch', assume('slipStitchMm'), 'shop')],
+            tools: ['curved needle'],
             pieces: plates,
             seams: seams.filter(({ method }) => method === 'hand').map(({ id }) => id),
             minutes: minutesFor('hand', opening.mm, 0, assume),

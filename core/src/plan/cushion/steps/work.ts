@@ -128,6 +128,6 @@ export function workOrder(steps: readonly Operation[], { source, job, shop, seam
   };
   const made = forMachine(steps, source.machine ?? shop.document.machine ?? 'walking-foot', { seams, kind: sewn.kind, assume });
   const { operations, problems } = ordered(made, (operation) => footFor(operation, pieces));
-  const set = withSewing(withFeet(operations, pieces), sewingWords(sewn, assume, job.units));
+  const set = withSewing(withFeet(operations, pieces), sewingWords(sewn, assume, job.units), sewn);
   return { operations: withKept(set, pieces, source.bench?.kept ?? {}, job.units, shop.document.step), problems };
 }
