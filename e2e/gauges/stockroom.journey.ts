@@ -137,6 +137,37 @@ test('a roll of wadding is added, a job wraps with it, and takes the nearest aga
   await expect(shop.tray()).toContainText(/Off Wadding \d+/);
 });
 
+test('raw edges are held the shop’s way; a cloth made leather is cut, held and dressed as leather, and its tools are laid out', async ({ shop, page }) => {
+  await page.goto('/stockroom');
+  const edges = page.getByRole('combobox', { name: 'Raw edges, cotton and wool' });
+  await expect(edges.getByRole('option', { name: 'sealed with a hot knife' })).toHaveCount(0);
+  await edges.selectOption('overlocked');
+  await expect(edges).toHaveValue('overlocked');
+  await shop.openJob('Prompt-side boxes');
+  await shop.goTo('Bench');
+  const tools = page.locator('[data-part=tools]');
+  await expect(page.getByRole('button', { name: /^Overlock the cut edges/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Square the end of the cloth/ })).toBeVisible();
+  await expect(tools).toContainText('overlock machine');
+
+  await page.goto('/stockroom');
+  const cloths = page.getByRole('table', { name: 'Cloths' });
+  await cloths.getByRole('button', { name: 'Moss velvet' }).click();
+  await page.getByRole('combobox', { name: 'Worked as' }).selectOption('leather');
+  await expect(cloths.getByRole('row', { name: /Moss velvet/ })).toContainText('leather');
+  await expect(page.getByRole('textbox', { name: 'Selvedge', exact: true })).toHaveCount(0);
+  await shop.expectAccessible();
+
+  await shop.openJob('Prompt-side boxes');
+  await shop.goTo('Bench');
+  await expect(page.getByRole('button', { name: /^Find the place of each piece on the hide/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Overlock/ })).toHaveCount(0);
+  await expect(page.locator('yl-bench-station')).not.toContainText('steam.');
+  await expect(tools).toContainText('leather needle');
+  await expect(shop.piece('zip plaque strip').locator('[data-part=size]')).toBeVisible();
+  await shop.expectAccessible();
+});
+
 test('the shop says once how it fills and how it makes a cover; a cushion goes its own way', async ({ shop, page }) => {
   await page.goto('/stockroom');
   await page.getByRole('combobox', { name: 'Soft cores go in' }).selectOption('bag left in');

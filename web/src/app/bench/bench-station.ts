@@ -44,7 +44,7 @@ export class BenchStation {
     const { eachMinutes, allMinutes, leftMinutes, waitMinutes, clockedMinutes, reckonedMinutes } = this.work.time();
     const quantity = this.work.quantity();
     const each = quantity > 1 ? `${minutesInWords(eachMinutes)} each, ` : '';
-    const wait = waitMinutes > 0 ? `; glue and steam wait ${minutesInWords(waitMinutes)} more` : '';
+    const wait = waitMinutes > 0 ? `, and ${minutesInWords(waitMinutes)} of waiting` : '';
     const clocked = clockedMinutes > 0 ? `; clocked ${minutesInWords(clockedMinutes)} where ${minutesInWords(reckonedMinutes)} were reckoned` : '';
     return `${each}${minutesInWords(allMinutes)} in all, ${minutesInWords(leftMinutes)} left${wait}${clocked}`;
   });

@@ -85,6 +85,9 @@ function inListOrder({ request: { items } }: PlannedLay, { placements }: LayAnsw
   return [...placements].sort((a, b) => (places.get(a.item) ?? 0) - (places.get(b.item) ?? 0) || a.copy - b.copy);
 }
 
+/** What a sheet of a lay is called: of leather it is a hide. */
+const sheetWord = ({ subject }: PlannedLay): 'hide' | 'sheet' => (subject.kind === 'cloth' ? 'hide' : 'sheet');
+
 /** A lay on the table: the material in rows or sheets, its pieces by cushion, the motifs of its pattern, the picked piece's mark, and the measures. */
 export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units, step, picked, near, pinned, label, words }: LaySceneWords): Scene {
   const { material } = lay.request;
@@ -93,7 +96,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
   const drawn: SceneItem[] = bands.flatMap((band, i) =>
     material.kind === 'hide'
       ? hideItems(band, i, material)
-      : bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `sheet ${band.sheet + 1}`),
+      : bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `${sheetWord(lay)} ${band.sheet + 1}`),
   );
   let knob: Point | null = null;
   let around: Scene['around'];
