@@ -100,7 +100,7 @@ test('a cloth is given its shrinkage, and the plates of a job of it are cut larg
   await expect(shop.piece('staple flange').locator('[data-part=size]')).toContainText(/390\s*×\s*390/);
 });
 
-test('a roll of wadding is added, a job wraps with it, and takes the nearest again when it is removed', async ({ shop, page }) => {
+test('a roll of wadding is added, a job wraps with it and keeps it when it is put away; one that no job names is removed', async ({ shop, page }) => {
   await page.goto('/stockroom');
   const rolls = page.getByRole('table', { name: 'Wadding' });
   await rolls.getByRole('button', { name: 'Wadding 25' }).click();
@@ -129,12 +129,34 @@ test('a roll of wadding is added, a job wraps with it, and takes the nearest aga
   await page.goto('/stockroom');
   await rolls.getByRole('button', { name: 'Thick fleece' }).click();
   await page.getByRole('button', { name: 'Remove Thick fleece' }).click();
-  await expect(rolls.getByRole('button', { name: 'Thick fleece' })).toBeHidden();
+  await expect(page.getByText('Thick fleece is named by Reading corner: it is put away.')).toBeVisible();
+  await expect(rolls.getByRole('row', { name: /Thick fleece/ })).toContainText('put away');
+  await shop.expectAccessible();
   await shop.openJob('Reading corner');
   await shop.goTo('Build');
   await shop.tray().getByText('Wrap', { exact: true }).click();
-  await expect(page.getByRole('combobox', { name: 'Off the roll, whole job' }).locator('option:checked')).toHaveText('nearest in loft');
+  const roll = page.getByRole('combobox', { name: 'Off the roll, whole job' });
+  await expect(roll.locator('option:checked')).toHaveText('Thick fleece, loft 40 mm');
+  await shop.choose('Off the roll, whole job', 'nearest in loft');
+  await expect(roll.getByRole('option', { name: /Thick fleece/ })).toHaveCount(0);
   await expect(shop.tray()).toContainText(/Off Wadding \d+/);
+  await shop.saved();
+
+  // No job names it any more.
+  await page.goto('/stockroom');
+  await rolls.getByRole('button', { name: 'Thick fleece' }).click();
+  await page.getByRole('button', { name: 'Bring back' }).click();
+  await page.getByRole('button', { name: 'Remove Thick fleece' }).click();
+  await expect(rolls.getByRole('button', { name: 'Thick fleece' })).toBeHidden();
+
+  // A cloth that jobs name is put away too, and is not offered for others.
+  const cloths = page.getByRole('table', { name: 'Cloths' });
+  await cloths.getByRole('button', { name: 'Moss velvet' }).click();
+  await page.getByRole('button', { name: 'Remove Moss velvet' }).click();
+  await expect(cloths.getByRole('row', { name: /Moss velvet/ })).toContainText('put away');
+  await shop.openJob('Reading corner');
+  await shop.goTo('Lay');
+  await expect(page.getByRole('combobox', { name: 'Cloth', exact: true }).getByRole('option', { name: 'Moss velvet' })).toHaveCount(0);
 });
 
 test('raw edges are held the shop’s way; a cloth made leather is cut, held and dressed as leather, and its tools are laid out', async ({ shop, page }) => {

@@ -172,6 +172,16 @@ describe('remnants that jobs have set aside', () => {
 });
 
 describe('the shop', () => {
+  it('says which jobs name a thing of it, those put away too', async () => {
+    const own = { ...demoJob('storage-chest'), cloth: { material: 'foyer-vinyl', widthMm: 1370 }, name: 'In vinyl' };
+    const { body } = await app.send('POST', '/api/jobs', { job: own });
+    const uses = async (id: string) => (await app.get(`/api/shop/uses/${id}`)).body as unknown;
+    expect(await uses('foyer-vinyl')).toEqual({ count: 1, jobs: ['In vinyl'] });
+    expect(await uses('vinyl')).toEqual({ count: 0, jobs: [] });
+    await app.send('POST', `/api/jobs/${body.id}/archive`, { revision: body.revision, archived: true });
+    expect(await uses('foyer-vinyl')).toEqual({ count: 1, jobs: ['In vinyl'] });
+  });
+
   it('is written whole with the revision that was seen; a stale write gets the current one', async () => {
     const { body } = await app.get('/api/shop');
     expect(body.revision).toBe(1);

@@ -1,6 +1,6 @@
 import { rectangleOutline } from '../geometry/outline';
 import { given, law, plus, sum, type Figure } from '../kernel/figure';
-import { isFoam } from '../material/material';
+import { offered, isFoam } from '../material/material';
 import { PLAIN_PIECE, type Piece } from '../piece/piece';
 import type { Sizes } from '../piece/sizes';
 import type { Constants } from '../shop/assumptions';
@@ -19,7 +19,9 @@ export function feltPieces(
   assume: Constants,
   asked: { readonly mm: number | null } | null,
 ): Piece[] {
-  const felts = shop.document.fillings.filter(({ kind }) => kind === 'felt').flatMap((felt) => felt.thicknessesMm.map((mm) => ({ felt, mm })));
+  const felts = offered(shop.document.fillings)
+    .filter(({ kind }) => kind === 'felt')
+    .flatMap((felt) => felt.thicknessesMm.map((mm) => ({ felt, mm })));
   const thickMm = asked?.mm ?? assume('feltMm');
   const [usual] = felts.sort((a, b) => Math.abs(a.mm - thickMm) - Math.abs(b.mm - thickMm));
   if (!usual) return [];

@@ -1,7 +1,7 @@
 import type { LayCompared } from './lay-ways';
 import { fitsWell, offTaut } from '../fit/deciding';
 import type { Fit } from '../fit/fit';
-import { isFoam } from '../material/material';
+import { offered, isFoam } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import { schoolNumber } from '../shop/schools';
 import { pairMm } from '../units/length';
@@ -39,7 +39,7 @@ function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 
   const { source, school } = one;
   if (!school) return [];
   const loft = one.wrap?.value ?? 0;
-  const lofts = [0, ...shop.document.waddings.map((wadding) => wadding.loftMm)].filter((mm) => Math.abs(mm - loft) > 0.5);
+  const lofts = [0, ...offered(shop.document.waddings).map((wadding) => wadding.loftMm)].filter((mm) => Math.abs(mm - loft) > 0.5);
   const steps = Array.from({ length: MOST_MM / STEP_MM }, (_, i) => (i + 1) * STEP_MM).flatMap((mm) => [mm, -mm]);
   const numberNow = (key: 'plate' | 'boxing'): number => pairMm(schoolNumber(key).get(school) ?? { mm: 0, inch: 0 }, units);
   const byNumber = (key: 'plate' | 'boxing'): Omit<Advice, 'fit'>[] =>
@@ -51,7 +51,7 @@ function tries(one: CushionPlan, { shop, units }: CushionContext): Omit<Advice, 
         });
   const [top, ...below] = source.core.layers;
   const foams = top
-    ? shop.document.grades
+    ? offered(shop.document.grades)
         .filter((grade) => isFoam(grade) && grade.id !== top.grade && grade.thicknessesMm.some((mm) => Math.abs(mm - top.thicknessMm) < 1))
         .map((grade): Omit<Advice, 'fit'> => ({
           kind: 'foam',

@@ -1,4 +1,4 @@
-import { isFoam, type FillingKind, type Grade, type Stock } from '../material/material';
+import { offered, isFoam, type FillingKind, type Grade, type Stock } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import { foamsOf, has, reversibles, stacksOf, type Catalogue, type Stack } from './candidates';
 import {
@@ -183,7 +183,7 @@ const SHOWN = 40;
  */
 export function choose(request: ChooseRequest, catalogue: Catalogue, assume: Constants): Choice {
   // Felt and the like lie under or round a core; they are not ranked as one.
-  const stock: readonly Stock[] = [...catalogue.grades, ...catalogue.fillings.filter(({ kind }) => kind !== 'felt')];
+  const stock: readonly Stock[] = [...offered(catalogue.grades), ...offered(catalogue.fillings).filter(({ kind }) => kind !== 'felt')];
   const barred = stock.flatMap((one) => {
     const why = exclusion(request, one);
     return why === null ? [] : [{ grade: one.id, ...why }];

@@ -31,6 +31,9 @@ export const quotedSchema = z.strictObject({
 });
 export type Quoted = z.infer<typeof quotedSchema>;
 
+/** Put away: no longer offered, but readable in the jobs that name it. */
+const putAway = z.boolean().optional();
+
 /** The day a price is of; absent: it was never said. */
 const pricedOn = z.iso.date().optional();
 
@@ -46,6 +49,7 @@ export const gradeSchema = z.strictObject({
   thicknessesMm: z.array(mm).min(1).max(40),
   pricePerM3: z.number().nonnegative().max(1e6),
   pricedOn,
+  putAway,
   lots: z.array(lotSchema).max(200).optional(),
   /** Where `hardness25N` was converted from another per cent or thickness: the figure as given. */
   quoted: quotedSchema.optional(),
@@ -71,6 +75,7 @@ export const fillingSchema = z.strictObject({
   thicknessesMm: z.array(mm).min(1).max(40),
   pricePerM3: z.number().nonnegative().max(1e6),
   pricedOn,
+  putAway,
   /** Of a spring unit: pressure over travel by height; absent, the shop's constant. */
   stiffnessKPa: springStiffness.optional(),
 });
@@ -134,6 +139,7 @@ export const clothSchema = z.strictObject({
   tint,
   pricePerM: z.number().nonnegative().max(1e5),
   pricedOn,
+  putAway,
   /** Leather: bought as whole hides, of which so much is usable along and the width across. */
   hideMm: mm.optional(),
 });
@@ -204,7 +210,13 @@ export const waddingSchema = z.strictObject({
   rollWidthMm: mm,
   pricePerM: z.number().nonnegative().max(1e5),
   pricedOn,
+  putAway,
   /** Open and quick-drying: may be used out of doors. */
   open: z.boolean().optional(),
 });
 export type Wadding = z.infer<typeof waddingSchema>;
+
+/** What of the shop's things is offered: all that are not put away, and the one that is chosen already. */
+export function offered<T extends { readonly id: string; readonly putAway?: boolean | undefined }>(rows: readonly T[], chosen?: string): T[] {
+  return rows.filter(({ id: one, putAway: away }) => !away || one === chosen);
+}

@@ -1,6 +1,6 @@
 import type { ClothFacts } from '../cover/contract';
 import { biasDepth } from '../cover/welt/bias';
-import { natureOf, showsHoles } from '../material/material';
+import { natureOf, offered, showsHoles } from '../material/material';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
@@ -25,7 +25,7 @@ export function clothUse(slot: ClothSlot, job: Pick<Job, 'cloth'>, { slots, clot
 
 /** What a lining is cut of that nobody named and that must not be of the main cloth: the woven cloth that costs least for its area; null where there is none. */
 function liningOf({ document }: Shop): ClothUse | null {
-  const woven = document.cloths.filter((cloth) => natureOf(cloth).kind === 'woven' && !cloth.pattern);
+  const woven = offered(document.cloths).filter((cloth) => natureOf(cloth).kind === 'woven' && !cloth.pattern);
   const [least] = woven.sort((a, b) => a.pricePerM / a.widthMm - b.pricePerM / b.widthMm);
   return least ? { material: least.id, widthMm: least.widthMm } : null;
 }

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import {
+  offered,
   clothSchema,
   fillingSchema,
   gradeSchema,
@@ -109,8 +110,9 @@ export function openShop(document: ShopDocument): Shop {
     cloth: find(document.cloths),
     waddingNear: (loftMm, from) => {
       const chosen = document.waddings.filter(({ id }) => from?.chosen?.includes(id));
-      const open = from?.outdoors ? document.waddings.filter((one) => one.open) : [];
-      const rolls = chosen.length ? chosen : open.length ? open : document.waddings;
+      const there = offered(document.waddings);
+      const open = from?.outdoors ? there.filter((one) => one.open) : [];
+      const rolls = chosen.length ? chosen : open.length ? open : there;
       return [...rolls].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0];
     },
     assume: (key, system) => constants[system][key],

@@ -9,6 +9,9 @@ export function shopRoutes(shops: ShopStore): Router {
   router.get('/', (_request, response) => {
     response.json(shops.stored());
   });
+  router.get('/uses/:id', ({ params }, response) => {
+    response.json(shops.uses(params.id));
+  });
   router.put('/', (request, response) => {
     response.json(shops.change(check(storedShopSchema, request.body, readWith)));
   });

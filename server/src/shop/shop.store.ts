@@ -1,4 +1,4 @@
-import { openShop, shopSchema, type Shop, type ShopDocument, type StoredShop } from '@yardland/core';
+import { openShop, shopSchema, type Shop, type ShopDocument, type StockUses, type StoredShop } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { Refusal } from '../http/refusal';
 
@@ -116,6 +116,16 @@ export class ShopStore {
       if (row?.position !== position || row.document !== document) sql.put(item, position, document);
     });
     for (const id of before.keys()) sql.drop(id);
+  }
+
+  /** Which jobs, put away or not, name a material by its id. Looked for as a word of their documents: a name that only looks like it keeps what need not be kept. */
+  uses(id: string): StockUses {
+    const named = this.#db
+      .prepare<[string], { name: string }>(
+        'SELECT j.name FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step WHERE instr(s.document, ?) > 0 ORDER BY j.updated_at DESC, j.id',
+      )
+      .all(JSON.stringify(id));
+    return { count: named.length, jobs: named.slice(0, 5).map(({ name }) => name) };
   }
 
   /** The shop ready for planning; read once and kept until it is written. Throws when there is none. */

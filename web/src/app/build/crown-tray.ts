@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatExact, formatLengthUnit, type Cushion } from '@yardland/core';
+import { offered, formatExact, formatLengthUnit, type Cushion } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/controls/choice';
 import { NumberField } from '../shared/controls/number-field';
@@ -62,7 +62,7 @@ export class CrownTray {
   ];
   protected readonly lofts = computed(() => {
     const { units, step } = this.store.inWords();
-    const lofts = new Set([...(this.store.shop()?.document.waddings.map((wadding) => wadding.loftMm) ?? []), this.crown()?.pads?.loftMm ?? PAD_LOFT_MM]);
+    const lofts = new Set([...offered(this.store.shop()?.document.waddings ?? []).map((wadding) => wadding.loftMm), this.crown()?.pads?.loftMm ?? PAD_LOFT_MM]);
     return [...lofts].sort((a, b) => a - b).map((mm) => ({ value: String(mm), name: `wadding ${formatLengthUnit(mm, units, step)}` }));
   });
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type WrapWay } from '@yardland/core';
+import { offered, formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type WrapWay } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/controls/choice';
 import { Facts, type Fact } from '../shared/facts';
@@ -97,7 +97,7 @@ export class WrapTray {
     const { units, step } = this.store.inWords();
     return [
       { value: 'nearest', name: 'nearest in loft' },
-      ...(this.store.shop()?.document.waddings ?? []).map(({ id, name, loftMm }) => ({
+      ...offered(this.store.shop()?.document.waddings ?? [], this.store.job()?.waddings?.[0]).map(({ id, name, loftMm }) => ({
         value: id,
         name: `${name}, loft ${formatLengthUnit(loftMm, units, step)}`,
       })),

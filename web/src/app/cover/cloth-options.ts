@@ -6,7 +6,9 @@ export const JOB_CLOTH = 'job';
 /** What the main cloth of a cushion is chosen from: the job's, and those of the shop. */
 export function mainClothOptions(job: Job | null, shop: Shop | null): { readonly value: string; readonly name: string }[] {
   if (!job || !shop) return [];
-  const cloths = shop.document.cloths.filter(({ id }) => id !== job.cloth.material).map(({ id, name }) => ({ value: id, name }));
+  const cloths = shop.document.cloths
+    .filter(({ id, putAway }) => id !== job.cloth.material && (!putAway || job.cushions.some(({ cloth }) => cloth?.material === id)))
+    .map(({ id, name }) => ({ value: id, name }));
   return [{ value: JOB_CLOTH, name: `${clothWords('main', job, {}, shop)}, the job’s` }, ...cloths];
 }
 

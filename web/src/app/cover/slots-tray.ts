@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { constructionOf, withCushionCloth, type ClothSlot } from '@yardland/core';
+import { offered, constructionOf, withCushionCloth, type ClothSlot } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
@@ -42,7 +42,6 @@ export class SlotsTray {
   protected readonly slots = computed(() => {
     const [cushion, shop] = [this.store.cushion(), this.store.shop()];
     if (!cushion || !shop) return [];
-    const cloths = shop.document.cloths.map(({ id, name }) => ({ value: id, name }));
     // What the filling brings along is cut from a cloth too: the muslin between springs and foam.
     const used = (this.store.cushionPlan()?.pieces ?? []).flatMap(({ material }) => (material.kind === 'cloth' ? [material.slot] : []));
     return [...new Set([...constructionOf(cushion.construction).slots, ...used])]
@@ -50,7 +49,10 @@ export class SlotsTray {
       .map((slot) => ({
         slot,
         label: SLOT_WORDS[slot],
-        options: [{ value: MAIN, name: 'the same' }, ...cloths],
+        options: [
+          { value: MAIN, name: 'the same' },
+          ...offered(shop.document.cloths, cushion.slots?.[slot]?.material).map(({ id, name }) => ({ value: id, name })),
+        ],
         value: cushion.slots?.[slot]?.material ?? MAIN,
       }));
   });

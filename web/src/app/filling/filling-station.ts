@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Icon } from '../shared/icon';
 import {
+  offered,
   BUILDS,
   cushionFeel,
   fillingLayers,
@@ -200,7 +201,7 @@ export class FillingStation {
   /** A new layer on top, as thick as what is missing. */
   protected add(): void {
     const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
-    const [grade] = shop?.document.grades ?? [];
+    const [grade] = offered(shop?.document.grades ?? []);
     if (!grade) return;
     const wanted = one?.sizes?.core.height.value ?? 50;
     changeLayers(this.store, 'Layer added', (layers) => {

@@ -22,7 +22,10 @@ export class LayersTray {
   readonly #announcer = inject(LiveAnnouncer);
   protected readonly grades = computed(() => {
     const shop = this.store.shop()?.document;
-    return [...(shop?.grades ?? []), ...(shop?.fillings ?? [])].map(({ id, name }) => ({ value: id, name }));
+    const named = new Set(this.store.cushion()?.core.layers.map(({ grade }) => grade));
+    return [...(shop?.grades ?? []), ...(shop?.fillings ?? [])]
+      .filter(({ id, putAway }) => !putAway || named.has(id))
+      .map(({ id, name }) => ({ value: id, name }));
   });
 
   protected setGrade(index: number, grade: string): void {

@@ -20,6 +20,7 @@ import {
   type PlannedLay,
   pieceOf,
   isOfPiece,
+  offered,
   isBiasItem,
   isTurned,
 } from '@yardland/core';
@@ -139,7 +140,9 @@ export class LayStation {
 
   /** The lay is on hides: they have neither a roll's direction nor selvedges. */
   protected readonly onHides = computed(() => this.current()?.subject.kind === 'cloth' && this.current()?.request.material.kind !== 'roll');
-  protected readonly cloths = computed(() => (this.store.shop()?.document.cloths ?? []).map(({ id, name }) => ({ value: id, name })));
+  protected readonly cloths = computed(() =>
+    offered(this.store.shop()?.document.cloths ?? [], this.use()?.material).map(({ id, name }) => ({ value: id, name })),
+  );
 
   protected readonly scene = computed<Scene>(() => {
     const lay = this.current();

@@ -16,7 +16,7 @@ import { NumberField } from '../shared/controls/number-field';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { TextField } from '../shared/controls/text-field';
 import { Tickbox } from '../shared/controls/tickbox';
-import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Words } from '../shared/ui/ui';
+import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
 import { PickedRows } from './picked-rows';
 import { today } from '../shared/words/days';
 
@@ -36,7 +36,7 @@ const WORKED: Record<ClothKind, string> = {
 /** The shop's cloths: how wide they are, which way they lie, and how they give and shrink. Covers, linings and tickings are all cut of these. */
 @Component({
   selector: 'yl-cloths-panel',
-  imports: [Choice, Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
+  imports: [Choice, Words, Rows, LinkButton, Panel, PanelHead, Button, Tool, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
   template: `
     <h2 id="cloths-title">Cloths</h2>
     <div
@@ -59,6 +59,9 @@ const WORKED: Record<ClothKind, string> = {
               <tr class="[&.picked_td]:bg-linen" [class.picked]="row.id === cloth()?.id">
                 <td>
                   <button type="button" ylLink [attr.aria-pressed]="row.id === cloth()?.id" (click)="pick(row.id)">{{ row.name }}</button>
+                  @if (row.putAway) {
+                    <span class="text-ink-soft">put away</span>
+                  }
                 </td>
                 <td class="whitespace-nowrap">{{ row.kind }}</td>
                 <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
@@ -74,7 +77,16 @@ const WORKED: Record<ClothKind, string> = {
         <section ylPanel class="sticky top-0 mb-0!" aria-labelledby="cloth-title">
           <div ylPanelHead>
             <h3 id="cloth-title">{{ cloth.name }}</h3>
-            <button type="button" ylButton (click)="add(cloth)"><svg ylIcon="plus" size="20"></svg> One like it</button>
+            <div class="flex gap-2">
+              <button type="button" ylButton (click)="add(cloth)"><svg ylIcon="plus" size="20"></svg> One like it</button>
+              @if (cloth.putAway) {
+                <button type="button" ylButton (click)="bringBack(cloth)">Bring back</button>
+              } @else {
+                <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + cloth.name" (click)="remove(cloth)">
+                  <svg ylIcon="trash-2" size="20"></svg>
+                </button>
+              }
+            </div>
           </div>
           <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
             <yl-text label="Called" [maxLength]="80" [value]="cloth.name" (valueChange)="set({ name: $event })" />
@@ -205,6 +217,7 @@ export class ClothsPanel {
       return {
         id,
         name,
+        putAway: one.putAway ?? false,
         kind: KIND_WORDS[natureOf(one).kind],
         wide: formatLengthUnit(widthMm, this.units(), STEP),
         pattern: pattern ? this.#patternWords(pattern) : '—',
@@ -222,6 +235,14 @@ export class ClothsPanel {
   /** A new cloth like the one in hand. */
   protected add(like: Cloth): void {
     this.#list.add(like, `${like.name}, another`);
+  }
+
+  protected remove(cloth: Cloth): void {
+    this.#list.drop(cloth);
+  }
+
+  protected bringBack({ id }: Cloth): void {
+    this.#list.bringBack(id);
   }
 
   protected pick(id: string): void {

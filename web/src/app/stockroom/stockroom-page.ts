@@ -27,6 +27,7 @@ import { ClockPanel } from './clock-panel';
 import { ClothsPanel } from './cloths-panel';
 import { RemnantsPanel } from './remnants-panel';
 import { ShopPanel } from './shop-panel';
+import { StockRemoval } from './stock-removal';
 import { WaddingsPanel } from './waddings-panel';
 import { ZipsPanel } from './zips-panel';
 import { FillingEditor } from './filling-editor';
@@ -45,6 +46,10 @@ const NEW_FOAM: Grade = {
   thicknessesMm: [50, 75, 100],
   pricePerM3: 0,
 };
+
+/** What is put away stands at the end. */
+const lastPutAway = <T extends { readonly putAway?: boolean | undefined }>(rows: readonly T[]): T[] =>
+  [...rows].sort((a, b) => Number(a.putAway ?? false) - Number(b.putAway ?? false));
 
 const round1 = (value: number): number => Math.round(value * 10) / 10;
 
@@ -82,11 +87,12 @@ export class StockroomPage {
   readonly #shop = toSignal(this.#shops.document$);
   readonly #chosen = signal<string | null>(null);
   readonly #edit = inject(ShopEditor);
+  readonly #removal = inject(StockRemoval);
   protected readonly familyWords = FAMILY_WORDS;
   protected readonly kindWords = KIND_WORDS;
 
-  protected readonly grades = computed(() => this.#shop()?.grades ?? []);
-  protected readonly fillings = computed(() => this.#shop()?.fillings ?? []);
+  protected readonly grades = computed(() => lastPutAway(this.#shop()?.grades ?? []));
+  protected readonly fillings = computed(() => lastPutAway(this.#shop()?.fillings ?? []));
   protected readonly filling = computed(() => this.fillings().find(({ id }) => id === this.#chosen()) ?? null);
   protected readonly grade = computed(() => (this.filling() ? null : (this.grades().find(({ id }) => id === this.#chosen()) ?? this.grades()[0] ?? null)));
 
@@ -144,9 +150,12 @@ export class StockroomPage {
     );
   }
 
-  protected remove(id: string): void {
-    const without = <T extends { readonly id: string }>(rows: readonly T[]): T[] => rows.filter((one) => one.id !== id);
-    this.#edit.change((shop) => ({ ...shop, grades: without(shop.grades), fillings: without(shop.fillings) }));
+  /** Takes a foam or another filling away, or puts it away where jobs name it. */
+  protected remove({ id, name }: Grade | Filling): void {
+    const each = (change: <T extends Grade | Filling>(one: T) => T[]) => (): void =>
+      this.#edit.change((shop) => ({ ...shop, grades: shop.grades.flatMap(change), fillings: shop.fillings.flatMap(change) }));
+    const away = (putAway: true | undefined) => each((one) => [one.id === id ? { ...one, putAway } : one]);
+    this.#removal.drop({ id, name }, { remove: each((one) => (one.id === id ? [] : [one])), putAway: away(true), bringBack: away(undefined) });
   }
 
   protected setGrade(grade: Grade): void {

@@ -37,6 +37,9 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
               <tr class="[&.picked_td]:bg-linen" [class.picked]="row.id === wadding()?.id">
                 <td>
                   <button type="button" ylLink [attr.aria-pressed]="row.id === wadding()?.id" (click)="pick(row.id)">{{ row.name }}</button>
+                  @if (row.putAway) {
+                    <span class="text-ink-soft">put away</span>
+                  }
                 </td>
                 <td class="text-right whitespace-nowrap">{{ row.loft }}</td>
                 <td class="text-right whitespace-nowrap">{{ row.wide }}</td>
@@ -57,9 +60,13 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
           <div class="flex gap-2">
             <button type="button" ylButton (click)="add()"><svg ylIcon="plus" size="20"></svg> {{ wadding() ? 'One like it' : 'New wadding' }}</button>
             @if (wadding(); as wadding) {
-              <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + wadding.name" (click)="remove(wadding.id)">
-                <svg ylIcon="trash-2" size="20"></svg>
-              </button>
+              @if (wadding.putAway) {
+                <button type="button" ylButton (click)="bringBack(wadding)">Bring back</button>
+              } @else {
+                <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + wadding.name" (click)="remove(wadding)">
+                  <svg ylIcon="trash-2" size="20"></svg>
+                </button>
+              }
             }
           </div>
         </div>
@@ -110,9 +117,10 @@ export class WaddingsPanel {
   protected readonly units = this.#list.units;
   protected readonly wadding = this.#list.picked;
   protected readonly rows = computed(() =>
-    this.#list.rows().map(({ id, name, loftMm, rollWidthMm, pricePerM, open }) => ({
+    this.#list.rows().map(({ id, name, loftMm, rollWidthMm, pricePerM, open, putAway = false }) => ({
       id,
       name,
+      putAway,
       loft: formatLengthUnit(loftMm, this.units(), STEP),
       wide: formatLengthUnit(rollWidthMm, this.units(), STEP),
       price: formatNumber(pricePerM, 2),
@@ -130,9 +138,13 @@ export class WaddingsPanel {
     this.#list.pick(id);
   }
 
-  /** A job that had chosen the roll takes the nearest one again. */
-  protected remove(id: string): void {
-    this.#list.remove(id);
+  /** A roll that a job has chosen is put away. */
+  protected remove(wadding: Wadding): void {
+    this.#list.drop(wadding);
+  }
+
+  protected bringBack({ id }: Wadding): void {
+    this.#list.bringBack(id);
   }
 
   protected set(change: Partial<Wadding>): void {

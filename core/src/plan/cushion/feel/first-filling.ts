@@ -3,7 +3,7 @@ import { feelOf, type FeelBand } from '../../../filling/feel';
 import { layerOf } from '../../../filling/layer';
 import { massOf } from '../../../filling/sitters';
 import type { Cushion } from '../../../job/document';
-import { SHEET_NOMINAL_MM, type Grade } from '../../../material/material';
+import { offered, SHEET_NOMINAL_MM, type Grade } from '../../../material/material';
 import type { Shop } from '../../../shop/shop';
 import type { UnitSystem } from '../../../units/length';
 import { UNSAID_DECK } from './cushion-feel';
@@ -23,13 +23,14 @@ export function firstFilling(
   const assume = (key: Parameters<Shop['assume']>[0]): number => constant(key, units);
   const sitter = { massKg: massOf('middling', assume), posture: 'upright' } as const;
   const floor = densityFloor({ part: 'seat', use: 'regular' }, assume);
-  const suiting = document.grades.flatMap((grade) => {
+  const grades = offered(document.grades);
+  const suiting = grades.flatMap((grade) => {
     if (!isOrdinary(grade) || grade.densityKgM3 < floor || !grade.thicknessesMm.some((mm) => Math.abs(mm - heightMm) <= SHEET_NOMINAL_MM)) return [];
     const felt = feelOf({ format: 'yardland/feel@1', layers: [layerOf(grade, heightMm)], support: UNSAID_DECK, sitter, settled: true }, assume, 0);
     return felt.verdicts.length ? [] : [{ grade, rank: BEST_FIRST.indexOf(felt.feel) }];
   });
   const [best] = suiting.sort((a, b) => a.rank - b.rank || a.grade.pricePerM3 - b.grade.pricePerM3);
-  const grade = best?.grade ?? document.grades[0];
+  const grade = best?.grade ?? grades[0];
   return grade ? [{ grade: grade.id, thicknessMm: heightMm }] : [];
 }
 

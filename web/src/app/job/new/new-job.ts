@@ -1,10 +1,10 @@
-import { firstFilling, JOB_FORMAT, type Job, type Shop } from '@yardland/core';
+import { firstFilling, JOB_FORMAT, offered, type Job, type Shop } from '@yardland/core';
 
 /** A new job with one ordinary cushion, ready to be measured. */
 export function newJob(shop: Pick<Shop, 'document' | 'schools' | 'assume'>): Job {
   const inch = shop.document.units === 'inch';
   const [width, depth, height] = inch ? [508, 457.2, 76.2] : [500, 450, 75];
-  const [cloth] = shop.document.cloths;
+  const [cloth] = offered(shop.document.cloths);
   return {
     format: JOB_FORMAT,
     name: 'New job',
