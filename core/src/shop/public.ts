@@ -1,5 +1,6 @@
 // What is used outside the core.
 export * from './assumptions';
+export * from './assumption-words';
 export * from './ways';
 export * from './minutes';
 export * from './merge-shops';

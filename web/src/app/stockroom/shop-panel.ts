@@ -1,15 +1,26 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { CONSTRUCTIONS, formatLengthUnit, formatNumber, shopSchema, withUsual, type ShopDocument } from '@yardland/core';
+import { COOL_EDGES, RAW_EDGES, CONSTRUCTIONS, formatLengthUnit, formatNumber, shopSchema, withUsual, type ShopDocument, type RawEdges } from '@yardland/core';
 import { Choice, type Option } from '../shared/controls/choice';
 import { Icon } from '../shared/icon';
 import { ShopEditor } from '../shared/saving/shop-editor';
 import { ShopService } from '../shared/saving/shop.service';
 import { TextField } from '../shared/controls/text-field';
 import { Button, Tool, Words } from '../shared/ui/ui';
-import { shopsWay, WAYS, type Way } from '../shared/words/way-words';
+import { options, WAYS } from '../shared/words/way-words';
 
-const LABELS: readonly { readonly way: Way; readonly label: string }[] = [
+/** What is done to raw edges: asked of the shop alone. */
+const EDGE_WORDS: Record<RawEdges, string> = {
+  left: 'left as cut',
+  pinked: 'pinked',
+  overlocked: 'overlocked',
+  'top-stitched': 'covered by top stitch',
+  sealed: 'sealed with a hot knife',
+};
+const SHOP_WAYS = { ...WAYS, rawEdges: options(COOL_EDGES, EDGE_WORDS), rawEdgesSynthetic: options(RAW_EDGES, EDGE_WORDS) } as const;
+type ShopWay = keyof typeof SHOP_WAYS;
+
+const LABELS: readonly { readonly way: ShopWay; readonly label: string }[] = [
   { way: 'machine', label: 'Machine' },
   { way: 'fill', label: 'Soft cores go in' },
   { way: 'wrapFix', label: 'Wraps are held by' },
@@ -69,7 +80,12 @@ export class ShopPanel {
   readonly #edit = inject(ShopEditor);
   protected readonly people = computed(() => this.#shop()?.people ?? []);
   protected readonly ways = computed(() =>
-    LABELS.map(({ way, label }) => ({ way, label, options: WAYS[way] as readonly Option[], value: shopsWay(way, this.#shop()) })),
+    LABELS.map(({ way, label }) => ({
+      way,
+      label,
+      options: SHOP_WAYS[way] as readonly Option[],
+      value: this.#shop()?.[way] ?? SHOP_WAYS[way][0]?.value ?? '',
+    })),
   );
 
   /** Constructions of which the shop has said how it usually makes them. */
@@ -95,8 +111,8 @@ export class ShopPanel {
   });
 
   /** The first of a list of ways is the usual one, which is not kept. */
-  protected setWay(way: Way, value: string): void {
-    const wanted = value === WAYS[way][0]?.value ? {} : { [way]: value };
+  protected setWay(way: ShopWay, value: string): void {
+    const wanted = value === SHOP_WAYS[way][0]?.value ? {} : { [way]: value };
     this.#edit.change(({ [way]: _before, ...shop }) => ({ ...shop, ...wanted }) as ShopDocument);
   }
 

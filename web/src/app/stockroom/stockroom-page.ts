@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Icon } from '../shared/icon';
 import {
+  ASSUMPTION_WORDS,
   ASSUMPTIONS,
   fillingSchema,
   formatExact,
@@ -104,7 +105,8 @@ export class StockroomPage {
     const shop = this.#shop();
     if (!shop) return [];
     return (Object.keys(ASSUMPTIONS) as AssumptionKey[]).map((key) => {
-      const { value, unit, meaning, source } = ASSUMPTIONS[key];
+      const { value, unit } = ASSUMPTIONS[key];
+      const { meaning, source } = ASSUMPTION_WORDS[key];
       const length = unit === 'length';
       const shipped = length
         ? `${formatExact(pairMm(value, shop.units), shop.units)} ${shop.units === 'inch' ? 'in' : 'mm'}`

@@ -39,6 +39,7 @@ export function coreNotions({ pieces, operations, outline, sizes, wrapFix, onBoa
   const done = new Set(operations.map(({ id }) => id));
   const foam = pieces.filter(({ material }) => material.kind === 'foam');
   const layers = Math.max(0, ...foam.map(({ part }) => part.of));
+  const old = pieces.filter(({ material }) => material.kind === 'old-core' && !material.strip);
   const round = perimeter(outline);
   const edge = assume('glueEdgeMm');
   const faces = onBoard ? 1 : 2;
@@ -48,6 +49,7 @@ export function coreNotions({ pieces, operations, outline, sizes, wrapFix, onBoa
     (done.has('prepare/glue-layers') ? (layers - 1) * area(outline) : 0) +
     (done.has('prepare/glue-parts') ? jointsOfParts(foam, outline) : 0) +
     (done.has('prepare/over-front') ? sizes.core.width.value * lower : 0) +
+    (done.has('prepare/join-old-cores') ? (old.length - 1) * sizes.core.depth.value * sizes.core.height.value : 0) +
     (done.has('prepare/wrap') && wrapFix === 'adhesive' ? faces * round * edge : 0) +
     pads.reduce((sum, pad) => sum + pad.countPerCushion * perimeter(pad.outline) * edge, 0);
   const adhesive = law(

@@ -1,4 +1,4 @@
-import type { Construction, Contents, Cover, CoverRequest } from '../../../cover/contract';
+import type { ClothFacts, Construction, Contents, Cover, CoverRequest } from '../../../cover/contract';
 import { pieceWide } from '../../../cover/plate/piece-wide';
 import { bagInside } from '../../../cover/sewing/cover-operations';
 import { muslinOf } from '../../../cover/sewing/muslin';
@@ -61,16 +61,11 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
   const onMainCloth = muslin && !construction.slots.includes('lining') && facts('lining') === facts('main');
   return {
     cover: { ...made, notions: [...made.notions, ...thread, ...bagInside(made, contents)] },
-    coverPieces: made.pieces.map((one) => {
-      const { material, grain } = one;
-      if (material.kind !== 'cloth') return one;
-      // A hide has no threads: its pieces lie along it, turned a little where that saves leather.
-      const turned = turnedCopies(one);
-      const words = turnedWords({ ...one, turned });
-      const known = turned ? { ...one, turned, remark: [one.remark, words].filter(Boolean).join('; ') } : one;
-      const piece: Piece = grain === 'with-the-roll' && facts(material.slot).kind === 'leather' ? { ...known, grain: 'along-the-hide' } : known;
-      const { across, along } = shrinkage(clothUse(material.slot, { cloth }, cushion, shop), shop);
-      return cutLarger(piece, across, along);
+    coverPieces: made.pieces.map((piece) => {
+      if (piece.material.kind !== 'cloth') return piece;
+      const { slot } = piece.material;
+      const { across, along } = shrinkage(clothUse(slot, { cloth }, cushion, shop), shop);
+      return cutLarger(asLaid(piece, facts(slot)), across, along);
     }),
     crown,
     muslin,
@@ -78,6 +73,15 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
     ownFeather,
     problems: onMainCloth ? [issue('warning', 'slot-not-named', 'slots.lining', { what: 'muslin between springs and foam' })] : [],
   };
+}
+
+/** A piece as it lies on its cloth: which of its copies are turned over; on a hide, which has no threads, along it, turned a little where that saves leather. */
+function asLaid(piece: Piece, { kind }: Pick<ClothFacts, 'kind'>): Piece {
+  const turned = turnedCopies(piece);
+  const grain = piece.grain === 'with-the-roll' && kind === 'leather' ? 'along-the-hide' : piece.grain;
+  if (turned === 0) return grain === piece.grain ? piece : { ...piece, grain };
+  const remark = [piece.remark, turnedWords({ ...piece, turned })].filter(Boolean).join('; ');
+  return { ...piece, grain, turned, remark };
 }
 
 /** A case that is all feather is pushed in by hand, whatever layers are named. */

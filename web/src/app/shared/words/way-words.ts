@@ -1,30 +1,12 @@
-import {
-  COOL_EDGES,
-  FILL_WAYS,
-  MACHINES,
-  RAW_EDGES,
-  WRAP_FIXES,
-  type FillWay,
-  type Machine,
-  type RawEdges,
-  type ShopDocument,
-  type WrapFix,
-} from '@yardland/core';
+import { FILL_WAYS, MACHINES, WRAP_FIXES, type FillWay, type Machine, type ShopDocument, type WrapFix } from '@yardland/core';
 import type { Option } from '../controls/choice';
 
 const MACHINE_WORDS: Record<Machine, string> = { 'walking-foot': 'a walking foot', home: 'a home machine' };
 const FILL_WORDS: Record<FillWay, string> = { 'bag-out': 'bag drawn out', 'bag-left': 'bag left in', 'by-hand': 'by hand' };
 const FIX_WORDS: Record<WrapFix, string> = { adhesive: 'adhesive', staples: 'staples', stitch: 'hand stitch', loose: 'nothing: loose' };
 
-const EDGE_WORDS: Record<RawEdges, string> = {
-  left: 'left as cut',
-  pinked: 'pinked',
-  overlocked: 'overlocked',
-  'top-stitched': 'covered by top stitch',
-  sealed: 'sealed with a hot knife',
-};
-
-const options = <T extends string>(values: readonly T[], words: Record<T, string>): readonly Option<T>[] =>
+/** Values with their names, as a choice offers them. */
+export const options = <T extends string>(values: readonly T[], words: Record<T, string>): readonly Option<T>[] =>
   values.map((value) => ({ value, name: words[value] }));
 
 /** What a shop does its own way, by its key in the shop's document, the usual one first. */
@@ -32,8 +14,6 @@ export const WAYS = {
   machine: options(MACHINES, MACHINE_WORDS),
   fill: options(FILL_WAYS, FILL_WORDS),
   wrapFix: options(WRAP_FIXES, FIX_WORDS),
-  rawEdges: options(COOL_EDGES, EDGE_WORDS),
-  rawEdgesSynthetic: options(RAW_EDGES, EDGE_WORDS),
 } as const;
 export type Way = keyof typeof WAYS;
 
