@@ -63,7 +63,7 @@ describe('an outline with a left and a right', () => {
     expect(turnsOf(turned!)).toBe(turnsOf(mirror));
     expect(turnsOf(turned!)).not.toBe(turnsOf(drawn!));
     const said = one.operations.find(({ id }) => id === 'cut/cover')?.cautions.join(' ');
-    expect(said).toContain('plate: one turned over');
+    expect(said).toContain('plate (one turned over)');
   });
 
   it('has what faces down by itself turned over too: a bottom of another cloth, a base, a dust cover', () => {

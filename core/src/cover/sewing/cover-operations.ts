@@ -47,8 +47,8 @@ export function cutCover(pieces: readonly Piece[], words: CuttingWords, { cloth:
 function turnedOver(pieces: readonly Piece[]): string[] {
   const handed = pieces.map((piece) => ({ ...piece, turned: turnedCopies(piece) })).filter(({ turned }) => turned > 0);
   if (handed.length === 0) return [];
-  const each = handed.map((piece) => `${piece.label}: ${turnedWords(piece)}`);
-  return [`Left and right differ: mind which side of the cloth is up. ${each.join('; ')}.`];
+  const each = handed.map((piece) => `${piece.label} (${turnedWords(piece)})`);
+  return [`Left and right differ, so mind which side of the cloth is up: ${each.join(', ')}.`];
 }
 
 /** Opening the zip before the seam that closes the cover. */

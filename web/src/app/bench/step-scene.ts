@@ -1,4 +1,5 @@
 import {
+  turnedWords,
   bounds,
   flatten,
   isNotch,
@@ -198,7 +199,13 @@ function pieceItems(drawn: Drawn, { x, y }: Point, { runs, seamMm, cutting }: In
       runItems(run, drawn, { x, y }, { key: `${id}-run-${i}`, seamMm, share: height < seamMm * NARROW ? 0.3 : 0.5 }),
     ),
     ...grain,
-    { kind: 'note', key: `${id}-words`, at: { x, y: y + height }, dy: -7, text: `${piece.countPerCushion} × ${piece.label}` },
+    {
+      kind: 'note',
+      key: `${id}-words`,
+      at: { x, y: y + height },
+      dy: -7,
+      text: [`${piece.countPerCushion} × ${piece.label}`, turnedWords(piece)].filter(Boolean).join(', '),
+    },
   ];
 }
 

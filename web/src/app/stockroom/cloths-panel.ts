@@ -16,9 +16,10 @@ import { NumberField } from '../shared/controls/number-field';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { TextField } from '../shared/controls/text-field';
 import { Tickbox } from '../shared/controls/tickbox';
-import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
+import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Words } from '../shared/ui/ui';
 import { PickedRows } from './picked-rows';
 import { today } from '../shared/words/days';
+import { RemoveStock } from './remove-stock';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 
@@ -36,7 +37,7 @@ const WORKED: Record<ClothKind, string> = {
 /** The shop's cloths: how wide they are, which way they lie, and how they give and shrink. Covers, linings and tickings are all cut of these. */
 @Component({
   selector: 'yl-cloths-panel',
-  imports: [Choice, Words, Rows, LinkButton, Panel, PanelHead, Button, Tool, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
+  imports: [RemoveStock, Choice, Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
   template: `
     <h2 id="cloths-title">Cloths</h2>
     <div
@@ -79,13 +80,7 @@ const WORKED: Record<ClothKind, string> = {
             <h3 id="cloth-title">{{ cloth.name }}</h3>
             <div class="flex gap-2">
               <button type="button" ylButton (click)="add(cloth)"><svg ylIcon="plus" size="20"></svg> One like it</button>
-              @if (cloth.putAway) {
-                <button type="button" ylButton (click)="bringBack(cloth)">Bring back</button>
-              } @else {
-                <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + cloth.name" (click)="remove(cloth)">
-                  <svg ylIcon="trash-2" size="20"></svg>
-                </button>
-              }
+              <yl-remove-stock [of]="cloth" (removed)="remove(cloth)" (back)="bringBack(cloth)" />
             </div>
           </div>
           <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">

@@ -1,27 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { Icon } from '../shared/icon';
 import { FILLING_KINDS, type Filling } from '@yardland/core';
 import { Choice } from '../shared/controls/choice';
 import { NumberField } from '../shared/controls/number-field';
 import { TextField } from '../shared/controls/text-field';
-import { Button, DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
+import { DialogFields, PanelHead, Words } from '../shared/ui/ui';
 import { KIND_RULES, KIND_WORDS, numbersIn } from './stock-words';
 import { today } from '../shared/words/days';
+import { RemoveStock } from './remove-stock';
 
 /** One filling besides foam: springs, feather and down, felt. */
 @Component({
   selector: 'yl-filling-editor',
-  imports: [Button, PanelHead, Tool, DialogFields, Words, Choice, NumberField, TextField, Icon],
+  imports: [RemoveStock, PanelHead, DialogFields, Words, Choice, NumberField, TextField],
   template: `
     <div ylPanelHead>
       <h3 id="stock-title">{{ filling().name }}</h3>
-      @if (filling().putAway) {
-        <button type="button" ylButton (click)="set({ putAway: undefined })">Bring back</button>
-      } @else {
-        <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + filling().name" (click)="removed.emit()">
-          <svg ylIcon="trash-2" size="20"></svg>
-        </button>
-      }
+      <yl-remove-stock [of]="filling()" (removed)="removed.emit()" (back)="set({ putAway: undefined })" />
     </div>
     <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
       <yl-text label="Called" [maxLength]="80" [value]="filling().name" (valueChange)="set({ name: $event })" />

@@ -7,6 +7,7 @@ import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, PanelHead, Tool, Words } from '../shared/ui/ui';
 import { FAMILY_WORDS, numbersIn } from './stock-words';
 import { today } from '../shared/words/days';
+import { RemoveStock } from './remove-stock';
 
 /** Suppliers who quote otherwise mostly quote 40 % on 50 mm. */
 const USUAL_QUOTE: Omit<Quoted, 'hardnessN'> = { percent: 40, thicknessMm: 50 };
@@ -14,7 +15,7 @@ const USUAL_QUOTE: Omit<Quoted, 'hardnessN'> = { percent: 40, thicknessMm: 50 };
 /** One foam of the catalogue, with the lots on the shelf. */
 @Component({
   selector: 'yl-grade-editor',
-  imports: [PanelHead, Tool, DialogFields, Words, Button, Choice, NumberField, TextField, Icon],
+  imports: [RemoveStock, PanelHead, Tool, DialogFields, Words, Button, Choice, NumberField, TextField, Icon],
   templateUrl: './grade-editor.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

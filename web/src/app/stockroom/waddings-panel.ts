@@ -6,8 +6,9 @@ import { NumberField } from '../shared/controls/number-field';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { TextField } from '../shared/controls/text-field';
 import { Tickbox } from '../shared/controls/tickbox';
-import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
+import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Words } from '../shared/ui/ui';
 import { PickedRows } from './picked-rows';
+import { RemoveStock } from './remove-stock';
 
 const STEP = { mm: 1, inch: 1 / 8 };
 
@@ -17,7 +18,7 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
 /** The shop's rolls of wadding, which wraps and padded crowns are cut of. */
 @Component({
   selector: 'yl-waddings-panel',
-  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, Tool, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
+  imports: [RemoveStock, Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
   template: `
     <h2 id="waddings-title">Wadding</h2>
     <div class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(320px,40%)] items-start max-tablet:grid-cols-[minmax(0,1fr)]">
@@ -60,13 +61,7 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
           <div class="flex gap-2">
             <button type="button" ylButton (click)="add()"><svg ylIcon="plus" size="20"></svg> {{ wadding() ? 'One like it' : 'New wadding' }}</button>
             @if (wadding(); as wadding) {
-              @if (wadding.putAway) {
-                <button type="button" ylButton (click)="bringBack(wadding)">Bring back</button>
-              } @else {
-                <button type="button" ylTool="quiet" [attr.aria-label]="'Remove ' + wadding.name" (click)="remove(wadding)">
-                  <svg ylIcon="trash-2" size="20"></svg>
-                </button>
-              }
+              <yl-remove-stock [of]="wadding" (removed)="remove(wadding)" (back)="bringBack(wadding)" />
             }
           </div>
         </div>
