@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, untracked, viewChild } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { Icon } from '../shared/icon';
@@ -60,6 +60,13 @@ export class JobPage {
     { initialValue: '' },
   );
   protected readonly station = computed(() => this.#url().split(/[/?#]/)[4] ?? '');
+  /** Cushion and station of the address; while another address is on its way, of that one: a key that is pressed meanwhile goes on from there. */
+  readonly #going = linkedSignal(() => {
+    const [, , , cushion = '1', station = ''] = this.#url().split(/[/?#]/);
+    return { cushion: Math.max(0, Number(cushion) - 1 || 0), station };
+  });
+  /** The cushion in hand; an address may name one that is not there any more. */
+  readonly #here = computed(() => Math.min(this.#going().cushion, Math.max(0, (this.store.job()?.cushions.length ?? 1) - 1)));
   protected readonly tapeJob = computed(() => ({ id: this.id(), cushion: this.store.cushionIndex() + 1 }));
   protected readonly due = computed(() => dueWords(this.store.job()?.dueDate ?? null));
 
@@ -69,7 +76,7 @@ export class JobPage {
       const id = this.id();
       untracked(() => this.store.open(id));
     });
-    effect(() => this.store.select(Math.max(0, Number(this.#url().split(/[/?#]/)[3] ?? 1) - 1 || 0)));
+    effect(() => this.store.select(this.#going().cushion));
     effect(() => {
       const conflict = this.store.conflict();
       if (!conflict) return;
@@ -91,7 +98,8 @@ export class JobPage {
     return KEPT_WORDS[this.store.kept()];
   }
 
-  protected goTo(cushion: number, station = this.station() || 'template'): void {
+  protected goTo(cushion: number, station = this.#going().station || 'template'): void {
+    this.#going.set({ cushion, station });
     void this.#router.navigate(['/jobs', this.id(), cushion + 1, station]);
   }
 
@@ -104,7 +112,8 @@ export class JobPage {
   }
 
   protected copyCushion(): void {
-    const [cushion, job] = [this.store.cushion(), this.store.job()];
+    const job = this.store.job();
+    const cushion = job?.cushions[this.#here()];
     if (!cushion || !job) return;
     const { bench: _bench, checks: _checks, ...rest } = cushion;
     this.store.edit(`Copied ${cushion.name}`, (now) => ({ ...now, cushions: [...now.cushions, { ...rest, name: `${cushion.name.slice(0, 110)}, again` }] }));
@@ -112,8 +121,8 @@ export class JobPage {
   }
 
   protected removeCushion(): void {
-    const index = this.store.cushionIndex();
-    const name = this.store.cushion()?.name ?? '';
+    const index = this.#here();
+    const name = this.store.job()?.cushions[index]?.name ?? '';
     this.store.edit(`Removed ${name}`, (job) => ({ ...job, cushions: job.cushions.filter((_, i) => i !== index) }));
     this.goTo(Math.max(0, index - 1));
   }
@@ -129,7 +138,7 @@ export class JobPage {
     }
     if (control || event.altKey || writing || !this.settings.keys() || this.#dialogs.anyOpen()) return;
     const station = STATIONS[Number(event.key) - 1];
-    if (station) this.goTo(this.store.cushionIndex(), station.id);
+    if (station) this.goTo(this.#here(), station.id);
     else if (event.key === '[' || event.key === ']') this.#stepCushion(event.key === ']' ? 1 : -1);
     else if (event.key === '/') this.quick()?.focus();
     else if (event.key === 'u') this.store.flipUnits();
@@ -141,6 +150,6 @@ export class JobPage {
 
   #stepCushion(by: number): void {
     const count = this.store.job()?.cushions.length ?? 1;
-    this.goTo((this.store.cushionIndex() + by + count) % count);
+    this.goTo((this.#here() + by + count) % count);
   }
 }
