@@ -26,6 +26,9 @@ describe('what is laid out beyond the everyday tools', () => {
       'eyelet tool',
       'staple gun',
     ]);
+    // A slit strip of leather is stuck down: no seam of it is laid open.
+    const slit = { kind: 'boxed', edge: 'plain', plaque: 'slit' } as const;
+    expect([tools(slit, 'saddle-hide'), tools(slit, 'moss-velvet')].map((all) => all.includes('seam roller'))).toEqual([false, true]);
     expect(tools({ kind: 'knife-edge' }, 'moss-velvet', { fill: 'by-hand' }, { rawEdges: 'overlocked' })).toEqual(
       jasmine.arrayContaining(['overlock machine', 'seam roller', 'curved needle']),
     );

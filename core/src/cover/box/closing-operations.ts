@@ -1,7 +1,7 @@
 import { given, type Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
-import { plaqueText, rollerFor } from '../sewing/cloth-way';
+import { plaqueText, plaqueTools } from '../sewing/cloth-way';
 import { openZip } from '../sewing/cover-operations';
 import { hemmedEndStages } from '../plaque/plaque-stages';
 import { endsFor, plaqueIsLast } from './choices';
@@ -57,7 +57,7 @@ export function plaqueMaking(work: BoxWork): Operation[] {
       figures: closing.kind === 'zip' || closing.kind === 'hook-and-loop' ? [closing.tape] : [],
       cautions: [...(closing.kind === 'zip' ? [SLIDER] : []), MEASURE],
       pieces: idsOf(...plaque.pieces),
-      tools: plaque.kind === 'slit' ? rollerFor(work.request.cloth('boxing')) : [],
+      tools: plaqueTools(plaque.kind, work.request.cloth('boxing')),
       seams: names,
       stages: plaque.stages,
       minutes: sewingMinutes(work, names),

@@ -33,6 +33,10 @@ export const flattened = ({ pressable }: Pick<ClothNature, 'pressable'>, what: s
 /** What it takes to flatten a seam that an iron would mark. */
 export const rollerFor = ({ pressable }: Pick<ClothNature, 'pressable'>): readonly Tool[] => (pressable ? [] : ['seam roller']);
 
+/** What making up a plaque takes beyond the everyday tools: only the basted seam of a slit strip is laid open. */
+export const plaqueTools = (kind: PlaqueKind, cloth: Pick<ClothNature, 'kind' | 'pressable'>): readonly Tool[] =>
+  kind === 'slit' && !showsHoles(cloth) ? rollerFor(cloth) : [];
+
 /** The end of a sentence on dressing: cloth is steamed, leather and vinyl are not. */
 export const steamed = (cloth: Pick<ClothNature, 'kind'>): string => (showsHoles(cloth) ? '.' : ', steam.');
 

@@ -3,7 +3,7 @@ import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import type { Seam } from '../../../piece/seam';
 import type { CoverRequest } from '../../contract';
-import { plaqueText, rollerFor, steamed } from '../../sewing/cloth-way';
+import { plaqueText, plaqueTools, steamed } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { sewMinutes, weltStep } from '../../sewing/steps';
 import type { Made } from './pieces';
@@ -38,7 +38,7 @@ export function waterfallOperations(request: CoverRequest, made: Made, pieces: r
         'Slider on, and a stop sewn across each end, before the plaque is closed in.',
         'Measure the finished plaque against the boxing and trim it to match, to the millimetre.',
       ],
-      tools: rollerFor(request.cloth('boxing')),
+      tools: plaqueTools('slit', request.cloth('boxing')),
       pieces: plaque,
       seams: made.plaque.seams.map(({ id }) => id),
       minutes: sew(made.plaque.seams.map(({ id }) => id)),
