@@ -216,7 +216,15 @@ export const waddingSchema = z.strictObject({
 });
 export type Wadding = z.infer<typeof waddingSchema>;
 
-/** What of the shop's things is offered: all that are not put away, and the one that is chosen already. */
-export function offered<T extends { readonly id: string; readonly putAway?: boolean | undefined }>(rows: readonly T[], chosen?: string): T[] {
-  return rows.filter(({ id: one, putAway: away }) => !away || one === chosen);
+/** What of the shop's things is offered: all that are not put away, and those that are chosen already. */
+export function offered<T extends { readonly id: string; readonly putAway?: boolean | undefined }>(
+  rows: readonly T[],
+  ...chosen: readonly (string | undefined)[]
+): T[] {
+  return rows.filter(({ id: one, putAway: away }) => !away || chosen.includes(one));
+}
+
+/** All of the shop's things, what is put away at the end. */
+export function putAwayLast<T extends { readonly putAway?: boolean | undefined }>(rows: readonly T[]): T[] {
+  return [...rows].sort((a, b) => Number(a.putAway ?? false) - Number(b.putAway ?? false));
 }

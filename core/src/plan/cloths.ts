@@ -1,6 +1,6 @@
 import type { ClothFacts } from '../cover/contract';
 import { biasDepth } from '../cover/welt/bias';
-import { natureOf, offered, showsHoles } from '../material/material';
+import { natureOf, offered, showsHoles, type Cloth } from '../material/material';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Shop } from '../shop/shop';
 import type { UnitSystem } from '../units/length';
@@ -30,9 +30,14 @@ function liningOf({ document }: Shop): ClothUse | null {
   return least ? { material: least.id, widthMm: least.widthMm } : null;
 }
 
+/** The record of the cloth that a cushion's slot is of; undefined for one that is in no catalogue. */
+export function materialOf(slot: ClothSlot, job: Pick<Job, 'cloth'>, cushion: Clothed, shop: Shop): Cloth | undefined {
+  return shop.cloth(clothUse(slot, job, cushion, shop).material ?? '');
+}
+
 /** The name of the cloth that a cushion's slot is of: the catalogue's, or that of a cover cloth that is in no catalogue. */
 export function clothWords(slot: ClothSlot, job: Pick<Job, 'cloth'>, cushion: Clothed, shop: Shop): string {
-  return shop.cloth(clothUse(slot, job, cushion, shop).material ?? '')?.name ?? UNNAMED_CLOTH;
+  return materialOf(slot, job, cushion, shop)?.name ?? UNNAMED_CLOTH;
 }
 
 /** What a cloth is called that is in no catalogue. */
@@ -52,7 +57,7 @@ export function clothFacts(use: ClothUse, units: UnitSystem, shop: Shop): ClothF
     usableMm,
     thicknessMm: material?.thicknessMm ?? shop.assume('clothThicknessMm', units),
     railroaded: use.railroaded ?? false,
-    oneWay: material?.oneWay ?? !showsHoles(natureOf(material)),
+    oneWay: material?.oneWay ?? true,
     stretches: material?.stretches ?? false,
     ...natureOf(material),
     biasDepthMm: biasDepth(use.bias ?? 'block', usableMm, shop.assume('biasDepthMm', units)),

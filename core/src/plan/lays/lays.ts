@@ -45,10 +45,13 @@ export interface NamedItem {
 /** Pieces are drawn with the roll running up; a lay runs along x. */
 const alongX = (polygon: readonly Point[]): Point[] => turnedBy(polygon, -90);
 
+/** The name of a cut in a lay: copies that are cut turned over are an item of their own. */
+export const cutId = (cushion: number, { piece, turned }: Cut): string => itemId({ kind: 'piece', cushion, piece: piece.id, ...(turned ? { turned } : {}) });
+
 export function itemOf(index: number, cut: Cut, turns: readonly number[], motif?: Point): NamedItem {
   const good = cut.piece.material.kind === 'cloth' && cut.piece.face === 'visible';
   const item = {
-    id: itemId({ kind: 'piece', cushion: index, piece: cut.piece.id, ...(cut.turned ? { turned: true } : {}) }),
+    id: cutId(index, cut),
     polygon: alongX(cut.polygon),
     count: cut.count,
     turns,

@@ -1,4 +1,3 @@
-import { itemId } from '../../piece/item-ref';
 import { hashText } from '../../kernel/hash';
 import { placed, type LayAnswer, type LayMaterial } from '../../lay/contract';
 import type { ClothSlot } from '../../piece/material-ref';
@@ -7,7 +6,7 @@ import type { Shop } from '../../shop/shop';
 import { runThere } from './bought';
 import { clothFacts, clothUse } from '../cloths';
 import type { Job } from '../../job/document';
-import { biasItems, itemOf, movesFor, pinsOn, turnsOn, wanted, type NamedItem } from './lays';
+import { biasItems, cutId, itemOf, movesFor, pinsOn, turnsOn, wanted, type NamedItem } from './lays';
 import { clothLayKey, leftKey, recutKey, type PlannedLay, type WantedLay } from './planned-lay';
 import type { CushionPlan, Cut } from '../cushion/cushion-plan';
 import { remnantKey, remnantMaterial, remnantsFor } from './remnants';
@@ -47,7 +46,6 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
   };
   plans.forEach((plan, index) => {
     for (const cut of plan.cuts) {
-      const { id } = cut.piece;
       const count = recutCount(plan, cut);
       if (count === 0) continue;
       const { material, grain } = cut.piece;
@@ -62,9 +60,7 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
       }
       if (grain !== 'bias') {
         for (const lay of lays) {
-          const item = lay.request.items.find(
-            (one) => one.id === itemId({ kind: 'piece', cushion: index, piece: id, ...(cut.turned ? { turned: true } : {}) }),
-          );
+          const item = lay.request.items.find((one) => one.id === cutId(index, cut));
           if (item) add(lay, [{ item: { ...item, count }, hash: `${cut.hash} ${count}` }]);
         }
         continue;

@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { clothUse, natureOf, openedAgain, redoing, showsHoles } from '@yardland/core';
+import { materialOf, natureOf, openedAgain, redoing, showsHoles } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/controls/choice';
 import { today } from '../shared/words/days';
@@ -113,7 +113,7 @@ export class RecutDialog {
     const [material, { store }] = [this.#piece()?.material, this.#data];
     const [job, shop, cushion] = [store.job(), store.shop(), store.cushion()];
     if (material?.kind !== 'cloth' || !job || !shop || !cushion) return false;
-    return showsHoles(natureOf(shop.cloth(clothUse(material.slot, job, cushion, shop).material ?? '')));
+    return showsHoles(natureOf(materialOf(material.slot, job, cushion, shop)));
   });
   protected readonly why = signal('');
   protected readonly cushions = signal<readonly number[]>([1]);

@@ -1,4 +1,4 @@
-import { clothName, clothWords, type ClothUse, type Job, type Shop } from '@yardland/core';
+import { clothName, clothWords, offered, type ClothUse, type Job, type Shop } from '@yardland/core';
 
 /** The choice of the job's own cloth. */
 export const JOB_CLOTH = 'job';
@@ -6,8 +6,9 @@ export const JOB_CLOTH = 'job';
 /** What the main cloth of a cushion is chosen from: the job's, and those of the shop. */
 export function mainClothOptions(job: Job | null, shop: Shop | null): { readonly value: string; readonly name: string }[] {
   if (!job || !shop) return [];
-  const cloths = shop.document.cloths
-    .filter(({ id, putAway }) => id !== job.cloth.material && (!putAway || job.cushions.some(({ cloth }) => cloth?.material === id)))
+  const used = job.cushions.map(({ cloth }) => cloth?.material);
+  const cloths = offered(shop.document.cloths, ...used)
+    .filter(({ id }) => id !== job.cloth.material)
     .map(({ id, name }) => ({ value: id, name }));
   return [{ value: JOB_CLOTH, name: `${clothWords('main', job, {}, shop)}, the job’s` }, ...cloths];
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Icon } from '../shared/icon';
 import {
-  clothUse,
+  materialOf,
   CONSTRUCTIONS,
   constructionOf,
   cushionSchema,
@@ -158,8 +158,7 @@ export class FieldsTray {
   /** How the cloth of a slot is worked. */
   #nature(slot: ClothSlot): ClothNature {
     const [job, shop, cushion] = [this.store.job(), this.store.shop(), this.store.cushion()];
-    const use = job && shop && cushion ? clothUse(slot, job, cushion, shop) : undefined;
-    return natureOf(shop?.cloth(use?.material ?? ''));
+    return natureOf(job && shop && cushion ? materialOf(slot, job, cushion, shop) : undefined);
   }
 
   /** What a length is where nothing was entered, and who says so. */

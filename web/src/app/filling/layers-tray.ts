@@ -1,7 +1,7 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLength, formatNumber, isFoam, KG_M3_PER_LB_FT3, N_PER_LBF } from '@yardland/core';
+import { offered, formatLength, formatNumber, isFoam, KG_M3_PER_LB_FT3, N_PER_LBF } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/controls/choice';
 import { Icon } from '../shared/icon';
@@ -22,10 +22,8 @@ export class LayersTray {
   readonly #announcer = inject(LiveAnnouncer);
   protected readonly grades = computed(() => {
     const shop = this.store.shop()?.document;
-    const named = new Set(this.store.cushion()?.core.layers.map(({ grade }) => grade));
-    return [...(shop?.grades ?? []), ...(shop?.fillings ?? [])]
-      .filter(({ id, putAway }) => !putAway || named.has(id))
-      .map(({ id, name }) => ({ value: id, name }));
+    const named = (this.store.cushion()?.core.layers ?? []).map(({ grade }) => grade);
+    return offered([...(shop?.grades ?? []), ...(shop?.fillings ?? [])], ...named).map(({ id, name }) => ({ value: id, name }));
   });
 
   protected setGrade(index: number, grade: string): void {

@@ -1,6 +1,6 @@
 import { computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import type { ShopDocument } from '@yardland/core';
+import { putAwayLast, type ShopDocument } from '@yardland/core';
 import type * as z from 'zod';
 import { newId } from '../shared/saving/new-id';
 import { ShopEditor } from '../shared/saving/shop-editor';
@@ -24,8 +24,7 @@ export class PickedRows<T extends { readonly id: string; readonly name: string; 
   readonly units = computed(() => this.#shop()?.units ?? 'metric');
   readonly rows = computed((): readonly T[] => {
     const shop = this.#shop();
-    // What is put away stands at the end.
-    return shop ? [...this.#of.rows(shop)].sort((a, b) => Number(a.putAway ?? false) - Number(b.putAway ?? false)) : [];
+    return shop ? putAwayLast(this.#of.rows(shop)) : [];
   });
   readonly picked = computed(() => this.rows().find(({ id }) => id === this.#chosen()) ?? this.rows()[0] ?? null);
 

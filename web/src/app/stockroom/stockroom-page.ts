@@ -9,6 +9,7 @@ import {
   formatNumber,
   gradeSchema,
   pairMm,
+  putAwayLast,
   parseGradeCode,
   parseNumber,
   type AssumptionKey,
@@ -47,10 +48,6 @@ const NEW_FOAM: Grade = {
   thicknessesMm: [50, 75, 100],
   pricePerM3: 0,
 };
-
-/** What is put away stands at the end. */
-const lastPutAway = <T extends { readonly putAway?: boolean | undefined }>(rows: readonly T[]): T[] =>
-  [...rows].sort((a, b) => Number(a.putAway ?? false) - Number(b.putAway ?? false));
 
 const round1 = (value: number): number => Math.round(value * 10) / 10;
 
@@ -92,8 +89,8 @@ export class StockroomPage {
   protected readonly familyWords = FAMILY_WORDS;
   protected readonly kindWords = KIND_WORDS;
 
-  protected readonly grades = computed(() => lastPutAway(this.#shop()?.grades ?? []));
-  protected readonly fillings = computed(() => lastPutAway(this.#shop()?.fillings ?? []));
+  protected readonly grades = computed(() => putAwayLast(this.#shop()?.grades ?? []));
+  protected readonly fillings = computed(() => putAwayLast(this.#shop()?.fillings ?? []));
   protected readonly filling = computed(() => this.fillings().find(({ id }) => id === this.#chosen()) ?? null);
   protected readonly grade = computed(() => (this.filling() ? null : (this.grades().find(({ id }) => id === this.#chosen()) ?? this.grades()[0] ?? null)));
 

@@ -150,8 +150,7 @@ export function piecesOf(choices: Waterfall, request: CoverRequest, front: Front
   return { plate, sides: { right, left }, plaque, welt, opening, ends };
 }
 
-/** The seams, in the order in which they are sewn. */
-/** What meets what. */
+/** The seams, in the order in which they are sewn: what meets what. */
 export function seamsOf({ plate, sides, plaque, welt, ends }: Made, pieces: readonly Piece[], heightMm: number): Seam[] {
   const { id } = plate.piece;
   const on = (from: ReturnType<WaterfallPlate['at']>, to: ReturnType<WaterfallPlate['at']>) => ({ piece: id, from, to });

@@ -14,7 +14,7 @@ import { isFoam, natureOf } from '../../../material/material';
 import type { Constants } from '../../../shop/assumptions';
 import type { WrapWay } from '../../../shop/schools';
 import type { Shop } from '../../../shop/shop';
-import { clothUse } from '../../cloths';
+import { materialOf } from '../../cloths';
 import { isOutdoors } from '../../../job/terms';
 import { sameBothWays } from '../feel/watch';
 import type { Cushion, Job } from '../../../job/document';
@@ -119,7 +119,7 @@ interface Bench {
 
 /** The steps in their order, as the machine, the cloth, and pieces that are kept as they were cut ask for them. */
 export function workOrder(steps: readonly Operation[], { source, job, shop, seams, pieces, assume }: Bench): Ordered {
-  const cloth = shop.cloth(clothUse('main', job, source, shop).material ?? '');
+  const cloth = materialOf('main', job, source, shop);
   const sewn = {
     name: cloth?.name ?? 'the cloth',
     thicknessMm: cloth?.thicknessMm ?? USUAL_CLOTH_MM,
