@@ -15,6 +15,8 @@ export default defineConfig({
   // The whole-job journey goes through every station with an accessibility check at each: a busy machine takes its time.
   timeout: 300_000,
   expect: { timeout: 20_000 },
+  // In the whole run only. What passed on repetition is told at the end of it by name, and counts neither as passed nor as failed.
+  retries: process.env['CI'] ? 1 : 0,
   reporter: [['list'], [path.join(root, 'tools/results/playwright.mjs')]],
   use: {
     viewport: { width: 1280, height: 800 },

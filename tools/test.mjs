@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { ensureChromium } from './chromium.mjs';
-import { ensureBuilt, ensurePackages, heard } from './lib.mjs';
+import { ensurePackages, heard } from './lib.mjs';
 import resultsOf from './results/results.cjs';
 
 const { RESULTS, readResults } = resultsOf;
@@ -39,15 +39,16 @@ const SUITES = [
     [bin('typescript/bin/tsc'), '-p', project, '--noEmit'],
     whole,
   ]),
+  ['build', ['--input-type=module', '-e', "import { ensureBuilt } from './tools/lib.mjs'; ensureBuilt();"], whole],
   ['directions', ['--import', 'tsx', 'tools/directions/check.ts'], whole],
-  ['core specs', [bin('@angular/cli/bin/ng.js'), 'test', 'core'], runner],
   ['web specs', [bin('@angular/cli/bin/ng.js'), 'test', 'web'], runner],
+  ['core specs', [bin('@angular/cli/bin/ng.js'), 'test', 'core'], runner],
   ['server, command line and tool specs', ['--import', 'tsx', bin('jasmine/bin/jasmine.js'), '--config=tools/jasmine-node.json'], runner],
   ['browser journeys', [bin('@playwright/test/cli.js'), 'test', '-c', 'e2e'], runner],
 ];
 
-/** Suites that share the machine, two at a time. The others want it, and its browser, for themselves. */
-const SHARING = SUITES.filter(([name]) => /^(lint|format|types|directions|core specs|server)/.test(name));
+/** The journeys want the machine for themselves, and what was built; the other suites share it, two at a time. */
+const JOURNEYS = SUITES.at(-1);
 
 let [passed, failed] = [0, 0];
 const lines = new Map();
@@ -72,16 +73,13 @@ async function run([name, args, read]) {
 }
 
 // The longest first, so that the short ones fill up the time beside them.
-const waiting = [...SHARING].reverse();
+const waiting = SUITES.slice(0, -1).reverse();
 await Promise.all(
   [1, 2].map(async () => {
     for (let next = waiting.shift(); next; next = waiting.shift()) await run(next);
   }),
 );
-for (const suite of SUITES.filter((one) => !SHARING.includes(one))) {
-  if (suite[0] === 'browser journeys') ensureBuilt();
-  await run(suite);
-}
+await run(JOURNEYS);
 console.log(`\n${SUITES.map(([name]) => lines.get(name)).join('\n')}`);
 if (why.length) console.log(`\n${why.join('\n')}`);
 if (flaky.length) console.log(`\n${flaky.length} flaky, passed only on repetition:\n${flaky.map((title) => `  ${title}`).join('\n')}`);

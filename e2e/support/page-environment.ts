@@ -57,11 +57,12 @@ class PageElement implements TestElement {
     }
   }
 
+  /** Read at once: an element that was drawn away since it was found has no text, and is not waited for. */
   text(options?: TextOptions): Promise<string> {
-    return this.locator.evaluate((element, exclude) => {
-      if (!exclude) return (element.textContent ?? '').trim();
+    return this.locator.evaluateAll(([element], exclude) => {
+      if (!element) return '';
       const copy = element.cloneNode(true) as Element;
-      copy.querySelectorAll(exclude).forEach((one) => one.remove());
+      if (exclude) copy.querySelectorAll(exclude).forEach((one) => one.remove());
       return (copy.textContent ?? '').trim();
     }, options?.exclude);
   }

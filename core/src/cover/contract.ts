@@ -13,6 +13,7 @@ import type { GivenSize, Sizes } from '../piece/sizes';
 import type { AssumptionKey, Constants } from '../shop/assumptions';
 import type { Sentences } from '../kernel/sentences';
 import type { FillWay } from '../shop/ways';
+import type { OwnZip } from './sewing/own-zip';
 import type { OutlineMark } from '../template/marks';
 import type { UnitSystem } from '../units/length';
 
@@ -70,13 +71,24 @@ export interface CoverRequest {
   readonly dome: { readonly outline: Outline; readonly faces: 1 | 2 } | null;
   readonly cloth: (slot: ClothSlot) => ClothFacts;
   readonly contents: Contents;
+  /** The salvaged zip that the cover is made for; null where new tape, or whichever zip fits, goes into an opening that the choices make. */
+  readonly ownZip: OwnZip | null;
   /** The shop's constants in the job's units. */
   readonly assume: Constants;
 }
 
 /** How a cover is closed. */
 export type Closing =
-  | { readonly kind: 'zip'; readonly reach: string; readonly opening: Figure; readonly tape: Figure; readonly sliders: Figure }
+  | {
+      readonly kind: 'zip';
+      readonly reach: string;
+      readonly opening: Figure;
+      /** New tape for it, as it is cut. */
+      readonly tape: Figure;
+      /** The zip as it is set in: the new tape, or the salvaged zip that the cover is made for. */
+      readonly setIn: Figure;
+      readonly sliders: Figure;
+    }
   | { readonly kind: 'hand'; readonly opening: Figure }
   /** `tape`: so much of hook, and as much of loop. */
   | { readonly kind: 'hook-and-loop'; readonly opening: Figure; readonly tape: Figure }

@@ -7,6 +7,7 @@ import { CUTTING_TOOLS } from '../allowance/tools';
 import { GIVEN } from '../piece/sizes';
 import { POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
+import { salvagedZipSchema } from '../material/material';
 import { rangeWords } from '../units/format';
 import { BUILDS } from '../filling/sitters';
 import { SCHOOL_NUMBER_KEYS, schoolNumber, type SchoolNumberKey, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
@@ -230,6 +231,8 @@ export const cushionSchema = z.strictObject({
     .optional(),
   /** Sewn on another machine than the shop's usual one. */
   machine: z.enum(MACHINES).optional(),
+  /** The salvaged zip that its cover is made for: opening and plaque follow from it. By value: a zip that is sewn in leaves the stock. */
+  madeForZip: salvagedZipSchema.optional(),
   /** Its core goes in otherwise than the shop's usual way. */
   fill: z.enum(FILL_WAYS).optional(),
   /** Steps done, by the step's own name: on how many of the cushions, and the sizes of its pieces when it was ticked, so that a later change shows. */

@@ -201,6 +201,7 @@ export const salvagedZipSchema = z.strictObject({
   /** Where it came from. */
   from: z.string().trim().max(120),
 });
+export type SalvagedZip = z.infer<typeof salvagedZipSchema>;
 
 /** Polyester wadding on the roll; loft is the nominal thickness of one layer. */
 export const waddingSchema = z.strictObject({

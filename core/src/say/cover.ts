@@ -19,13 +19,27 @@ export const COVER_SENTENCES = {
     `The back edge is ${mm('edgeMm')} high and the zip ${mm('zipMm')} wide.`,
     'Take a narrower zip, or turn the wedge so that its thick edge is at the back.',
   ],
-  'zip-longer-than-cushion': (_, mm) => [
+  'zip-longer-than-cushion': (n, mm) => [
     `A zip opening of ${mm('openingMm')} leaves no boxing in a seam line of ${mm('roundMm')}.`,
-    'Shorten the zip’s return.',
+    n('own') === '1' ? 'Make the cover for a shorter zip, or with new tape.' : 'Shorten the zip’s return.',
   ],
-  'zip-too-short-for-core': (_, mm) => [
+  'own-zip-without-zip': (_, mm) => [
+    `The cover is made for a salvaged zip of ${mm('zipMm')}, and has no zip.`,
+    'Close it with a zip, or let go of the salvaged one under Cover, Closing.',
+  ],
+  'own-zip-not-followed': (_, mm) => [
+    `The cover cannot follow its salvaged zip: that one closes ${mm('closesMm')}, the opening here is ${mm('openingMm')}.`,
+    'Choose another zip, or another construction: where the opening is as long as its side allows, a zip is set aside for it instead.',
+  ],
+  'own-zip-for-one': (n, mm) => [
+    `The salvaged zip goes into one of these cushions; the others (${n('others')}) take new tape of ${mm('tapeMm')} each.`,
+    'Nothing to do.',
+  ],
+  'zip-too-short-for-core': (n, mm) => [
     `The core needs an opening of ${mm('neededMm')} and the zip gives ${mm('openingMm')}.`,
-    'Run the zip further round the corners, make its pockets shallower, or compress a soft core in a bag.',
+    n('own') === '1'
+      ? 'Make the cover for a longer zip, or with new tape; or compress a soft core in a bag.'
+      : 'Run the zip further round the corners, make its pockets shallower, or compress a soft core in a bag.',
   ],
   'straight-welt-on-tight-curve': (_, mm) => [
     `Welt cut straight does not lie round a radius of ${mm('radiusMm')}: woven cloth wants ${mm('leastMm')} or more.`,

@@ -38,6 +38,8 @@ export interface ReachAsk {
 export interface Reached {
   readonly opening: Figure;
   readonly middleMm: number;
+  /** It is as long as the salvaged zip that the cover is made for. */
+  readonly own?: true;
 }
 
 /** One side of an outline with the rounded corners at both its ends. */

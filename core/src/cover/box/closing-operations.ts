@@ -54,7 +54,7 @@ export function plaqueMaking(work: BoxWork): Operation[] {
       foot: 'zip',
       phase: 'sew',
       text: `${parts ? 'Join the parts of each plaque strip end to end first. ' : ''}${plaqueText(plaque.kind, work.request.cloth('boxing'))}`,
-      figures: closing.kind === 'zip' || closing.kind === 'hook-and-loop' ? [closing.tape] : [],
+      figures: closing.kind === 'zip' ? [closing.setIn] : closing.kind === 'hook-and-loop' ? [closing.tape] : [],
       cautions: [...(closing.kind === 'zip' ? [SLIDER] : []), MEASURE],
       pieces: idsOf(...plaque.pieces),
       tools: plaqueTools(plaque.kind, work.request.cloth('boxing')),

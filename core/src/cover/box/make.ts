@@ -19,7 +19,7 @@ import type { PlaquePlaces } from '../plaque/ask';
 import { makePlaque, type Plaque } from '../plaque/plaque';
 import { tiesOf } from '../plate/plate';
 import { plateJoins } from '../plate/wide';
-import { reachOf, REACH_WORDS } from '../band/reach';
+import { centreBack, reachOf, REACH_WORDS, type Reached } from '../band/reach';
 import { boxingOf, closingOf, endsFor, reachFor, type Box, plaqueFor } from './choices';
 import { boxOperations } from './operations';
 import { handOpening, platesFor, type Plates } from './plates';
@@ -82,6 +82,23 @@ function plaqueMaker(choices: Box, request: CoverRequest, stripMm: number): (ope
     });
 }
 
+/** Where the band is opened: at the back as long as the zip that the cover is made for, else as the choices have it. */
+function reachedBy(choices: Box, request: CoverRequest): Reached {
+  const { sewn, sizes, round, assume, ownZip } = request;
+  const chosen = chooser(request);
+  if (ownZip && closingOf(choices) === 'zip') return { opening: ownZip.opening, middleMm: centreBack(sewn), own: true };
+  return reachOf(reachFor(choices), {
+    sewn,
+    sewnWidth: sizes.sewn.width,
+    round,
+    zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
+    zipShort: chosen('short of the corner', choices.zipShortMm, 'zipShortMm'),
+    tiesMm: tiesOf(request),
+    pastTie: given('past a tie', assume('zipPastTieMm'), 'shop'),
+    pocket: pocketOf(choices, request),
+  });
+}
+
 /** The boxing with its zip plaque: panels round a wedge, else strips wrapped round or panels. */
 function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): Band {
   const { sizes, sewn, assume } = request;
@@ -113,16 +130,7 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
           ? null
           : {
               plaque: (opening, end, places) => plaque(opening, end, sizes.sewn.height, places),
-              reached: reachOf(reachFor(choices), {
-                sewn,
-                sewnWidth: sizes.sewn.width,
-                round: request.round,
-                zipReturn: chosen('return', choices.zipReturnMm, 'zipReturnMm'),
-                zipShort: chosen('short of the corner', choices.zipShortMm, 'zipShortMm'),
-                tiesMm: tiesOf(request),
-                pastTie: given('past a tie', assume('zipPastTieMm'), 'shop'),
-                pocket: pocketOf(choices, request),
-              }),
+              reached: reachedBy(choices, request),
             },
         ends: {
           kind: endsFor(choices),
@@ -144,14 +152,14 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
 }
 
 /** How the cover is closed, with what it takes. */
-function closingFor(choices: Box, { sizes, assume }: CoverRequest, { opening }: Band): Closing {
+function closingFor(choices: Box, request: CoverRequest, { opening }: Band): Closing {
   switch (closingOf(choices)) {
     case 'hand':
       return { kind: 'hand', opening };
     case 'hook-and-loop':
       return { kind: 'hook-and-loop', opening, tape: opening };
     case 'zip':
-      return zipClosing(opening, sizes.slope ? REACH_WORDS.back : REACH_WORDS[reachFor(choices)], assume);
+      return zipClosing(opening, request.sizes.slope ? REACH_WORDS.back : REACH_WORDS[reachFor(choices)], request);
   }
 }
 

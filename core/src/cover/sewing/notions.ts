@@ -4,7 +4,7 @@ import type { Piece } from '../../piece/piece';
 import type { Constants } from '../../shop/assumptions';
 import type { Machine } from '../../shop/ways';
 import { showsHoles } from '../../material/material';
-import type { ClothFacts, Closing, Notion } from '../contract';
+import type { ClothFacts, Closing, CoverRequest, Notion } from '../contract';
 import { cordLength } from '../welt/welt';
 
 /** Thread per length of seam and row, from thin cloth (0.5 mm) to thick (2 mm), straight between. */
@@ -32,10 +32,12 @@ export function threadFor(
   return { ware: 'thread', name: 'Thread', sold: 'run', amount };
 }
 
-/** A zip through an opening: its tape longer by the shop's trim-off at each end, with one slider. */
-export function zipClosing(opening: Figure, reach: string, assume: Constants): Extract<Closing, { readonly kind: 'zip' }> {
+/** A zip through an opening: its new tape longer by the shop's trim-off at each end, with one slider. Where the cover is made for a salvaged zip, that is set in. */
+export function zipClosing(opening: Figure, reach: string, { assume, ownZip }: Pick<CoverRequest, 'assume' | 'ownZip'>): Extract<Closing, { readonly kind: 'zip' }> {
   const tapeEnd = given('an end', assume('trimOffMm'), 'shop');
-  return { kind: 'zip', reach, opening, tape: sum('zip tape', opening, plus(tapeEnd, 2)), sliders: given('slider', 1, 'counted', 'count') };
+  const tape = sum('zip tape', opening, plus(tapeEnd, 2));
+  const own = ownZip?.opening.value === opening.value ? ownZip.length : null;
+  return { kind: 'zip', reach: own ? 'as far as its salvaged zip' : reach, opening, tape, setIn: own ?? tape, sliders: given('slider', 1, 'counted', 'count') };
 }
 
 /** What a closing and the welts take, in the order in which they are bought; thread is reckoned once the whole cover is known. */

@@ -24,9 +24,9 @@ export interface Opened {
 
 /** An opening too short for its core: a soft one by the way it is filled; one that cannot be squeezed needs the whole of its smaller side, and the back open. */
 export function openingProblems(request: CoverRequest, { openingMm, clearMm = openingMm, roundCornerMm, path }: Opened): Issue[] {
-  const { contents, sewn } = request;
+  const { contents, sewn, ownZip } = request;
   const smaller = smallerSide(request);
   const back = roundCornerMm === null ? 0 : edgeLength(sewn, 'back') + 2 * roundCornerMm;
   const [thereMm, neededMm] = contents.stiff ? [openingMm, Math.max(smaller, back)] : [clearMm, softOpening(request, smaller)];
-  return thereMm < neededMm - 1e-6 ? [issue('warning', 'zip-too-short-for-core', path, { openingMm: thereMm, neededMm })] : [];
+  return thereMm < neededMm - 1e-6 ? [issue('warning', 'zip-too-short-for-core', ownZip ? 'madeForZip' : path, { openingMm: thereMm, neededMm, own: ownZip ? 1 : 0 })] : [];
 }

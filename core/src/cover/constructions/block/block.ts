@@ -72,7 +72,7 @@ function baseZip({ zipInsetMm, zipRadiusMm }: Block, { sewn, assume }: CoverRequ
   if (opening.value <= 0) return null;
   return {
     line: inner.outline,
-    closing: { kind: 'zip', reach: 'round three sides of the base', opening, tape, sliders: given('slider', 1, 'counted', 'count') },
+    closing: { kind: 'zip', reach: 'round three sides of the base', opening, tape, setIn: tape, sliders: given('slider', 1, 'counted', 'count') },
   };
 }
 

@@ -149,7 +149,7 @@ export const bolster: Construction<Bolster> = {
         ]
       : [],
   make(choices, request) {
-    const { sizes, assume } = request;
+    const { sizes, assume, ownZip } = request;
     const { end, body, welt } = piecesOf(choices, request);
     const pieces = [end, body, ...(welt ? [welt] : [])];
     const toEnd = (edge: 'lower' | 'upper'): Pick<SeamDraft, 'first' | 'second'> => ({
@@ -163,15 +163,16 @@ export const bolster: Construction<Bolster> = {
       { id: 'body-to-other-end', words: 'body to the other end', ...toEnd('upper') },
     ]);
     const shut = given('sewn at an end', assume('bolsterEndMm'), 'shop');
-    const opening = atLeastNone(sum('zip opening', sizes.sewn.height, minus(shut, 2)));
-    const zip = zipClosing(opening, 'along the body', assume);
+    const fits = ownZip && ownZip.opening.value <= sizes.sewn.height.value;
+    const opening = fits ? ownZip.opening : atLeastNone(sum('zip opening', sizes.sewn.height, minus(shut, 2)));
+    const zip = zipClosing(opening, 'along the body', request);
     const closings = [zip];
     return {
       pieces,
       seams,
       closings,
       notions: notionsFor(closings, welt ? [welt] : []),
-      operations: bolsterOperations(request, pieces, seams, zip.tape),
+      operations: bolsterOperations(request, pieces, seams, zip.setIn),
       eased: null,
       problems: [...seamProblems(seams)],
     };

@@ -2,13 +2,14 @@ import { grow } from '../../../geometry/offset';
 import { edgeSpans, outlineBounds, stationAt, type Outline } from '../../../geometry/outline';
 import { cross, distance, minusPoint, plusPoint, unit, type Point } from '../../../geometry/point';
 import { line, type Segment } from '../../../geometry/segment';
-import { given, lawOrMeasured, minus, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, lawOrMeasured, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import type { Mark, Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type SeamDraft } from '../../../piece/seam';
 import type { Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../sewing/cloth-piece';
 import { openingProblems } from '../../sewing/opening';
+import { openingOnSide } from '../../sewing/own-zip';
 import { notionsFor, zipClosing } from '../../sewing/notions';
 import { flapCorners, foldedCornerOperations } from './operations';
 import { foldedCornerFields, foldedCornerSchema, type FoldedCorner } from './choices';
@@ -76,11 +77,13 @@ function topPlate({ sizes }: CoverRequest, flaps: readonly Flap[], marks: readon
   });
 }
 
-/** The zip's run in the bottom seam: the back but for what is sewn at each end, mm round the plan. */
-function openingOf({ sewn, assume }: CoverRequest): { readonly from: number; readonly to: number } | null {
+/** The zip's run in the middle of the bottom seam's back: as long as the cover's own zip, or the back but for what is sewn at each end; mm round the plan. */
+function openingOf({ sewn, assume, ownZip }: CoverRequest): { readonly from: number; readonly to: number; readonly opening: Figure } | null {
   const back = edgeSpans(sewn).find(({ edge }) => edge === 'back');
-  const end = assume('bolsterEndMm');
-  return back && back.end - back.start > 2 * end ? { from: back.start + end, to: back.end - end } : null;
+  if (!back) return null;
+  const opening = openingOnSide(ownZip, back.end - back.start, given('sewn at each end', assume('bolsterEndMm'), 'shop'));
+  const middle = (back.start + back.end) / 2;
+  return opening.value > 0 ? { from: middle - opening.value / 2, to: middle + opening.value / 2, opening } : null;
 }
 
 /** The seam of the flaps and the bottom plate: along the zip, and all the rest; one seam where there is no zip. */
@@ -144,7 +147,7 @@ export const foldedCorner: Construction<FoldedCorner> = {
     },
   }),
   make(_choices, request) {
-    const { sizes, sewn, assume } = request;
+    const { sizes, sewn } = request;
     const flaps = flapsOf(sewn, sizes.sewn.height.value);
     const open = openingOf(request);
     const middles = edgeSpans(sewn)
@@ -183,16 +186,13 @@ export const foldedCorner: Construction<FoldedCorner> = {
       })),
       ...roundSeams(top, bottom, flaps),
     ]);
-    const back = given('back edge', open ? open.to - open.from + 2 * assume('bolsterEndMm') : 0, 'measured');
-    const zip = open
-      ? zipClosing(sum('zip opening', back, minus(given('sewn at each end', assume('bolsterEndMm'), 'shop'), 2)), 'in the bottom seam, at the back', assume)
-      : null;
+    const zip = open ? zipClosing(open.opening, 'in the bottom seam, at the back', request) : null;
     return {
       pieces,
       seams,
       closings: zip ? [zip] : [],
       notions: notionsFor(zip ? [zip] : [], []),
-      operations: foldedCornerOperations(request, { pieces, seams, tape: zip?.tape ?? null, corners: flaps.length }),
+      operations: foldedCornerOperations(request, { pieces, seams, tape: zip?.setIn ?? null, corners: flaps.length }),
       eased: null,
       problems: [
         ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction')]),

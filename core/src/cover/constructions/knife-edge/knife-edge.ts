@@ -1,6 +1,6 @@
 import { KNIFE_EDGE_SENTENCES } from './sentences';
 import { perimeter } from '../../../geometry/outline';
-import { given, measuredOn } from '../../../kernel/figure';
+import { given } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import type { Piece } from '../../../piece/piece';
 import { seamProblems, seamsOn, type SeamDraft } from '../../../piece/seam';
@@ -57,7 +57,7 @@ export const knifeEdge: Construction<KnifeEdge> = {
     const wanted = choices.closing ?? 'hand';
     const back = wanted === 'envelope' ? envelopeBack(request, lines) : null;
     const closing = wanted === 'envelope' && !back ? 'hand' : wanted;
-    const opening = closing === 'envelope' ? null : openingAt(lines.sewn, assume('sewnEndMm'), closing === 'zip' ? 'zip-end' : 'open-end');
+    const opening = closing === 'envelope' ? null : openingAt(lines.sewn, closing === 'zip' ? 'zip-end' : 'open-end', request);
     const plate = wholePlate(request, lines, back ? 1 : 2, opening?.marks ?? []);
     const welt = weltFor(choices, request, plate);
     const pieces = [plate, ...(back ? [back.lower, back.upper] : []), ...(welt ? [welt] : [])];
@@ -82,19 +82,19 @@ export const knifeEdge: Construction<KnifeEdge> = {
         : []),
     ];
     const seams = seamsOn(pieces, drafts);
-    const open = measuredOn('opening', opening?.mm ?? 0, 'along the back but for {0} at each end', [given('sewn', assume('sewnEndMm'), 'shop')]);
+    const open = opening?.figure ?? given('no opening', 0, 'counted');
     const closings: Closing[] =
       closing === 'envelope'
         ? [{ kind: 'envelope', overlap: given('overlap', assume('envelopeOverlapMm'), 'shop') }]
         : closing === 'zip'
-          ? [zipClosing(open, 'in the back seam', assume)]
+          ? [zipClosing(open, 'in the back seam', request)]
           : [{ kind: 'hand', opening: open }];
     return {
       pieces,
       seams,
       closings,
       notions: notionsFor(closings, welt ? [welt] : []),
-      operations: knifeEdgeOperations(request, { closing, pieces, seams, opening, tape: closings[0]?.kind === 'zip' ? closings[0].tape : null }),
+      operations: knifeEdgeOperations(request, { closing, pieces, seams, opening, tape: closings[0]?.kind === 'zip' ? closings[0].setIn : null }),
       eased: null,
       problems: [
         ...problemsOf(opening, closing),

@@ -2,13 +2,14 @@ import { edgeSpans, outlineBounds, stationAt, type Outline } from '../../../geom
 import type { Point } from '../../../geometry/point';
 import { pointOn } from '../../../geometry/segment';
 import { crossingsOf, sliced } from '../../../geometry/transform';
-import { given, law, plus, sum } from '../../../kernel/figure';
+import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
 import type { Mark, Piece } from '../../../piece/piece';
 import type { Stretch } from '../../../piece/seam';
 import { withoutEars } from '../../../template/ears';
 import type { CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../sewing/cloth-piece';
 import { offsetOrNull } from '../../band/ring';
+import { openingOnSide } from '../../sewing/own-zip';
 
 /** The two halves of an envelope back, by id. */
 export const BACK_HALVES = ['plate-back-lower', 'plate-back-upper'] as const;
@@ -18,6 +19,8 @@ export interface Opening {
   readonly from: Point;
   readonly to: Point;
   readonly mm: number;
+  /** The same with where it comes from. */
+  readonly figure: Figure;
   readonly marks: readonly Mark[];
 }
 
@@ -27,15 +30,19 @@ export function plateLines({ core, sizes, assume }: CoverRequest): { readonly cu
   return { cut, sewn: offsetOrNull(cut, -sizes.seam.value) ?? cut };
 }
 
-/** The back edge of a seam line but for what is sewn at each end; null where nothing of it would stay open. */
-export function openingAt(sewn: Outline, endMm: number, kind: 'zip-end' | 'open-end'): Opening | null {
+/** An opening in the middle of the back edge of a seam line: as long as the cover's own zip, or all but what is sewn at each end; null where nothing would stay open. */
+export function openingAt(sewn: Outline, kind: 'zip-end' | 'open-end', { ownZip, assume }: Pick<CoverRequest, 'ownZip' | 'assume'>): Opening | null {
   const span = edgeSpans(sewn)
     .filter(({ edge }) => edge === 'back')
     .sort((a, b) => b.end - b.start - (a.end - a.start))[0];
-  if (!span || span.end - span.start <= 2 * endMm) return null;
+  if (!span) return null;
+  const side = span.end - span.start;
+  const figure = openingOnSide(kind === 'zip-end' ? ownZip : null, side, given('sewn at each end', assume('sewnEndMm'), 'shop'));
+  if (figure.value <= 0) return null;
+  const endMm = (side - figure.value) / 2;
   const [from, to] = [stationAt(sewn, span.start + endMm), stationAt(sewn, span.end - endMm)];
   const marks = [from, to].map(({ at, outward }): Mark => ({ kind, at, outward }));
-  return { from: from.at, to: to.at, mm: span.end - span.start - 2 * endMm, marks };
+  return { from: from.at, to: to.at, figure, mm: figure.value, marks };
 }
 
 /** The plate that is cut twice. */

@@ -53,13 +53,13 @@ export const waterfall: Construction<Waterfall> = {
     const made = piecesOf(choices, request, front);
     const pieces = [made.plate.piece, ...new Set([made.sides.right, made.sides.left]), ...made.plaque.pieces, ...(made.welt ? [made.welt] : [])];
     const seams = seamsOf(made, pieces, request.sizes.sewn.height.value);
-    const zip = zipClosing(made.opening, 'the back and round its corners', request.assume);
+    const zip = zipClosing(made.opening, 'the back and round its corners', request);
     return {
       pieces,
       seams,
       closings: [zip],
       notions: notionsFor([zip], made.welt ? [made.welt] : []),
-      operations: waterfallOperations(request, made, pieces, seams, zip.tape),
+      operations: waterfallOperations(request, made, pieces, seams, zip.setIn),
       eased: null,
       problems: [...openingProblems(request, { openingMm: made.opening.value, roundCornerMm: 0, path: 'construction' }), ...seamProblems(seams)],
     };

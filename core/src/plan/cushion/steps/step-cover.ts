@@ -2,6 +2,7 @@ import type { ClothFacts, Construction, Contents, Cover, CoverRequest } from '..
 import { pieceWide } from '../../../cover/plate/piece-wide';
 import { bagInside } from '../../../cover/sewing/cover-operations';
 import { muslinOf } from '../../../cover/sewing/muslin';
+import { ownZip, type OwnZip } from '../../../cover/sewing/own-zip';
 import { threadFor } from '../../../cover/sewing/notions';
 import { withRawEdges } from '../../../cover/sewing/raw-edges';
 import { perimeter } from '../../../geometry/outline';
@@ -50,6 +51,7 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
     round: sized.round ?? measuredOn('seam line round', perimeter(outlines.sewn), 'along the edge of {0} by {1}', [sizes.sewn.width, sizes.sewn.depth]),
     cloth: facts,
     contents,
+    ownZip: cushion.madeForZip ? ownZip(cushion.madeForZip, assume) : null,
     assume,
   };
   const { rawEdges = 'left', rawEdgesSynthetic = 'left' } = shop.document;
@@ -71,8 +73,21 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
     muslin,
     stretches: facts('main').stretches,
     ownFeather,
-    problems: onMainCloth ? [issue('warning', 'slot-not-named', 'slots.lining', { what: 'muslin between springs and foam' })] : [],
+    problems: [
+      ...(onMainCloth ? [issue('warning', 'slot-not-named', 'slots.lining', { what: 'muslin between springs and foam' })] : []),
+      ...ownZipProblems(request.ownZip, made.closings, cushion.quantity),
+    ],
   };
+}
+
+/** A zip that the cover is made for but that its construction, or the length of its side, does not let it follow; one zip for several cushions. */
+function ownZipProblems(own: OwnZip | null, closings: Cover['closings'], quantity: number): Issue[] {
+  if (!own) return [];
+  const closing = closings.find((one) => one.kind === 'zip');
+  if (!closing) return [issue('warning', 'own-zip-without-zip', 'madeForZip', { zipMm: own.length.value })];
+  if (closing.setIn !== own.length)
+    return [issue('warning', 'own-zip-not-followed', 'madeForZip', { zipMm: own.length.value, closesMm: own.opening.value, openingMm: closing.opening.value })];
+  return quantity > 1 ? [issue('note', 'own-zip-for-one', 'madeForZip', { others: quantity - 1, tapeMm: closing.tape.value })] : [];
 }
 
 /** A piece as it lies on its cloth: which of its copies are turned over; on a hide, which has no threads, along it, turned a little where that saves leather. */
