@@ -68,6 +68,20 @@ test('the old cover has its own verdict, and fire rules their caution', async ({
   await expect(verdict).toContainText('Renew the cover');
   await shop.tick('zip still good');
   await expect(verdict).toContainText('Save it for the new cover');
+  // What is good of it goes into the new one: the zip by way of the stock, measured, and the cover is made for it.
+  await shop.tray().getByRole('button', { name: 'Put it into stock' }).click();
+  await expect(page.getByText('Measure the zip as it lies, and enter its length.')).toBeVisible();
+  await shop.setLength('Zip, measured', '21 1/2 in');
+  await shop.tray().getByRole('button', { name: 'Put it into stock' }).click();
+  await expect(shop.tray()).toContainText('In the stockroom: black, from Prompt-side boxes, Box seat.');
+  await shop.tray().getByRole('button', { name: 'Make the new cover for it' }).click();
+  await shop.setLength('Welt cord', '3 m');
+  await shop.goTo('Cover');
+  await page.getByText('Closing', { exact: true }).click();
+  await expect(shop.tray().getByRole('combobox', { name: 'Opening made for' })).toContainText('21 1/2 in black, closed ends, Prompt-side boxes');
+  await expect(shop.ticket()).toContainText('Salvaged zip 21 1/2 in black, closed ends, from Prompt-side boxes');
+  await shop.goTo('Look over');
+  await page.getByText('Old cover', { exact: true }).click();
   await shop.tick('worn through', false);
   await expect(verdict).toContainText('Wash the old cover and use it again');
   await shop.expectAccessible();

@@ -73,6 +73,8 @@ export interface CoverRequest {
   readonly contents: Contents;
   /** The salvaged zip that the cover is made for; null where new tape, or whichever zip fits, goes into an opening that the choices make. */
   readonly ownZip: OwnZip | null;
+  /** Handles kept off the old cover, for each of the cushions. */
+  readonly keptHandles: number;
   /** The shop's constants in the job's units. */
   readonly assume: Constants;
 }
@@ -149,6 +151,8 @@ export type Field<C> = {
   readonly label: string;
   /** Which of the tray's parts it stands in; the first where it is not said. */
   readonly group?: Exclude<FieldGroup, 'made'>;
+  /** It says how long the opening is: of no account while the cover is made for a salvaged zip. */
+  readonly opens?: true;
   /** Shown only then; always where it is not given. */
   shown?(choices: C): boolean;
 } & (

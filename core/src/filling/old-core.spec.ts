@@ -37,6 +37,10 @@ describe('the verdict on an old core', () => {
   it('the cover has its own', () => {
     expect(judgeCover([])).toEqual({ verdict: 'wash', saveZip: false, reasons: [] });
     expect(judgeCover(['seams-pull']).verdict).toBe('restitch');
+    for (const past of ['worn', 'torn', 'shrunk', 'faded', 'mould-stained', 'no-zip'] as const) expect(judgeCover(['seams-pull', past]).verdict).toBe('renew');
+    // Washed cloth with its zip sewn shut is unpicked, not thrown away; a zip that is not there is not saved.
+    expect(judgeCover(['sewn-shut']).verdict).toBe('wash');
+    expect(judgeCover(['no-zip', 'zip-good']).saveZip).toBeFalse();
     expect(judgeCover(['worn', 'zip-good'])).toEqual(jasmine.objectContaining({ verdict: 'renew', saveZip: true }));
   });
 });

@@ -85,11 +85,14 @@ export function judge(old: OldCore, asked: Asked = {}): Judged {
   return { verdict, reasons: held.map(([, , code]) => issue('note', code, 'seat.old', data)), set };
 }
 
-export const COVER_FINDINGS = ['seams-pull', 'worn', 'torn', 'shrunk', 'sewn-shut', 'zip-good'] as const;
+export const COVER_FINDINGS = ['seams-pull', 'worn', 'torn', 'shrunk', 'faded', 'mould-stained', 'no-zip', 'sewn-shut', 'zip-good'] as const;
 export type CoverFinding = (typeof COVER_FINDINGS)[number];
 
 export const COVER_VERDICTS = ['wash', 'restitch', 'renew'] as const;
 export type CoverVerdict = (typeof COVER_VERDICTS)[number];
+
+/** Findings that no washing or stitching mends. */
+const PAST_USE: readonly CoverFinding[] = ['worn', 'torn', 'shrunk', 'faded', 'mould-stained', 'no-zip'];
 
 /** The old cover's own verdict: wash and reuse, re-stitch, or renew; a good zip is saved. */
 export function judgeCover(findings: readonly CoverFinding[]): {
@@ -98,9 +101,9 @@ export function judgeCover(findings: readonly CoverFinding[]): {
   readonly reasons: readonly Issue[];
 } {
   const found = new Set(findings);
-  const renew = found.has('worn') || found.has('torn') || found.has('shrunk');
+  const renew = PAST_USE.some((one) => found.has(one));
   const verdict: CoverVerdict = renew ? 'renew' : found.has('seams-pull') ? 'restitch' : 'wash';
-  const saveZip = renew && found.has('zip-good');
+  const saveZip = renew && found.has('zip-good') && !found.has('no-zip');
   const codes = findings.filter((finding) => finding !== 'zip-good').map((finding) => `old-cover-${finding}` as const);
   return { verdict, saveZip, reasons: [...codes, ...(saveZip ? (['old-cover-save-zip'] as const) : [])].map((code) => issue('note', code, 'seat.oldCover')) };
 }

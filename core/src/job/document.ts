@@ -77,6 +77,17 @@ const seatSchema = z.strictObject({
       findings: z.array(z.enum(COVER_FINDINGS)).max(COVER_FINDINGS.length),
       /** A new cover is made although this one could go back on. */
       renew: z.boolean().optional(),
+      /** The salvaged zip of the shop that came out of it, by id. */
+      zip: z.string().min(1).max(60).optional(),
+      /** Parts that are taken off it for the new cover, for all of these cushions together. */
+      keeps: z
+        .strictObject({
+          buttons: z.int().min(1).max(2000).optional(),
+          eyelets: z.int().min(1).max(2000).optional(),
+          handles: z.int().min(1).max(500).optional(),
+          cordMm: z.number().positive().max(1e6).optional(),
+        })
+        .optional(),
     })
     .optional(),
   fire: z.strictObject({ setting: z.enum(FIRE_SETTINGS).optional(), rules: text(300).optional() }).optional(),

@@ -98,7 +98,9 @@ function lieProblems({ opened, round, stripMm }: BoxingRequest, { sewn, band, jo
   const openingMm = opened?.reached.opening.value ?? 0;
   const own = opened?.reached.own ?? false;
   return [
-    ...(sewn.value <= 0 ? [issue('error', 'zip-longer-than-cushion', own ? 'madeForZip' : 'construction.zipReach', { openingMm, roundMm: round.value, own: own ? 1 : 0 })] : []),
+    ...(sewn.value <= 0
+      ? [issue('error', 'zip-longer-than-cushion', own ? 'madeForZip' : 'construction.zipReach', { openingMm, roundMm: round.value, own: own ? 1 : 0 })]
+      : []),
     ...(onFront ? [issue('warning', 'boxing-join-on-front', 'construction.strips', { stripMm, boxingMm: lengthMm })] : []),
     ...(stripLengths(band, joinsMm).some((one) => one > stripMm + 1e-9) ? [issue('error', 'cloth-too-narrow-for-strips', 'cloth.widthMm', { stripMm })] : []),
   ];

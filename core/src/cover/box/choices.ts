@@ -72,9 +72,17 @@ export const boxFields: readonly Field<Box>[] = [
   choice('strips', 'Boxing and plaque cut', { across: 'across the cloth', along: 'along the roll' }),
   wideField<Box>(),
   choice('closing', 'Closed with', { zip: 'zip', hand: 'by hand', 'hook-and-loop': 'hook and loop' }, closing),
-  choice('zipReach', 'It runs', REACH_WORDS, { ...closing, shown: opens, usualFor: reachFor }),
-  length('zipReturnMm', 'Round each corner', [0, 500], 'zipReturnMm', { ...closing, shown: (choices) => opens(choices) && reachFor(choices) === 'corners' }),
-  length('zipShortMm', 'Short of each corner', [0, 1000], 'zipShortMm', { ...closing, shown: (choices) => opens(choices) && reachFor(choices) === 'short' }),
+  choice('zipReach', 'It runs', REACH_WORDS, { ...closing, opens: true, shown: opens, usualFor: reachFor }),
+  length('zipReturnMm', 'Round each corner', [0, 500], 'zipReturnMm', {
+    ...closing,
+    opens: true,
+    shown: (choices) => opens(choices) && reachFor(choices) === 'corners',
+  }),
+  length('zipShortMm', 'Short of each corner', [0, 1000], 'zipShortMm', {
+    ...closing,
+    opens: true,
+    shown: (choices) => opens(choices) && reachFor(choices) === 'short',
+  }),
   choice(
     'plaque',
     'Plaque',

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { given } from '../../kernel/figure';
-import { operation } from '../../piece/operation';
+import { operation, type Operation } from '../../piece/operation';
+import type { Piece } from '../../piece/piece';
 import { minutesFor } from '../../shop/minutes';
 import type { Field } from '../contract';
 import { countField } from '../sewing/fields';
@@ -12,30 +13,33 @@ export type Handles = z.infer<z.ZodObject<typeof handlesShape>>;
 
 export const handlesFields: readonly Field<Handles>[] = [countField<Handles>('handles', 'Handles', 12, { group: 'extras' })];
 
-/** Handles on the boxing. */
-export function addHandles({ choices: { handles = 0 }, request: { assume }, bandIds }: ExtraAsk<Handles>): Partial<Added> {
+/** Handles on the boxing: those of the old cover that were kept, and the rest cut anew. */
+export function addHandles({ choices: { handles = 0 }, request: { assume, keptHandles }, bandIds }: ExtraAsk<Handles>): Partial<Added> {
   if (!handles) return {};
+  const old = Math.min(handles, keptHandles);
+  const place = `on the boxing, ${handles === 1 ? 'in the middle of a side' : 'two a side from its middle out'}, with slack for a hand.`;
+  const stitched = (text: string, folded: number, piece?: Piece): Operation =>
+    operation({
+      id: 'sew/handles',
+      phase: 'sew',
+      text,
+      cautions: ['Through the boxing and a patch behind it: the pull comes on four stitches.'],
+      pieces: [...(piece ? [piece.id] : []), ...bandIds],
+      seams: piece ? ['handles'] : [],
+      minutes: minutesFor('sew', folded, 4 * handles, assume),
+      needs: 'machine',
+      after: ['cut/notch'],
+    });
+  if (old === handles) return { operations: [stitched(`Box-stitch the old cover’s ${handles === 1 ? 'handle' : `${handles} handles`} ${place}`, 0)] };
   const length = given('handle', assume('handleLengthMm'), 'shop');
   const wide = given('handle, wide', assume('handleWidthMm'), 'shop');
   const turnIn = given('turned in', assume('tieTurnMm'), 'shop');
-  const handle = foldedStrip({ role: 'handle', remark: 'on the boxing', length, wide, turnIn, count: handles });
-  const made = handles === 1 ? 'the handle' : `${handles} handles`;
-  const put = handles === 1 ? 'it on the boxing, in the middle of a side' : 'them on the boxing, two a side from its middle out';
+  const handle = foldedStrip({ role: 'handle', remark: 'on the boxing', length, wide, turnIn, count: handles - old });
+  const made = handles - old === 1 ? 'the handle' : `${handles - old} handles`;
+  const stitch = `${handles - old === 1 ? 'it' : 'them'}${old ? ` and the old cover’s ${old}` : ''}`;
   return {
     pieces: [handle],
     seams: [foldedEdge(handle, 'handles', 'each handle folded and top-stitched')],
-    operations: [
-      operation({
-        id: 'sew/handles',
-        phase: 'sew',
-        text: `Fold and top-stitch ${made}, and box-stitch ${put}, with slack for a hand.`,
-        cautions: ['Through the boxing and a patch behind it: the pull comes on four stitches.'],
-        pieces: [handle.id, ...bandIds],
-        seams: ['handles'],
-        minutes: minutesFor('sew', handles * length.value, 4 * handles, assume),
-        needs: 'machine',
-        after: ['cut/notch'],
-      }),
-    ],
+    operations: [stitched(`Fold and top-stitch ${made}, and box-stitch ${stitch} ${place}`, (handles - old) * length.value, handle)],
   };
 }

@@ -7,6 +7,7 @@ import { RANGES } from './lengths';
 /** What may be said of any field besides its label and its values. */
 interface More<C> {
   readonly group?: 'closing' | 'extras';
+  readonly opens?: true;
   readonly shown?: (choices: C) => boolean;
   /** Of a choice: which value is usual where that hangs on other choices, or on how the cloths are worked. */
   readonly usualFor?: (choices: C, cloth: (slot: ClothSlot) => ClothNature) => string;

@@ -33,7 +33,11 @@ export function threadFor(
 }
 
 /** A zip through an opening: its new tape longer by the shop's trim-off at each end, with one slider. Where the cover is made for a salvaged zip, that is set in. */
-export function zipClosing(opening: Figure, reach: string, { assume, ownZip }: Pick<CoverRequest, 'assume' | 'ownZip'>): Extract<Closing, { readonly kind: 'zip' }> {
+export function zipClosing(
+  opening: Figure,
+  reach: string,
+  { assume, ownZip }: Pick<CoverRequest, 'assume' | 'ownZip'>,
+): Extract<Closing, { readonly kind: 'zip' }> {
   const tapeEnd = given('an end', assume('trimOffMm'), 'shop');
   const tape = sum('zip tape', opening, plus(tapeEnd, 2));
   const own = ownZip?.opening.value === opening.value ? ownZip.length : null;

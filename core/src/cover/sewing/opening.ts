@@ -28,5 +28,7 @@ export function openingProblems(request: CoverRequest, { openingMm, clearMm = op
   const smaller = smallerSide(request);
   const back = roundCornerMm === null ? 0 : edgeLength(sewn, 'back') + 2 * roundCornerMm;
   const [thereMm, neededMm] = contents.stiff ? [openingMm, Math.max(smaller, back)] : [clearMm, softOpening(request, smaller)];
-  return thereMm < neededMm - 1e-6 ? [issue('warning', 'zip-too-short-for-core', ownZip ? 'madeForZip' : path, { openingMm: thereMm, neededMm, own: ownZip ? 1 : 0 })] : [];
+  return thereMm < neededMm - 1e-6
+    ? [issue('warning', 'zip-too-short-for-core', ownZip ? 'madeForZip' : path, { openingMm: thereMm, neededMm, own: ownZip ? 1 : 0 })]
+    : [];
 }

@@ -11,7 +11,10 @@ export interface OwnZip {
 /** The longest opening that a salvaged zip closes: its length less little at each end where its own stops are still on, less more where a stop is sewn across. */
 export function ownZip({ lengthMm, kind }: SalvagedZip, assume: Constants): OwnZip {
   const length = given('salvaged zip', lengthMm, 'measured');
-  const end = kind === 'closed-end' ? given('beyond each end, its stops still on', assume('zipStopsMm'), 'shop') : given('a stop sewn across, each end', assume('zipSewnStopMm'), 'shop');
+  const end =
+    kind === 'closed-end'
+      ? given('beyond each end, its stops still on', assume('zipStopsMm'), 'shop')
+      : given('a stop sewn across, each end', assume('zipSewnStopMm'), 'shop');
   return { length, opening: law('zip opening', '{0} − 2 × {1}', [length, end]) };
 }
 

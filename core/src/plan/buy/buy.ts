@@ -1,12 +1,13 @@
 import { pieceOf } from '../../piece/item-ref';
 import type { Notion } from '../../cover/contract';
-import { given, law, measuredOn, plus, sum, type Figure, type Term } from '../../kernel/figure';
+import { given, law, measuredOn, minus, plus, sum, type Figure, type Term } from '../../kernel/figure';
 import type { Constants } from '../../shop/assumptions';
 import type { Shop } from '../../shop/shop';
 import { leftOver, runBought } from '../lays/bought';
-import type { Job } from '../../job/document';
+import type { Cushion, Job } from '../../job/document';
 import { notionsOf } from './notions';
 import type { CushionPlan } from '../cushion/cushion-plan';
+import { keptOf } from '../cushion/old/kept-parts';
 import { goesOn, isBought, type PlannedLay } from '../lays/planned-lay';
 import type { LotChoice } from '../lays/lots';
 import type { SalvagedUse } from './salvaged';
@@ -89,6 +90,16 @@ function recutLine(lay: PlannedLay, { job, plans, lays, shop }: Buying): BuyLine
   return [{ ...line, name: `${line.name}, cut anew` }];
 }
 
+/** Parts that are kept off the old cover, by what they stand for on the list. */
+const KEPT: Partial<Record<Notion['ware'], Parameters<typeof keptOf>[1]>> = { buttons: 'buttons', eyelets: 'eyelets', cord: 'cordMm' };
+
+/** What need not be bought of a notion because it comes off the old cover: no more than there is, nor than is needed. */
+function keptOff(cushion: Cushion, { ware, amount }: Notion, times: number): Term[] {
+  const part = KEPT[ware];
+  const kept = part ? Math.min(keptOf(cushion, part), times * amount.value) : 0;
+  return kept > 0 ? [minus(given('kept off the old cover', kept, 'measured', amount.unit))] : [];
+}
+
 /** Every notion of the job's covers, those of one name together, in the order in which covers name them. */
 function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedUse[]): BuyLine[] {
   const rows = new Map<string, { readonly notion: Notion; readonly parts: Term[] }>();
@@ -101,7 +112,7 @@ function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedU
       // A salvaged zip comes with its slider.
       const times = notion.ware === 'zip' || notion.ware === 'slider' ? source.quantity - served : source.quantity;
       if (times === 0) continue;
-      row.parts.push(plus(notion.amount, times));
+      row.parts.push(plus(notion.amount, times), ...keptOff(source, notion, times));
       rows.set(key, row);
     }
   }
@@ -111,6 +122,7 @@ function notionLines(plans: readonly CushionPlan[], salvaged: readonly SalvagedU
     const title = name.toLowerCase();
     const times: Figure = first.count === 1 ? first.each : law(title, `${first.count} × {0}`, [first.each], first.each.unit);
     const amount = rest.length ? sum(title, times, ...rest) : times;
+    if (amount.value < 1e-9 && rest.length) return [];
     return [{ ware, name, thicknessMm: null, sold, amount, layKey: null, lot: null, unplaced: 0, without: [] }];
   });
 }

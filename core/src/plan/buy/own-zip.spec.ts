@@ -39,9 +39,13 @@ describe('a cover made for a salvaged zip', () => {
       const made = madeAlone(cushion(construction, construction.kind === 'knife-edge' ? { given: 'core' } : {}));
       expect(openingOf(made)).withContext(construction.kind).toBe(525);
       expect(unequalSeams(made.cover.seams)).withContext(construction.kind).toEqual([]);
-      expect(made.problems.map(({ path }) => path)).withContext(construction.kind).not.toContain('madeForZip');
+      expect(made.problems.map(({ path }) => path))
+        .withContext(construction.kind)
+        .not.toContain('madeForZip');
     }
-    expect(openingOf(madeAlone(cushion({ kind: 'bolster' }, { template: { shape: 'round', diameterMm: 200 }, heightMm: 600, core: { layers: [] } })))).toBe(525);
+    expect(openingOf(madeAlone(cushion({ kind: 'bolster' }, { template: { shape: 'round', diameterMm: 200 }, heightMm: 600, core: { layers: [] } })))).toBe(
+      525,
+    );
   });
 
   it('says so where it cannot: no zip, an opening of its own shape, a side that is too short, a core that does not go in', () => {

@@ -51,7 +51,9 @@ export function salvagedUses(job: Job, plans: readonly CushionPlan[], shop: Shop
   const openings = plans
     .flatMap((plan, cushion) => {
       const openingMm = zipOpeningOf(plan);
-      return openingMm === null ? [] : Array.from({ length: plan.source.quantity }, (_, copy) => ({ cushion, copy, openingMm })).filter(
+      return openingMm === null
+        ? []
+        : Array.from({ length: plan.source.quantity }, (_, copy) => ({ cushion, copy, openingMm })).filter(
             ({ copy }) => !first.some((one) => one.cushion === cushion && one.copy === copy),
           );
     })

@@ -9,6 +9,7 @@ import { coverScene } from './cover-scene';
 import { stapleScene } from './staple-scene';
 import { FieldsTray } from './fields-tray';
 import { FinishedFacts, FinishedView } from './finished-view';
+import { OwnZipTray } from './own-zip-tray';
 import { SlotsTray } from './slots-tray';
 import { ZipsTray } from './zips-tray';
 
@@ -25,7 +26,7 @@ type Part = (typeof PARTS)[number]['value'];
 /** The cover's pieces to scale; the construction and its choices in the tray, and which part is of which cloth. */
 @Component({
   selector: 'yl-cover-station',
-  imports: [NotFetched, Tray, Words, Table, FinishedView, FinishedFacts, Switch, FieldsTray, SlotsTray, ZipsTray],
+  imports: [NotFetched, Tray, Words, Table, FinishedView, FinishedFacts, Switch, FieldsTray, OwnZipTray, SlotsTray, ZipsTray],
   template: `
     @if (part() === 'closed') {
       @defer (on immediate) {
@@ -71,6 +72,9 @@ type Part = (typeof PARTS)[number]['value'];
         }
       } @else {
         @defer (on immediate) {
+          @if (shown === 'closing') {
+            <yl-own-zip-tray />
+          }
           <yl-fields-tray [group]="shown" />
         } @placeholder {
           <span class="min-h-16"></span>

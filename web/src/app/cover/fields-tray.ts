@@ -95,8 +95,9 @@ export class FieldsTray {
   protected readonly construction = computed(() => constructionOf(this.choices()));
   protected readonly fields = computed<readonly Shown[]>(() => {
     const choices = this.choices();
+    const ownZip = this.store.cushion()?.madeForZip !== undefined;
     return this.construction()
-      .fields.filter((field) => (field.group ?? 'made') === this.group() && (field.shown?.(choices) ?? true))
+      .fields.filter((field) => (field.group ?? 'made') === this.group() && (field.shown?.(choices) ?? true) && !(field.opens && ownZip))
       .map((field) => this.#shown(field, choices));
   });
 

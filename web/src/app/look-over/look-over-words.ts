@@ -39,6 +39,9 @@ export const COVER_FINDING_WORDS: Record<CoverFinding, string> = {
   worn: 'worn through',
   torn: 'torn',
   shrunk: 'shrunk',
+  faded: 'faded',
+  'mould-stained': 'stained by mould',
+  'no-zip': 'has no zip',
   'sewn-shut': 'zip sewn shut',
   'zip-good': 'zip still good',
 };

@@ -1,15 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { COVER_FINDINGS, lookedOverCover, say, type CoverFinding } from '@yardland/core';
+import { COVER_FINDINGS, keptCover, lookedOverCover, say, type CoverFinding } from '@yardland/core';
 import { TextField } from '../shared/controls/text-field';
 import { Tickbox } from '../shared/controls/tickbox';
 import { Label, TrayPart } from '../shared/ui/ui';
 import { COVER_FINDING_WORDS, COVER_VERDICT_WORDS } from './look-over-words';
+import { KeptParts } from './kept-parts';
 import { SeatEditor, toggled } from './seat-editor';
 
 /** The old cover: which core it came off, and what becomes of it. */
 @Component({
   selector: 'yl-old-cover-tray',
-  imports: [Label, Tickbox, TextField],
+  imports: [KeptParts, Label, Tickbox, TextField],
   template: `
     <yl-text
       class="few"
@@ -43,6 +44,9 @@ import { SeatEditor, toggled } from './seat-editor';
           }
         </section>
       </div>
+      @if (renewed()) {
+        <yl-kept-parts class="contents" />
+      }
     }
   `,
   hostDirectives: [TrayPart],
@@ -61,6 +65,12 @@ export class OldCoverTray {
         reasons: judged.reasons.map((reason) => say(reason, this.edit.store.inWords())),
       }
     );
+  });
+
+  /** A new cover is made: what is good of the old one may go into it. */
+  protected readonly renewed = computed(() => {
+    const cushion = this.edit.store.cushion();
+    return cushion?.seat?.oldCover !== undefined && keptCover(cushion) === null;
   });
 
   protected setRenew(renew: boolean): void {

@@ -11,6 +11,7 @@ import { measuredOn } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { turnedCopies, turnedWords, type Piece } from '../../../piece/piece';
 import { clothUse, shrinkage, slotFacts } from '../../cloths';
+import { keptOf } from '../old/kept-parts';
 import { contentsOf } from './contents';
 import type { CushionContext } from './context';
 import { crownFor, facesOf, type PlannedCrown } from '../crown';
@@ -52,6 +53,7 @@ export function coveredCushion(cushion: Cushion, construction: Construction, siz
     cloth: facts,
     contents,
     ownZip: cushion.madeForZip ? ownZip(cushion.madeForZip, assume) : null,
+    keptHandles: Math.floor(keptOf(cushion, 'handles') / cushion.quantity),
     assume,
   };
   const { rawEdges = 'left', rawEdgesSynthetic = 'left' } = shop.document;

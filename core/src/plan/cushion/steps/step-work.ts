@@ -1,9 +1,11 @@
 import type { Ordered } from '../../../bench/order';
 import type { Cushion } from '../../../job/document';
+import type { Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import type { CushionContext } from './context';
 import { facesOf } from '../crown';
 import type { Known } from '../cushion-plan';
+import { savingParts } from '../old/kept-parts';
 import type { LookedOver } from '../old/look-over';
 import type { Cored } from './step-core';
 import type { Covered } from './step-cover';
@@ -38,5 +40,12 @@ export function workedCushion(
     muslin,
     assume,
   });
-  return workOrder(operationsFor(cover, keptCover, core), { source, job: context, shop, seams: cover.seams, pieces, assume });
+  const steps = afterSaving(savingParts(source, { units: context.units, step: shop.document.step }, assume), operationsFor(cover, keptCover, core));
+  return workOrder(steps, { source, job: context, shop, seams: cover.seams, pieces, assume });
+}
+
+/** The old cover comes off, and gives what is kept of it, before anything is cut. */
+function afterSaving(saved: readonly Operation[], steps: readonly Operation[]): Operation[] {
+  const ids = saved.map(({ id }) => id);
+  return [...saved, ...steps.map((step) => (ids.length && step.phase === 'cut' ? { ...step, after: [...step.after, ...ids] } : step))];
 }
