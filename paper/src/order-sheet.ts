@@ -1,4 +1,5 @@
 import {
+  amountWords,
   formatLength,
   formatMoney,
   formatNumber,
@@ -10,6 +11,8 @@ import {
   type Orderable,
   type Plan,
   type SheetRow,
+  type Waste,
+  wasteOf,
 } from '@yardland/core';
 import { localDay } from './local-time';
 import { MARGIN, Writer, type Stamp } from './writer';
@@ -46,8 +49,8 @@ function numbers({ densityKgM3, hardness25N }: Orderable): string {
 }
 
 /** The sum of a row and what is to be said of its price. */
-function priced({ cost, pricedOn }: Orderable, today: string): string {
-  return cost ? [`about ${formatMoney(cost.value)}`, priceCaution(pricedOn, today)].filter(Boolean).join('; ') : 'no price';
+function priced(money: number | null, pricedOn: string | null, today: string): string {
+  return money !== null ? [`about ${formatMoney(money)}`, priceCaution(pricedOn, today)].filter(Boolean).join('; ') : 'no price';
 }
 
 const total = (rows: readonly { readonly cost: Figure | null }[]): number => rows.reduce((sum, { cost }) => sum + (cost?.value ?? 0), 0);
@@ -85,14 +88,35 @@ export async function orderSheetPdf(plan: Plan, stamp: Stamp): Promise<Uint8Arra
     writer.list('Wadding', 30);
     for (const row of wadding) {
       const size = row.lengthMm === null ? '…' : formatRun(row.lengthMm, units);
-      writeLine(writer, { count: '1', words: `${row.name}, ${length(row.loftMm)} loft, ${length(row.rollWidthMm)} wide`, size, small: priced(row, today) });
+      writeLine(writer, {
+        count: '1',
+        words: `${row.name}, ${length(row.loftMm)} loft, ${length(row.rollWidthMm)} wide`,
+        size,
+        small: priced(row.cost?.value ?? null, row.pricedOn, today),
+      });
     }
     sum(wadding, 'Wadding together');
     writer.endList();
   }
+  wasteList(writer, wasteOf(plan), today);
   if (!sheets.length && !cuts.length && !wadding.length) writer.paragraph('Nothing of this job’s foam or wadding has to be ordered.', { size: 11 });
   writer.foot();
   return writer.sheet.finish();
+}
+
+/** What of each material, cloth too, goes into no piece and is not worth keeping. */
+function wasteList(writer: Writer, rows: readonly Waste[], today: string): void {
+  if (!rows.length) return;
+  const { units, step } = writer.inWords;
+  writer.list('Offcuts not worth keeping, of all that is bought', 30);
+  for (const { name, thicknessMm, wasteM2, boughtM2, wasteKg, money, pricedOn } of rows)
+    writeLine(writer, {
+      count: '',
+      words: `${name}${thicknessMm === null ? '' : `, ${formatLength(thicknessMm, units, step)}`}: ${formatNumber((100 * wasteM2) / boughtM2)} %`,
+      size: amountWords('weight', wasteKg * 1000, units),
+      small: money === null ? '' : priced(money, pricedOn, today),
+    });
+  writer.endList();
 }
 
 function sheetLine(row: SheetRow, length: (mm: number) => string, today: string): Line {
@@ -101,7 +125,7 @@ function sheetLine(row: SheetRow, length: (mm: number) => string, today: string)
     count: row.sheets === null ? '…' : formatNumber(row.sheets),
     words: [row.name, numbers(row)].filter(Boolean).join(', '),
     size: `${length(row.widthMm)} × ${length(row.lengthMm)} × ${length(row.thicknessMm)}`,
-    small: [priced(row, today), there].filter(Boolean).join('; '),
+    small: [priced(row.cost?.value ?? null, row.pricedOn, today), there].filter(Boolean).join('; '),
   };
 }
 
@@ -110,6 +134,6 @@ function cutLine(row: CutRow, length: (mm: number) => string, today: string): Li
     count: formatNumber(row.count),
     words: [row.name, numbers(row)].filter(Boolean).join(', '),
     size: `${length(row.widthMm)} × ${length(row.depthMm)} × ${length(row.thicknessMm)}${row.byOutline ? ', by outline' : ''}`,
-    small: `${row.what}; ${priced(row, today)}`,
+    small: `${row.what}; ${priced(row.cost?.value ?? null, row.pricedOn, today)}`,
   };
 }

@@ -1,3 +1,4 @@
+import { wasteOf } from './buy/waste';
 import { flatten } from '../geometry/outline';
 import type { Figure } from '../kernel/figure';
 import { whyLine } from '../kernel/why';
@@ -159,6 +160,7 @@ export function planJson(plan: Plan) {
       amount: line.amount?.value ?? null,
       why: line.amount ? whyLine(line.amount, inWords.units) : null,
     })),
+    waste: wasteOf(plan).map(({ layKey, ...row }) => ({ lay: layKey, ...row })),
     salvaged: plan.salvaged.map(({ zip, cushion, copy, neededMm }) => ({ zip: zip.id, lengthMm: zip.lengthMm, cushion, copy, neededMm })),
     problems: plan.problems.map((problem) => ({ code: problem.code, path: problem.path, severity: problem.severity, message: sayLine(problem, inWords) })),
   };

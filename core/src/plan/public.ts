@@ -8,6 +8,7 @@ export * from './buy/order-csv';
 export * from './buy/order-sheet';
 export * from './buy/salvaged';
 export * from './buy/staging';
+export * from './buy/waste';
 export * from './cloths';
 export * from './cushion/feel/choose-request-of';
 export * from './cushion/crown';

@@ -1,7 +1,7 @@
 import { pair, pairMm, type Pair, type UnitSystem } from '../units/length';
 
 /** Units of constants that are the same in every shop. */
-type Plain = 'min' | 's' | 'cm²' | 'money/h' | 'Pa' | 'kPa' | 'mm/kPa' | 'm²' | 'm' | 'l/m²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
+type Plain = 'min' | 's' | 'cm²' | 'money/h' | 'money/l' | 'Pa' | 'kPa' | 'mm/kPa' | 'm²' | 'm' | 'l/m²' | 'm²/kg' | 'mm' | 'kg' | 'kg/m³' | 'N' | 'N/m';
 
 /** One constant that the trade assumes rather than derives. A shop may calibrate it; the shipped value stays visible beside it. */
 export interface Assumption {
@@ -103,6 +103,8 @@ export const ASSUMPTIONS = {
   airMinutes: plain(15, 'min'),
   steamMinutes: plain(10, 'min'),
   newCoreMinutes: plain(30, 'min'),
+  coreCutMinutes: plain(5, 'min'),
+  adhesivePrice: plain(18, 'money/l'),
   dryShare: ratio(0.05),
   wrapSqueezedLightly: ratio(0.5),
   packedEndLoftMm: length(40, 1.5),
@@ -121,6 +123,8 @@ export const ASSUMPTIONS = {
   wrapWhipOverMm: length(32, 1.25),
   cornerReachMm: length(40, 1.5),
   looseFillDensity: plain(14, 'kg/m³'),
+  waddingKgM3: plain(10, 'kg/m³'),
+  clothKgM3: plain(450, 'kg/m³'),
   feltMm: plain(10, 'mm'),
   feltLapMm: length(25, 1),
   hollowPadLoftMm: plain(25, 'mm'),

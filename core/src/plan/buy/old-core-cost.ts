@@ -1,3 +1,4 @@
+import type { LongCore } from '../../filling/long-core';
 import type { RefreshItem } from '../../filling/refresh';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
 import type { AssumptionKey } from '../../shop/assumptions';
@@ -74,4 +75,37 @@ export function replaceCost(
   const wrap = wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
   const minutes = shop.assume('newCoreMinutes', units) + (wrap > 0 ? shop.assume('wrapMinutes', units) : 0);
   return sum('to replace', labour(minutes, shop, units), ...filling.map((figure) => plus(figure)), plus(waddingCost(wrap, wrapLoftMm, shop, units)));
+}
+
+/** Old cores joined to one long one: how it is made, how large it is, and its wrap. */
+interface Joining extends Pick<LongCore, 'cuts' | 'joins'> {
+  readonly core: CoreSize;
+  readonly heightMm: number;
+  readonly wrapLoftMm: number;
+  readonly padLoftMm: number;
+}
+
+/** What it costs to join old cores: the work of cutting and gluing, the glue, a pad over the joins on both faces, and the wrap. */
+export function joinCost({ cuts, joins, core, heightMm, wrapLoftMm, padLoftMm }: Joining, shop: Shop, units: UnitSystem): Figure {
+  const assume = (key: AssumptionKey): number => shop.assume(key, units);
+  const wrap = wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
+  const minutes = cuts * assume('coreCutMinutes') + joins.length * assume('glueMinutes') + assume('padMinutes') + (wrap > 0 ? assume('wrapMinutes') : 0);
+  const glue = law(
+    'glue',
+    '{0} × {1} × {2}',
+    [
+      given('m² glued', (joins.length * core.depthMm * heightMm) / 1e6, 'measured', 'count'),
+      given('l a m², both faces', assume('adhesivePerM2'), 'shop', 'count'),
+      given('a litre', assume('adhesivePrice'), 'shop', 'count'),
+    ],
+    'count',
+  );
+  const pads = joins.length ? 2 * core.widthMm * core.depthMm : 0;
+  return sum(
+    'to join',
+    labour(minutes, shop, units),
+    plus(glue),
+    plus(waddingCost(pads, padLoftMm, shop, units)),
+    plus(waddingCost(wrap, wrapLoftMm, shop, units)),
+  );
 }

@@ -75,6 +75,11 @@ export function priceCaution(pricedOn: string | null, today: string): string {
   return daysBetween(pricedOn, today) > OLD_PRICE_DAYS ? `price of ${pricedOn}, older than ${OLD_PRICE_DAYS} days: ask again` : '';
 }
 
+/** The oldest of the days that the prices of one sum are of; null where one of them has none. */
+export function oldestPrice(days: readonly (string | undefined)[]): string | null {
+  return days.reduce<string | null>((oldest, day) => (oldest === null || day === undefined ? null : day < oldest ? day : oldest), days[0] ?? null);
+}
+
 /** Money for a volume at the price of a cubic metre; null without a price. */
 function volumeCost(stock: Stock | undefined, mm3: number): Figure | null {
   if (!stock?.pricePerM3) return null;

@@ -34,7 +34,8 @@ import { Tickbox } from '../shared/controls/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
-import { layWords } from './lay-words';
+import { layWords, wasteWords } from './lay-words';
+import { today } from '../shared/words/days';
 import { LayProposal } from './lay-proposal';
 import { LayRemnants } from './lay-remnants';
 import { PlanSolver } from '../job/solving/plan-solver';
@@ -111,6 +112,7 @@ export class LayStation {
         why: lay.remnant === null ? 'it comes off what is left' : 'it is kept',
         laid,
         use: `${formatNumber(answer.use * 100)} %`,
+        waste: null,
         bound: '',
         over: '',
         unplaced: '',
@@ -127,6 +129,7 @@ export class LayStation {
       why: fromLeft ? 'it comes off what is left' : '',
       laid: sheets ? `${answer.sheets} used` : `${formatRun(answer.lengthMm, units)} laid`,
       use: `${formatNumber(answer.use * 100)} %`,
+      waste: wasteWords(this.store.plan(), lay.key, today()),
       bound: sheets ? `${formatNumber(answer.bound)} at the least` : `${formatRun(answer.bound, units)} at the least`,
       over: sheets
         ? answer.sheets <= Math.ceil(answer.bound - 1e-9)

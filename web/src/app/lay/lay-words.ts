@@ -1,4 +1,17 @@
-import { anewWords, formatNumber, remnantWords, type LaySubject, type PlannedLay, type SayIn, type Shop } from '@yardland/core';
+import {
+  amountWords,
+  anewWords,
+  formatMoney,
+  formatNumber,
+  priceCaution,
+  remnantWords,
+  wasteOf,
+  type LaySubject,
+  type Plan,
+  type PlannedLay,
+  type SayIn,
+  type Shop,
+} from '@yardland/core';
 
 /** The ways to cut strips on the bias. */
 export const BIAS_WORDS = {
@@ -20,4 +33,15 @@ function subjectWords(subject: LaySubject, shop: Shop | null, { units, step }: S
   if (subject.kind === 'cloth') return subject.slots.includes('main') ? `cover cloth, ${subject.name}` : `${subject.slots.join(' and ')}, ${subject.name}`;
   if (subject.kind === 'wadding') return shop?.document.waddings.find((one) => one.id === subject.material)?.name.toLowerCase() ?? 'wadding';
   return `${shop?.grade(subject.grade)?.name ?? subject.grade}, ${formatNumber(units === 'inch' ? subject.thicknessMm / 25.4 : subject.thicknessMm, units === 'inch' && step ? 2 : 0)} ${units === 'inch' ? 'in' : 'mm'}`;
+}
+
+/** What of a lay's material is neither in pieces nor worth keeping: its weight, its share of the price, and how old that price is; null where there is nothing to say yet. */
+export function wasteWords(plan: Plan | null, layKey: string, day: string): { readonly weight: string; readonly money: string } | null {
+  const waste = plan && wasteOf(plan).find((one) => one.layKey === layKey);
+  if (!waste) return null;
+  const { money, pricedOn, wasteKg } = waste;
+  return {
+    weight: amountWords('weight', wasteKg * 1000, plan.job.units),
+    money: money === null ? '' : [`about ${formatMoney(money)}`, priceCaution(pricedOn, day)].filter(Boolean).join('; '),
+  };
 }

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatMoney, formatNumber, stagedJob } from '@yardland/core';
+import { formatMoney, formatNumber, oldestPrice, priceCaution, stagedJob } from '@yardland/core';
 import { NumberField } from '../shared/controls/number-field';
 import { Rows, TrayPart, Words } from '../shared/ui/ui';
 import { VERDICT_WORDS } from './look-over-words';
+import { today } from '../shared/words/days';
 import { SeatEditor } from './seat-editor';
 
 /** All old cores of the job: verdicts, costs, and which replacements the budget pays now, worst first. */
@@ -86,7 +87,8 @@ export class AllCoresTray {
     const all = this.#staged();
     if (!all?.rows.length) return '';
     const later = all.staged.reduce((sum, one) => sum + one.later, 0);
-    const spent = `New cores now: ${formatMoney(all.spent)}.`;
+    const caution = all.staged.length ? priceCaution(oldestPrice(all.rows.map(({ pricedOn }) => pricedOn ?? undefined)), today()) : '';
+    const spent = `New cores now: ${formatMoney(all.spent)}${caution ? ` (${caution})` : ''}.`;
     return later
       ? `${spent} ${later} wait; the worst go first.`
       : all.staged.length

@@ -4,6 +4,8 @@ import { NumberField } from '../shared/controls/number-field';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { TextField } from '../shared/controls/text-field';
 import { Button, LayerRow, Tool, TrayPart, Words } from '../shared/ui/ui';
+import { longCoreCosts } from '@yardland/core';
+import { CostsList } from './costs-list';
 import { longCoreWords } from './long-core-scene';
 import { SeatEditor, type Seat } from './seat-editor';
 
@@ -19,7 +21,7 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
 /** Old cores and offcuts that are to become one long core. */
 @Component({
   selector: 'yl-long-core-tray',
-  imports: [LayerRow, Tool, Button, Words, NumberField, QuantityField, TextField, Icon],
+  imports: [CostsList, LayerRow, Tool, Button, Words, NumberField, QuantityField, TextField, Icon],
   template: `
     @for (row of rows(); track $index; let i = $index) {
       <div ylLayerRow data-part="layer-row" role="group" [attr.aria-label]="'Old core ' + (i + 1)">
@@ -51,6 +53,9 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
         (valueChange)="setPlaces($event)"
       />
       <p ylWords class="basis-27.5" role="status">{{ words() }}</p>
+      @if (costs(); as costs) {
+        <yl-costs-list [costs]="costs.rows" [pricedOn]="costs.pricedOn" />
+      }
     </div>
   `,
   hostDirectives: [TrayPart],
@@ -67,6 +72,21 @@ export class LongCoreTray {
     return longCore?.answer
       ? longCoreWords(longCore.answer, this.edit.store.inWords())
       : 'Put in what there is: old cores of this height, and offcuts. The best way to join them is drawn above.';
+  });
+
+  /** Joining what there is, against a new core. */
+  protected readonly costs = computed(() => {
+    const [one, shop] = [this.edit.store.cushionPlan(), this.edit.store.shop()];
+    const costs = one && shop ? longCoreCosts(one, shop, this.edit.store.units()) : null;
+    if (!costs) return null;
+    const { join, replace, pricedOn } = costs;
+    return {
+      rows: [
+        { name: 'to join these', figure: join },
+        { name: 'a new core', figure: replace },
+      ],
+      pricedOn,
+    };
   });
 
   protected add(): void {

@@ -1,15 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { formatLength, formatMoney, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { formatLength, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
 import { Tickbox } from '../shared/controls/tickbox';
-import { FigureButton, Words } from '../shared/ui/ui';
-import { Why } from '../shared/why';
+import { Words } from '../shared/ui/ui';
+import { CostsList } from './costs-list';
 import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';
 
 /** The verdict on the old core: its reasons, what would bring it back, and what that costs against a new one. */
 @Component({
   selector: 'yl-old-core-verdict',
-  imports: [FigureButton, Words, Tickbox, Why],
+  imports: [CostsList, Words, Tickbox],
   templateUrl: './old-core-verdict.html',
   host: {
     class:
@@ -21,8 +21,6 @@ import { SeatEditor } from './seat-editor';
 })
 export class OldCoreVerdict {
   protected readonly edit = inject(SeatEditor);
-  /** Which cost's why is open. */
-  protected readonly open = signal<'refresh' | 'replace' | null>(null);
   protected readonly looked = computed(() => {
     const one = this.edit.store.cushionPlan();
     return one ? lookedOver(one) : null;
@@ -32,24 +30,18 @@ export class OldCoreVerdict {
   protected readonly refresh = computed(() => (this.looked()?.refresh ?? []).map((item) => this.#itemWords(item)));
   protected readonly costs = computed(() => {
     const [one, shop] = [this.edit.store.cushionPlan(), this.edit.store.shop()];
-    return one && shop ? oldCoreCosts(one, shop, this.edit.store.units()) : null;
-  });
-  protected readonly shown = computed(() => {
-    const which = this.open();
-    return which && (this.costs()?.[which] ?? null);
+    const costs = one && shop ? oldCoreCosts(one, shop, this.edit.store.units()) : null;
+    if (!costs) return null;
+    const { refresh, replace, pricedOn } = costs;
+    return { rows: [...(refresh ? [{ name: 'to refresh', figure: refresh }] : []), { name: 'to replace', figure: replace }], pricedOn };
   });
   protected readonly kept = computed(() => this.edit.store.cushion()?.core.kept === true);
-  protected readonly money = (value: number): string => formatMoney(value);
 
   protected keep(): void {
     this.edit.store.editCushion(this.kept() ? 'New core' : 'Old core goes back in', (cushion) => {
       const { kept, ...core } = cushion.core;
       return { ...cushion, core: kept ? core : { ...core, kept: true } };
     });
-  }
-
-  protected why(which: 'refresh' | 'replace'): void {
-    this.open.update((open) => (open === which ? null : which));
   }
 
   #itemWords(item: RefreshItem): string {

@@ -4,8 +4,8 @@ import { openShop } from '../../../shop/shop';
 import { plan } from '../../plan';
 import { planSolved } from '../../solve';
 import { lookedOver } from './look-over';
-import { stagedJob } from '../../buy/old-core-costs';
-import { oldCoreCosts } from '../../buy/old-core-costs';
+import { longCoreCosts, oldCoreCosts, stagedJob } from '../../buy/old-core-costs';
+import { oldestPrice } from '../../buy/order-sheet';
 
 const old = { edgeMm: 80, middleMm: 69, findings: ['joints-open' as const], mark: 'A' };
 
@@ -32,6 +32,28 @@ describe('a cushion looked over', () => {
     const foam = 0.59 * 0.49 * 0.075 * 290;
     expect(costs.replace.value).toBeGreaterThan(foam + (50 / 60) * 45);
     expect(costs.replace.kind).toBe('sum');
+  });
+
+  it('of several, joining costs glue, work and wadding, against a new core at the oldest of its prices', () => {
+    const { document } = demoShop();
+    const dated = { ...document, waddings: document.waddings.map((roll) => ({ ...roll, pricePerM: 0, pricedOn: '2026-09-30' })) };
+    const shop = openShop({ ...dated, grades: dated.grades.map((grade) => ({ ...grade, pricePerM3: 290, pricedOn: '2026-11-01' })) });
+    const half = (name: string) => ({ name, lengthMm: 600, depthMm: 500, heightMm: 100 });
+    const cushion = sampleCushion({
+      given: 'core',
+      template: { shape: 'rectangle', widthMm: 1200, depthMm: 500 },
+      heightMm: 100,
+      core: { layers: [{ grade: 'wren-28', thicknessMm: 100 }], kept: true },
+      seat: { oldCores: [half('left'), half('right')] },
+    });
+    const [one] = planSolved(sampleJob([cushion]), shop).cushions;
+    const costs = longCoreCosts(one!, shop, 'metric')!;
+    // No cut, one join of 500 × 100: glue 20, pad 25, wrap 20 minutes at 45 an hour, 0.05 m² of glue at 0.25 l a m² and 18 a litre. The wadding costs nothing here.
+    expect(costs.join.value).toBeCloseTo((65 / 60) * 45 + 0.05 * 0.25 * 18, 6);
+    expect(costs.replace.value).toBeCloseTo(1.2 * 0.5 * 0.1 * 290 + (50 / 60) * 45, 6);
+    expect(costs.pricedOn).toBe('2026-09-30');
+    expect(longCoreCosts(planned(sampleCushion()), shop, 'metric')).toBeNull();
+    expect(oldestPrice(['2026-11-01', undefined])).toBeNull();
   });
 
   it('kept, its core is neither laid nor bought, and its refreshing is in the work order', () => {
