@@ -105,3 +105,27 @@ test('layers are dragged in order, come in stocked sheets, and need not be foam'
   await choice.getByRole('checkbox', { name: 'feels as wanted' }).check();
   await expect(choice.locator('[data-part=ranking]').getByText(/feels (medium|firm)/)).toHaveCount(0);
 });
+
+test('a core is made up of remnants in stock, and what they cost stands beside the best new one', async ({ shop, page }) => {
+  await shop.openJobs();
+  await page.getByRole('button', { name: 'New job' }).click();
+  await expect(shop.ticket()).toBeVisible();
+  await shop.setLength('Wide', '500');
+  await shop.setLength('Deep', '430');
+  await shop.setLength('Finished height', '100');
+  await shop.saved();
+  await shop.goTo('Filling');
+  await page.getByRole('button', { name: 'Choose for me' }).click();
+  const there = page.getByRole('dialog', { name: 'Choose for me' }).getByRole('region', { name: 'From what is there' });
+  await expect(there.getByRole('listitem').first()).toContainText('25 mm Wren 22 soft over 75 mm Wren 28');
+  await expect(there.getByRole('listitem').first()).toContainText('Nothing is bought: about');
+  await expect(there).toContainText(/The best new one, .*: about [\d.]+ each/);
+  await shop.expectAccessible();
+  await there.getByRole('button', { name: /^Take 25 mm Wren 22 soft over 75 mm Wren 28/ }).click();
+  await expect(page.getByRole('button', { name: 'Undo: Filling from what is there' })).toBeVisible();
+  // Nothing of foam is on the list of what to buy: both layers come off their remnants.
+  await expect(shop.ticket()).toContainText('foam, layer 1');
+  await expect(shop.ticket().locator('[data-part=buy]').filter({ hasText: 'Wren' })).toHaveCount(0);
+  await shop.goTo('Lay');
+  await shop.tray().getByRole('combobox', { name: 'Lay on' }).selectOption({ label: 'Wren 28, 75 mm, remnant 540 × 990 mm, Stalls benches' });
+});

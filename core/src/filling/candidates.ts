@@ -1,4 +1,4 @@
-import { isFoam, SHEET_NOMINAL_MM, type Filling, type FillingKind, type Grade, type Stock } from '../material/material';
+import { isFoam, SHEET_NOMINAL_MM, type Filling, type FillingKind, type Grade, type Remnant, type Stock } from '../material/material';
 
 export interface StackLayer {
   readonly stock: Stock;
@@ -14,6 +14,8 @@ export interface Stack {
 export interface Catalogue {
   readonly grades: readonly Grade[];
   readonly fillings: readonly Filling[];
+  /** What is left over and kept; that of foam may make up a core. */
+  readonly remnants?: readonly Remnant[];
 }
 
 /** A softer layer is at least this much softer than the one below it. */

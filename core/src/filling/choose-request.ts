@@ -15,6 +15,10 @@ export const chooseRequestSchema = z.strictObject({
   heightMm: z.number().min(15).max(600),
   /** Turned over now and then: a firm middle, the same on both faces. */
   reversible: z.boolean().optional(),
+  /** How large the cores are, and how many: with it what is there (remnants) is looked at too, and everything has its cost. */
+  core: z
+    .strictObject({ widthMm: z.number().positive().max(20_000), depthMm: z.number().positive().max(20_000), quantity: z.int().min(1).max(500) })
+    .optional(),
   deckHeightMm: z.number().nonnegative().max(3000).optional(),
 });
 export type ChooseRequest = z.infer<typeof chooseRequestSchema>;

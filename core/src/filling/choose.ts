@@ -24,7 +24,9 @@ import {
 import { heaviestOf, typicalOf } from './sitters';
 import type { ChooseRequest } from './choose-request';
 import { feelOf, type Feel, type FeelBand, type FeelVerdict } from './feel';
+import type { Figure } from '../kernel/figure';
 import { layerOf } from './layer';
+import { boughtShare, stackCost, stacksFromThere } from './scrap';
 
 export interface ChosenLayer {
   readonly grade: string;
@@ -58,8 +60,20 @@ export interface Excluded {
   readonly higherMm?: number;
 }
 
+/** A stack out of what is there: ranked like any other, with where each layer comes from. */
+export interface RankedThere extends Ranked {
+  /** Id of the remnant of each layer, null for one that is bought; as many as layers. */
+  readonly remnants: readonly (string | null)[];
+  /** Share of its height that has to be bought. */
+  readonly boughtShare: number;
+  /** What one core of it costs: foam that is bought, glue and work. */
+  readonly cost: Figure;
+}
+
 export interface Choice {
   readonly ranked: readonly Ranked[];
+  /** Out of what is there, the least to buy first; empty where the cores' size was not said. */
+  readonly there: readonly RankedThere[];
   readonly excluded: readonly Excluded[];
 }
 
@@ -176,6 +190,35 @@ function heightThatHolds(request: ChooseRequest, grade: Stock, assume: Constants
 
 /** Stacks shown at most. */
 const SHOWN = 40;
+/** Of what is there. */
+const SHOWN_THERE = 12;
+
+/** Stacks out of what is there that hold for this seat: what need not be bought first, then by their marks. */
+function fromThere(request: ChooseRequest, { grades, remnants = [] }: Catalogue, assume: Constants): RankedThere[] {
+  const { core, heightMm } = request;
+  if (!core) return [];
+  return stacksFromThere(remnants, grades, core, heightMm)
+    .map((layers) => ({ layers, ranked: rank(request, { layers }, assume) }))
+    .filter(({ ranked }) => ranked.out === null)
+    .map(({ layers, ranked: { out: _none, ...one } }) => ({
+      ...one,
+      remnants: layers.map(({ remnant }) => remnant),
+      boughtShare: boughtShare(layers),
+      cost: stackCost(layers, core, assume),
+    }))
+    .sort((a, b) => a.boughtShare - b.boughtShare || b.score - a.score)
+    .slice(0, SHOWN_THERE);
+}
+
+/** What one core of a stack of new sheets costs; null where the cores' size was not said. */
+export function newCost({ layers }: Ranked, { core }: ChooseRequest, { grades, fillings }: Catalogue, assume: Constants): Figure | null {
+  if (!core) return null;
+  const stocks = layers.flatMap(({ grade, thicknessMm }) => {
+    const stock = [...grades, ...fillings].find(({ id }) => id === grade);
+    return stock ? [{ stock, thicknessMm, remnant: null }] : [];
+  });
+  return stocks.length === layers.length ? stackCost(stocks, core, assume) : null;
+}
 
 /**
  * Ranks the catalogue's fillings, singly and in stacks, for a seat, its sitters and its use; every place with its reasons. Nothing is hidden: what
@@ -204,5 +247,9 @@ export function choose(request: ChooseRequest, catalogue: Catalogue, assume: Con
       const higherMm = out.why === BOTTOMS_OUT ? heightThatHolds(request, one, assume) : undefined;
       return { grade: one.id, reason: out.why, save: out.save ?? null, ...(higherMm === undefined ? {} : { higherMm }) };
     });
-  return { ranked: kept.slice(0, SHOWN).map(({ out: _none, ...one }) => one), excluded: [...barred, ...fallen] };
+  return {
+    ranked: kept.slice(0, SHOWN).map(({ out: _none, ...one }) => one),
+    there: fromThere(request, { ...fillings, ...(catalogue.remnants ? { remnants: catalogue.remnants } : {}) }, assume),
+    excluded: [...barred, ...fallen],
+  };
 }

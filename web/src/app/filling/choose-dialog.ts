@@ -1,8 +1,21 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { choose, chooseRequestOf, formatLengthUnit, type Choice as Chosen, type Ranked, type Excluded } from '@yardland/core';
+import {
+  choose,
+  chooseRequestOf,
+  formatLengthUnit,
+  formatMoney,
+  formatNumber,
+  newCost,
+  oldestPrice,
+  priceCaution,
+  type Choice as Chosen,
+  type Excluded,
+  type Ranked,
+} from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Tickbox } from '../shared/controls/tickbox';
+import { today } from '../shared/words/days';
 import { Button, DialogFoot, DialogFrame, Label } from '../shared/ui/ui';
 
 export interface ChooseData {
@@ -13,6 +26,8 @@ export interface ChooseData {
 
 export interface ChooseResult {
   readonly take: Ranked | null;
+  /** Remnants that it is cut from, to be set aside. */
+  readonly remnants: readonly string[];
   readonly rivals: readonly Ranked[];
 }
 
@@ -31,6 +46,7 @@ const MUSTS: readonly { readonly key: string; readonly name: string; readonly ho
 ];
 const MOST_RIVALS = 3;
 const SHOWN = 12;
+const SHOWN_THERE = 4;
 
 export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${layer.grade} ${layer.thicknessMm}`).join(' / ');
 
@@ -48,6 +64,26 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
           <yl-tickbox [checked]="held().includes(must.key)" (checkedChange)="hold(must.key)">{{ must.name }}</yl-tickbox>
         }
       </fieldset>
+      @if (there().length) {
+        <section aria-labelledby="there-title">
+          <h3 id="there-title">From what is there</h3>
+          <ul class="grid gap-1.5">
+            @for (one of there(); track one.words) {
+              <li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 border-b border-dotted border-b-line-strong py-2">
+                <div>
+                  <strong>{{ one.words }}</strong>
+                  <p class="text-note text-ink-soft">{{ one.says }}.</p>
+                  <p class="text-note text-ink-soft">{{ one.because }}</p>
+                </div>
+                <button type="button" ylButton [attr.aria-label]="'Take ' + one.words" (click)="close(one.stack, one.remnants)">Take</button>
+              </li>
+            }
+          </ul>
+          @if (bestNew()) {
+            <p class="text-note text-ink-soft">{{ bestNew() }}</p>
+          }
+        </section>
+      }
       <ol
         class="gap-1.5 grid [&_p]:text-note [&_p]:text-ink-soft [&_li]:py-2 [&_li]:border-b [&_li]:border-dotted [&_li]:border-b-line-strong [&_li]:grid [&_li]:grid-cols-[44px_minmax(0,1fr)_auto] [&_li]:items-center [&_li]:gap-y-1 [&_li]:gap-x-3 max-phone:[&_li]:grid-cols-[36px_minmax(0,1fr)]"
         data-part="ranking"
@@ -106,13 +142,39 @@ export class ChooseDialog {
   });
   protected readonly choice = computed<Chosen>(() => {
     const [request, shop] = [this.#request(), this.#store.shop()];
-    return request && shop ? choose(request, shop.document, (key) => shop.assume(key, this.#store.units())) : { ranked: [], excluded: [] };
+    return request && shop ? choose(request, shop.document, (key) => shop.assume(key, this.#store.units())) : { ranked: [], there: [], excluded: [] };
   });
   protected readonly shown = computed(() =>
     this.choice()
       .ranked.filter((one) => MUSTS.every((must) => !this.held().includes(must.key) || must.holds(one, this.#wanted())))
       .slice(0, SHOWN),
   );
+
+  /** Stacks of remnants, a few of the best: what they cost and why they rank so. */
+  protected readonly there = computed(() =>
+    this.choice()
+      .there.filter((one) => MUSTS.every((must) => !this.held().includes(must.key) || must.holds(one, this.#wanted())))
+      .slice(0, SHOWN_THERE)
+      .map((stack) => ({
+        stack,
+        words: this.words(stack),
+        remnants: stack.remnants.filter((id) => id !== null),
+        says: [
+          `${stack.boughtShare === 0 ? 'Nothing is bought' : `${formatNumber(stack.boughtShare * 100)} % of its height is bought`}: about ${formatMoney(stack.cost.value)} each with glue and work`,
+          ...(stack.verdicts.length ? [this.verdicts(stack)] : []),
+        ].join('; '),
+        because: `Score ${stack.score.toFixed(0)}. ${stack.because}`,
+      })),
+  );
+
+  /** The best new stack beside them, at its dated price. */
+  protected readonly bestNew = computed(() => {
+    const [request, shop, best] = [this.#request(), this.#store.shop(), this.choice().ranked[0]];
+    const cost = request && shop && best ? newCost(best, request, shop.document, (key) => shop.assume(key, this.#store.units())) : null;
+    if (!cost || !best || !shop) return '';
+    const caution = priceCaution(oldestPrice(best.layers.map(({ grade }) => shop.stock(grade)?.pricedOn)), today());
+    return `The best new one, ${this.words(best)}: about ${formatMoney(cost.value)} each${caution ? ` (${caution})` : ''}, score ${best.score.toFixed(0)}.`;
+  });
 
   readonly #wanted = computed(() => this.#request()?.feel ?? null);
 
@@ -156,7 +218,7 @@ export class ChooseDialog {
     this.rivals.update((rivals) => (this.isRival(one) ? rivals.filter((rival) => stackKey(rival) !== stackKey(one)) : [...rivals, one].slice(0, MOST_RIVALS)));
   }
 
-  protected close(take: Ranked | null): void {
-    this.#dialog.close({ take, rivals: this.rivals() });
+  protected close(take: Ranked | null, remnants: readonly string[] = []): void {
+    this.#dialog.close({ take, remnants, rivals: this.rivals() });
   }
 }

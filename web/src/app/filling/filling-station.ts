@@ -26,7 +26,7 @@ import { Table, type Edit, type Move } from '../shared/table/table';
 import { Button, Label, LayerRow, NotFetched, SidePanel, Split, StationFrame, Tray, Words } from '../shared/ui/ui';
 import type { ChooseData, ChooseResult } from './choose-dialog';
 import { dropIndex, fillingScene } from './filling-scene';
-import { changeLayers, withThickness } from './layers';
+import { changeLayers, withThickness, layersFromRemnants } from './layers';
 import { LayersTray } from './layers-tray';
 
 const BUILD_NAMES = ['nobody', 'a child', 'very light', 'slight', 'middling', 'sturdy', 'heavy'];
@@ -142,7 +142,10 @@ export class FillingStation {
     if (!result) return;
     this.rivals.set(result.rivals);
     const take = result.take;
-    if (take) changeLayers(this.store, 'Filling chosen', () => take.layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm })));
+    if (!take) return;
+    const layers = take.layers.map(({ grade, thicknessMm }) => ({ grade, thicknessMm }));
+    if (result.remnants.length) layersFromRemnants(this.store, layers, result.remnants);
+    else changeLayers(this.store, 'Filling chosen', () => layers);
   }
 
   #feelUnder(layers: readonly FillingLayer[] | null, build: Build): Feel | null {

@@ -13,3 +13,13 @@ export const withThickness =
   (index: number, mm: number) =>
   (layers: readonly Layer[]): Layer[] =>
     layers.map((layer, i) => (i === index ? { ...layer, thicknessMm: mm } : layer));
+
+/** Layers that are cut from remnants: these are set aside for the job in the same step. */
+export function layersFromRemnants(store: JobStore, layers: readonly Layer[], remnants: readonly string[]): void {
+  const index = store.cushionIndex();
+  store.edit('Filling from what is there', (job) => ({
+    ...job,
+    remnants: [...new Set([...(job.remnants ?? []), ...remnants])],
+    cushions: job.cushions.map((cushion, i) => (i === index ? { ...cushion, core: { ...cushion.core, layers: [...layers] } } : cushion)),
+  }));
+}

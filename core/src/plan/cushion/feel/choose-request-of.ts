@@ -23,6 +23,7 @@ export function chooseRequestOf(one: CushionPlan, shop: Shop, units: UnitSystem)
     place: PLACE[seat?.place ?? 'indoor'],
     support: seat?.support ?? UNSAID_DECK,
     heightMm: Math.max(15, one.sizes?.core.height.value ?? one.source.heightMm),
+    ...(one.sizes ? { core: { widthMm: one.sizes.core.width.value, depthMm: one.sizes.core.depth.value, quantity: one.source.quantity } } : {}),
     ...(seat?.reversible ? { reversible: true } : {}),
     ...(seat?.deckHeightMm === undefined ? {} : { deckHeightMm: seat.deckHeightMm }),
   };
