@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { openShop, orderSheet, planSolved, readJobText, shopSchema } from '@yardland/core';
+import { formatMoney, openShop, orderSheet, planSolved, readJobText, shopSchema, wasteOf } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { paperOf, PAPERS } from '../src';
 import { localDay } from '../src/local-time';
@@ -12,7 +12,7 @@ describe('the order sheet', () => {
     const read = readJobText(demo('jobs/gallery-and-boxes.json'));
     if (!read.ok) throw new Error('no job');
     const plan = planSolved(read.value, openShop(shopSchema.parse(JSON.parse(demo('shop.json')))));
-    const ask = { index: null, query: {}, stamp: { revision: 1, printedAt: new Date('2026-11-30T10:00:00Z') } };
+    const ask = { index: null, query: {}, stamp: { revision: 1, printedAt: new Date('2027-02-01T10:00:00Z') } };
     const made = await paperOf('order-sheet').make(plan, ask);
     if (made.kind !== 'file') throw new Error(made.kind);
     const { text } = await extractText(await getDocumentProxy(new Uint8Array(made.file)));
@@ -25,7 +25,12 @@ describe('the order sheet', () => {
     }
     for (const { name } of [...sheets, ...wadding]) expect(tight).toContain(name.replace(/\s/g, ''));
     expect(tight).toContain('Allofonelot:');
-    expect(tight).toContain('itspricehasnoday:askagain');
+    expect(tight).toContain('priceof2026-10-12,olderthan90days:askagain');
+    // What becomes offcut, each material with its share, weight and money.
+    const waste = wasteOf(plan);
+    expect(waste.length).toBeGreaterThan(5);
+    expect(tight).toContain('Offcutsnotworthkeeping,ofallthatisbought');
+    for (const { money } of waste) if (money !== null) expect(tight).toContain(`about${formatMoney(money).replace(/\s/g, '')}`);
   }, 60_000);
 
   it('is one of the papers, each with an address of its own', () => {

@@ -111,9 +111,15 @@ describe('jobs', () => {
   });
 
   it('are copied without what was done on the bench and what can be cut once only, archived and brought back', async () => {
-    const { id } = await fresh({ ...demoJob('storage-chest'), remnants: ['end-of-velvet'] });
+    const chest = demoJob('storage-chest');
+    const zip = { id: 'zip-1', lengthMm: 545, colour: 'black', kind: 'closed-end' as const, from: 'an old cover' };
+    const cushions = chest.cushions.map((cushion) => ({ ...cushion, madeForZip: zip }));
+    const { id } = await fresh({ ...chest, cushions, zips: ['zip-1'], remnants: ['end-of-velvet'], lots: [{ material: 'wren-28', lot: 'K7' }] });
     const copy = (await app.send('POST', `/api/jobs/${id}/duplicate`)).body;
     expect([copy.job.cushions[0].checks, copy.job.remnants]).toEqual([undefined, undefined]);
+    expect([copy.job.cushions[0].madeForZip, copy.job.zips]).toEqual([undefined, undefined]);
+    // What was cut from which lot is told to whoever makes it again.
+    expect(copy.job.lots).toEqual([{ material: 'wren-28', lot: 'K7', before: true }]);
     expect([copy.job.state, copy.job.name]).toEqual(['new', 'Storage chest top, again']);
     const archived = await app.send('POST', `/api/jobs/${copy.id}/archive`, { revision: 1, archived: true });
     expect(archived.body.archived).toBeTrue();

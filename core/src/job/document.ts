@@ -306,6 +306,11 @@ export const jobSchema = z.strictObject({
   lays: z.enum(['thorough']).optional(),
   /** Foam is sawn from edge to edge of what is cut. */
   foamCuts: z.enum(['edge-to-edge']).optional(),
+  /** Which lot of a foam, or batch of a cloth, came for it; `before`: what a trial cushion, or the job that this one repeats, was cut from. */
+  lots: z
+    .array(z.strictObject({ material: z.string().min(1).max(60), lot: z.string().trim().min(1).max(60), day: day.optional(), before: z.boolean().optional() }))
+    .max(60)
+    .optional(),
   /** Salvaged zips of the shop that are set aside for it, by id. */
   zips: z.array(z.string().min(1).max(60)).max(200).optional(),
   /** Remnants and hides of the shop that are set aside for it, by id: they are cut from first. */

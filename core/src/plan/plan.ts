@@ -140,7 +140,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
   const cushionProblems = cushions.flatMap((one, i) =>
     one.problems.flatMap((problem) => (isOfJob(problem, one) ? [problem] : under(`cushions.${i}`, [problem]))),
   );
-  const lots = chooseLots(lays.filter(isBought), shop);
+  const lots = chooseLots(lays.filter(isBought), job, shop);
   const salvaged = salvagedUses(job, cushions, shop);
   const buy = buyList({ job, plans: cushions, lays, lots, salvaged, shop });
   return {
@@ -155,7 +155,7 @@ export function plan(job: Job, shop: Shop, solved: Solved = {}, previous?: Plan,
     problems: [
       ...cushionProblems,
       ...markProblems(cushions),
-      ...lotProblems(lots, shop),
+      ...lotProblems(lots, job, shop),
       ...lays.flatMap((lay) => lay.problems),
       ...missingPieces(lays, cushions),
       ...patternProblems(lays, cushions),

@@ -10,6 +10,12 @@ export const SHOP_SENTENCES = {
     `${n('sheets')} sheets of ${n('grade')}, ${mm('thicknessMm')}, are needed; no lot on the shelf holds more than ${n('most')} of the ${n('together')} there.`,
     'Order all of it from one lot: cushions of two lots feel different.',
   ],
+  'lot-other-than-before': (n) => [
+    n('now')
+      ? `${n('grade')} was of lot ${n('before')} before, and is of lot ${n('now')} now.`
+      : `${n('grade')} was of lot ${n('before')} before, and no lot is noted for what is cut now.`,
+    'Cushions of two lots may feel different: ask the supplier for the same one, or tell the customer.',
+  ],
   'own-cloth-short': (n, mm) => [
     `The customer’s own cloth, ${n('cloth')}, is ${mm('shortMm')} too short: ${mm('neededMm')} are needed and ${mm('thereMm')} are there.`,
     'Railroad it, join more, or name another cloth for a part that is not seen.',

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import {
   closedLines,
   flatten,
+  lotsBefore,
   outlineOf,
   readStoredJob,
   shapeOf,
@@ -149,10 +150,10 @@ export class JobStore {
 
   duplicate(id: string): StoredJob {
     const { job } = this.read(id);
-    const cushions = job.cushions.map(({ bench: _bench, checks: _checks, ...cushion }) => cushion);
-    // A remnant can be cut once only: it stays with the job that has it.
-    const { dueDate: _dueDate, remnants: _remnants, ...rest } = job;
-    return this.create({ ...rest, name: `${job.name.slice(0, 113)}, again`, state: 'new', cushions }, 'Copied');
+    const cushions = job.cushions.map(({ bench: _bench, checks: _checks, madeForZip: _zip, ...cushion }) => cushion);
+    // A remnant can be cut once only, and a salvaged zip sewn in once: they stay with the job that has them.
+    const { dueDate: _dueDate, remnants: _remnants, zips: _zips, ...rest } = job;
+    return this.create({ ...rest, ...lotsBefore(job), name: `${job.name.slice(0, 113)}, again`, state: 'new', cushions }, 'Copied');
   }
 
   #row(id: string): JobRow {

@@ -3,8 +3,9 @@ import type { LayAnswer } from '../../lay/contract';
 import type { Job } from '../../job/document';
 import { buyList } from './buy';
 import type { PlannedLay } from '../lays/planned-lay';
-import { chooseLots, lotProblems } from '../lays/lots';
+import { chooseLots, lotBefore, lotProblems, lotsBefore, withLot } from '../lays/lots';
 import { plan } from '../plan';
+import { planSolved } from '../solve';
 import { openShop, type ShopDocument } from '../../shop/shop';
 
 const shop = demoShop();
@@ -87,7 +88,7 @@ describe('lots on the shelf', () => {
       // Enough of one thickness, none of the other.
       { lot: 'C', thicknessMm: 50, sheets: 3 },
     ]);
-    expect(chooseLots(lays, here)).toEqual([
+    expect(chooseLots(lays, {}, here)).toEqual([
       {
         grade: 'wren-28',
         needs: [
@@ -95,9 +96,10 @@ describe('lots on the shelf', () => {
           { thicknessMm: 75, sheets: 1 },
         ],
         lot: 'B',
+        came: false,
       },
     ]);
-    expect(lotProblems(chooseLots(lays, here), here)).toEqual([]);
+    expect(lotProblems(chooseLots(lays, {}, here), {}, here)).toEqual([]);
   });
 
   it('are warned of when only several together hold enough, and are silent when nothing is there', () => {
@@ -105,10 +107,31 @@ describe('lots on the shelf', () => {
       { lot: 'A', thicknessMm: 50, sheets: 2 },
       { lot: 'B', thicknessMm: 50, sheets: 2 },
     ]);
-    const [problem, ...rest] = lotProblems(chooseLots([foam(50, 3)], split), split);
+    const [problem, ...rest] = lotProblems(chooseLots([foam(50, 3)], {}, split), {}, split);
     expect([problem?.code, problem?.path, rest.length]).toEqual(['lot-would-be-split', 'lots.wren-28', 0]);
     const bare = shelf([]);
-    expect(chooseLots([foam(50, 3)], bare)[0]?.lot).toBeNull();
-    expect(lotProblems(chooseLots([foam(50, 3)], bare), bare)).toEqual([]);
+    expect(chooseLots([foam(50, 3)], {}, bare)[0]?.lot).toBeNull();
+    expect(lotProblems(chooseLots([foam(50, 3)], {}, bare), {}, bare)).toEqual([]);
+  });
+
+  it('that came for a job are kept with it; what is cut of another than the trial, or the job it repeats, is told', () => {
+    const here = shelf([{ lot: 'A', thicknessMm: 50, sheets: 9 }]);
+    const needs = [foam(50, 3)];
+    const told = (job: Job): string[] => lotProblems(chooseLots(needs, job, here), job, here).map(({ code }) => code);
+    const first = withLot(sampleJob(), 'wren-28', 'K7', { day: '2026-11-30' });
+    expect(chooseLots(needs, first, here)[0]).toEqual(jasmine.objectContaining({ lot: 'K7', came: true }));
+    expect(told(first)).toEqual([]);
+    // The same again, years later: off the shelf, of the same lot, of a third.
+    const again = { ...sampleJob(), ...lotsBefore(first) };
+    expect(lotBefore(again, 'wren-28')).toBe('K7');
+    expect(told(again)).toEqual(['lot-other-than-before']);
+    expect(told(withLot(again, 'wren-28', 'K7'))).toEqual([]);
+    expect(told(withLot(again, 'wren-28', 'M2'))).toEqual(['lot-other-than-before']);
+    expect(withLot(first, 'wren-28', '').lots).toBeUndefined();
+  });
+
+  it('are to be ordered together where several pieces are cut from foam that has to be bought', () => {
+    const line = (quantity: number) => planSolved(sampleJob([sampleCushion({ quantity })]), shelf([])).buy.find(({ ware }) => ware === 'foam');
+    expect([line(2)?.together, line(1)?.together]).toEqual([true, false]);
   });
 });

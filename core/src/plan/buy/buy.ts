@@ -24,8 +24,12 @@ export interface BuyLine {
   readonly amount: Figure | null;
   /** The part of the answer that came from a lay: its key, for going there. */
   readonly layKey: string | null;
-  /** Foam only: the lot on the shelf that all of it can be cut from. */
+  /** Foam only: the lot that all of it is cut from. */
   readonly lot: string | null;
+  /** Foam only: that lot came for this job; otherwise it is on the shelf. */
+  readonly came?: boolean;
+  /** Foam only: several pieces of a grade that has to be bought: all of it is ordered together, of one lot. */
+  readonly together?: boolean;
   /** Pieces that fit on none of it: what is bought does not count them. */
   readonly unplaced: number;
   /** Which those are, by their names. */
@@ -44,6 +48,13 @@ function namesOf(items: readonly string[], plans: readonly CushionPlan[]): strin
   return [...new Set(names)];
 }
 
+/** How many pieces of a foam a cushion and those like it are cut from. */
+const piecesOf = ({ pieces, source }: CushionPlan, grade: string): number =>
+  pieces.reduce(
+    (sum, { material, countPerCushion }) => sum + (material.kind === 'foam' && material.grade === grade ? countPerCushion * source.quantity : 0),
+    0,
+  );
+
 function layLine(job: Job, lay: PlannedLay, plans: readonly CushionPlan[], lots: readonly LotChoice[], shop: Shop): BuyLine {
   const { subject, answer } = lay;
   const unplaced = answer?.unplaced.length ?? 0;
@@ -51,6 +62,8 @@ function layLine(job: Job, lay: PlannedLay, plans: readonly CushionPlan[], lots:
   if (subject.kind === 'foam') {
     const name = shop.grade(subject.grade)?.name ?? subject.grade;
     const amount = answer ? given('sheets', answer.sheets, 'counted', 'count') : null;
+    const chosen = lots.find((one) => one.grade === subject.grade);
+    const several = plans.reduce((sum, one) => sum + piecesOf(one, subject.grade), 0) > 1;
     return {
       ware: 'foam',
       name,
@@ -58,7 +71,9 @@ function layLine(job: Job, lay: PlannedLay, plans: readonly CushionPlan[], lots:
       sold: 'sheets',
       amount,
       layKey: lay.key,
-      lot: lots.find((one) => one.grade === subject.grade)?.lot ?? null,
+      lot: chosen?.lot ?? null,
+      came: chosen?.came ?? false,
+      together: several && chosen?.lot === null,
       unplaced,
       without,
     };

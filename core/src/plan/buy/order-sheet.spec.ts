@@ -5,10 +5,14 @@ import { planSolved } from '../solve';
 import { orderCsv } from './order-csv';
 import { orderSheet, priceCaution } from './order-sheet';
 
-/** The demo shop with prices of a day. */
+/** The demo shop with prices of foam of a day, and none of wadding. */
 function pricedOn(day: string): Shop {
   const { document } = demoShop();
-  return openShop({ ...document, grades: document.grades.map((grade) => ({ ...grade, pricedOn: day })) });
+  return openShop({
+    ...document,
+    waddings: document.waddings.map(({ pricedOn: _day, ...roll }) => roll),
+    grades: document.grades.map((grade) => ({ ...grade, pricedOn: day })),
+  });
 }
 
 const job = sampleJob([

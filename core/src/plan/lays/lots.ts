@@ -1,5 +1,6 @@
 import { issue, type Issue } from '../../kernel/issue';
 import { SHEET_NOMINAL_MM, type Grade } from '../../material/material';
+import type { Job } from '../../job/document';
 import type { Shop } from '../../shop/shop';
 import type { PlannedLay } from './planned-lay';
 
@@ -12,8 +13,32 @@ export interface SheetNeed {
 export interface LotChoice {
   readonly grade: string;
   readonly needs: readonly SheetNeed[];
-  /** The lot all of it is cut from; null where no lot on the shelf holds enough, or none is there. */
+  /** The lot all of it is cut from: the one that came for the job, or one on the shelf; null where no lot on the shelf holds enough, or none is there. */
   readonly lot: string | null;
+  /** It came for the job, and no sheet of the shelf is needed. */
+  readonly came: boolean;
+}
+
+/** The lot of a material that came for a job; null where none was noted. */
+export const lotThatCame = ({ lots = [] }: Pick<Job, 'lots'>, material: string): string | null =>
+  lots.find((one) => one.material === material && !one.before)?.lot ?? null;
+
+/** The lot of a material that a trial cushion, or the job that this one repeats, was cut from; null where there was none. */
+export const lotBefore = ({ lots = [] }: Pick<Job, 'lots'>, material: string): string | null =>
+  lots.find((one) => one.material === material && one.before)?.lot ?? null;
+
+/** The job with another note of which lot of a material came, or was before; an empty text takes the note back. */
+export function withLot(job: Job, material: string, lot: string, { before = false, day }: { readonly before?: boolean; readonly day?: string } = {}): Job {
+  const { lots = [], ...rest } = job;
+  const others = lots.filter((one) => one.material !== material || (one.before ?? false) !== before);
+  const next = lot ? [...others, { material, lot, ...(day ? { day } : {}), ...(before ? { before: true } : {}) }] : others;
+  return next.length ? { ...rest, lots: next } : rest;
+}
+
+/** What a job that repeats another knows of its lots: all of them were before. */
+export function lotsBefore({ lots = [] }: Pick<Job, 'lots'>): Pick<Job, 'lots'> {
+  const latest = new Map(lots.map((one) => [one.material, one]));
+  return latest.size ? { lots: [...latest.values()].map((one) => ({ ...one, before: true })) } : {};
 }
 
 function heldBy(grade: Grade, lot: string, thicknessMm: number): number {
@@ -31,21 +56,34 @@ export function sheetNeeds(lays: readonly PlannedLay[]): Map<string, SheetNeed[]
   return needs;
 }
 
-/** One lot for each foam of the job: the one that holds enough of every thickness with the least left over. */
-export function chooseLots(lays: readonly PlannedLay[], shop: Shop): LotChoice[] {
-  return [...sheetNeeds(lays)].map(([id, needs]) => {
+/** One lot for each foam of the job: the one that came for it, or the one on the shelf that holds enough of every thickness with the least left over. */
+export function chooseLots(lays: readonly PlannedLay[], job: Pick<Job, 'lots'>, shop: Shop): LotChoice[] {
+  return [...sheetNeeds(lays)].map(([id, needs]): LotChoice => {
+    const lot = lotThatCame(job, id);
+    if (lot !== null) return { grade: id, needs, lot, came: true };
     const grade = shop.grade(id);
     const names = [...new Set((grade?.lots ?? []).map((one) => one.lot))];
     const enough = names
       .filter((lot) => grade && needs.every(({ thicknessMm, sheets }) => heldBy(grade, lot, thicknessMm) >= sheets))
       .map((lot) => ({ lot, left: (grade?.lots ?? []).filter((one) => one.lot === lot).reduce((sum, one) => sum + one.sheets, 0) }))
       .sort((a, b) => a.left - b.left);
-    return { grade: id, needs, lot: enough[0]?.lot ?? null };
+    return { grade: id, needs, lot: enough[0]?.lot ?? null, came: false };
   });
 }
 
 /** Warnings where sheets are on the shelf but no one lot holds enough: the set would be split, and its cushions feel different. */
-export function lotProblems(choices: readonly LotChoice[], shop: Shop): Issue[] {
+export function lotProblems(choices: readonly LotChoice[], job: Pick<Job, 'lots'>, shop: Shop): Issue[] {
+  return [...splitProblems(choices, shop), ...choices.flatMap((choice) => otherLotProblems(choice, job, shop))];
+}
+
+/** What is cut now is of another lot than the cushions before: a trial, or the job that this one repeats. */
+function otherLotProblems({ grade: id, lot }: LotChoice, job: Pick<Job, 'lots'>, shop: Shop): Issue[] {
+  const before = lotBefore(job, id);
+  if (before === null || before === lot) return [];
+  return [issue('warning', 'lot-other-than-before', `lots.${id}`, { grade: shop.grade(id)?.name ?? id, before, now: lot ?? '' })];
+}
+
+function splitProblems(choices: readonly LotChoice[], shop: Shop): Issue[] {
   return choices.flatMap(({ grade: id, needs, lot }) => {
     const grade = shop.grade(id);
     if (!grade || lot !== null) return [];

@@ -36,6 +36,7 @@ import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
 import { layWords, wasteWords } from './lay-words';
 import { today } from '../shared/words/days';
+import { LayLot } from './lay-lot';
 import { LayProposal } from './lay-proposal';
 import { LayRemnants } from './lay-remnants';
 import { PlanSolver } from '../job/solving/plan-solver';
@@ -67,7 +68,7 @@ const TOUCHES_MM = 0.05;
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [ProgressTape, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
+  imports: [ProgressTape, LayLot, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   providers: [MoveCost],
@@ -146,6 +147,13 @@ export class LayStation {
   protected readonly cloths = computed(() =>
     offered(this.store.shop()?.document.cloths ?? [], this.use()?.material).map(({ id, name }) => ({ value: id, name })),
   );
+
+  /** The material whose lot or batch is noted: foam, or a cloth of the stockroom. */
+  protected readonly lotOf = computed(() => {
+    const subject = this.current()?.subject;
+    if (subject?.kind === 'foam') return { material: subject.grade, of: 'foam' as const };
+    return subject?.kind === 'cloth' && subject.use.material ? { material: subject.use.material, of: 'cloth' as const } : null;
+  });
 
   protected readonly scene = computed<Scene>(() => {
     const lay = this.current();
