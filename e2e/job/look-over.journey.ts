@@ -18,6 +18,9 @@ test('an old core is measured, photographed and judged; what brings it back has 
   await expect(verdict.getByRole('heading', { name: /the old core/ })).toBeVisible();
   await verdict.getByRole('button', { name: 'to replace, why' }).click();
   await expect(verdict).toContainText('÷ 60 ×');
+  // It is foam to cut from for another core, as the grade that it feels like.
+  await verdict.getByRole('button', { name: 'Keep it as foam to cut from' }).click();
+  await expect(verdict).toContainText(/It lies in the stockroom as foam to cut from: .* mm thick/);
   await shop.saved();
 
   // A picture goes up, is shown, and stays after a reload.

@@ -54,7 +54,7 @@ describe('the database', () => {
       const { jobs: found } = jobs.list({ text: 'stalls', today: '2026-01-01', archived: false, limit: 10, from: 0 });
       expect(found.length).withContext(file).toBe(1);
       const { id, revision, job } = jobs.read(found[0]!.id);
-      expect([job.format, job.cushions.length]).withContext(file).toEqual(['yardland/job@3', 3]);
+      expect([job.format, job.cushions.length]).withContext(file).toEqual(['yardland/job@4', 3]);
       jobs.write(id, revision, 'Name', { ...job, name: 'Opened again' });
       expect(jobs.read(id).job.name).withContext(file).toBe('Opened again');
       shops.write(shop, 9);
@@ -77,7 +77,7 @@ describe('the database', () => {
     const { jobs } = store.list({ text: 'kneel', today: '2026-01-01', archived: false, limit: 10, from: 0 });
     expect(jobs.map(({ name, outlines }) => [name, outlines.length])).toEqual([['Old job', 1]]);
     const { job } = store.read('j');
-    expect(job.format).toBe('yardland/job@3');
+    expect(job.format).toBe('yardland/job@4');
     expect(Object.keys(job.cushions[0]!.bench!.done)).toContain('cut/cover');
     db.close();
   });

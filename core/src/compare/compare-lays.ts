@@ -1,4 +1,4 @@
-import { BIAS_WAYS } from '../cover/welt/bias';
+import { BIAS_WAYS, USUAL_BIAS } from '../cover/welt/bias';
 import { constructionOf } from '../cover/list';
 import type { LayAnswer } from '../lay/contract';
 import type { Shop } from '../shop/shop';
@@ -50,7 +50,7 @@ export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried
   );
   const strips = job.cushions.some((cushion) => of('boxing', cushion) && choiceOf(cushion, 'strips') === 'along') ? 'across' : 'along';
   const used = (way: LayWay, as: ClothUse): Tried => ({ way, job: withClothUse(job, name, () => as), use: as });
-  const { bias: now = 'block', ...plain } = use;
+  const { bias: now = USUAL_BIAS, ...plain } = use;
   const { unmatched = false, ...matched } = use;
   const patterned = patternFor(matched, shop) !== null;
   const ways: Tried[] = [
@@ -59,7 +59,7 @@ export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried
     ...USUAL_WIDTHS[job.units]
       .filter((widthMm) => Math.abs(widthMm - use.widthMm) > SAME_WIDTH_MM)
       .map((widthMm) => used({ kind: 'width', widthMm }, { ...use, widthMm })),
-    ...(biased ? BIAS_WAYS.filter((way) => way !== now).map((way) => used({ kind: 'bias', way }, way === 'block' ? plain : { ...use, bias: way })) : []),
+    ...(biased ? BIAS_WAYS.filter((way) => way !== now).map((way) => used({ kind: 'bias', way }, way === USUAL_BIAS ? plain : { ...use, bias: way })) : []),
     ...(patterned ? [used({ kind: 'pattern', matched: unmatched }, unmatched ? matched : { ...use, unmatched: true })] : []),
     {
       way: { kind: 'straight-welt' },

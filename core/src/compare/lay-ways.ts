@@ -1,5 +1,6 @@
 import type { BiasWay } from '../cover/welt/bias';
 import type { Job } from '../job/document';
+import type { WrapWay } from '../shop/schools';
 
 /** One other way to lay the same set on a cloth. */
 export type LayWay =
@@ -10,6 +11,7 @@ export type LayWay =
   | { readonly kind: 'pattern'; readonly matched: boolean }
   | { readonly kind: 'straight-welt' }
   | { readonly kind: 'boxing'; readonly strips: 'across' | 'along' }
+  | { readonly kind: 'wrap'; readonly wrap: WrapWay }
   | { readonly kind: 'one-by-one' };
 
 /** A way with what it takes, each a real lay. */
@@ -21,7 +23,7 @@ export interface LayCompared {
   readonly laidMm: number;
   readonly buyMm: number | null;
   readonly use: number;
-  /** Joins in the welts. */
+  /** Joins in the welts; of ways of wrapping, in the wadding. */
   readonly joins: number;
   /** Pieces that found no place. */
   readonly unplaced: number;

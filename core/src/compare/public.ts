@@ -3,5 +3,6 @@ export * from './advice';
 export * from './compare-covers';
 export * from './compare-lays';
 export * from './compare-schools';
+export * from './compare-wraps';
 export * from './lay-ways';
 export * from './trials';

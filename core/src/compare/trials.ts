@@ -6,6 +6,7 @@ import { answersIn, type Solved } from '../plan/answers';
 import { compareLays } from './compare-lays';
 import type { LayCompared } from './lay-ways';
 import { compareSchools, type Compared } from './compare-schools';
+import { compareWraps } from './compare-wraps';
 import type { ClothUse, Cushion, Job } from '../job/document';
 import { contextOf, type JobAround } from '../plan/cushion/steps/context';
 import { planCushionSolved } from '../plan/cushion/plan-cushion-solved';
@@ -22,6 +23,16 @@ export interface LayTrialAsk {
   readonly known?: Solved;
 }
 
+/** A question about the wadding of a job: one of its cushions wrapped in every way. */
+export interface WrapTrialAsk {
+  readonly format: 'yardland/wrap-compare-ask@1';
+  readonly job: Job;
+  readonly cushion: number;
+  readonly shop: ShopDocument;
+  /** Lays that are known already, by hash. */
+  readonly known?: Solved;
+}
+
 /** A question about a cushion beside its plan, whole in itself so that a worker can answer it. */
 export interface CushionTrialAsk {
   readonly format: 'yardland/advice-ask@1' | 'yardland/compare-ask@1';
@@ -30,7 +41,7 @@ export interface CushionTrialAsk {
   readonly shop: ShopDocument;
 }
 
-export type TrialAsk = CushionTrialAsk | LayTrialAsk;
+export type TrialAsk = CushionTrialAsk | LayTrialAsk | WrapTrialAsk;
 
 export type TrialAnswer =
   | { readonly format: 'yardland/lay-compare-answer@1'; readonly compared: readonly LayCompared[] }
@@ -41,6 +52,8 @@ export type TrialAnswer =
 export function* runTrial(ask: TrialAsk): Generator<TrialProgress, TrialAnswer> {
   if (ask.format === 'yardland/lay-compare-ask@1')
     return { format: 'yardland/lay-compare-answer@1', compared: yield* compareLays(ask.job, ask.use, openShop(ask.shop), ask) };
+  if (ask.format === 'yardland/wrap-compare-ask@1')
+    return { format: 'yardland/lay-compare-answer@1', compared: yield* compareWraps(ask.job, ask.cushion, openShop(ask.shop), ask.known) };
   return yield* runCushionTrial(ask);
 }
 

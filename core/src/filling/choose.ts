@@ -62,8 +62,8 @@ export interface Excluded {
 
 /** A stack out of what is there: ranked like any other, with where each layer comes from. */
 export interface RankedThere extends Ranked {
-  /** Id of the remnant of each layer, null for one that is bought; as many as layers. */
-  readonly remnants: readonly (string | null)[];
+  /** Ids of the remnants of each layer, none for one that is bought; as many as layers. */
+  readonly remnants: readonly (readonly string[])[];
   /** Share of its height that has to be bought. */
   readonly boughtShare: number;
   /** What one core of it costs: foam that is bought, glue and work. */
@@ -202,7 +202,7 @@ function fromThere(request: ChooseRequest, { grades, remnants = [] }: Catalogue,
     .filter(({ ranked }) => ranked.out === null)
     .map(({ layers, ranked: { out: _none, ...one } }) => ({
       ...one,
-      remnants: layers.map(({ remnant }) => remnant),
+      remnants: layers.map(({ remnants: from }) => from),
       boughtShare: boughtShare(layers),
       cost: stackCost(layers, core, assume),
     }))
@@ -215,7 +215,7 @@ export function newCost({ layers }: Ranked, { core }: ChooseRequest, { grades, f
   if (!core) return null;
   const stocks = layers.flatMap(({ grade, thicknessMm }) => {
     const stock = [...grades, ...fillings].find(({ id }) => id === grade);
-    return stock ? [{ stock, thicknessMm, remnant: null }] : [];
+    return stock ? [{ stock, thicknessMm, remnants: [] }] : [];
   });
   return stocks.length === layers.length ? stackCost(stocks, core, assume) : null;
 }

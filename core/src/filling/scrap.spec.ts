@@ -28,7 +28,7 @@ const end = (id: string, one: Grade, thicknessMm: number, widthMm: number, lengt
 });
 const CORE = { widthMm: 500, depthMm: 450, quantity: 1 };
 const words = (stacks: ReturnType<typeof stacksFromThere>): string[] =>
-  stacks.map((layers) => layers.map(({ stock, thicknessMm, remnant }) => `${stock.id} ${thicknessMm}${remnant === null ? ' new' : ''}`).join(' over '));
+  stacks.map((layers) => layers.map(({ stock, thicknessMm, remnants }) => `${stock.id} ${thicknessMm}${remnants.length ? '' : ' new'}`).join(' over '));
 
 describe('a core out of what is there', () => {
   it('is glued up of remnants that make up the height, soft over firm, each for as many layers as it gives', () => {
@@ -41,6 +41,13 @@ describe('a core out of what is there', () => {
     // For two cushions each end gives one layer a core.
     expect(words(stacksFromThere(ends, [FIRM, SOFT], { ...CORE, quantity: 2 }, 180))).toEqual([]);
     expect(words(stacksFromThere(ends, [FIRM, SOFT], { ...CORE, quantity: 2 }, 90))).toContain('soft 30 over firm 60');
+  });
+
+  it('takes several ends of one foam and thickness together: one old core for each of two cushions', () => {
+    const cores = [end('old-1', FIRM, 75, 500, 450), end('old-2', FIRM, 75, 500, 450)];
+    const [stack, ...rest] = stacksFromThere(cores, [FIRM], { ...CORE, quantity: 2 }, 75);
+    expect([stack!.map(({ remnants }) => remnants), rest.length]).toEqual([[['old-1', 'old-2']], 0]);
+    expect(stacksFromThere(cores, [FIRM], { ...CORE, quantity: 3 }, 75)).toEqual([]);
   });
 
   it('may take one new sheet for what is missing, and says how much of it is bought', () => {
@@ -84,9 +91,9 @@ describe('a core out of what is there', () => {
     const feeble = grade('feeble', 40, [25]);
     const remnants = [end('a', FIRM, 75, 500, 450), end('b', SOFT, 25, 500, 450), end('c', feeble, 100, 500, 450)];
     const { there } = choose(request, { grades: [FIRM, SOFT, feeble], fillings: [], remnants }, shipped);
-    expect(there[0]!.remnants).toEqual(['b', 'a']);
+    expect(there[0]!.remnants).toEqual([['b'], ['a']]);
     expect(there.map((one) => one.boughtShare)).toEqual([...there.map((one) => one.boughtShare)].sort((a, b) => a - b));
-    expect(there.some(({ remnants: from }) => from.includes('c') && from.length === 1)).toBeFalse();
+    expect(there.some(({ remnants: from }) => from.length === 1 && from[0]!.includes('c'))).toBeFalse();
     expect(choose({ ...request, core: undefined }, { ...demoShop().document, remnants }, shipped).there).toEqual([]);
   });
 });

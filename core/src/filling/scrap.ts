@@ -10,16 +10,16 @@ export interface CoresWanted {
   readonly quantity: number;
 }
 
-/** A layer of a core out of what is there, or, without a remnant, one that is bought. */
+/** A layer of a core out of what is there, or, without remnants, one that is bought. */
 export interface ThereLayer extends StackLayer {
   readonly stock: Grade;
-  /** Id of the remnant that it is cut from; null where it is bought. */
-  readonly remnant: string | null;
+  /** Ids of the remnants that it is cut from, all of one grade and thickness; none where it is bought. */
+  readonly remnants: readonly string[];
 }
 
-/** A remnant of foam, and how many layers of the cores can be cut from it. */
+/** Remnants of one foam and thickness, and how many layers of all the cores can be cut from them together. */
 interface Scrap {
-  readonly remnant: string;
+  readonly remnants: readonly string[];
   readonly stock: Grade;
   readonly thicknessMm: number;
   readonly layers: number;
@@ -37,13 +37,22 @@ function piecesOf({ widthMm, lengthMm, outline, flaws }: Remnant, w: number, d: 
   return Math.max(rows(w, d), rows(d, w));
 }
 
-/** The foam remnants that give at least one layer to each of the cores. */
+/** The foam remnants that give at least one layer to each of the cores, those of one foam and thickness together. */
 function scrapsFor(remnants: readonly Remnant[], grades: readonly Grade[], { widthMm, depthMm, quantity }: CoresWanted): Scrap[] {
-  return remnants.flatMap((one): Scrap[] => {
+  const alike = new Map<string, { readonly stock: Grade; readonly thicknessMm: number; readonly remnants: string[]; pieces: number }>();
+  for (const one of remnants) {
     const stock = 'grade' in one ? grades.find(({ id }) => id === one.grade) : undefined;
-    if (!stock || !('thicknessMm' in one)) return [];
-    const layers = Math.floor(piecesOf(one, widthMm, depthMm) / quantity);
-    return layers > 0 ? [{ remnant: one.id, stock, thicknessMm: one.thicknessMm, layers }] : [];
+    const pieces = piecesOf(one, widthMm, depthMm);
+    if (!stock || !('thicknessMm' in one) || pieces === 0) continue;
+    const key = `${stock.id} ${one.thicknessMm}`;
+    const group = alike.get(key) ?? { stock, thicknessMm: one.thicknessMm, remnants: [], pieces: 0 };
+    group.remnants.push(one.id);
+    group.pieces += pieces;
+    alike.set(key, group);
+  }
+  return [...alike.values()].flatMap(({ pieces, ...group }): Scrap[] => {
+    const layers = Math.floor(pieces / quantity);
+    return layers > 0 ? [{ ...group, layers }] : [];
   });
 }
 
@@ -51,7 +60,7 @@ function scrapsFor(remnants: readonly Remnant[], grades: readonly Grade[], { wid
 const softestFirst = (layers: readonly ThereLayer[]): ThereLayer[] => [...layers].sort((a, b) => a.stock.hardness25N - b.stock.hardness25N);
 
 /**
- * Every stack of at most four layers that makes up a height out of remnants, or out of remnants and one new sheet; each remnant for no more layers than it gives. Heights
+ * Every stack of at most four layers that makes up a height out of remnants, or out of remnants and one new sheet; remnants for no more layers than they give. Heights
  * agree as sheets do. The softest layer lies on top.
  */
 export function stacksFromThere(
@@ -64,7 +73,7 @@ export function stacksFromThere(
   const found = new Map<string, readonly ThereLayer[]>();
   const keep = (layers: readonly ThereLayer[]): void => {
     const stack = softestFirst(layers);
-    const key = stack.map(({ stock, thicknessMm, remnant }) => `${stock.id} ${thicknessMm} ${remnant ?? ''}`).join('/');
+    const key = stack.map(({ stock, thicknessMm, remnants: from }) => `${stock.id} ${thicknessMm} ${from.length > 0}`).join('/');
     if (found.size < MOST_STACKS) found.set(key, stack);
   };
   const fill = (from: number, layers: readonly ThereLayer[], restMm: number): void => {
@@ -75,10 +84,10 @@ export function stacksFromThere(
     if (layers.length)
       for (const stock of grades)
         for (const thicknessMm of stock.thicknessesMm)
-          if (Math.abs(thicknessMm - restMm) <= SHEET_NOMINAL_MM) keep([...layers, { stock, thicknessMm, remnant: null }]);
-    for (const [i, { remnant, stock, thicknessMm, layers: gives }] of scraps.entries()) {
-      if (i < from || layers.filter((one) => one.remnant === remnant).length >= gives) continue;
-      fill(i, [...layers, { stock, thicknessMm, remnant }], restMm - thicknessMm);
+          if (Math.abs(thicknessMm - restMm) <= SHEET_NOMINAL_MM) keep([...layers, { stock, thicknessMm, remnants: [] }]);
+    for (const [i, { remnants: ids, stock, thicknessMm, layers: gives }] of scraps.entries()) {
+      if (i < from || layers.filter((one) => one.remnants === ids).length >= gives) continue;
+      fill(i, [...layers, { stock, thicknessMm, remnants: ids }], restMm - thicknessMm);
     }
   };
   fill(0, [], heightMm);
@@ -88,14 +97,14 @@ export function stacksFromThere(
 /** Share of a stack's height that has to be bought. */
 export function boughtShare(layers: readonly ThereLayer[]): number {
   const mm = (some: readonly ThereLayer[]): number => some.reduce((total, { thicknessMm }) => total + thicknessMm, 0);
-  return mm(layers.filter(({ remnant }) => remnant === null)) / mm(layers);
+  return mm(layers.filter(({ remnants }) => remnants.length === 0)) / mm(layers);
 }
 
 /** What one core costs: the foam that is bought, and for every joint the glue and the work of gluing it. What is there costs nothing. */
-export function stackCost(layers: readonly (StackLayer & { readonly remnant: string | null })[], { widthMm, depthMm }: CoresWanted, assume: Constants): Figure {
+export function stackCost(layers: readonly (StackLayer & Pick<ThereLayer, 'remnants'>)[], { widthMm, depthMm }: CoresWanted, assume: Constants): Figure {
   const joints = layers.length - 1;
   const foams = layers
-    .filter(({ remnant }) => remnant === null)
+    .filter(({ remnants }) => remnants.length === 0)
     .map(({ stock, thicknessMm }) => {
       const inputs = [
         given('m³ of filling', (widthMm * depthMm * thicknessMm) / 1e9, 'measured', 'count'),

@@ -129,7 +129,7 @@ export const clothUseSchema = z.strictObject({
   ownLengthMm: z.number().positive().max(200_000).optional(),
   /** Washed before it is cut: it is not cut larger although it shrinks. */
   washed: z.boolean().optional(),
-  /** How its bias strips are cut; absent: from blocks as deep as the shop has it. */
+  /** How its bias strips are cut; absent: across the whole width as one. */
   bias: z.enum(BIAS_WAYS).optional(),
   /** The pattern is not matched, although it repeats. */
   unmatched: z.boolean().optional(),

@@ -2,7 +2,7 @@
 import { DECKS } from '../filling/feel';
 
 /** The format that documents are written in now. */
-export const JOB_FORMAT = 'yardland/job@3' as const;
+export const JOB_FORMAT = 'yardland/job@4' as const;
 
 export const JOB_STATES = ['new', 'waiting-for-foam', 'cutting', 'sewing', 'ready', 'delivered'] as const;
 export const SUPPORTS = DECKS;

@@ -1,5 +1,5 @@
 import type { ClothFacts } from '../cover/contract';
-import { biasDepth } from '../cover/welt/bias';
+import { biasDepth, USUAL_BIAS } from '../cover/welt/bias';
 import { natureOf, offered, showsHoles, type Cloth } from '../material/material';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Shop } from '../shop/shop';
@@ -60,7 +60,7 @@ export function clothFacts(use: ClothUse, units: UnitSystem, shop: Shop): ClothF
     oneWay: material?.oneWay ?? true,
     stretches: material?.stretches ?? false,
     ...natureOf(material),
-    biasDepthMm: biasDepth(use.bias ?? 'block', usableMm, shop.assume('biasDepthMm', units)),
+    biasDepthMm: biasDepth(use.bias ?? USUAL_BIAS, usableMm, shop.assume('biasDepthMm', units)),
   };
 }
 

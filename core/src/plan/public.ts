@@ -16,6 +16,7 @@ export * from './cushion/feel/cushion-feel';
 export * from './cushion/feel/first-filling';
 export * from './cushion/as-cut/full-size';
 export * from './cushion/as-cut/kept-fit';
+export * from './cushion/old/as-remnant';
 export * from './cushion/old/look-over';
 export * from './cushion/old/old-cores';
 export * from './cushion/steps/context';

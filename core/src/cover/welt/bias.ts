@@ -2,12 +2,15 @@ import type { Point } from '../../geometry/point';
 
 /**
  * How bias strips are cut, always at 45° to the threads:
+ * - `across`: from selvedge to selvedge as one piece, the longest strips and the fewest joins; the triangles at its ends are room for small pieces;
  * - `block`: as deep as the shop has it, so that other pieces lie beside them;
- * - `across`: from selvedge to selvedge, the longest strips and the fewest joins;
  * - `tube`: a rectangle over the whole width, its corner sewn on at the other end, sewn to a tube and cut round and round: nothing is left over.
  */
-export const BIAS_WAYS = ['block', 'across', 'tube'] as const;
+export const BIAS_WAYS = ['across', 'block', 'tube'] as const;
 export type BiasWay = (typeof BIAS_WAYS)[number];
+
+/** How bias strips are cut where nothing is said. */
+export const USUAL_BIAS: BiasWay = 'across';
 
 /** How deep across the cloth strips run, mm: over its whole width, or the shop's depth, but never so deep that a block gives no strip. */
 export function biasDepth(way: BiasWay, usableMm: number, shopDepthMm: number): number {

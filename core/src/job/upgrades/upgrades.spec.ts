@@ -1,4 +1,6 @@
-import { sampleCushion, sampleJob } from '../../testing/samples';
+import { isBiasItem } from '../../piece/item-ref';
+import { plan } from '../../plan/plan';
+import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import { planned } from '../../testing/planned';
 import { readJob } from '../document';
 import type { Planned } from '../../plan/cushion/cushion-plan';
@@ -7,6 +9,7 @@ import kneelers from './fixtures/1-puppeteers-kneelers.json';
 import stalls from './fixtures/1-stalls-benches.json';
 import chest from './fixtures/1-storage-chest.json';
 import benches from './fixtures/2-stalls-benches.json';
+import gallery from './fixtures/3-gallery-and-boxes.json';
 import { JOB_FORMAT } from '../terms';
 import { upgraded, UPGRADES } from './upgrades';
 
@@ -55,6 +58,22 @@ describe('documents of earlier formats', () => {
     const now = planned(taken) as Planned;
     expect([now.sizes.seam.value, now.sizes.cut.width.value - now.sizes.core.width.value]).toEqual([19, 25 + 38]);
     expect(now.problems.map(({ code }) => code)).not.toContain('school-edition-older');
+  });
+
+  it('keep the blocks that their bias strips were cut from, in every cloth; where nothing is said now they go across the width as one', () => {
+    expect(gallery.format).toBe('yardland/job@3');
+    const job = opened({
+      ...gallery,
+      cushions: gallery.cushions.map((one, i) => (i === 0 ? { ...one, slots: { welt: { widthMm: 1400 } }, cloth: { widthMm: 1370, bias: 'tube' } } : one)),
+    });
+    expect([job.cloth.bias, job.cushions[0]!.slots?.welt?.bias, job.cushions[0]!.cloth?.bias]).toEqual(['block', 'block', 'tube']);
+    const blocks = (use: typeof job.cloth): number =>
+      plan({ ...job, cloth: use }, demoShop())
+        .lays.find(({ key }) => key === 'cloth')!
+        .request.items.filter(({ id }) => isBiasItem(id)).length;
+    const { bias: _blocks, ...across } = job.cloth;
+    expect(blocks(across)).toBe(1);
+    expect(blocks(job.cloth)).toBeGreaterThan(1);
   });
 
   it('are left alone when they are of today’s format, and refused when they are of none', () => {

@@ -1,7 +1,7 @@
 import { itemId } from '../../piece/item-ref';
 import { kerfOf } from '../../allowance/tools';
 import type { ClothFacts } from '../../cover/contract';
-import { biasBlocks, type BiasWay } from '../../cover/welt/bias';
+import { biasBlocks, USUAL_BIAS, type BiasWay } from '../../cover/welt/bias';
 import { CLOTH_SLOTS, type ClothSlot } from '../../piece/material-ref';
 import { bounds } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
@@ -209,7 +209,7 @@ function clothLays(job: Job, plans: readonly CushionPlan[], shop: Shop): WantedL
   const cloths = [...byCloth(job, plans, shop)].sort(([a], [b]) => Number(b === main) - Number(a === main));
   return cloths.map(([, { use, slots, items, bias, offPattern }]) => {
     const facts = clothFacts(use, job.units, shop);
-    const all = [...items, ...biasItems(bias, use.bias ?? 'block', facts)];
+    const all = [...items, ...biasItems(bias, use.bias ?? USUAL_BIAS, facts)];
     const subject: LaySubject = {
       kind: 'cloth',
       name: facts.name ?? UNNAMED_CLOTH,

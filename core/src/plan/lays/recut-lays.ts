@@ -1,3 +1,4 @@
+import { USUAL_BIAS } from '../../cover/welt/bias';
 import { hashText } from '../../kernel/hash';
 import { placed, type LayAnswer, type LayMaterial } from '../../lay/contract';
 import type { ClothSlot } from '../../piece/material-ref';
@@ -68,7 +69,7 @@ function recutItems(job: Job, plans: readonly CushionPlan[], lays: readonly Want
       const lay = material.kind === 'cloth' ? onCloth(plan, material.slot) : undefined;
       if (lay?.subject.kind !== 'cloth') continue;
       const { use } = lay.subject;
-      add(lay, biasItems([{ ...cut, count }], use.bias ?? 'block', clothFacts(use, job.units, shop)));
+      add(lay, biasItems([{ ...cut, count }], use.bias ?? USUAL_BIAS, clothFacts(use, job.units, shop)));
     }
   });
   return groups;

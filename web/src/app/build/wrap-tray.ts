@@ -1,17 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { offered, formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type WrapWay } from '@yardland/core';
+import { offered, formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type Job, type WrapWay } from '@yardland/core';
+import type { CompareWaysData } from '../job/compare-ways-dialog';
 import { JobStore } from '../job/job-store';
+import { knownLays } from '../job/solving/known-lays';
 import { Choice } from '../shared/controls/choice';
 import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/controls/quantity-field';
-import { TrayPart } from '../shared/ui/ui';
+import { Dialogs } from '../shared/dialogs';
+import { Icon } from '../shared/icon';
+import { Button, TrayPart } from '../shared/ui/ui';
 import { waysOfOne } from '../shared/words/way-words';
 import { WRAP_WORDS } from './build-words';
 
 /** How the core is wrapped, in how thick a wadding, what is cut for it and how much comes off the roll. */
 @Component({
   selector: 'yl-wrap-tray',
-  imports: [Choice, QuantityField, Facts],
+  imports: [Button, Choice, Icon, QuantityField, Facts],
   template: `
     <yl-quantity
       label="Wrap, one layer"
@@ -24,6 +28,9 @@ import { WRAP_WORDS } from './build-words';
     <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (picked)="setWay($event)" />
     <yl-choice label="Held by" [options]="fixes()" [value]="store.cushion()?.wrapFix ?? 'shop'" (picked)="setFix($event)" />
     <yl-choice class="wide" label="Off the roll, whole job" [options]="rolls()" [value]="roll()" (picked)="setRoll($event)" />
+    <button type="button" ylButton class="self-end" [disabled]="!wrapped()" (click)="compare()">
+      <svg ylIcon="columns-3" size="20"></svg> Compare ways to wrap
+    </button>
     <yl-facts [facts]="facts()" />
   `,
   hostDirectives: [TrayPart],
@@ -31,6 +38,26 @@ import { WRAP_WORDS } from './build-words';
 })
 export class WrapTray {
   protected readonly store = inject(JobStore);
+  readonly #dialogs = inject(Dialogs);
+  protected readonly wrapped = computed(() => (this.store.cushionPlan()?.wrap?.value ?? 0) > 0);
+
+  /** This cushion wrapped in every way, by the wadding that the whole job then takes. */
+  protected async compare(): Promise<void> {
+    const [job, shop, cushion] = [this.store.job(), this.store.shop(), this.store.cushionIndex()];
+    if (!job || !shop) return;
+    const taken = await this.#dialogs.open<Job | null, CompareWaysData>(async () => (await import('../job/compare-ways-dialog')).CompareWaysDialog, {
+      data: {
+        store: this.store,
+        title: 'Compare ways to wrap',
+        idea: 'This cushion wrapped in each way, by the wadding of the whole job, each really laid. How the cushion fits may differ: the ticket says so.',
+        joins: 'Joins in the wadding',
+        ask: { format: 'yardland/wrap-compare-ask@1', job, cushion, shop: shop.document, known: knownLays(this.store.plan()) },
+        words: (way) => (way.kind === 'wrap' ? WRAP_WORDS[way.wrap] : 'As it is now'),
+      },
+      labelledBy: 'ways-title',
+    });
+    if (taken) this.store.edit('Way of wrapping', () => taken);
+  }
 
   protected readonly usualWrap = computed(() => {
     const [school, job] = [this.store.cushionPlan()?.school, this.store.job()];

@@ -158,7 +158,7 @@ export class ChooseDialog {
       .map((stack) => ({
         stack,
         words: this.words(stack),
-        remnants: stack.remnants.filter((id) => id !== null),
+        remnants: stack.remnants.flat(),
         says: [
           `${stack.boughtShare === 0 ? 'Nothing is bought' : `${formatNumber(stack.boughtShare * 100)} % of its height is bought`}: about ${formatMoney(stack.cost.value)} each with glue and work`,
           ...(stack.verdicts.length ? [this.verdicts(stack)] : []),

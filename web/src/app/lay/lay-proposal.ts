@@ -5,7 +5,7 @@ import { debounceTime, distinctUntilChanged, map, of, startWith, switchMap } fro
 import { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solving/solve-pool';
 import { Button, Words } from '../shared/ui/ui';
-import { knownLays } from './known-lays';
+import { knownLays } from '../job/solving/known-lays';
 import { BIAS_WORDS } from './lay-words';
 
 /** The lays stand still for so long before others are tried, ms. */

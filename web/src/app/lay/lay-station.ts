@@ -11,6 +11,7 @@ import {
   isSawn,
   nothingOn,
   placed,
+  USUAL_BIAS,
   withClothUse,
   type ClothUse,
   type Job,
@@ -34,7 +35,8 @@ import { Tickbox } from '../shared/controls/tickbox';
 import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
-import { layWords, wasteWords } from './lay-words';
+import { knownLays } from '../job/solving/known-lays';
+import { layWords, wasteWords, wayWords } from './lay-words';
 import { today } from '../shared/words/days';
 import { LayLot } from './lay-lot';
 import { LayProposal } from './lay-proposal';
@@ -43,7 +45,7 @@ import { PlanSolver } from '../job/solving/plan-solver';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/reading/save-file';
-import type { CompareLaysData } from './compare-lays-dialog';
+import type { CompareWaysData } from '../job/compare-ways-dialog';
 import { MoveCost, type MoveAsked } from './move-cost';
 import { ProgressTape } from '../shared/ui/progress-tape';
 
@@ -54,8 +56,8 @@ const LYING = [
 type Pin = NonNullable<Job['pins']>[number];
 
 const BIAS_WAYS_WORDS = [
+  { value: 'across', name: 'across, as one' },
   { value: 'block', name: 'from blocks' },
-  { value: 'across', name: 'selvedge to selvedge' },
   { value: 'tube', name: 'a tube, cut round' },
 ];
 
@@ -88,6 +90,7 @@ export class LayStation {
   readonly #cost = inject(MoveCost);
   protected readonly endings = ['dxf', 'svg', 'plt'];
   protected readonly biasWays = BIAS_WAYS_WORDS;
+  protected readonly usualBias = USUAL_BIAS;
 
   protected readonly lays = computed(() => this.store.plan()?.lays.filter((lay) => !nothingOn(lay)) ?? []);
   protected readonly current = computed<PlannedLay | null>(() => this.lays().find((lay) => lay.key === this.#chosen()) ?? this.lays()[0] ?? null);
@@ -259,7 +262,7 @@ export class LayStation {
   protected readonly biased = computed(() => this.current()?.request.items.some(({ id }) => isBiasItem(id)) ?? false);
 
   protected setBias(way: string): void {
-    this.#useOtherwise('Bias strips', ({ bias: _before, ...use }) => (way === 'block' ? use : { ...use, bias: way as NonNullable<ClothUse['bias']> }));
+    this.#useOtherwise('Bias strips', ({ bias: _before, ...use }) => (way === this.usualBias ? use : { ...use, bias: way as NonNullable<ClothUse['bias']> }));
   }
 
   /** Whether the cloth of this lay has a pattern, so that it can be asked whether it is matched. */
@@ -281,10 +284,19 @@ export class LayStation {
   protected async compare(): Promise<void> {
     const use = this.use();
     if (!use) return;
-    const data: CompareLaysData = { store: this.store, use };
-    const taken = await this.#dialogs.open<Job | null, CompareLaysData>(async () => (await import('./compare-lays-dialog')).CompareLaysDialog, {
-      data,
-      labelledBy: 'lays-title',
+    const [job, shop] = [this.store.job(), this.store.shop()];
+    if (!job || !shop) return;
+    const inWords = this.store.inWords();
+    const taken = await this.#dialogs.open<Job | null, CompareWaysData>(async () => (await import('../job/compare-ways-dialog')).CompareWaysDialog, {
+      data: {
+        store: this.store,
+        title: 'Compare lays',
+        idea: 'The same set on the same cloth, each way really laid. Widths are over the selvedges.',
+        joins: 'Joins in the welt',
+        ask: { format: 'yardland/lay-compare-ask@1', job, use, shop: shop.document, known: knownLays(this.store.plan()) },
+        words: (way) => wayWords(way, use.railroaded ?? false, inWords),
+      },
+      labelledBy: 'ways-title',
     });
     if (!taken) return;
     this.store.edit('The lay otherwise', () => taken);

@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLength, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
+import { formatLength, formatLengthUnit, oldCoreAsRemnant, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
 import { Tickbox } from '../shared/controls/tickbox';
-import { Words } from '../shared/ui/ui';
+import { newId } from '../shared/saving/new-id';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { Button, Words } from '../shared/ui/ui';
 import { CostsList } from './costs-list';
 import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';
@@ -9,7 +11,7 @@ import { SeatEditor } from './seat-editor';
 /** The verdict on the old core: its reasons, what would bring it back, and what that costs against a new one. */
 @Component({
   selector: 'yl-old-core-verdict',
-  imports: [CostsList, Words, Tickbox],
+  imports: [Button, CostsList, Words, Tickbox],
   templateUrl: './old-core-verdict.html',
   host: {
     class:
@@ -21,6 +23,7 @@ import { SeatEditor } from './seat-editor';
 })
 export class OldCoreVerdict {
   protected readonly edit = inject(SeatEditor);
+  readonly #shop = inject(ShopEditor);
   protected readonly looked = computed(() => {
     const one = this.edit.store.cushionPlan();
     return one ? lookedOver(one) : null;
@@ -36,6 +39,34 @@ export class OldCoreVerdict {
     return { rows: [...(refresh ? [{ name: 'to refresh', figure: refresh }] : []), { name: 'to replace', figure: replace }], pricedOn };
   });
   protected readonly kept = computed(() => this.edit.store.cushion()?.core.kept === true);
+
+  /** The old core as a remnant of the stockroom, and whether it lies there already; null where it is no good for that, or was not measured. */
+  protected readonly asRemnant = computed(() => {
+    const [one, shop, job, { units, step }] = [this.edit.store.cushionPlan(), this.edit.store.shop(), this.edit.store.job(), this.edit.store.inWords()];
+    const found = one && shop && job ? oldCoreAsRemnant(one, job.name, shop) : 'not-measured';
+    if (typeof found === 'string' || !shop) return null;
+    const size = [found.widthMm, found.lengthMm].map((mm) => formatLength(mm, units, step)).join(' × ');
+    return {
+      found,
+      there: shop.document.remnants.some((kept) => kept.note === found.note && 'grade' in kept && kept.thicknessMm === found.thicknessMm),
+      words: `${shop.stock(found.grade)?.name ?? found.grade}, ${formatLengthUnit(found.thicknessMm, units, step)} thick, ${size}`,
+    };
+  });
+
+  /** One for each of the cushions alike. */
+  protected intoStock(): void {
+    const [remnant, quantity] = [this.asRemnant()?.found, this.edit.store.cushion()?.quantity ?? 1];
+    if (!remnant) return;
+    this.#shop.change((document) => {
+      const taken = new Set(document.remnants.map(({ id }) => id));
+      const more = Array.from({ length: quantity }, () => {
+        const id = newId(`${remnant.grade} old core`, taken);
+        taken.add(id);
+        return { id, ...remnant };
+      });
+      return { ...document, remnants: [...document.remnants, ...more] };
+    });
+  }
 
   protected keep(): void {
     this.edit.store.editCushion(this.kept() ? 'New core' : 'Old core goes back in', (cushion) => {

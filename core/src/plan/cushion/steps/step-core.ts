@@ -18,6 +18,7 @@ import type { Covered } from './step-cover';
 import type { Sized } from './step-sizes';
 import { fillingKinds } from './work';
 import { rollsOf, wrapProblems } from '../wrap';
+import { withShortestBorder } from '../wrap-border';
 
 /** What the cover goes round, and the pieces it is made of. */
 export interface Cored {
@@ -70,7 +71,11 @@ export function coredCushion(
     ...(core.kept ? hollowPads(looked, sizes.core, padLoftMm) : []),
     ...(core.kept && longCore ? joinPad(longCore, sizes.core, outlines.core, padLoftMm) : []),
     ...(profile.domes ? padPieces(cushion, crown?.answer ?? null, facesOf(cushion, profile)) : []),
-    ...(profile.onBoard ? wrapOnBoard : wrapPieces)(wrapWay, loftMm, lying.sizes.core, lying.outlines.core, assume),
+    ...withShortestBorder(
+      (profile.onBoard ? wrapOnBoard : wrapPieces)(wrapWay, loftMm, lying.sizes.core, lying.outlines.core, assume),
+      shop.waddingNear(loftMm, rolls)?.rollWidthMm ?? Infinity,
+      cushion.quantity,
+    ),
   ].flatMap((piece) => {
     const loft = piece.material.kind === 'wadding' ? piece.material.loftMm : loftMm;
     return onRoll(piece, shop.waddingNear(loft, rolls)?.rollWidthMm ?? Infinity, places, assume);

@@ -19,6 +19,7 @@ import { isOutdoors } from '../../../job/terms';
 import { sameBothWays } from '../feel/watch';
 import type { Cushion, Job } from '../../../job/document';
 import type { LookedOver } from '../old/look-over';
+import { borderParts } from '../wrap-border';
 
 /** Cloth that is not in the stockroom is taken to be so thick, mm. */
 const USUAL_CLOTH_MM = 1;
@@ -54,6 +55,12 @@ function onBoard(way: WrapWay): Wrapping {
     lay: `${face}; wrap the border round with its join at the back or a side. Underneath is board.`,
     close: 'Trim what stands over at 45° and whip it just closed.',
   };
+}
+
+/** The same where the border is butted from parts. */
+function joined({ lay, close }: Wrapping, pieces: readonly Piece[]): Wrapping {
+  const parts = borderParts(pieces);
+  return parts > 1 ? { lay: `${lay} The border is in ${parts} parts: butt them, and begin it where no join comes to a corner.`, close } : { lay, close };
 }
 
 /** What each layer is: foam, or the kind of its filling. */
@@ -94,7 +101,9 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
     slabs: core.layers.map(({ grade }) => grade).filter((grade) => shop.grade(grade)?.family === 'slab'),
     softUp: !sameBothWays(core),
     muslin,
-    wrapping: wrapped ? { ...(boarded ? onBoard(wrapWay) : WRAPPING[wrapWay]), fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive' } : null,
+    wrapping: wrapped
+      ? { ...joined(boarded ? onBoard(wrapWay) : WRAPPING[wrapWay], pieces), fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive' }
+      : null,
     assume,
   };
 }

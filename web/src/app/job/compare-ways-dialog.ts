@@ -1,17 +1,21 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { formatLengthUnit, formatNumber, formatRun, type ClothUse, type Job, type LayCompared, type LayWay } from '@yardland/core';
-import type { JobStore } from '../job/job-store';
-import { SolvePool } from '../job/solving/solve-pool';
+import { formatNumber, formatRun, type Job, type LayCompared, type LayTrialAsk, type LayWay, type WrapTrialAsk } from '@yardland/core';
+import type { JobStore } from './job-store';
+import { SolvePool } from './solving/solve-pool';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
-import { BIAS_WORDS } from './lay-words';
-import { knownLays } from './known-lays';
 
-/** What the dialog is opened with: the job, and the cloth of the lay on show. */
-export interface CompareLaysData {
+/** What the dialog is opened with. */
+export interface CompareWaysData {
   readonly store: JobStore;
-  readonly use: ClothUse;
+  readonly title: string;
+  /** A sentence on what is compared. */
+  readonly idea: string;
+  /** What the joins are of: `Joins in the welt`. */
+  readonly joins: string;
+  readonly ask: LayTrialAsk | WrapTrialAsk;
+  readonly words: (way: LayWay) => string;
 }
 
 interface Row {
@@ -31,14 +35,14 @@ interface Row {
 /** Lengths nearer than this are the same, mm. */
 const SAME_MM = 5;
 
-/** One cloth's lay in other ways, each really laid; one is taken with its number key, or by its button. */
+/** One material's lay in other ways, each really laid; one is taken with its number key, or by its button. */
 @Component({
-  selector: 'yl-compare-lays-dialog',
+  selector: 'yl-compare-ways-dialog',
   imports: [DialogFrame, Words, Button, DialogFoot],
   template: `
     <div ylDialog="widest">
-      <h2 id="lays-title">Compare lays</h2>
-      <p>The same set on the same cloth, each way really laid. Widths are over the selvedges. Press a number to take a way.</p>
+      <h2 id="ways-title">{{ data.title }}</h2>
+      <p>{{ data.idea }} Press a number to take a way.</p>
       @if (working(); as words) {
         <p ylWords role="status">{{ words }}</p>
       }
@@ -51,7 +55,7 @@ const SAME_MM = 5;
               <th scope="col" class="figure">To buy</th>
               <th scope="col" class="figure">Against now</th>
               <th scope="col" class="figure">Used</th>
-              <th scope="col" class="figure">Joins in the welt</th>
+              <th scope="col" class="figure">{{ data.joins }}</th>
               <th scope="col"><span class="sr-only">Take it</span></th>
             </tr>
           </thead>
@@ -88,15 +92,15 @@ const SAME_MM = 5;
   styleUrl: '../shared/compare-table.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class CompareLaysDialog {
-  readonly #data = inject<CompareLaysData>(DIALOG_DATA);
+export class CompareWaysDialog {
+  protected readonly data = inject<CompareWaysData>(DIALOG_DATA);
   readonly #dialog = inject<DialogRef<Job | null>>(DialogRef);
   readonly #pool = inject(SolvePool);
   readonly #compared = signal<readonly LayCompared[]>([]);
-  protected readonly working = signal<string | null>('Laying the set in other ways …');
+  protected readonly working = signal<string | null>('Laying in other ways …');
 
   protected readonly rows = computed<Row[]>(() => {
-    const { units } = this.#data.store.inWords();
+    const { units } = this.data.store.inWords();
     const compared = this.#compared();
     const [now] = compared;
     const whole = compared.filter(({ unplaced, job }) => unplaced === 0 && job);
@@ -105,7 +109,7 @@ export class CompareLaysDialog {
       const more = row.laidMm - (now?.laidMm ?? row.laidMm);
       return {
         key: String(i + 1),
-        words: this.#wayWords(row.way),
+        words: this.data.words(row.way),
         laid: formatRun(row.laidMm, units),
         buy: row.buyMm === null ? '—' : formatRun(row.buyMm, units),
         against: i === 0 ? '' : row.unplaced ? '—' : Math.abs(more) < SAME_MM ? 'the same' : `${more < 0 ? '−' : '+'} ${formatRun(Math.abs(more), units)}`,
@@ -120,11 +124,8 @@ export class CompareLaysDialog {
   });
 
   constructor() {
-    const { store, use } = this.#data;
-    const [job, shop] = [store.job(), store.shop()];
-    if (!job || !shop) return;
     this.#pool
-      .try({ format: 'yardland/lay-compare-ask@1', job, use, shop: shop.document, known: knownLays(store.plan()) })
+      .try(this.data.ask)
       .pipe(takeUntilDestroyed())
       .subscribe((says) => {
         if (says.kind === 'trying') {
@@ -146,27 +147,5 @@ export class CompareLaysDialog {
 
   protected close(job: Job | null): void {
     this.#dialog.close(job);
-  }
-
-  #wayWords(way: LayWay): string {
-    const { units, step } = this.#data.store.inWords();
-    switch (way.kind) {
-      case 'as-it-is':
-        return 'As it is now';
-      case 'turned':
-        return this.#data.use.railroaded ? 'Up the roll' : 'Railroaded';
-      case 'width':
-        return `Cloth ${formatLengthUnit(way.widthMm, units, step)} wide`;
-      case 'bias':
-        return BIAS_WORDS[way.way];
-      case 'pattern':
-        return way.matched ? 'Pattern matched' : 'Pattern not matched';
-      case 'straight-welt':
-        return 'Welt cut straight';
-      case 'boxing':
-        return way.strips === 'along' ? 'Boxing along the roll' : 'Boxing across the roll';
-      case 'one-by-one':
-        return 'Each kind of cushion by itself';
-    }
   }
 }
