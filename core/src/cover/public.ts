@@ -1,6 +1,6 @@
 // What is used outside the core.
 export * from './list';
-export { USUAL_BIAS } from './welt/bias';
+export * from './welt/bias';
 export * from './welt/welt';
 export * from './usual';
 export type { Choices, ClothFacts, Closing, Construction as ConstructionModule, Cover, EdgeProfile, Field, Notion } from './contract';

@@ -2,6 +2,7 @@ import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { polygonArea } from '../geometry/polygon';
 import { turnedBy, type LayItem, type LayMaterial } from './contract';
+import { patternBound } from './pattern-bound';
 
 /** How a height across the material is counted: so that what lies side by side never counts for more than the whole width. */
 type Counting = (height: number) => number;
@@ -81,7 +82,7 @@ function slabsOf(polygon: readonly Point[]): Slab[] {
 
 /**
  * What no lay of these pieces can beat: length on a roll (mm), sheets (a count). By area, by the longest piece, and by what the pieces' heights
- * leave room for beside them: every line across the material cuts pieces whose heights fit side by side, so their counts do, at each place along.
+ * leave room for beside them (on a pattern also by the match, `pattern-bound.ts`): every line across the material cuts pieces whose heights fit side by side, so their counts do, at each place along.
  */
 export function lowerBound(items: readonly LayItem[], material: Exclude<LayMaterial, { readonly kind: 'hide' }>, gapMm: number): number {
   if (items.length === 0) return 0;
@@ -114,5 +115,6 @@ export function lowerBound(items: readonly LayItem[], material: Exclude<LayMater
   const alongMm = Math.max(counted, areaMm2 / material.widthMm);
   if (material.kind === 'sheet')
     return Math.max(1, Math.ceil(alongMm / (material.lengthMm + gapMm) - 1e-6), Math.ceil(areaMm2 / (material.widthMm * material.lengthMm) - 1e-9));
-  return Math.max(alongMm, ...fitting.map(({ ways }) => Math.min(...ways.map(({ along }) => along))));
+  const onPattern = material.pattern ? patternBound(items, material.pattern, material.widthMm, gapMm) : 0;
+  return Math.max(alongMm, onPattern, ...fitting.map(({ ways }) => Math.min(...ways.map(({ along }) => along))));
 }

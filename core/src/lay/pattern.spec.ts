@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { flatten, rectangleOutline } from '../geometry/outline';
 import type { LayItem, LayPattern, LayRequest } from './contract';
+import { lowerBound } from './bound';
 import { solveLay } from './engine/engine';
 import { nearestPlace } from './pins';
 import { validateLay } from './validate';
@@ -45,6 +46,40 @@ describe('a lay on a pattern', () => {
     expect(length(300, { alongMm: 0 })).toBeCloseTo(300 + 3 + 300, 6);
     // Stripes across it: only along counts, and four of 300 lie side by side all the same.
     expect(length(300, { acrossMm: 0 })).toBeCloseTo(620, 6);
+  });
+
+  it('has a least length that knows the match: reached by hand-worked sets, and never more than a lay', () => {
+    const least = (items: readonly LayItem[], over: Partial<LayPattern> = {}, widthMm = 1360): number =>
+      lowerBound(items, { kind: 'roll', widthMm, pattern: { ...PATTERN, ...over } }, 3);
+    // As laid above: by area alone the first would be 8 × 300 × 300 / 1360 = 529.
+    expect(least([plate('plate', 300, 300, 8)])).toBeCloseTo(620, 1);
+    expect(least([plate('plate', 300, 330, 8)])).toBeCloseTo(970, 1);
+    // Of nine one has to follow two others. 350 wide, only the rows at 510 and 850 keep them between the selvedges, and these are too near: all follow each other.
+    expect(least([plate('plate', 300, 300, 9)])).toBeCloseTo(940, 1);
+    expect(least([plate('plate', 350, 300, 9)])).toBeCloseTo(8 * 320 + 300, 1);
+    // Without a pattern along, plates follow each other as close as the knife goes.
+    expect(least([plate('plate', 300, 300, 8)], { alongMm: 0 })).toBeGreaterThan(600);
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 120, max: 600 }), fc.integer({ min: 120, max: 600 }), fc.integer({ min: 1, max: 4 })), {
+          minLength: 1,
+          maxLength: 3,
+        }),
+        fc.integer({ min: 60, max: 500 }),
+        fc.integer({ min: 60, max: 500 }),
+        fc.boolean(),
+        (sizes, alongMm, acrossMm, halfDrop) => {
+          const items = sizes.map(([w, h, count], i) => plate(`p${i}`, w, h, count));
+          const asked = { ...request(items, { alongMm, acrossMm, halfDrop, motifAcrossMm: acrossMm / 2 }), moves: 60 };
+          const answer = solveLay(asked);
+          if (answer.unplaced.length) return;
+          expect(answer.bound)
+            .withContext(JSON.stringify([sizes, alongMm, acrossMm, halfDrop]))
+            .toBeLessThanOrEqual(answer.lengthMm + 1e-3);
+        },
+      ),
+      { seed: 28, numRuns: 150 },
+    );
   });
 
   it('lays what need not match in the room between', () => {

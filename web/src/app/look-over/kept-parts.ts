@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { lookedOverCover, salvagedZipSchema, type SalvagedZip } from '@yardland/core';
+import { lookedOverCover, type SalvagedZip } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/controls/choice';
 import { NumberField } from '../shared/controls/number-field';
@@ -109,17 +109,14 @@ export class KeptParts {
   protected toStock(): void {
     const [shop, job, cushion] = [this.#store.shop(), this.#store.job(), this.#store.cushion()];
     if (!shop || !job || !cushion) return;
-    if (this.length() === null) {
+    const lengthMm = this.length();
+    if (lengthMm === null) {
       this.#shop.refuse('Measure the zip as it lies, and enter its length.');
       return;
     }
     const id = newId('zip', new Set(shop.document.zips.map((one) => one.id)));
-    const zip = this.#shop.taken(
-      salvagedZipSchema,
-      { id, lengthMm: this.length(), colour: this.colour(), kind: this.kind(), from: `${job.name}, ${cushion.name}`.slice(0, 120) },
-      this.units(),
-    );
-    if (!zip) return;
+    // Within what the stockroom takes: the fields hold the length and the colour to it.
+    const zip: SalvagedZip = { id, lengthMm, colour: this.colour().trim(), kind: this.kind(), from: `${job.name}, ${cushion.name}`.slice(0, 120) };
     this.#shop.change((document) => ({ ...document, zips: [...document.zips, zip] }));
     this.#edit.setCover('Its zip into stock', { zip: id });
   }
