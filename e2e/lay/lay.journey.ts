@@ -7,10 +7,10 @@ test('a lay is compared with others, a way is taken, looked at longer, and saved
   await page.getByRole('button', { name: 'Compare lays' }).click();
   const dialog = page.getByRole('dialog', { name: 'Compare lays' });
   await expect(dialog.getByRole('row', { name: /As it is now/ })).toContainText('in hand', { timeout: 60_000 });
-  const across = dialog.getByRole('row', { name: /selvedge to selvedge/ });
-  const laid = await across.getByRole('cell').first().innerText();
+  const blocks = dialog.getByRole('row', { name: /from blocks/ });
+  const laid = await blocks.getByRole('cell').first().innerText();
   await shop.expectAccessible();
-  await across.getByRole('button', { name: /^Take/ }).click();
+  await blocks.getByRole('button', { name: /^Take/ }).click();
   await expect(dialog).toBeHidden();
   // What the table said is what the lay now takes.
   await expect(shop.tray()).toContainText(`${laid} laid`, { timeout: 60_000 });
