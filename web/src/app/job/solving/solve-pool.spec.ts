@@ -3,6 +3,7 @@ import { checkedLay, flatten, outlineOf, plan, rectangleOutline, solveLay, type 
 import { firstValueFrom, lastValueFrom, toArray } from 'rxjs';
 import { boxesJob, demoShop } from '../../testing/opened-job';
 import { hereWorkers, type HereWorker } from '../../testing/here-worker';
+import { Messages } from '../../shared/messages';
 import { SolvePool } from './solve-pool';
 import { trialAsk } from './trial-ask';
 
@@ -76,13 +77,30 @@ describe('the solve pool', () => {
     expect(heard().filter((kind) => kind === 'cancel')).toHaveSize(3);
   });
 
-  it('fails those who wait when a worker dies, and makes a new one for the next', async () => {
+  const die = (worker: HereWorker | undefined): boolean =>
+    worker?.dispatchEvent(new ErrorEvent('error', { message: 'out of memory', cancelable: true })) ?? false;
+
+  it('says when a worker dies and begins again with a new one: the answer is the same', async () => {
+    const request = lay(40);
+    const waiting = lastValueFrom(pool.solve('h', request));
+    die(workers[0]);
+    const says = await waiting;
+    expect(says.kind === 'done' && says.answer).toEqual(checkedLay(request, solveLay(request)));
+    expect(workers.map(({ terminated }) => terminated)).toEqual([true, false]);
+    expect(
+      TestBed.inject(Messages)
+        .all()
+        .map(({ text }) => text),
+    ).toEqual(['What was being worked out stopped (out of memory) and is begun again.']);
+  });
+
+  it('fails those who wait when the new worker dies too, and makes another for the next', async () => {
     const waiting = lastValueFrom(pool.solve('h', lay(1_000_000)).pipe(toArray()));
-    workers[0]?.dispatchEvent(new ErrorEvent('error', { message: 'out of memory', cancelable: true }));
+    die(workers[0]);
+    die(workers[1]);
     expect((await waiting).at(-1)).toEqual({ kind: 'failed', message: 'out of memory' });
-    expect(workers[0]?.terminated).toBeTrue();
     expect((await lastValueFrom(pool.solve('h', lay(4)))).kind).toBe('done');
-    expect(workers.length).toBe(2);
+    expect(workers.length).toBe(3);
   });
 
   it('tries changes out by a worker of its own, each school with its own crown', async () => {

@@ -1,10 +1,14 @@
 import { inject, Injectable } from '@angular/core';
 import { bestAnswer, joinedProgress, searchesOf, type CheckedLay, type HeavyRequest, type LayProgress, type LayRequest, type TrialAsk } from '@yardland/core';
-import { Observable, Subscription, type Subscriber } from 'rxjs';
+import { catchError, Observable, of, retry, Subscription, type Subscriber } from 'rxjs';
 import { MAKE_CORE_WORKER, startedWorker } from '../../core-thread/make-core-worker';
+import { Messages } from '../../shared/messages';
 import type { FromSolving, Solving, ToSolve, Trying } from '../../core-thread/messages';
 
 type Said = Solving | Trying;
+
+/** A worker could not go on: what it worked on is lost, and may be begun again by another. */
+class WorkerDied extends Error {}
 
 /** One worker with those who wait for it. One that dies fails them all and is replaced when the next is asked for. */
 class Bench {
@@ -54,10 +58,7 @@ class Bench {
     this.#worker = null;
     const waiting = [...this.#waiting.values()];
     this.#waiting.clear();
-    for (const subscriber of waiting) {
-      subscriber.next({ kind: 'failed', message });
-      subscriber.complete();
-    }
+    for (const subscriber of waiting) subscriber.error(new WorkerDied(message));
   }
 }
 
@@ -68,6 +69,7 @@ const SOLVING = Math.min(4, Math.max(1, navigator.hardwareConcurrency - 1));
 @Injectable({ providedIn: 'root' })
 export class SolvePool {
   readonly #make = inject(MAKE_CORE_WORKER);
+  readonly #messages = inject(Messages);
   readonly #solving = Array.from({ length: SOLVING }, () => new Bench(this.#make));
   readonly #trying = new Bench(this.#make);
   #asked = 0;
@@ -82,6 +84,24 @@ export class SolvePool {
   }
 
   #ask(hash: string, request: HeavyRequest): Observable<Solving> {
+    return this.#begunAgain(this.#askOnce(hash, request)) as Observable<Solving>;
+  }
+
+  /** Said and begun again, once, where the worker dies under it; where that dies too, it has failed. */
+  #begunAgain(asking: Observable<Said>): Observable<Said> {
+    return asking.pipe(
+      retry({
+        count: 1,
+        delay: (died: Error) => {
+          this.#messages.tell('a worker', `What was being worked out stopped (${died.message}) and is begun again.`);
+          return of(true);
+        },
+      }),
+      catchError((died: Error) => of({ kind: 'failed' as const, message: died.message })),
+    );
+  }
+
+  #askOnce(hash: string, request: HeavyRequest): Observable<Said> {
     return new Observable<Said>((subscriber) => {
       // A name of its own for each asking: the same question may be asked again while its last asking is being put away.
       const id = `${hash} ${++this.#asked}`;
@@ -95,7 +115,7 @@ export class SolvePool {
         else this.#underWay.delete(hash);
         bench.leave(id);
       };
-    }) as Observable<Solving>;
+    });
   }
 
   /** The searches of one lay: the best of those that have begun as progress, the best of all at last. One that fails fails the lay. */
@@ -133,11 +153,12 @@ export class SolvePool {
 
   /** Tries changes of a cushion out; emits how far it is and at last the answer. Leaving before that stops the work. */
   try(ask: TrialAsk): Observable<Trying> {
-    return new Observable<Said>((subscriber) => {
+    const asking = new Observable<Said>((subscriber) => {
       const id = `trial ${++this.#asked}`;
       this.#trying.ask(id, { kind: 'trial', id, ask }, subscriber);
       return () => this.#trying.leave(id);
-    }) as Observable<Trying>;
+    });
+    return this.#begunAgain(asking) as Observable<Trying>;
   }
 
   /** Asks for the best so far as the answer. */
