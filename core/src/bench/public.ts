@@ -4,6 +4,7 @@ export * from './core/core-operations';
 export type { CoreWork, CutTool, Refreshing } from './core/core-work';
 export { oldCoverOperations } from './core/old-core';
 export * from './learnt';
+export * from './looks';
 export * from './machine';
 export * from './order';
 export * from './recut';

@@ -39,6 +39,33 @@ export function redoing(
 ): Redoing {
   const done = (id: string): number[] => doneOn(ticks[id], quantity).filter((cushion) => wrong.cushions.includes(cushion));
   const own = new Map(operations.filter(({ phase, pieces }) => phase !== 'cut' && pieces.includes(wrong.piece)).map((one) => [one.id, done(one.id)] as const));
+  return redoingOf(operations, own, done, unpickShare);
+}
+
+/**
+ * What has to be opened and redone to sew one step again: the step, every seam that was sewn after it and needs it, and the filling, on the cushions where they were done.
+ */
+export function restitching(
+  operations: readonly Operation[],
+  ticks: Readonly<Record<string, Tick>>,
+  quantity: number,
+  wrong: { readonly step: string; readonly cushions: readonly number[] },
+  unpickShare: number,
+): Redoing {
+  const done = (id: string): number[] => doneOn(ticks[id], quantity).filter((cushion) => wrong.cushions.includes(cushion));
+  const after = new Set([wrong.step]);
+  for (const { id, after: needs } of operations) if (needs.some((one) => after.has(one))) after.add(id);
+  const own = new Map(operations.filter(({ id, phase }) => phase === 'sew' && after.has(id)).map(({ id }) => [id, done(id)] as const));
+  return redoingOf(operations, own, done, unpickShare);
+}
+
+/** What is redone where some operations are opened: with anything sewn also the filling. */
+function redoingOf(
+  operations: readonly Operation[],
+  own: ReadonlyMap<string, readonly number[]>,
+  done: (id: string) => number[],
+  unpickShare: number,
+): Redoing {
   const opened = new Set(operations.filter(({ phase }) => phase === 'sew').flatMap(({ id }) => own.get(id) ?? []));
   const redo = operations.flatMap((operation): Undone[] => {
     const { id, phase } = operation;

@@ -4,6 +4,7 @@ import { BIAS_WAYS } from '../cover/welt/bias';
 import { CLOTH_SLOTS } from '../piece/material-ref';
 import { CROWN_WAYS } from '../crown/domed';
 import { CUTTING_TOOLS } from '../allowance/tools';
+import { LOOKS } from '../piece/operation';
 import { GIVEN } from '../piece/sizes';
 import { POSTURES } from '../filling/feel';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
@@ -266,6 +267,18 @@ export const cushionSchema = z.strictObject({
       clock: z.strictObject({ step: z.string().max(80), since: z.iso.datetime() }).optional(),
       /** Pieces that were wrong and are cut anew. */
       recuts: z.array(recutSchema).max(200).optional(),
+      /** Looks that were answered with no: at what, on which of the cushions, and whether it was sewn again or a piece was wrong. */
+      looks: z
+        .array(
+          z.strictObject({
+            kind: z.enum(LOOKS),
+            cushions: z.array(z.int().min(1).max(500)).min(1).max(500),
+            did: z.enum(['restitched', 'piece']),
+            date: day,
+          }),
+        )
+        .max(500)
+        .optional(),
       /** Pieces that stay as they were cut although the plan has changed since: width and height, and the seam they are sewn with instead, mm. */
       kept: z
         .record(

@@ -8,6 +8,10 @@ export type Phase = (typeof PHASES)[number];
 /** What a step at the machine runs along, where that asks for a foot of its own: a zip's teeth, or the edge of a plate, where a welt's cord may lie. */
 export type RunsAlong = 'zip' | 'edge';
 
+/** What is looked over where a later step would hide a fault. */
+export const LOOKS = ['corners', 'opposite', 'pleats', 'plaque-join', 'ties', 'welt', 'halves'] as const;
+export type LookKind = (typeof LOOKS)[number];
+
 /** Who or what is needed for an operation. */
 export type Workplace = 'table' | 'machine' | 'hand' | 'bench';
 
@@ -52,6 +56,10 @@ export interface Operation {
   /** What it takes beyond the everyday tools. */
   readonly tools: readonly Tool[];
   readonly foot?: RunsAlong | undefined;
+  /** What of it is looked over before the next step. */
+  readonly looks?: readonly LookKind[] | undefined;
+  /** It is a look: at what, after which step, and along which seams, which are sewn again where the answer is no. */
+  readonly asks?: { readonly kind: LookKind; readonly of: string; readonly seams: readonly string[] } | undefined;
   /** What it folds, slits or turns, moment by moment; empty where the pieces in hand only meet. */
   readonly stages: readonly Stage[];
   /** Operations that come before it, where they are in the order at all. */

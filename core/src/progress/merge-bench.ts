@@ -9,6 +9,12 @@ const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.str
 /** The job without what was done at the bench. */
 const withoutBench = (job: Job): unknown => ({ ...job, cushions: job.cushions.map(({ bench: _bench, ...rest }) => rest) });
 
+/** A list that both only add to: theirs, and what is new in mine. */
+function together<T>(base: readonly T[] = [], mine: readonly T[] = [], theirs: readonly T[] = []): T[] {
+  const known = base.map((one) => JSON.stringify(one));
+  return [...theirs, ...mine.filter((one) => !known.includes(JSON.stringify(one)))];
+}
+
 /** What one window did at the bench since both had the same, put onto what the other has now. */
 function merged(base: Bench, mine: Bench, theirs: Bench, quantity: number): Bench {
   const done = new Map(Object.entries(theirs.done));
@@ -26,8 +32,8 @@ function merged(base: Bench, mine: Bench, theirs: Bench, quantity: number): Benc
   }
   const minutes = { ...theirs.minutes };
   for (const [id, now] of Object.entries(mine.minutes ?? {})) minutes[id] = (theirs.minutes?.[id] ?? 0) + now - (base.minutes?.[id] ?? 0);
-  const known = (base.recuts ?? []).map((one) => JSON.stringify(one));
-  const recuts = [...(theirs.recuts ?? []), ...(mine.recuts ?? []).filter((one) => !known.includes(JSON.stringify(one)))];
+  const recuts = together(base.recuts, mine.recuts, theirs.recuts);
+  const looks = together(base.looks, mine.looks, theirs.looks);
   const decided = new Map(Object.entries(theirs.kept ?? {}));
   for (const id of new Set([...Object.keys(base.kept ?? {}), ...Object.keys(mine.kept ?? {})])) {
     if (same(base.kept?.[id], mine.kept?.[id])) continue;
@@ -41,6 +47,7 @@ function merged(base: Bench, mine: Bench, theirs: Bench, quantity: number): Benc
     ...(Object.keys(minutes).length ? { minutes } : {}),
     ...(clock ? { clock } : {}),
     ...(recuts.length ? { recuts } : {}),
+    ...(looks.length ? { looks } : {}),
     ...(decided.size ? { kept: Object.fromEntries(decided) } : {}),
   };
 }

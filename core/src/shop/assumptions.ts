@@ -157,6 +157,7 @@ export const ASSUMPTIONS = {
   adhesivePerM2: plain(0.25, 'l/m²'),
   glueEdgeMm: plain(50, 'mm'),
   bobbinM: plain(60, 'm'),
+  lookMinutes: plain(1, 'min'),
   wrapStapleMm: length(25, 1),
   stapleClearMm: length(60, 2.5),
   stapleTrimMm: length(6, 1 / 4),

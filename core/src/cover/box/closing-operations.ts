@@ -84,6 +84,7 @@ export function plaqueEnds(work: BoxWork): Operation[] {
       ...words,
       pieces: idsOf(...band.boxing, ...plaque.pieces, ...plackets),
       seams: names,
+      looks: ['plaque-join'],
       stages: hemmed ? hemmedEndStages(assume('endHemMm'), assume('endLapMm'), assume('endRowMm')) : [],
       minutes: sewingMinutes(work, names),
       needs: 'machine',

@@ -50,6 +50,7 @@ function welting(work: BoxWork): Operation[] {
       cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
       pieces: idsOf(plates.top, plates.bottom, welts.top.piece, welts.bottom?.piece),
       seams,
+      looks: ['welt'],
       minutes: sewingMinutes(work, seams, (welts.bottom ? 2 : 1) * cornerCount(work)),
       needs: 'machine',
       after: ['sew/welt', 'cut/notch'],

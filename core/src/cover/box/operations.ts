@@ -68,6 +68,7 @@ function toTop(work: BoxWork): Operation {
     cautions: ['Clip the allowance, not the stitch.', ...(plates.eased ? ['Ease the domed plate in evenly between the notches; no pleat at a corner.'] : [])],
     pieces: [...idsOf(plates.top), ...bandIds(work)],
     seams: ['band-to-top'],
+    looks: ['corners'],
     minutes: sewingMinutes(work, ['band-to-top'], cornerCount(work)),
     needs: 'machine',
     after: [
@@ -141,6 +142,7 @@ function toBottom(work: BoxWork): Operation {
     cautions: [bottomCaution(work)],
     pieces: [...idsOf(plates.bottom), ...bandIds(work)],
     seams: ['band-to-bottom'],
+    looks: ['opposite', 'pleats', ...(countMarks(work, 'tie') ? (['ties'] as const) : [])],
     minutes: sewingMinutes(work, ['band-to-bottom'], cornerCount(work)),
     needs: 'machine',
     after: ['sew/band-to-top', 'sew/last-corner', 'sew/ridge-last-corner', 'sew/ridge-top', 'sew/buttons', ...patches, ...(last ? [] : ['sew/open-zip'])],

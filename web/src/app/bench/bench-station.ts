@@ -12,6 +12,7 @@ import { Button, StationFrame, Tool, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import type { CutOtherwiseData } from './cut-otherwise-dialog';
 import { BenchWork } from './bench-work';
+import { openLook } from './open-look';
 import { minutesInWords } from '../shared/words/minutes';
 import { waysOfOne } from '../shared/words/way-words';
 import { stepScene } from './step-scene';
@@ -133,6 +134,11 @@ export class BenchStation {
       data: { store: this.store, work: this.work, piece },
       labelledBy: 'recut-title',
     });
+  }
+
+  /** A look that is answered with no. */
+  protected async notSo(step: Operation): Promise<void> {
+    if ((await openLook(this.#dialogs, { store: this.store, work: this.work, step })) === 'piece') await this.recut(step.pieces[0] ?? null);
   }
 
   /** What becomes of pieces that were cut before their size changed. */

@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
-import { formatLength } from '@yardland/core';
+import { formatLength, type Operation } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Icon } from '../shared/icon';
 import { MEASURES } from '../shared/controls/measures';
@@ -9,6 +9,8 @@ import type { Scene } from '../shared/table/scene';
 import { Button, Tool } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import { PHASE_WORDS, type BenchWork } from './bench-work';
+import { Dialogs } from '../shared/dialogs';
+import { openLook } from './open-look';
 import { stepScene } from './step-scene';
 
 /** What the view is opened with. */
@@ -35,6 +37,7 @@ const TICK_MS = 1000;
 export class BenchView {
   readonly #data = inject<BenchViewData>(DIALOG_DATA);
   readonly #dialog = inject<DialogRef<null>>(DialogRef);
+  readonly #dialogs = inject(Dialogs);
   protected readonly work = this.#data.work;
   protected readonly phaseWords = PHASE_WORDS;
   protected readonly cushion = computed(() => this.#data.store.cushion());
@@ -114,6 +117,16 @@ export class BenchView {
   protected clock(): void {
     this.#now.set(Date.now());
     this.work.pressClock(new Date());
+  }
+
+  /** A look that is answered with no, or with a piece that is wrong. */
+  protected async notSo(step: Operation): Promise<void> {
+    const { store, work } = this.#data;
+    if ((await openLook(this.#dialogs, { store, work, step })) !== 'piece') return;
+    await this.#dialogs.open(async () => (await import('./recut-dialog')).RecutDialog, {
+      data: { store, work, piece: step.pieces[0] ?? null },
+      labelledBy: 'recut-title',
+    });
   }
 
   protected down(event: PointerEvent): void {

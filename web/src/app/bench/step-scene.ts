@@ -263,7 +263,7 @@ function sectionScene(one: Planned, fit: string, lying: keyof typeof GAP, inWord
 /** The pieces of a step to one scale, the edges that meet lit and lettered, notches, and the way of the roll where it is cut. */
 function piecesScene(one: Planned, step: Operation, fit: string, lying: keyof typeof GAP): Scene {
   const pieces = one.pieces.filter(({ id }) => step.pieces.includes(id));
-  const runs = sewnRuns(step, one.pieces, one.cover.seams);
+  const runs = sewnRuns({ seams: step.asks?.seams ?? step.seams }, one.pieces, one.cover.seams);
   const widest = Math.max(one.sizes.cut.width.value, 200);
   const gap = widest * GAP[lying];
   const drawn = pieces.map((piece) => drawnAs(piece, widest));

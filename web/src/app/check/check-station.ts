@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Icon } from '../shared/icon';
-import { compare, formatLengthUnit, meaningOf, type Check, type CheckPlace } from '@yardland/core';
+import { compare, foundAtLooks, formatLengthUnit, meaningOf, type Check, type CheckPlace } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { dayWords, today } from '../shared/words/days';
 import { Length } from '../shared/words/length';
@@ -11,7 +11,7 @@ import { Choice, type Option } from '../shared/controls/choice';
 import { Pictures } from '../shared/reading/pictures';
 import { Table } from '../shared/table/table';
 import { checkScene } from './check-scene';
-import { CORNER_OPTIONS, meaningWords, PLACES, SEAT_OPTIONS, THUMB_OPTIONS, WELT_OPTIONS } from './check-words';
+import { CORNER_OPTIONS, LOOK_WORDS, meaningWords, PLACES, SEAT_OPTIONS, THUMB_OPTIONS, WELT_OPTIONS } from './check-words';
 import { Button, Panel, PanelHead, StationFrame, Tool, Words } from '../shared/ui/ui';
 
 /** What is judged by hand and eye. */
@@ -55,6 +55,13 @@ export class CheckStation {
       rows: compare(one, check).map((row) => ({ ...row, letter: PLACES[row.place].letter, name: PLACES[row.place].words, off: this.#offWords(row.offMm) })),
     }));
   });
+
+  /** Faults found at the bench before they were hidden, by kind. */
+  protected readonly found = computed(() =>
+    foundAtLooks(this.store.cushion()?.bench?.looks ?? [])
+      .map(({ kind, count }) => `${LOOK_WORDS[kind]} ${count}`)
+      .join(', '),
+  );
 
   protected readonly stationNames = { template: 'Template', build: 'Build', filling: 'Filling', cover: 'Cover', bench: 'Bench' };
   protected readonly scene = computed(() => {

@@ -1,4 +1,4 @@
-import type { CHECK_TOLERANCE, CORNERS, IN_SEAT, Meaning, THUMB, WELT_LIES } from '@yardland/core';
+import type { CHECK_TOLERANCE, CORNERS, IN_SEAT, Meaning, THUMB, WELT_LIES, LookKind } from '@yardland/core';
 
 /** Where each measure is taken: the letter on the drawing, and its words. */
 export const PLACES: Record<keyof typeof CHECK_TOLERANCE, { readonly letter: string; readonly words: string }> = {
@@ -131,3 +131,14 @@ export function meaningWords<C extends Meaning['code']>(meaning: Extract<Meaning
   const say: (meaning: Extract<Meaning, { readonly code: C }>, length: Length) => MeaningWords = MEANINGS[meaning.code as C];
   return say(meaning, length);
 }
+
+/** What a look on the bench is at, in a word. */
+export const LOOK_WORDS: Record<LookKind, string> = {
+  corners: 'corners',
+  opposite: 'corners not opposite',
+  pleats: 'pleats caught',
+  'plaque-join': 'plaque’s join',
+  ties: 'ties',
+  welt: 'welt',
+  halves: 'halves unlike',
+};

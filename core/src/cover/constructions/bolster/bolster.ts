@@ -116,6 +116,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
       cautions: ['The zip stands open a hand’s width before the last seam closes.'],
       pieces: ['end', 'body'],
       seams: ['body-to-other-end'],
+      looks: ['pleats'],
       minutes: sew(['body-to-other-end']),
       needs: 'machine',
       after: ['sew/open-zip'],

@@ -148,6 +148,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
             text: 'Cut the flange through at the band’s join, its ends laid flush and not over each other. Sew it to the band’s lower edge, then a second row that keeps it turned under.',
             pieces: [flange.id, band.id],
             seams: ['flange-to-band'],
+            looks: ['pleats'],
             minutes: sew(['flange-to-band']),
             needs: 'machine',
             after: ['sew/ridge'],

@@ -78,6 +78,7 @@ export function knifeEdgeOperations(request: CoverRequest, work: KnifeWork): Ope
       cautions: closing === 'hand' ? ['Back-tack both ends of the opening.'] : [],
       pieces: plates,
       seams: ['plates'],
+      looks: ['pleats'],
       minutes: sew(['plates'], corners),
       needs: 'machine',
       after: ['sew/welt-on', 'sew/zip', 'sew/open-zip', 'sew/hems'],

@@ -91,6 +91,7 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
       cautions: ['Clip the top panel’s allowance round the curve of the front; back-tack both ends: the pull comes there.'],
       pieces: [made.plate.id, ...band],
       seams: ['band-to-top'],
+      looks: ['corners'],
       minutes: minutesFor('sew', run('band-to-top'), 2, assume),
       needs: 'machine',
       after: ['sew/band-joins', 'cut/notch'],

@@ -1,3 +1,4 @@
+import { withLooks } from '../../../bench/looks';
 import type { Ordered } from '../../../bench/order';
 import type { Cushion } from '../../../job/document';
 import type { Operation } from '../../../piece/operation';
@@ -41,7 +42,7 @@ export function workedCushion(
     assume,
   });
   const steps = afterSaving(savingParts(source, { units: context.units, step: shop.document.step }, assume), operationsFor(cover, keptCover, core));
-  return workOrder(steps, { source, job: context, shop, seams: cover.seams, pieces, assume });
+  return workOrder(withLooks(steps, assume), { source, job: context, shop, seams: cover.seams, pieces, assume });
 }
 
 /** The old cover comes off, and gives what is kept of it, before anything is cut. */
