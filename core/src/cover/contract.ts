@@ -164,7 +164,12 @@ export type Field<C> = {
       usualFor?(choices: C, cloth: (slot: ClothSlot) => ClothNature): string;
     }
   | { readonly kind: 'count'; readonly least: number; readonly most: number; readonly usual: number }
-  | { readonly kind: 'length'; readonly minMm: number; readonly maxMm: number; readonly usual: AssumptionKey | 'school seam' | 'half the height' }
+  | {
+      readonly kind: 'length';
+      readonly minMm: number;
+      readonly maxMm: number;
+      readonly usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange';
+    }
 );
 
 /** The measures that sizes start from. */
@@ -229,8 +234,8 @@ export interface Construction<C extends Choices = Choices> {
   suits(suitor: Suitor): Issue[];
   /** Its own way from the given size to all others; where it has none, or null, the allowance school leads. */
   sizes?(choices: C, ask: SizeAsk): Sizes | null;
-  /** The flange of its welts, and how many of its edges are welted, where it may differ from the seam allowance; null where there is none. */
-  flange?(choices: C): { readonly mm: number; readonly edges: 1 | 2 } | null;
+  /** The flange of its welts, and how many of its edges are welted, where it may differ from the seam allowance; null where there is none. `cloth`: how thick the welt's is. */
+  flange?(choices: C, welt: { readonly cloth: Figure; readonly assume: Constants }): { readonly flange: Figure; readonly edges: 1 | 2 } | null;
   /** How large its plate and its band are cut, and how large it is sewn, where that is not as the school has it. */
   cutSizes?(choices: C, request: Pick<CoverRequest, 'sizes' | 'assume'>): Partial<Pick<Sizes, 'cut' | 'boxingCut' | 'sewn'>>;
   /** The seam line of its plates, where that is not the sewn size's own outline. */

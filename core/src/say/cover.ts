@@ -23,6 +23,14 @@ export const COVER_SENTENCES = {
     `A zip opening of ${mm('openingMm')} leaves no boxing in a seam line of ${mm('roundMm')}.`,
     n('own') === '1' ? 'Make the cover for a shorter zip, or with new tape.' : 'Shorten the zip’s return.',
   ],
+  'welt-strip-too-narrow': (_, mm) => [
+    `A welt strip of ${mm('stripMm')} does not go round its cord with a flange: it takes ${mm('needsMm')} at least.`,
+    'Cut it wider, or take a thinner cord.',
+  ],
+  'welt-strip-gives-flange': (n, mm) => [
+    `A welt strip of ${mm('stripMm')} leaves a flange of ${mm('flangeMm')} where the seam takes ${mm('seamMm')}.`,
+    n('tighter') === '1' ? `The cover comes out ${mm('byMm')} tighter across and deep.` : `The cover comes out ${mm('byMm')} roomier across and deep.`,
+  ],
   'own-zip-without-zip': (_, mm) => [
     `The cover is made for a salvaged zip of ${mm('zipMm')}, and has no zip.`,
     'Close it with a zip, or let go of the salvaged one under Cover, Closing.',

@@ -17,6 +17,8 @@ export const boxShape = {
   weltOn: z.enum(['both', 'top']).optional(),
   weltCut: z.enum(['bias', 'straight']).optional(),
   flangeMm: lengthWithin(...RANGES.flangeMm).optional(),
+  /** How wide the welt's strip is cut: the flange follows from it. */
+  weltStripMm: lengthWithin(...RANGES.weltStripMm).optional(),
   cordMm,
   /** Rows of a ridge. */
   ridge: z.enum(['once', 'twice']).optional(),
@@ -66,7 +68,8 @@ export const boxFields: readonly Field<Box>[] = [
   choice('weltOn', 'Welt on', { both: 'both plates', top: 'top only' }, welt),
   choice('weltCut', 'Welt cut', { bias: 'on the bias', straight: 'straight' }, { ...welt, usualFor: (choices, cloth) => weltCutFor(choices, cloth('welt')) }),
   length('cordMm', 'Cord', RANGES.cordMm, 'cordMm', welt),
-  length('flangeMm', 'Welt’s flange', RANGES.flangeMm, 'school seam', welt),
+  length('weltStripMm', 'Welt strip cut', RANGES.weltStripMm, 'by its flange', welt),
+  length('flangeMm', 'Welt’s flange', RANGES.flangeMm, 'school seam', { shown: ({ edge, weltStripMm }) => edge === 'welt' && weltStripMm === undefined }),
   choice('ridge', 'Stitched', { once: 'once', twice: 'twice' }, { shown: ({ edge }) => edge === 'ridge' }),
   length('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   choice('strips', 'Boxing and plaque cut', { across: 'across the cloth', along: 'along the roll' }),

@@ -5,6 +5,7 @@ import type { Piece } from '../../piece/piece';
 import type { Stretch } from '../../piece/seam';
 import type { CoverRequest } from '../contract';
 import { showsHoles } from '../../material/material';
+import { stripProblems } from '../welt/flange';
 import { chosenWelt, weltEdge } from '../welt/welt';
 import type { Box } from './choices';
 import { roundOnSlope } from './plates';
@@ -41,8 +42,13 @@ export function weltsFor(choices: Box, request: CoverRequest): Welts | null {
 }
 
 /** Welt cut with the threads of a woven cloth does not lie round a tight curve. */
-export function weltProblems(choices: Box, { sewn, cloth, assume }: CoverRequest): Issue[] {
-  if (choices.edge !== 'welt' || choices.weltCut !== 'straight' || cloth('welt').stretches || showsHoles(cloth('welt'))) return [];
+export function weltProblems(choices: Box, request: CoverRequest): Issue[] {
+  if (choices.edge !== 'welt') return [];
+  return [...stripProblems(choices, request.sizes, request.cloth('welt').thicknessMm, request.assume), ...tightProblems(choices, request)];
+}
+
+function tightProblems(choices: Box, { sewn, cloth, assume }: CoverRequest): Issue[] {
+  if (choices.weltCut !== 'straight' || cloth('welt').stretches || showsHoles(cloth('welt'))) return [];
   const radiusMm = smallestRadius(sewn);
   return radiusMm < assume('weltTightMm')
     ? [issue('warning', 'straight-welt-on-tight-curve', 'construction.weltCut', { radiusMm, leastMm: assume('weltTightMm') })]

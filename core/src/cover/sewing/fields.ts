@@ -24,7 +24,7 @@ export function lengthField<C>(
   key: keyof C & string,
   label: string,
   [minMm, maxMm]: readonly [number, number],
-  usual: AssumptionKey | 'school seam' | 'half the height',
+  usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange',
   more: More<C> = {},
 ): Field<C> {
   return { key, label, kind: 'length', minMm, maxMm, usual, ...more };

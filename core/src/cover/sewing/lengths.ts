@@ -13,6 +13,8 @@ export const RANGES = {
   seamMm: [3, 50],
   cordMm: [1, 25],
   flangeMm: [3, 50],
+  /** A welt's strip, flat, as it is cut. */
+  weltStripMm: [12, 200],
   zipWidthMm: [5, 100],
 } as const satisfies Record<string, readonly [number, number]>;
 

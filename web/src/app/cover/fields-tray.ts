@@ -166,6 +166,7 @@ export class FieldsTray {
   #usual(usual: UsualLength): { readonly mm: number; readonly hint: string } {
     const [job, shop, sizes] = [this.store.job(), this.store.shop(), this.store.cushionPlan()?.sizes];
     if (usual === 'school seam') return { mm: sizes?.seam.value ?? 0, hint: 'as the school says' };
+    if (usual === 'by its flange') return { mm: this.store.cushionPlan()?.pieces.find(({ role }) => role === 'welt')?.height.value ?? 0, hint: 'by its flange' };
     if (usual === 'half the height') return { mm: (sizes?.sewn.height.value ?? 0) / 2, hint: 'half the height' };
     return { mm: job && shop ? shop.assume(usual, job.units) : 0, hint: 'as the shop has it' };
   }

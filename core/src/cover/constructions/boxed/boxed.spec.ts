@@ -189,6 +189,23 @@ describe('a welt with a flange of its own', () => {
     expect([piece(one, 'welt').countPerCushion, unequalSeams(one.cover.seams)]).toEqual([1, []]);
   });
 
+  it('follows from the width that the strip is cut, which is then what is cut; how much tighter the cover becomes is said', () => {
+    // (50 − π × 5 − 1) ÷ 2 = 16.646: 3.646 over the seam of 13 on every side, 7.292 across; both edges welted, the height loses as much.
+    const one = metric({ edge: 'welt', cordMm: 5, weltStripMm: 50 });
+    expect(rounded(one.sizes.sewn.width.value)).toBe(492.708);
+    expect(rounded(one.sizes.sewn.depth.value)).toBe(442.708);
+    expect(rounded(one.sizes.sewn.height.value)).toBe(67.708);
+    expect(rounded(piece(one, 'welt').height.value)).toBe(50);
+    expect(unequalSeams(one.cover.seams)).toEqual([]);
+    const note = one.problems.find(({ code }) => code === 'welt-strip-gives-flange');
+    expect([rounded(Number(note?.data['byMm'])), note?.data['tighter']]).toEqual([7.292, 1]);
+    // A strip of the usual flange changes nothing and says nothing; a narrow one lets the cover out; one that does not go round the cord is refused in words.
+    const codes = (weltStripMm: number): string[] => metric({ edge: 'welt', cordMm: 5, weltStripMm }).problems.map(({ code }) => code);
+    expect(codes(2 * 13 + 1 + Math.PI * 5)).not.toContain('welt-strip-gives-flange');
+    expect(metric({ edge: 'welt', cordMm: 5, weltStripMm: 32 }).sizes.sewn.width.value).toBeGreaterThan(500);
+    expect(codes(20)).toContain('welt-strip-too-narrow');
+  });
+
   it('lets it out where the flange is the narrower, and of an old cover what is cut grows instead', () => {
     expect(metric({ edge: 'welt', flangeMm: 10 }).sizes.sewn.width.value).toBe(506);
     const old = metric({ edge: 'welt', flangeMm: 16 }, { given: 'sewn' });
@@ -337,6 +354,7 @@ describe('every boxed cover', () => {
       weltOn: fc.constantFrom('both' as const, 'top' as const),
       weltCut: fc.constantFrom('bias' as const, 'straight' as const),
       flangeMm: fc.constantFrom(undefined, 10, 13, 16),
+      weltStripMm: fc.constantFrom(undefined, 32, 50),
       closing: fc.constantFrom('zip' as const, 'hand' as const, 'hook-and-loop' as const),
       plaque: fc.constantFrom('slit' as const, 'folded' as const, 'lapped' as const),
       zipReach: fc.constantFrom('corners' as const, 'back' as const, 'short' as const, 'fraction' as const),
@@ -351,9 +369,9 @@ describe('every boxed cover', () => {
         fc.constantFrom(...SHIPPED_SCHOOLS),
         fc.constantFrom('metric' as const, 'inch' as const),
         fc.integer({ min: 420, max: 1900 }),
-        ({ flangeMm, ...rest }, shape, school, units, acrossMm) => {
+        ({ flangeMm, weltStripMm, ...rest }, shape, school, units, acrossMm) => {
           const one = made(
-            { ...rest, ...(flangeMm === undefined ? {} : { flangeMm }) },
+            { ...rest, ...(flangeMm === undefined ? {} : { flangeMm }), ...(weltStripMm === undefined ? {} : { weltStripMm }) },
             { template: shape.like(acrossMm, 470), heightMm: 120, school: school.id, core: { layers: [{ grade: 'wren-28', thicknessMm: 120 }] } },
             units,
           );

@@ -1,3 +1,4 @@
+import { flangeFor } from '../../welt/flange';
 import * as z from 'zod';
 import { boxFields, boxingOf, boxShape, closingOf } from '../../box/choices';
 import { makeBox } from '../../box/make';
@@ -34,7 +35,10 @@ export const boxed: Construction<Boxed> = {
   fields: boxFields,
   slots: ['bottom', 'boxing', 'welt', 'mesh', 'grip'],
   suits: () => [],
-  flange: ({ edge, flangeMm, weltOn }) => (edge === 'welt' && flangeMm !== undefined ? { mm: flangeMm, edges: weltOn === 'top' ? 1 : 2 } : null),
+  flange: (choices, welt) => {
+    const flange = choices.edge === 'welt' ? flangeFor(choices, welt) : null;
+    return flange && { flange, edges: choices.weltOn === 'top' ? 1 : 2 };
+  },
   make: (choices, request) => makeBox(choices, request),
   profile: ({ edge, cordMm, weltOn }, { sewn, slope }, assume) => ({
     kind: 'band',

@@ -11,6 +11,7 @@ import { overridden, type School } from '../../../shop/schools';
 import type { Shop } from '../../../shop/shop';
 import { outlineOf, shapeOf } from '../../../template/shapes/shapes';
 import { pairMm } from '../../../units/length';
+import { slotFacts } from '../../cloths';
 import type { CushionContext } from './context';
 
 /** How large a cushion becomes, and what its outline and its edge are. */
@@ -66,8 +67,9 @@ export function sizedCushion(cushion: Cushion, construction: Construction, conte
   const loftMm = cushion.wrapLoftMm ?? (own ? 0 : pairMm(school.wrap.loft, units));
   const asked = { ...measures, wrapLoftMm: loftMm, wrapSqueezed: assume('wrapSqueezedLightly'), seamMm: choices.seamMm ?? null, thin };
   const evaluated = own ?? evaluateSizes(school, asked, units);
-  const flange = construction.flange?.(choices) ?? null;
-  const bySchool = flange ? drawnIn(evaluated, given('flange', flange.mm, 'entered'), flange.edges, measuredAs) : evaluated;
+  const cloth = given('cloth', slotFacts(context, cushion, shop)('welt').thicknessMm, 'material');
+  const welted = construction.flange?.(choices, { cloth, assume }) ?? null;
+  const bySchool = welted ? drawnIn(evaluated, welted.flange, welted.edges, measuredAs) : evaluated;
   if (leavesNoHeight(bySchool, construction.profile(choices, bySchool, assume)))
     return not(issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm }));
   const bySides = outlinesOf(base, bySchool, acrossMm, deepMm);
