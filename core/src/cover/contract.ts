@@ -160,6 +160,8 @@ export type Field<C> = {
       readonly kind: 'choice';
       readonly options: readonly { readonly value: string; readonly name: string }[];
       readonly usual: string;
+      /** Which of them suit the other choices; all where it is not said. One chosen that does not suit is passed over. */
+      offered?(choices: C): readonly string[];
       /** Where the usual one hangs on other choices, or on how the cloths are worked. */
       usualFor?(choices: C, cloth: (slot: ClothSlot) => ClothNature): string;
     }

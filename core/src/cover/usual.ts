@@ -4,8 +4,13 @@ import { constructionSchema } from './list';
 
 /** A construction as the shop usually makes it: its own defaults with what the shop has said of it. What it no longer understands is passed over, the whole of it. */
 export function usualChoices({ kind, defaults }: Pick<Construction, 'kind' | 'defaults'>, { usual = {} }: Pick<ShopDocument, 'usual'>): Choices {
-  const read = constructionSchema.safeParse({ ...defaults(), ...usual[kind], kind });
+  const read = constructionSchema.safeParse({ ...defaults(), ...asToday(usual[kind] ?? {}), kind });
   return read.success ? read.data : defaults();
+}
+
+/** Choices as a shop kept them before a cover named its order of work. */
+function asToday({ plaqueSewn, ...choices }: NonNullable<ShopDocument['usual']>[string]): typeof choices {
+  return plaqueSewn === undefined ? choices : { ...choices, order: plaqueSewn === 'last' ? 'plaque-last' : 'plaque-with-boxing' };
 }
 
 /** The choices of a construction as the shop keeps them: all but which construction it is. */

@@ -14,7 +14,7 @@ const SPRINGS = [
 const ties = [{ kind: 'tie', edge: 'back', share: 0.05 } as const, { kind: 'tie', edge: 'back', share: 0.95 } as const];
 
 /** Choices that change the order of work. */
-const ORDER: ReadonlySet<string> = new Set(['boxing', 'closing', 'plaqueSewn', 'edge', 'wide', 'as', 'cover']);
+const ORDER: ReadonlySet<string> = new Set(['boxing', 'closing', 'order', 'edge', 'wide', 'as', 'cover']);
 
 /** Every choice of a construction by itself, and each pair of the ones that change the order of work. */
 function choicesOf({ kind, fields, defaults }: Construction): Choices[] {

@@ -159,6 +159,7 @@ export const ASSUMPTION_WORDS: Readonly<Record<AssumptionKey, AssumptionWords>> 
   clothKgM3: { meaning: 'cover cloth weighs so much, by its thickness', source: '450 g a square metre at a thickness of 1' },
   adhesivePerM2: { meaning: 'spray adhesive for a square metre of joint, both faces', source: 'bench practice' },
   glueEdgeMm: { meaning: 'adhesive of a wrap or a pad lies so far in from its edge', source: 'glued at the edge only' },
+  joinStopMm: { meaning: 'joined in place: the boxing is left open so far from where it meets the plaque', source: 'bench practice' },
   lookMinutes: { meaning: 'a look before one goes on', source: 'bench practice' },
   bobbinM: { meaning: 'thread on a wound bobbin', source: 'a bobbin of a walking-foot machine, wound with upholstery thread' },
   wrapStapleMm: { meaning: 'from staple to staple along the edge of a wrap', source: 'bench practice' },

@@ -158,6 +158,7 @@ export const ASSUMPTIONS = {
   glueEdgeMm: plain(50, 'mm'),
   bobbinM: plain(60, 'm'),
   lookMinutes: plain(1, 'min'),
+  joinStopMm: length(50, 2),
   wrapStapleMm: length(25, 1),
   stapleClearMm: length(60, 2.5),
   stapleTrimMm: length(6, 1 / 4),

@@ -8,6 +8,7 @@ import { wideField, wideShape } from '../plate/wide';
 import { REACH_WORDS, REACHES } from '../band/reach';
 import { showsHoles, type ClothNature } from '../../material/material';
 import { weltCutFor } from '../welt/welt';
+import { ORDER_WORDS, orderOf, ORDERS, ordersFor } from './order';
 
 /** The choices of a boxed cover, whatever it is called and whatever goes round it. */
 export const boxShape = {
@@ -25,7 +26,7 @@ export const boxShape = {
   seamMm,
   closing: z.enum(['zip', 'hand', 'hook-and-loop']).optional(),
   plaque: z.enum(['slit', 'folded', 'lapped']).optional(),
-  plaqueSewn: z.enum(['with-boxing', 'last']).optional(),
+  order: z.enum(ORDERS).optional(),
   teethMm: lengthWithin(3, 500).optional(),
   zipReach: z.enum(REACHES).optional(),
   zipWidthMm,
@@ -50,7 +51,7 @@ export const endsFor = (choices: Box): (typeof ZIP_ENDS)[number] => choices.zipE
 export const plaqueFor = ({ plaque }: Box, boxing: Pick<ClothNature, 'kind'>): NonNullable<Box['plaque']> => plaque ?? (showsHoles(boxing) ? 'folded' : 'slit');
 
 /** The plaque is set in when both plates are on; there has to be one. */
-export const plaqueIsLast = (choices: Box): boolean => choices.plaqueSewn === 'last' && closingOf(choices) !== 'hand';
+export const plaqueIsLast = (choices: Box): boolean => orderOf(choices) === 'plaque-last';
 
 const welted = ({ edge }: Box): boolean => edge === 'welt';
 const zipped = (choices: Box): boolean => closingOf(choices) === 'zip';
@@ -74,6 +75,7 @@ export const boxFields: readonly Field<Box>[] = [
   length('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   choice('strips', 'Boxing and plaque cut', { across: 'across the cloth', along: 'along the roll' }),
   wideField<Box>(),
+  choice('order', 'Order of work', ORDER_WORDS, { shown: (choices) => ordersFor(choices).length > 1, offered: ordersFor }),
   choice('closing', 'Closed with', { zip: 'zip', hand: 'by hand', 'hook-and-loop': 'hook and loop' }, closing),
   choice('zipReach', 'It runs', REACH_WORDS, { ...closing, opens: true, shown: opens, usualFor: reachFor }),
   length('zipReturnMm', 'Round each corner', [0, 500], 'zipReturnMm', {
@@ -101,6 +103,5 @@ export const boxFields: readonly Field<Box>[] = [
     { ...closing, shown: opens, usualFor: endsFor },
   ),
   length('zipPocketMm', 'End pocket', [0, 100], 'zipPocketMm', { ...closing, shown: (choices) => opens(choices) && endsFor(choices) === 'pocket' }),
-  choice('plaqueSewn', 'Plaque sewn in', { 'with-boxing': 'with the boxing', last: 'last' }, { ...closing, shown: opens }),
   ...extrasFields,
 ];

@@ -5,6 +5,7 @@ import { plaqueText, plaqueTools } from '../sewing/cloth-way';
 import { openZip } from '../sewing/cover-operations';
 import { hemmedEndStages } from '../plaque/plaque-stages';
 import { endsFor, plaqueIsLast } from './choices';
+import { isJoinedInPlace, isPanelByPanel } from './order';
 import { idsOf, lastCorner, present, sewingMinutes, type BoxWork } from './work';
 
 const SLIDER = 'Slider on, and a stop sewn across each end, before the plaque is closed in.';
@@ -93,6 +94,53 @@ export function plaqueEnds(work: BoxWork): Operation[] {
   ];
 }
 
+/** The boxing's ends, folded over and trimmed where they meet the plaque on the first plate, joined to it, and the rest of that plate's seam sewn. */
+export function joiningInPlace(work: BoxWork): Operation[] {
+  const { choices, request, band, plates } = work;
+  const { plaque, ends } = band;
+  if (!plaque || !isJoinedInPlace(choices, band)) return [];
+  const names = [...ends.map(({ id }) => id), ...present(work, 'plaque-to-top')];
+  const trimMm = Math.max(0, ...band.boxing.map((piece) => piece.trimMm)) / 2;
+  const words = endWords(work);
+  const from = 1 + words.figures.length;
+  return [
+    operation({
+      id: 'sew/join-in-place',
+      phase: 'sew',
+      text: `At each end fold the boxing over where it meets the plaque, mark that place on the plate and on the fold, and trim what is over to one seam beyond the fold: {${from - 1}} was left for it. ${words.text} Then sew the last {${from}} on both sides, and the plaque, to the top plate.`,
+      figures: [...words.figures, given('cut long at each end', trimMm, 'shop'), given('left open at each end', request.assume('joinStopMm'), 'shop')],
+      cautions: [...words.cautions, 'Both ends are measured on the plate as it is sewn: cloth that gives has moved by now.'],
+      pieces: idsOf(plates.top, ...band.boxing, ...plaque.pieces, ...band.plackets),
+      seams: names,
+      looks: ['plaque-join'],
+      minutes: sewingMinutes(work, names),
+      needs: 'machine',
+      after: ['sew/plaque', 'sew/band-to-top'],
+    }),
+  ];
+}
+
+/** The corner seams of panels that were sewn to the plates one by one, the plaque's ends among them. */
+export function cornersLast(work: BoxWork): Operation[] {
+  const { choices, band } = work;
+  if (!isPanelByPanel(choices, band)) return [];
+  const names = [...band.joins, ...band.ends].map(({ id }) => id);
+  return [
+    operation({
+      id: 'sew/corners-last',
+      phase: 'sew',
+      text: 'Sew the corner seams last, from plate to plate; trim each corner in three cuts: along both allowances, then across the point.',
+      cautions: ['A panel a little long or short is made to fit here: sew where the two meet, not where they were marked.'],
+      pieces: idsOf(...band.boxing, ...(band.plaque?.pieces ?? []), ...band.plackets),
+      seams: names,
+      looks: ['corners'],
+      minutes: sewingMinutes(work, names, names.length),
+      needs: 'machine',
+      after: ['sew/band-to-bottom'],
+    }),
+  ];
+}
+
 /** The two long edges of a plaque that comes last: they close the cover, so its zip stands open before. */
 export function plaqueIn(work: BoxWork): Operation[] {
   const { plates, band, choices } = work;
@@ -116,7 +164,7 @@ export function plaqueIn(work: BoxWork): Operation[] {
 /** Opening the zip in time: before the seam that closes the cover. */
 export function opening({ band, closing, choices }: BoxWork): Operation[] {
   if (!band.plaque) return [];
-  const after = plaqueIsLast(choices) ? ['sew/plaque', 'sew/band-to-bottom'] : ['sew/plaque-ends', 'sew/band-to-top'];
+  const after = plaqueIsLast(choices) ? ['sew/plaque', 'sew/band-to-bottom'] : ['sew/plaque', 'sew/plaque-ends', 'sew/join-in-place', 'sew/band-to-top'];
   return [openZip(idsOf(...band.plaque.pieces), after, closing.kind === 'zip' ? undefined : 'the hook and loop a hand’s width')];
 }
 

@@ -1,11 +1,13 @@
 import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { cornersOf } from '../band/corners';
+import { isPanelByPanel } from './order';
 import { cornerCount, idsOf, lastCorner, many, present, sewingMinutes, type BoxWork } from './work';
 
-/** The strips of the boxing joined, or its panels sewn to a chain. */
+/** The strips of the boxing joined, or its panels sewn to a chain; nothing where the panels are sewn to the plates one by one. */
 function joining(work: BoxWork): Operation[] {
-  const { band } = work;
+  const { band, choices } = work;
+  if (isPanelByPanel(choices, band)) return [];
   const last = lastCorner(work);
   const joins = band.joins.map(({ id }) => id).filter((id) => id !== last);
   if (joins.length === 0) return [];

@@ -6,8 +6,9 @@ import { showsHoles } from '../../material/material';
 import { steamed, type CuttingWords } from '../sewing/cloth-way';
 import { cutCover, dress, insertCore } from '../sewing/cover-operations';
 import { plaqueIsLast } from './choices';
-import { closingByHand, opening, plaqueEnds, plaqueIn, plaqueMaking } from './closing-operations';
+import { closingByHand, cornersLast, joiningInPlace, opening, plaqueEnds, plaqueIn, plaqueMaking } from './closing-operations';
 import { makingUp } from './making-up';
+import { isJoinedInPlace, isPanelByPanel } from './order';
 import { ridgesOf } from './ridges';
 import { clipsPerCorner, cornerCount, idsOf, lastCorner, many, sewingMinutes, type BoxWork } from './work';
 
@@ -27,13 +28,16 @@ function cutting(work: BoxWork): CuttingWords {
 /** What of the band is sewn to both plates: all of it, or without a plaque that comes last. */
 const bandIds = ({ band, choices }: BoxWork): string[] => idsOf(...band.boxing, ...(plaqueIsLast(choices) ? [] : (band.plaque?.pieces ?? [])));
 
+/** The ring of boxing and plaque is whole before it meets the first plate. */
+const ringFirst = ({ choices, band }: BoxWork): boolean => !plaqueIsLast(choices) && !isJoinedInPlace(choices, band) && !isPanelByPanel(choices, band);
+
 const countMarks = ({ request: { marks } }: BoxWork, kind: 'tie' | 'button'): number => marks.filter((mark) => mark.kind === kind).length;
 
 function tying(work: BoxWork): Operation[] {
   const ties = countMarks(work, 'tie');
   if (ties === 0) return [];
-  // A plaque that comes last is not there yet: then the ties are held by the bottom plate.
-  const last = plaqueIsLast(work.choices);
+  // Where the ring is not whole yet the ties are held by the bottom plate.
+  const last = !ringFirst(work);
   const holes = showsHoles(work.request.cloth('main'));
   return [
     operation({
@@ -44,7 +48,7 @@ function tying(work: BoxWork): Operation[] {
       pieces: ['tie', ...(last ? idsOf(work.plates.bottom) : bandIds(work))],
       minutes: sewingMinutes(work, [], ties),
       needs: 'machine',
-      after: [...(last ? [] : ['sew/plaque-ends']), 'sew/ties-made', 'sew/boxing-joins', 'sew/panel-corners'],
+      after: [...(last ? ['cut/notch'] : ['sew/plaque-ends']), 'sew/ties-made', 'sew/boxing-joins', 'sew/panel-corners'],
     }),
   ];
 }
@@ -54,21 +58,31 @@ function toTop(work: BoxWork): Operation {
   const { choices, request, plates, band } = work;
   const { assume, sewn, sizes } = request;
   const last = plaqueIsLast(choices);
+  const joined = isJoinedInPlace(choices, band);
+  const onePanel = isPanelByPanel(choices, band);
   const clips = clipsPerCorner(work);
   const every = clipEvery(sewn, sizes.seam.value, assume('clipOpenMm'));
   const figures: readonly Figure[] = band.panels || every === null ? [] : [given('between clips', every, 'shop')];
   const clipped = `clip the boxing ${clips === 1 ? 'once' : `${clips} times`} at each corner${every === null ? '.' : ', and every {0} along the curves.'}`;
-  const run = last ? 'from one end of the zip round to the other' : band.panels ? 'corner to corner' : 'notch to notch';
+  const run = joined
+    ? 'its ends long, from the back round'
+    : last
+      ? 'from one end of the zip round to the other'
+      : band.panels
+        ? 'corner to corner'
+        : 'notch to notch';
   return operation({
     id: 'sew/band-to-top',
     foot: 'edge',
     phase: 'sew',
-    text: `Sew the ${last ? 'boxing' : 'band'} to the top plate, ${run}${band.panels ? ', pivoting where the panels’ seams stop.' : `; ${clipped}`}`,
-    figures,
+    text: onePanel
+      ? `Sew each panel${band.plaque ? ', the plaque as one of them,' : ''} to the top plate by itself, stopped one allowance short at both ends.`
+      : `Sew the ${last || joined ? 'boxing' : 'band'} to the top plate, ${run}${band.panels ? ', pivoting where the panels’ seams stop.' : `; ${clipped}`}${joined ? ` Stop {${figures.length}} short of each end of the zip.` : ''}`,
+    figures: joined ? [...figures, given('short of it', assume('joinStopMm'), 'shop')] : figures,
     cautions: ['Clip the allowance, not the stitch.', ...(plates.eased ? ['Ease the domed plate in evenly between the notches; no pleat at a corner.'] : [])],
-    pieces: [...idsOf(plates.top), ...bandIds(work)],
+    pieces: [...idsOf(plates.top), ...(joined ? idsOf(...band.boxing) : bandIds(work))],
     seams: ['band-to-top'],
-    looks: ['corners'],
+    looks: onePanel ? [] : ['corners'],
     minutes: sewingMinutes(work, ['band-to-top'], cornerCount(work)),
     needs: 'machine',
     after: [
@@ -80,7 +94,7 @@ function toTop(work: BoxWork): Operation {
       'sew/inner-corners',
       'sew/handles',
       'sew/vents',
-      ...(last ? [] : ['sew/plaque-ends']),
+      ...(ringFirst(work) ? ['sew/plaque-ends'] : onePanel ? ['sew/plaque', 'cut/notch'] : []),
     ],
   });
 }
@@ -128,24 +142,36 @@ function bottomCaution({ closing, choices }: BoxWork): string {
 
 /** The band to the second plate. */
 function toBottom(work: BoxWork): Operation {
-  const { closing, choices, plates, extras } = work;
+  const { closing, choices, plates, extras, band } = work;
   const last = plaqueIsLast(choices);
+  const onePanel = isPanelByPanel(choices, band);
   const patches = extras.operations.filter(({ id }) => id === 'sew/drain-panel' || id === 'sew/anti-slip-base').map(({ id }) => id);
   return operation({
     id: 'sew/band-to-bottom',
     foot: 'edge',
     phase: 'sew',
-    text: last
-      ? 'Sew the boxing to the bottom plate the same way, from one end of the zip round to the other, each corner opposite its twin.'
-      : `Sew the band to the bottom plate from notch to notch, each corner opposite its twin.${closing.kind === 'hand' ? ' Leave {0} open in the middle of the back.' : ''}`,
+    text: onePanel
+      ? `Sew each panel to the bottom plate the same way, each opposite its twin.${closing.kind === 'hand' ? ' Leave {0} open in the middle of the back.' : ''}`
+      : last
+        ? 'Sew the boxing to the bottom plate the same way, from one end of the zip round to the other, each corner opposite its twin.'
+        : `Sew the band to the bottom plate from notch to notch, each corner opposite its twin.${closing.kind === 'hand' ? ' Leave {0} open in the middle of the back.' : ''}`,
     figures: closing.kind === 'hand' ? [closing.opening] : [],
     cautions: [bottomCaution(work)],
     pieces: [...idsOf(plates.bottom), ...bandIds(work)],
     seams: ['band-to-bottom'],
-    looks: ['opposite', 'pleats', ...(countMarks(work, 'tie') ? (['ties'] as const) : [])],
+    looks: [...(onePanel ? [] : (['opposite'] as const)), 'pleats', ...(countMarks(work, 'tie') ? (['ties'] as const) : [])],
     minutes: sewingMinutes(work, ['band-to-bottom'], cornerCount(work)),
     needs: 'machine',
-    after: ['sew/band-to-top', 'sew/last-corner', 'sew/ridge-last-corner', 'sew/ridge-top', 'sew/buttons', ...patches, ...(last ? [] : ['sew/open-zip'])],
+    after: [
+      'sew/band-to-top',
+      'sew/join-in-place',
+      'sew/last-corner',
+      'sew/ridge-last-corner',
+      'sew/ridge-top',
+      'sew/buttons',
+      ...patches,
+      ...(last ? [] : ['sew/open-zip']),
+    ],
   });
 }
 
@@ -174,22 +200,24 @@ export function boxOperations(work: BoxWork): Operation[] {
   const ridge = ridgesOf(work);
   const last = plaqueIsLast(choices);
   const filled = closing.kind === 'hand' ? (ridge.byHand.length ? 'fill/ridge' : 'fill/close') : 'fill/insert';
-  const shut = last ? 'sew/plaque-in' : 'sew/band-to-bottom';
+  const shut = last ? 'sew/plaque-in' : isPanelByPanel(choices, work.band) ? 'sew/corners-last' : 'sew/band-to-bottom';
   return [
     ...cutCover(pieces, cutting(work), request),
     ...plaqueMaking(work),
     ...makingUp(work),
     ...ridge.panels,
     ...extras.operations,
-    ...(last ? [] : plaqueEnds(work)),
+    ...(ringFirst(work) ? plaqueEnds(work) : []),
     ...tying(work),
     toTop(work),
+    ...joiningInPlace(work),
     ...closeRing(work),
     ...ridge.lastCorner,
     ...ridge.top,
     ...markButtons(work),
     ...(last ? [] : opening(work)),
     toBottom(work),
+    ...cornersLast(work),
     ...ridge.bottom,
     ...(last ? [...opening(work), ...plaqueEnds(work), ...plaqueIn(work), ...ridge.plaque] : []),
     { ...insertCore(request, shut), after: [shut, 'sew/ridge-bottom', 'sew/ridge-plaque'] },

@@ -1,6 +1,7 @@
 import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
+import { isJoinedInPlace } from './order';
 import { idsOf, lastCorner, present, sewingMinutes, type BoxWork } from './work';
 
 /** The ridge: each seam turned to the boxing and top-stitched beside it, as soon as it is sewn. */
@@ -41,6 +42,7 @@ export function ridgesOf(work: BoxWork): Ridges {
     ];
   };
   const last = lastCorner(work);
+  const joined = isJoinedInPlace(choices, band);
   const corners = seams.filter(({ id }) => id.startsWith('ridge-panel') || id === 'ridge-boxing-ring').map(({ id }) => id);
   const boxing = idsOf(...band.boxing);
   const plaque = idsOf(...(band.plaque?.pieces ?? []));
@@ -53,7 +55,13 @@ export function ridgesOf(work: BoxWork): Ridges {
       ['sew/panel-corners'],
     ),
     lastCorner: step('sew/ridge-last-corner', 'the last corner’s seam', [`ridge-${last ?? ''}`], boxing, ['sew/last-corner']),
-    top: step('sew/ridge-top', 'the top seam', ['ridge-top'], idsOf(plates.top, ...band.boxing), ['sew/band-to-top', 'sew/last-corner']),
+    top: step(
+      'sew/ridge-top',
+      'the top seam',
+      ['ridge-top', ...(joined ? ['ridge-plaque-top'] : [])],
+      [...idsOf(plates.top, ...band.boxing), ...(joined ? plaque : [])],
+      ['sew/band-to-top', 'sew/join-in-place', 'sew/last-corner'],
+    ),
     bottom: step('sew/ridge-bottom', 'the bottom seam', ['ridge-bottom'], idsOf(plates.bottom, ...band.boxing), ['sew/band-to-bottom']),
     plaque: step(
       'sew/ridge-plaque',

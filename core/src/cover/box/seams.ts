@@ -3,6 +3,7 @@ import { measuredEdge, seamsOn, type Seam, type SeamDraft, type Stretch } from '
 import type { Band } from '../band/band';
 import { allRound } from '../sewing/cloth-piece';
 import { plaqueIsLast, type Box } from './choices';
+import { isJoinedInPlace } from './order';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
 
@@ -32,7 +33,9 @@ function meetings(choices: Box, band: Band, side: Side, plate: Piece): Meeting[]
       { name: 'band', side, first: band.byHand.rest, second: [opening.rest] },
       { name: 'closing', side, first: band.byHand.opening, second: [opening.between] },
     ];
-  const zip = band.plaque && plaqueIsLast(choices) ? dividedAt(plate, 'zip-end') : null;
+  // What is joined in place is sewn to the first plate in two runs; the second plate meets the whole ring.
+  const inTwo = plaqueIsLast(choices) || (side === 'top' && isJoinedInPlace(choices, band));
+  const zip = band.plaque && inTwo ? dividedAt(plate, 'zip-end') : null;
   if (!band.plaque || !zip) return [{ name: 'band', side, first: whole, second: [allRound(plate)] }];
   const inPlaque = new Set(band.plaque.pieces.map(({ id }) => id));
   return [

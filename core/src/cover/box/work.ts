@@ -6,6 +6,7 @@ import { cornersOf } from '../band/corners';
 import type { Closing, CoverRequest } from '../contract';
 import type { Added } from '../extras/contract';
 import { plaqueIsLast, type Box } from './choices';
+import { isPanelByPanel } from './order';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
 
@@ -39,7 +40,7 @@ export const present = ({ seams }: Pick<BoxWork, 'seams'>, ...names: readonly st
  * stays open because the plaque comes last.
  */
 export function lastCorner({ band, choices }: BoxWork): string | null {
-  if (!band.panels || plaqueIsLast(choices)) return null;
+  if (!band.panels || plaqueIsLast(choices) || isPanelByPanel(choices, band)) return null;
   return band.plaque ? 'plaque-end-right' : 'boxing-ring';
 }
 

@@ -67,6 +67,11 @@ describe('documents of earlier formats', () => {
       cushions: gallery.cushions.map((one, i) => (i === 0 ? { ...one, slots: { welt: { widthMm: 1400 } }, cloth: { widthMm: 1370, bias: 'tube' } } : one)),
     });
     expect([job.cloth.bias, job.cushions[0]!.slots?.welt?.bias, job.cushions[0]!.cloth?.bias]).toEqual(['block', 'block', 'tube']);
+    const last = opened({
+      ...gallery,
+      cushions: gallery.cushions.map((one) => ({ ...one, construction: { kind: 'boxed', edge: 'plain', plaqueSewn: 'last' } })),
+    });
+    expect(last.cushions[0]!.construction).toEqual({ kind: 'boxed', edge: 'plain', order: 'plaque-last' });
     const blocks = (use: typeof job.cloth): number =>
       plan({ ...job, cloth: use }, demoShop())
         .lays.find(({ key }) => key === 'cloth')!

@@ -1,5 +1,5 @@
 import { ticksWithNames } from './1-ticks-with-names';
-import { biasFromBlocks } from './3-bias-from-blocks';
+import { blocksAndOrders } from './3-blocks-and-orders';
 import { schoolsByEdition } from './2-schools-by-edition';
 import type { RawJob } from './raw-job';
 
@@ -13,7 +13,7 @@ export interface Upgrade {
 export const UPGRADES: readonly Upgrade[] = [
   { from: 'yardland/job@1', to: 'yardland/job@2', upgrade: ticksWithNames },
   { from: 'yardland/job@2', to: 'yardland/job@3', upgrade: schoolsByEdition },
-  { from: 'yardland/job@3', to: 'yardland/job@4', upgrade: biasFromBlocks },
+  { from: 'yardland/job@3', to: 'yardland/job@4', upgrade: blocksAndOrders },
 ];
 
 /** A document brought to the newest format, step by step; what is of no known format is handed on for the schema to refuse. */

@@ -147,7 +147,9 @@ export class FieldsTray {
     const { key, label } = field;
     if (field.kind === 'choice') {
       const usual = field.usualFor?.(choices, (slot) => this.#nature(slot)) ?? field.usual;
-      return { key, label, kind: 'choice', options: field.options, value: typeof entered === 'string' ? entered : usual };
+      const suits = field.offered?.(choices);
+      const options = suits ? field.options.filter(({ value }) => suits.includes(value)) : field.options;
+      return { key, label, kind: 'choice', options, value: options.some(({ value }) => value === entered) ? (entered as string) : usual };
     }
     if (field.kind === 'count')
       return { key, label, kind: 'count', least: field.least, most: field.most, count: typeof entered === 'number' ? entered : field.usual };
@@ -166,7 +168,8 @@ export class FieldsTray {
   #usual(usual: UsualLength): { readonly mm: number; readonly hint: string } {
     const [job, shop, sizes] = [this.store.job(), this.store.shop(), this.store.cushionPlan()?.sizes];
     if (usual === 'school seam') return { mm: sizes?.seam.value ?? 0, hint: 'as the school says' };
-    if (usual === 'by its flange') return { mm: this.store.cushionPlan()?.pieces.find(({ role }) => role === 'welt')?.height.value ?? 0, hint: 'by its flange' };
+    if (usual === 'by its flange')
+      return { mm: this.store.cushionPlan()?.pieces.find(({ role }) => role === 'welt')?.height.value ?? 0, hint: 'by its flange' };
     if (usual === 'half the height') return { mm: (sizes?.sewn.height.value ?? 0) / 2, hint: 'half the height' };
     return { mm: job && shop ? shop.assume(usual, job.units) : 0, hint: 'as the shop has it' };
   }

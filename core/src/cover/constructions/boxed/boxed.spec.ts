@@ -266,7 +266,7 @@ describe('another closing', () => {
 
   it('with the plaque sewn in last opens the zip before its long edges close the cover', () => {
     for (const boxing of ['strip', 'panels'] as const) {
-      const one = metric({ plaqueSewn: 'last', boxing, edge: 'ridge' });
+      const one = metric({ order: 'plaque-last', boxing, edge: 'ridge' });
       const order = one.operations.map(({ id }) => id).filter((id) => id.startsWith('sew/'));
       const tail = ['sew/band-to-bottom', 'sew/ridge-bottom', 'sew/open-zip', 'sew/plaque-ends', 'sew/plaque-in', 'sew/ridge-plaque'];
       expect(order.slice(-tail.length)).withContext(boxing).toEqual(tail);

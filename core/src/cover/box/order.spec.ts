@@ -1,0 +1,72 @@
+import { usualChoices } from '../usual';
+import { CONSTRUCTIONS } from '../list';
+import type { Cushion } from '../../job/document';
+import { unequalSeams } from '../../piece/seam';
+import { madeAlone } from '../../testing/covers';
+import { sampleCushion } from '../../testing/samples';
+import { orderOf, ordersFor } from './order';
+
+const cover = (choices: object) =>
+  madeAlone(
+    sampleCushion({
+      given: 'finished',
+      template: { shape: 'rectangle', widthMm: 600, depthMm: 500 },
+      construction: { kind: 'boxed', edge: 'plain', seamMm: 13, ...choices } as Cushion['construction'],
+    }),
+  );
+const sewn = (choices: object): string[] => cover(choices).operations.flatMap(({ id, phase }) => (phase === 'sew' && id.startsWith('sew/') ? [id] : []));
+const step = (choices: object, id: string) => cover(choices).operations.find((one) => one.id === id)!;
+
+describe('the order of work of a boxed cover', () => {
+  it('is what was chosen where it suits: in place only a strip with a plaque, one by one only panels without a ridge', () => {
+    expect(ordersFor({ edge: 'plain' })).toEqual(['plaque-with-boxing', 'plaque-last', 'joined-in-place']);
+    expect(ordersFor({ edge: 'plain', boxing: 'panels' })).toEqual(['plaque-with-boxing', 'plaque-last', 'panel-by-panel']);
+    expect(ordersFor({ edge: 'ridge', boxing: 'panels', closing: 'hand' })).toEqual(['plaque-with-boxing']);
+    expect(orderOf({ edge: 'plain', boxing: 'panels', order: 'joined-in-place' })).toBe('plaque-with-boxing');
+  });
+
+  it('joined in place: the boxing on the plate but for its ends, then folded, trimmed, joined and sewn shut, then the second plate', () => {
+    const choices = { order: 'joined-in-place' };
+    expect(sewn(choices)).toEqual(
+      ['sew/plaque', 'sew/boxing-joins', 'sew/band-to-top', 'sew/join-in-place', 'sew/open-zip', 'sew/band-to-bottom'].filter((id) =>
+        sewn(choices).includes(id),
+      ),
+    );
+    expect(sewn(choices)).not.toContain('sew/plaque-ends');
+    // Stopped 50 short of each end; what is cut long is told again where it is trimmed.
+    expect(step(choices, 'sew/band-to-top').figures.at(-1)?.value).toBe(50);
+    expect(step(choices, 'sew/join-in-place').figures.at(-1)?.value).toBe(50);
+    expect(step(choices, 'sew/band-to-top').pieces).not.toContain('plaque');
+    const one = cover(choices);
+    expect(unequalSeams(one.cover.seams)).toEqual([]);
+    // The first plate's seam is sewn in two runs, which together go round: the boxing's and the plaque's.
+    const length = (id: string): number => one.cover.seams.find((seam) => seam.id === id)!.edges[0].lengthMm;
+    expect(length('band-to-top') + length('plaque-to-top')).toBeCloseTo(length('band-to-bottom'), 0);
+  });
+
+  it('panel by panel: both plates first, every corner seam last, and the core goes in after it', () => {
+    const choices = { boxing: 'panels', order: 'panel-by-panel' };
+    expect(sewn(choices)).toEqual(['sew/plaque', 'sew/band-to-top', 'sew/open-zip', 'sew/band-to-bottom', 'sew/corners-last']);
+    const { operations } = cover(choices);
+    const at = (id: string): number => operations.findIndex((one) => one.id === id);
+    expect(at('sew/corners-last')).toBeLessThan(at('fill/insert'));
+    expect(step(choices, 'sew/corners-last').seams.length).toBe(4);
+  });
+
+  it('sews every seam of the cover once, whatever the order', () => {
+    for (const boxing of ['strip', 'panels'] as const)
+      for (const closing of ['zip', 'hand'] as const)
+        for (const order of ordersFor({ edge: 'welt', boxing, closing })) {
+          const one = cover({ edge: 'welt', boxing, closing, order });
+          const done = one.operations.flatMap(({ seams }) => seams).sort();
+          expect(done)
+            .withContext(`${boxing} ${closing} ${order}`)
+            .toEqual([...one.cover.seams].map(({ id }) => id).sort());
+        }
+  });
+
+  it('of a shop’s usual way is read as it was kept before', () => {
+    const boxed = CONSTRUCTIONS.find(({ kind }) => kind === 'boxed')!;
+    expect(usualChoices(boxed, { usual: { boxed: { edge: 'plain', plaqueSewn: 'last' } } })).toEqual({ kind: 'boxed', edge: 'plain', order: 'plaque-last' });
+  });
+});

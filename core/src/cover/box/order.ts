@@ -1,0 +1,45 @@
+import type { Band } from '../band/band';
+import type { Box } from './choices';
+
+/**
+ * The orders in which a boxed cover is sewn:
+ * - `plaque-with-boxing`: the plaque into the boxing's ring, the ring on the first plate, its zip opened, the second plate;
+ * - `plaque-last`: the boxing on both plates, the zip opened, and only then the plaque's ends and long edges;
+ * - `joined-in-place`: the boxing, cut long, on the first plate but for its ends; folded over, marked and trimmed there, joined to the plaque, the last run sewn;
+ * - `panel-by-panel`: each panel on the top plate by itself, then on the bottom, the corner seams last.
+ */
+export const ORDERS = ['plaque-with-boxing', 'plaque-last', 'joined-in-place', 'panel-by-panel'] as const;
+export type BoxOrder = (typeof ORDERS)[number];
+
+export const ORDER_WORDS: Record<BoxOrder, string> = {
+  'plaque-with-boxing': 'plaque with the boxing',
+  'plaque-last': 'plaque last',
+  'joined-in-place': 'joined in place',
+  'panel-by-panel': 'panel by panel',
+};
+
+type Choosing = Pick<Box, 'order' | 'boxing' | 'closing' | 'edge'>;
+
+/** The orders that a cover can be sewn in: what is joined in place is a strip with a plaque; panels one by one have no ridge along their corners, which are closed last. */
+export function ordersFor({ boxing, closing, edge }: Choosing): readonly BoxOrder[] {
+  const plaque = closing !== 'hand';
+  const panels = boxing === 'panels';
+  return [
+    'plaque-with-boxing',
+    ...(plaque ? (['plaque-last'] as const) : []),
+    ...(plaque && !panels ? (['joined-in-place'] as const) : []),
+    ...(panels && edge !== 'ridge' ? (['panel-by-panel'] as const) : []),
+  ];
+}
+
+/** The order that a cover is sewn in: as chosen where it suits, else the plaque with the boxing. */
+export function orderOf(choices: Choosing): BoxOrder {
+  return choices.order && ordersFor(choices).includes(choices.order) ? choices.order : 'plaque-with-boxing';
+}
+
+/** The boxing of a strip is joined to its plaque on the first plate. */
+export const isJoinedInPlace = (choices: Choosing, { panels, plaque }: Pick<Band, 'panels' | 'plaque'>): boolean =>
+  orderOf(choices) === 'joined-in-place' && !panels && plaque !== null;
+
+/** The corner seams of panels are closed last, when both plates are on. */
+export const isPanelByPanel = (choices: Choosing, { panels }: Pick<Band, 'panels'>): boolean => orderOf(choices) === 'panel-by-panel' && panels;
