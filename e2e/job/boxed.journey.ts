@@ -56,6 +56,8 @@ test('covers are compared side by side, one is taken by its number, and what doe
   await shop.expectAccessible();
   await page.keyboard.press('2');
   await expect(shop.ticket()).toContainText('Waterfall front, welted');
+  // The number was the dialog's: the page is where it was.
+  await expect(page.locator('yl-tape a.here')).toContainText('Cover');
   await expect(shop.piece('plate, top to bottom')).toBeVisible();
   await shop.goTo('Bench');
   await expect(page.getByRole('button', { name: /^Fold the plate over the front/ })).toBeVisible();
@@ -102,4 +104,22 @@ test('a seat is split into cushions of its own; a salvaged zip is kept, set asid
   await expect(shop.tray()).toContainText('1 set aside for the job. Into this cushion goes 1');
   await expect(sliders).toContainText('6');
   await shop.expectAccessible();
+});
+
+test('orders of work are compared, one is taken by its number, and the bench goes by it', async ({ shop, page }) => {
+  await shop.openJob('Stalls benches');
+  await shop.goTo('Cover');
+  await page.getByRole('button', { name: 'Compare orders of work' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Compare orders of work' });
+  await expect(dialog.getByRole('row', { name: /plaque with the boxing/ })).toContainText('in hand');
+  await expect(dialog.getByRole('row', { name: /joined in place/ })).toContainText('cloth that gives does no harm');
+  await shop.expectAccessible();
+  await page.keyboard.press('3');
+  await expect(dialog).toBeHidden();
+  await expect.poll(async () => (await shop.control(SwitchHarness, 'Order of work')).chosen()).toBe('joined in place');
+  await shop.goTo('Bench');
+  await expect(page.getByRole('button', { name: /^At each end fold the boxing over where it meets the plaque/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Sew the boxing to the top plate, its ends long/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /^Sew the band to the top plate/ })).toBeVisible();
 });

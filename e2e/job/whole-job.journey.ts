@@ -131,12 +131,12 @@ test('a long bench tells what is wrong with the cloth, and one switch mends it',
 test('steps are ticked and kept, a check measures against the promise', async ({ shop, page }) => {
   await shop.openJob('Puppeteers’ kneelers');
   await shop.goTo('Bench');
-  await expect(page.getByText('8 of 12 steps to do')).toBeVisible();
+  await expect(page.getByText('12 of 16 steps to do')).toBeVisible();
   await page.getByRole('checkbox', { name: /Lay the faces on the core/ }).click();
-  await expect(page.getByText('7 of 12 steps to do')).toBeVisible();
+  await expect(page.getByText('11 of 16 steps to do')).toBeVisible();
   await shop.saved();
   await page.reload();
-  await expect(page.getByText('7 of 12 steps to do')).toBeVisible();
+  await expect(page.getByText('11 of 16 steps to do')).toBeVisible();
 
   await page.getByRole('button', { name: 'Pit kneeler, wide, 3' }).click();
   await shop.goTo('Check');

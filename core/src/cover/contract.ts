@@ -228,6 +228,8 @@ export interface Construction<C extends Choices = Choices> {
   readonly schema: ZodType<C>;
   defaults(): C;
   readonly fields: readonly Field<C>[];
+  /** What can still be corrected in each of its orders of work, and until when, by the value of its choice `order`. */
+  readonly orders?: Readonly<Record<string, string>>;
   /** The cloths it can be made of besides the main one. */
   readonly slots: readonly ClothSlot[];
   /** What is usually measured for it; the seat where it is not said. */

@@ -1,9 +1,12 @@
+import { compareOrders } from '../../compare/compare-orders';
+import { answersIn } from '../../plan/answers';
+import { contextOf } from '../../plan/cushion/steps/context';
+import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import { usualChoices } from '../usual';
 import { CONSTRUCTIONS } from '../list';
 import type { Cushion } from '../../job/document';
 import { unequalSeams } from '../../piece/seam';
 import { madeAlone } from '../../testing/covers';
-import { sampleCushion } from '../../testing/samples';
 import { orderOf, ordersFor } from './order';
 
 const cover = (choices: object) =>
@@ -68,5 +71,40 @@ describe('the order of work of a boxed cover', () => {
   it('of a shop’s usual way is read as it was kept before', () => {
     const boxed = CONSTRUCTIONS.find(({ kind }) => kind === 'boxed')!;
     expect(usualChoices(boxed, { usual: { boxed: { edge: 'plain', plaqueSewn: 'last' } } })).toEqual({ kind: 'boxed', edge: 'plain', order: 'plaque-last' });
+  });
+});
+
+describe('orders of work compared', () => {
+  const context = contextOf(sampleJob([]), demoShop(), answersIn({}));
+  const cushion = (choices: object): Cushion => sampleCushion({ construction: { kind: 'boxed', edge: 'plain', ...choices } as Cushion['construction'] });
+
+  it('are those that suit, the one in hand among them, with the same pieces and each its own minutes and looks', () => {
+    const offers = compareOrders(cushion({ order: 'plaque-last' }), context);
+    expect(offers.map(({ order, inHand }) => [order, inHand])).toEqual([
+      ['plaque-with-boxing', false],
+      ['plaque-last', true],
+      ['joined-in-place', false],
+    ]);
+    for (const { order, minutes, machineMinutes, threadMm, looks, corrects, construction } of offers) {
+      const made = madeAlone(cushion(construction));
+      expect(minutes)
+        .withContext(order)
+        .toBeCloseTo(
+          made.operations.reduce((sum, one) => sum + one.minutes, 0),
+          9,
+        );
+      expect(machineMinutes).withContext(order).toBeLessThan(minutes);
+      expect(threadMm).withContext(order).toBeGreaterThan(5000);
+      expect([looks > 2, corrects.length > 20])
+        .withContext(order)
+        .toEqual([true, true]);
+    }
+    // What is sewn is the same in all of them: thread differs by nothing.
+    expect(new Set(offers.map(({ threadMm }) => Math.round(threadMm))).size).toBe(1);
+  });
+
+  it('are none where there is no choice', () => {
+    expect(compareOrders(cushion({ closing: 'hand' }), context)).toEqual([]);
+    expect(compareOrders(sampleCushion({ construction: { kind: 'waterfall' } as Cushion['construction'] }), context)).toEqual([]);
   });
 });

@@ -18,6 +18,14 @@ export const ORDER_WORDS: Record<BoxOrder, string> = {
   'panel-by-panel': 'panel by panel',
 };
 
+/** What can still be corrected, and until when. */
+export const ORDER_CORRECTS: Record<BoxOrder, string> = {
+  'plaque-with-boxing': 'The ring has to be right before it meets a plate: after that only by opening it.',
+  'plaque-last': 'The plaque is made to fit what is left open between the boxing’s ends.',
+  'joined-in-place': 'The boxing’s length is found on the plate: cloth that gives does no harm.',
+  'panel-by-panel': 'A panel a little long or short is taken up at the corners, until these are sewn.',
+};
+
 type Choosing = Pick<Box, 'order' | 'boxing' | 'closing' | 'edge'>;
 
 /** The orders that a cover can be sewn in: what is joined in place is a strip with a plaque; panels one by one have no ridge along their corners, which are closed last. */

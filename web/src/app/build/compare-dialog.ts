@@ -180,7 +180,11 @@ export class CompareDialog {
 
   protected pressed(event: KeyboardEvent): void {
     const row = this.rows()[Number(event.key) - 1];
-    if (row && !event.ctrlKey && !event.metaKey && !event.altKey) this.close(row.id);
+    if (row && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      // The page behind goes to its stations by the same numbers.
+      event.stopPropagation();
+      this.close(row.id);
+    }
   }
 
   protected close(id: string | null): void {

@@ -125,7 +125,11 @@ export class CompareCoversDialog {
 
   protected pressed(event: KeyboardEvent): void {
     const row = this.rows().find(({ key }) => key !== '' && key === event.key);
-    if (row && !row.refused && !event.ctrlKey && !event.metaKey && !event.altKey) this.close(row.offer);
+    if (row && !row.refused && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      // The page behind goes to its stations by the same numbers.
+      event.stopPropagation();
+      this.close(row.offer);
+    }
   }
 
   protected close(offer: CoverOffer | null): void {

@@ -72,6 +72,9 @@ type Shown = { readonly key: string; readonly label: string } & (
     }
     @if (group() === 'made') {
       <button type="button" ylButton class="self-end" (click)="compare()"><svg ylIcon="columns-3" size="20"></svg> Compare covers</button>
+      @if (ordered()) {
+        <button type="button" ylButton class="self-end" (click)="compareOrders()"><svg ylIcon="columns-3" size="20"></svg> Compare orders of work</button>
+      }
       @if (!isUsual()) {
         <button type="button" ylButton class="self-end" (click)="keepAsUsual()">Always make it so</button>
       }
@@ -102,6 +105,17 @@ export class FieldsTray {
   });
 
   /** All constructions side by side; the one that is taken is the cushion's. */
+  /** It can be sewn in more than one order. */
+  protected readonly ordered = computed(() => this.fields().some(({ key }) => key === 'order'));
+
+  protected async compareOrders(): Promise<void> {
+    const construction = await this.#dialogs.open<CoverOffer['construction'] | null, JobStore>(
+      async () => (await import('./compare-orders-dialog')).CompareOrdersDialog,
+      { data: this.store, labelledBy: 'orders-title' },
+    );
+    if (construction) this.#construct('Order of work', construction);
+  }
+
   protected async compare(): Promise<void> {
     const construction = await this.#dialogs.open<CoverOffer['construction'] | null, JobStore>(
       async () => (await import('./compare-covers-dialog')).CompareCoversDialog,

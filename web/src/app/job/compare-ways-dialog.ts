@@ -142,7 +142,11 @@ export class CompareWaysDialog {
 
   protected pressed(event: KeyboardEvent): void {
     const row = this.rows()[Number(event.key) - 1];
-    if (row?.job && !row.here && !event.ctrlKey && !event.metaKey && !event.altKey) this.close(row.job);
+    if (row?.job && !row.here && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      // The page behind goes to its stations by the same numbers.
+      event.stopPropagation();
+      this.close(row.job);
+    }
   }
 
   protected close(job: Job | null): void {

@@ -1,3 +1,4 @@
+import { ORDER_CORRECTS } from '../../box/order';
 import { flangeFor } from '../../welt/flange';
 import * as z from 'zod';
 import { boxFields, boxingOf, boxShape, closingOf } from '../../box/choices';
@@ -32,6 +33,7 @@ export const boxed: Construction<Boxed> = {
   },
   schema: boxedSchema,
   defaults: () => ({ kind: 'boxed', edge: 'plain' }),
+  orders: ORDER_CORRECTS,
   fields: boxFields,
   slots: ['bottom', 'boxing', 'welt', 'mesh', 'grip'],
   suits: () => [],
