@@ -1,5 +1,4 @@
 import type { Band } from '../band/band';
-import type { Box } from './choices';
 
 /**
  * The orders in which a boxed cover is sewn:
@@ -26,7 +25,13 @@ export const ORDER_CORRECTS: Record<BoxOrder, string> = {
   'panel-by-panel': 'A panel a little long or short is taken up at the corners, until these are sewn.',
 };
 
-type Choosing = Pick<Box, 'order' | 'boxing' | 'closing' | 'edge'>;
+/** The choices that an order of work hangs on. */
+interface Choosing {
+  readonly order?: BoxOrder | undefined;
+  readonly boxing?: 'strip' | 'panels' | undefined;
+  readonly closing?: 'zip' | 'hand' | 'hook-and-loop' | undefined;
+  readonly edge: 'plain' | 'welt' | 'ridge';
+}
 
 /** The orders that a cover can be sewn in: what is joined in place is a strip with a plaque; panels one by one have no ridge along their corners, which are closed last. */
 export function ordersFor({ boxing, closing, edge }: Choosing): readonly BoxOrder[] {
