@@ -1,4 +1,4 @@
-import { doneOn, filled, formatNumber, toolsOf } from '@yardland/core';
+import { doneOn, filled, formatNumber, toolsOf, withPassedLooks } from '@yardland/core';
 import { drawStages } from './stages';
 import type { TicketWriter } from './ticket-writer';
 import { MARGIN, type Writer } from './writer';
@@ -37,6 +37,7 @@ export function workOrder(writer: TicketWriter): void {
   const { one, inWords } = writer;
   if (!one.operations.length) return;
   const { quantity, bench } = one.source;
+  const ticks = withPassedLooks(one.operations, bench?.done ?? {}, quantity);
   writer.list('Order of work', 14);
   const tools = toolsOf(one.operations);
   if (tools.length) writer.paragraph(`Lay out, beyond the everyday tools: ${tools.join(', ')}.`, { size: 9 });
@@ -45,7 +46,7 @@ export function workOrder(writer: TicketWriter): void {
     writer.paragraph(`${i + 1}  ${filled(step.text, step.figures, inWords.units, inWords.step)} (${minutes} min)`, { size: 9 });
     for (const caution of step.cautions) writer.paragraph(`    ! ${caution}`, { size: 8.5, face: 'bold' });
     drawStages(writer, step.stages);
-    tickBoxes(writer, doneOn(bench?.done[step.id], quantity), quantity);
+    tickBoxes(writer, doneOn(ticks[step.id], quantity), quantity);
   });
   writer.endList();
   if (!bench?.recuts?.length) return;

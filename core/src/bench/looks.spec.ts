@@ -4,7 +4,7 @@ import type { Operation } from '../piece/operation';
 import { madeAlone } from '../testing/covers';
 import { shipped } from '../shop/assumptions';
 import { sampleCushion } from '../testing/samples';
-import { foundAtLooks, withLooks } from './looks';
+import { foundAtLooks, withLooks, withPassedLooks } from './looks';
 import { openedAgain, restitching } from './recut';
 
 const OUTLINES: Partial<Record<string, Partial<Cushion>>> = {
@@ -72,5 +72,19 @@ describe('a look before one goes on', () => {
     ]);
     const steps = operationsOf(cushion({ kind: 'boxed', edge: 'plain' })).filter(({ asks, looks }) => !asks && !looks);
     expect(withLooks(steps, shipped)).toEqual([...steps]);
+  });
+});
+
+describe('a look that was gone past', () => {
+  it('counts as passed where something after it is done, so that what was finished before there were looks stays finished', () => {
+    const steps = operationsOf(cushion({ kind: 'boxed', edge: 'plain' }, { quantity: 2 }));
+    // As a job was ticked that knows no looks: everything on both.
+    const before = Object.fromEntries(steps.filter(({ asks }) => !asks).map(({ id }) => [id, { count: 2 }]));
+    const passed = withPassedLooks(steps, before, 2);
+    expect(steps.filter(({ id }) => passed[id]?.count !== 2).map(({ id }) => id)).toEqual([]);
+    // The first plate is on number 1 only, and nothing after it: its corners are still to be looked at.
+    const early = withPassedLooks(steps, { 'sew/band-to-top': { count: 1, on: [1] } }, 2);
+    expect(early['look/corners-band-to-top']).toBeUndefined();
+    expect(withPassedLooks(steps, { 'sew/band-to-bottom': { count: 1, on: [2] } }, 2)['look/corners-band-to-top']).toEqual({ count: 1, on: [2] });
   });
 });

@@ -1,5 +1,7 @@
 import { operation, type LookKind, type Operation } from '../piece/operation';
 import type { Constants } from '../shop/assumptions';
+import { doneOn } from './batch';
+import type { Tick } from './ticks';
 
 /** What is asked at each look: one plain question, answered with yes before the next step hides what it asks for. */
 export const LOOK_QUESTIONS: Readonly<Record<LookKind, string>> = {
@@ -34,6 +36,24 @@ export function withLooks(steps: readonly Operation[], assume: Constants): Opera
     const more = step.after.flatMap((id) => looks.get(id)?.map((look) => look.id) ?? []);
     return [more.length ? { ...step, after: [...step.after, ...more] } : step, ...(looks.get(step.id) ?? [])];
   });
+}
+
+/**
+ * The ticks with each look counted as passed on the cushions on which something that comes after it is done: nobody went on without looking, and what was finished before there
+ * were looks stays finished.
+ */
+export function withPassedLooks<T extends Tick>(
+  operations: readonly Operation[],
+  ticks: Readonly<Record<string, T>>,
+  quantity: number,
+): Readonly<Record<string, Tick>> {
+  const passed = operations.flatMap(({ id, asks }) => {
+    if (!asks) return [];
+    const later = operations.filter((one) => !one.asks && one.after.includes(id));
+    const on = [...new Set([id, ...later.map((one) => one.id)].flatMap((one) => doneOn(ticks[one], quantity)))].sort((a, b) => a - b);
+    return on.length ? [[id, { ...ticks[id], count: on.length, on }] as const] : [];
+  });
+  return { ...ticks, ...Object.fromEntries(passed) };
 }
 
 /** A look that was answered with no, as it is kept with the job. */

@@ -1,3 +1,4 @@
+import { withPassedLooks } from '../bench/looks';
 import { goesOn } from '../plan/lays/planned-lay';
 import type { Plan } from '../plan/plan';
 import { meaningOf } from '../record/meaning';
@@ -27,6 +28,7 @@ export function stationStates(plan: Plan, index: number): Record<StationId, Stat
   };
   const lays = plan.lays;
   const steps = one.operations;
+  const ticks = withPassedLooks(steps, source.bench?.done ?? {}, source.quantity);
   const lastCheck = source.checks?.at(-1);
   return {
     'look-over': source.seat?.support && source.seat.use ? 'done' : 'open',
@@ -43,7 +45,7 @@ export function stationStates(plan: Plan, index: number): Record<StationId, Stat
           : lays.length
             ? 'done'
             : 'open',
-    bench: steps.length && steps.every((step) => (source.bench?.done[step.id]?.count ?? 0) >= source.quantity) ? 'done' : one.cover ? 'open' : 'blocked',
+    bench: steps.length && steps.every((step) => (ticks[step.id]?.count ?? 0) >= source.quantity) ? 'done' : one.cover ? 'open' : 'blocked',
     check: lastCheck ? (meaningOf(one, lastCheck).some(({ code }) => code !== 'as-promised') ? 'doubtful' : 'done') : 'open',
   };
 }

@@ -12,6 +12,7 @@ import {
   sizesAt,
   toggledOn,
   whereabouts,
+  withPassedLooks,
   type Cushion,
   type Operation,
   type Phase,
@@ -44,6 +45,8 @@ export class BenchWork {
   readonly person = computed(() => this.people().find((name) => name === this.#settings.person()) ?? '');
   readonly left = computed(() => this.steps().filter((step) => this.done(step).length < this.quantity()).length);
   readonly #done = computed(() => this.#bench().done);
+  /** The same with looks that were gone past. */
+  readonly #passed = computed(() => withPassedLooks(this.steps(), this.#done(), this.quantity()));
   /** Which steps there are: the same while a new plan changes nothing but what they say. */
   readonly #ids = computed(() =>
     this.steps()
@@ -57,15 +60,15 @@ export class BenchWork {
   });
   readonly step = computed(() => this.steps().find(({ id }) => id === this.here()) ?? this.steps()[0] ?? null);
   readonly place = computed(() => this.steps().findIndex(({ id }) => id === this.step()?.id) + 1);
-  readonly time = computed(() => benchTime(this.steps(), this.#bench().done, this.#bench().minutes ?? {}, this.quantity()));
+  readonly time = computed(() => benchTime(this.steps(), this.#passed(), this.#bench().minutes ?? {}, this.quantity()));
   /** Where each cushion of the batch is. */
-  readonly batch = computed(() => whereabouts(this.steps(), this.#bench().done, this.quantity()));
+  readonly batch = computed(() => whereabouts(this.steps(), this.#passed(), this.quantity()));
   readonly clock = computed(() => this.#bench().clock ?? null);
   readonly recuts = computed(() => this.#bench().recuts ?? []);
 
   /** On which of the batch a step is done, from 1. */
   done({ id }: Operation): number[] {
-    return doneOn(this.#bench().done[id], this.quantity());
+    return doneOn(this.#passed()[id], this.quantity());
   }
 
   /** Who did a step, and of a batch on which: `Alma 1, 2; Bo 3`. Empty where nobody said who they are. */
