@@ -17,8 +17,8 @@ type Counted = 'buttons' | 'eyelets' | 'handles';
   selector: 'yl-kept-parts',
   imports: [Button, Choice, NumberField, QuantityField, TextField, Words],
   template: `
-    <fieldset class="flex flex-[1_1_100%] flex-wrap items-end gap-x-4 gap-y-1">
-      <legend class="text-label text-ink-soft">Taken off it for the new cover, of all {{ quantity() }} together</legend>
+    <fieldset class="flex flex-[1_1_100%] flex-wrap items-start gap-x-4 gap-y-1">
+      <legend class="mb-1 text-body font-semibold">Taken off it for the new cover, of all {{ quantity() }} together</legend>
       @for (part of counted; track part.key) {
         <yl-number
           class="few"
@@ -42,8 +42,8 @@ type Counted = 'buttons' | 'eyelets' | 'handles';
       />
     </fieldset>
     @if (zipGood()) {
-      <fieldset class="flex flex-[1_1_100%] flex-wrap items-end gap-x-4 gap-y-1">
-        <legend class="text-label text-ink-soft">Its zip is still good</legend>
+      <fieldset class="flex flex-[1_1_100%] flex-wrap items-start gap-x-4 gap-y-1">
+        <legend class="mb-1 text-body font-semibold">Its zip is still good</legend>
         @if (put(); as zip) {
           <p ylWords role="status">In the stockroom: {{ zip.colour }}, from {{ zip.from }}.</p>
           <button type="button" ylButton [disabled]="madeFor()" (click)="makeFor(zip)">
@@ -62,7 +62,7 @@ type Counted = 'buttons' | 'eyelets' | 'handles';
           />
           <yl-text class="few" label="Colour" [maxLength]="40" [value]="colour()" (valueChange)="colour.set($event)" />
           <yl-choice label="Its ends" [options]="kinds" [value]="kind()" (picked)="kind.set($event)" />
-          <button type="button" ylButton (click)="toStock()">Put it into stock</button>
+          <button type="button" ylButton class="mt-5" (click)="toStock()">Put it into stock</button>
         }
       </fieldset>
     }

@@ -54,7 +54,7 @@ const SIZES: readonly { readonly key: RowSize; readonly name: string }[] = [
       />
       <p ylWords class="basis-27.5" role="status">{{ words() }}</p>
       @if (costs(); as costs) {
-        <yl-costs-list [costs]="costs.rows" [pricedOn]="costs.pricedOn" />
+        <yl-costs-list class="basis-full" [costs]="costs.rows" [pricedOn]="costs.pricedOn" />
       }
     </div>
   `,
