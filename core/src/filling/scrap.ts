@@ -2,6 +2,7 @@ import { given, law, plus, sum, type Figure } from '../kernel/figure';
 import { SHEET_NOMINAL_MM, type Grade, type Remnant } from '../material/material';
 import type { Constants } from '../shop/assumptions';
 import type { StackLayer } from './candidates';
+import { fillingCost, glueCost } from './costs';
 
 /** How large the cores are that a filling is chosen for, and how many. */
 export interface CoresWanted {
@@ -103,15 +104,7 @@ export function boughtShare(layers: readonly ThereLayer[]): number {
 /** What one core costs: the foam that is bought, and for every joint the glue and the work of gluing it. What is there costs nothing. */
 export function stackCost(layers: readonly (StackLayer & Pick<ThereLayer, 'remnants'>)[], { widthMm, depthMm }: CoresWanted, assume: Constants): Figure {
   const joints = layers.length - 1;
-  const foams = layers
-    .filter(({ remnants }) => remnants.length === 0)
-    .map(({ stock, thicknessMm }) => {
-      const inputs = [
-        given('m³ of filling', (widthMm * depthMm * thicknessMm) / 1e9, 'measured', 'count'),
-        given('a m³', stock.pricePerM3, 'material', 'count'),
-      ];
-      return law(stock.name, '{0} × {1}', inputs, 'count');
-    });
+  const foams = layers.filter(({ remnants }) => remnants.length === 0).map(({ stock, thicknessMm }) => fillingCost(stock, widthMm * depthMm * thicknessMm));
   const work = law(
     'work of gluing',
     '{0} × {1} ÷ 60 × {2}',
@@ -122,15 +115,6 @@ export function stackCost(layers: readonly (StackLayer & Pick<ThereLayer, 'remna
     ],
     'count',
   );
-  const glue = law(
-    'glue',
-    '{0} × {1} × {2}',
-    [
-      given('m² glued', (joints * widthMm * depthMm) / 1e6, 'measured', 'count'),
-      given('l a m², both faces', assume('adhesivePerM2'), 'shop', 'count'),
-      given('a litre', assume('adhesivePrice'), 'shop', 'count'),
-    ],
-    'count',
-  );
+  const glue = glueCost(joints * widthMm * depthMm, assume);
   return sum('filling of one', work, plus(glue), ...foams.map((foam) => plus(foam)));
 }

@@ -6,6 +6,7 @@ export * from './buy/old-core-cost';
 export * from './buy/old-core-costs';
 export * from './buy/order-csv';
 export * from './buy/order-sheet';
+export * from './buy/prices';
 export * from './buy/salvaged';
 export * from './buy/staging';
 export * from './buy/waste';

@@ -1,3 +1,4 @@
+import { fillingCost, glueCost } from '../../filling/costs';
 import type { LongCore } from '../../filling/long-core';
 import type { RefreshItem } from '../../filling/refresh';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
@@ -65,12 +66,8 @@ export function replaceCost(
 ): Figure {
   const heightMm = layers.reduce((total, layer) => total + layer.thicknessMm, 0);
   const filling = layers.map(({ grade, thicknessMm }) => {
-    const stock = shop.stock(grade);
-    const inputs = [
-      given('m³ of filling', (core.widthMm * core.depthMm * thicknessMm) / 1e9, 'measured', 'count'),
-      given('a m³', stock?.pricePerM3 ?? 0, 'material', 'count'),
-    ];
-    return law(stock?.name ?? grade, '{0} × {1}', inputs, 'count');
+    const stock = shop.stock(grade) ?? { name: grade, pricePerM3: 0 };
+    return fillingCost(stock, core.widthMm * core.depthMm * thicknessMm);
   });
   const wrap = wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
   const minutes = shop.assume('newCoreMinutes', units) + (wrap > 0 ? shop.assume('wrapMinutes', units) : 0);
@@ -90,16 +87,7 @@ export function joinCost({ cuts, joins, core, heightMm, wrapLoftMm, padLoftMm }:
   const assume = (key: AssumptionKey): number => shop.assume(key, units);
   const wrap = wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
   const minutes = cuts * assume('coreCutMinutes') + joins.length * assume('glueMinutes') + assume('padMinutes') + (wrap > 0 ? assume('wrapMinutes') : 0);
-  const glue = law(
-    'glue',
-    '{0} × {1} × {2}',
-    [
-      given('m² glued', (joins.length * core.depthMm * heightMm) / 1e6, 'measured', 'count'),
-      given('l a m², both faces', assume('adhesivePerM2'), 'shop', 'count'),
-      given('a litre', assume('adhesivePrice'), 'shop', 'count'),
-    ],
-    'count',
-  );
+  const glue = glueCost(joins.length * core.depthMm * heightMm, assume);
   const pads = joins.length ? 2 * core.widthMm * core.depthMm : 0;
   return sum(
     'to join',

@@ -1,5 +1,5 @@
 import { joinCost, refreshCost, replaceCost } from './old-core-cost';
-import { oldestPrice } from './order-sheet';
+import { oldestPrice } from './prices';
 import { stageReplacements, type Staged } from './staging';
 import type { Judged } from '../../filling/old-core';
 import type { Figure } from '../../kernel/figure';

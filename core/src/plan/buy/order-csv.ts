@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Plan } from '../plan';
-import { orderSheet, priceCaution, type Orderable } from './order-sheet';
+import { orderSheet, type Orderable } from './order-sheet';
+import { priceCaution } from './prices';
 
 const HEAD = [
   'how',

@@ -3,7 +3,8 @@ import { openShop, type Shop } from '../../shop/shop';
 import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import { planSolved } from '../solve';
 import { orderCsv } from './order-csv';
-import { orderSheet, priceCaution } from './order-sheet';
+import { orderSheet } from './order-sheet';
+import { priceCaution } from './prices';
 
 /** The demo shop with prices of foam of a day, and none of wadding. */
 function pricedOn(day: string): Shop {

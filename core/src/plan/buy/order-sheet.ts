@@ -1,4 +1,5 @@
 import { area } from '../../geometry/outline';
+import { fillingCost } from '../../filling/costs';
 import { given, law, type Figure } from '../../kernel/figure';
 import { isFoam, type Stock } from '../../material/material';
 import type { Piece } from '../../piece/piece';
@@ -8,8 +9,6 @@ import { isBought, type PlannedLay } from '../lays/planned-lay';
 import type { Plan } from '../plan';
 import type { BuyLine } from './buy';
 
-/** A price older than this may have changed, days. */
-export const OLD_PRICE_DAYS = 90;
 /** A plan that fills its box by this share is right-angled: nothing of it has to be told by its outline. */
 const SQUARE = 0.9995;
 
@@ -66,24 +65,10 @@ export interface OrderSheet {
   readonly oneLot: readonly string[];
 }
 
-/** Whole days from one day to another, YYYY-MM-DD. */
-const daysBetween = (from: string, to: string): number => Math.round((Date.parse(`${to}T00:00Z`) - Date.parse(`${from}T00:00Z`)) / 86_400_000);
-
-/** What is to be said of a price beside a sum: nothing where it is of late. `today`: YYYY-MM-DD. */
-export function priceCaution(pricedOn: string | null, today: string): string {
-  if (pricedOn === null) return 'its price has no day: ask again';
-  return daysBetween(pricedOn, today) > OLD_PRICE_DAYS ? `price of ${pricedOn}, older than ${OLD_PRICE_DAYS} days: ask again` : '';
-}
-
-/** The oldest of the days that the prices of one sum are of; null where one of them has none. */
-export function oldestPrice(days: readonly (string | undefined)[]): string | null {
-  return days.reduce<string | null>((oldest, day) => (oldest === null || day === undefined ? null : day < oldest ? day : oldest), days[0] ?? null);
-}
-
 /** Money for a volume at the price of a cubic metre; null without a price. */
 function volumeCost(stock: Stock | undefined, mm3: number): Figure | null {
   if (!stock?.pricePerM3) return null;
-  return law('cost', '{0} × {1}', [given('m³', mm3 / 1e9, 'measured', 'count'), given('a m³', stock.pricePerM3, 'material', 'count')], 'count');
+  return fillingCost(stock, mm3);
 }
 
 const facts = (stock: Stock | undefined, id: string): Pick<Orderable, 'name' | 'densityKgM3' | 'hardness25N' | 'pricedOn'> => ({

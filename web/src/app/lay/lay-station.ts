@@ -1,13 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import {
-  amountWords,
   bounds,
   clothLayKey,
   clothName,
   formatLengthUnit,
-  formatNumber,
   formatRun,
-  goesOn,
   isSawn,
   nothingOn,
   placed,
@@ -32,12 +29,12 @@ import { QuantityField } from '../shared/controls/quantity-field';
 import type { Scene } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { Tickbox } from '../shared/controls/tickbox';
-import { Button, StationFrame, Tray, Words } from '../shared/ui/ui';
+import { Button, NotFetched, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
 import { knownLays } from '../job/solving/known-lays';
-import { layWords, wasteWords, wayWords } from './lay-words';
-import { today } from '../shared/words/days';
+import { layFacts } from './lay-facts';
+import { layWords, wayWords } from './lay-words';
 import { LayLot } from './lay-lot';
 import { LayProposal } from './lay-proposal';
 import { LayRemnants } from './lay-remnants';
@@ -70,7 +67,7 @@ const TOUCHES_MM = 0.05;
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [ProgressTape, LayLot, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
+  imports: [NotFetched, ProgressTape, LayLot, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   providers: [MoveCost],
@@ -105,44 +102,8 @@ export class LayStation {
   });
 
   protected readonly facts = computed(() => {
-    const [lay, answer, { units }] = [this.current(), this.#fresh(), this.store.inWords()];
-    if (!lay || !answer) return null;
-    if (goesOn(lay)) {
-      const count = answer.placements.length;
-      const laid = `${formatNumber(count)} ${count === 1 ? 'piece' : 'pieces'} of what is ${lay.recutOf === null ? 'still to be cut' : 'cut anew'}`;
-      return {
-        own: '',
-        buy: 'nothing',
-        why: lay.remnant === null ? 'it comes off what is left' : 'it is kept',
-        laid,
-        use: `${formatNumber(answer.use * 100)} %`,
-        waste: null,
-        bound: '',
-        over: '',
-        unplaced: '',
-        stopped: answer.stopped,
-      };
-    }
-    const line = this.store.plan()?.buy.find((one) => one.layKey === lay.key);
-    const fromLeft = lay.recutOf !== null && lay.answer !== null && line === undefined;
-    const sheets = lay.request.material.kind === 'sheet';
-    const buy = line?.amount ? amountWords(line.sold, line.amount.value, units) : '…';
-    return {
-      own: line?.ownMm === undefined ? '' : formatRun(line.ownMm, units),
-      buy: fromLeft ? 'nothing' : buy,
-      why: fromLeft ? 'it comes off what is left' : '',
-      laid: sheets ? `${answer.sheets} used` : `${formatRun(answer.lengthMm, units)} laid`,
-      use: `${formatNumber(answer.use * 100)} %`,
-      waste: wasteWords(this.store.plan(), lay.key, today()),
-      bound: sheets ? `${formatNumber(answer.bound)} at the least` : `${formatRun(answer.bound, units)} at the least`,
-      over: sheets
-        ? answer.sheets <= Math.ceil(answer.bound - 1e-9)
-          ? 'the least there is'
-          : ''
-        : `${formatNumber((answer.lengthMm / Math.max(1, answer.bound) - 1) * 100, 1)} % over`,
-      unplaced: answer.unplaced.map((id) => this.#pieceWords(id)).join(', '),
-      stopped: answer.stopped,
-    };
+    const [lay, answer, plan] = [this.current(), this.#fresh(), this.store.plan()];
+    return lay && answer && plan ? layFacts(lay, answer, plan, (id) => this.#pieceWords(id)) : null;
   });
 
   /** The lay is on hides: they have neither a roll's direction nor selvedges. */

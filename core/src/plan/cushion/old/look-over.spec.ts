@@ -5,7 +5,7 @@ import { plan } from '../../plan';
 import { planSolved } from '../../solve';
 import { lookedOver } from './look-over';
 import { longCoreCosts, oldCoreCosts, stagedJob } from '../../buy/old-core-costs';
-import { oldestPrice } from '../../buy/order-sheet';
+import { oldestPrice } from '../../buy/prices';
 
 const old = { edgeMm: 80, middleMm: 69, findings: ['joints-open' as const], mark: 'A' };
 
