@@ -53,34 +53,43 @@ function tying(work: BoxWork): Operation[] {
   ];
 }
 
-/** The band to the first plate. */
-function toTop(work: BoxWork): Operation {
-  const { choices, request, plates, band } = work;
+/** How the band is sewn to the first plate, in words, by the order of work. */
+function toTopWords(work: BoxWork): Pick<Operation, 'text' | 'figures'> {
+  const { choices, request, band } = work;
   const { assume, sewn, sizes } = request;
+  if (isPanelByPanel(choices, band)) {
+    const plaque = band.plaque ? ', the plaque as one of them,' : '';
+    return { text: `Sew each panel${plaque} to the top plate by itself, stopped one allowance short at both ends.`, figures: [] };
+  }
   const last = plaqueIsLast(choices);
-  const joined = isJoinedInPlace(choices, band);
-  const onePanel = isPanelByPanel(choices, band);
+  const what = last || isJoinedInPlace(choices, band) ? 'boxing' : 'band';
+  if (band.panels) {
+    const run = last ? 'from one end of the zip round to the other' : 'corner to corner';
+    return { text: `Sew the ${what} to the top plate, ${run}, pivoting where the panels’ seams stop.`, figures: [] };
+  }
   const clips = clipsPerCorner(work);
   const every = clipEvery(sewn, sizes.seam.value, assume('clipOpenMm'));
-  const figures: readonly Figure[] = band.panels || every === null ? [] : [given('between clips', every, 'shop')];
+  const figures: readonly Figure[] = every === null ? [] : [given('between clips', every, 'shop')];
   const clipped = `clip the boxing ${clips === 1 ? 'once' : `${clips} times`} at each corner${every === null ? '.' : ', and every {0} along the curves.'}`;
-  const run = joined
-    ? 'its ends long, from the back round'
-    : last
-      ? 'from one end of the zip round to the other'
-      : band.panels
-        ? 'corner to corner'
-        : 'notch to notch';
+  if (isJoinedInPlace(choices, band))
+    return {
+      text: `Sew the boxing to the top plate, its ends long, from the back round; ${clipped} Stop {${figures.length}} short of each end of the zip.`,
+      figures: [...figures, given('short of it', assume('joinStopMm'), 'shop')],
+    };
+  return { text: `Sew the ${what} to the top plate, ${last ? 'from one end of the zip round to the other' : 'notch to notch'}; ${clipped}`, figures };
+}
+
+/** The band to the first plate. */
+function toTop(work: BoxWork): Operation {
+  const { choices, plates, band } = work;
+  const onePanel = isPanelByPanel(choices, band);
   return operation({
+    ...toTopWords(work),
     id: 'sew/band-to-top',
     foot: 'edge',
     phase: 'sew',
-    text: onePanel
-      ? `Sew each panel${band.plaque ? ', the plaque as one of them,' : ''} to the top plate by itself, stopped one allowance short at both ends.`
-      : `Sew the ${last || joined ? 'boxing' : 'band'} to the top plate, ${run}${band.panels ? ', pivoting where the panels’ seams stop.' : `; ${clipped}`}${joined ? ` Stop {${figures.length}} short of each end of the zip.` : ''}`,
-    figures: joined ? [...figures, given('short of it', assume('joinStopMm'), 'shop')] : figures,
     cautions: ['Clip the allowance, not the stitch.', ...(plates.eased ? ['Ease the domed plate in evenly between the notches; no pleat at a corner.'] : [])],
-    pieces: [...idsOf(plates.top), ...(joined ? idsOf(...band.boxing) : bandIds(work))],
+    pieces: [...idsOf(plates.top), ...(isJoinedInPlace(choices, band) ? idsOf(...band.boxing) : bandIds(work))],
     seams: ['band-to-top'],
     looks: onePanel ? [] : ['corners'],
     minutes: sewingMinutes(work, ['band-to-top'], cornerCount(work)),
