@@ -12,7 +12,7 @@ import { Button, StationFrame, Tool, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import type { CutOtherwiseData } from './cut-otherwise-dialog';
 import { BenchWork } from './bench-work';
-import { openLook } from './open-look';
+import { openLook, openRecut } from './mend-dialogs';
 import { minutesInWords } from '../shared/words/minutes';
 import { waysOfOne } from '../shared/words/way-words';
 import { stepScene } from './step-scene';
@@ -130,15 +130,12 @@ export class BenchStation {
   }
 
   protected async recut(piece: string | null = null): Promise<void> {
-    await this.#dialogs.open(async () => (await import('./recut-dialog')).RecutDialog, {
-      data: { store: this.store, work: this.work, piece },
-      labelledBy: 'recut-title',
-    });
+    await openRecut(this.#dialogs, { store: this.store, work: this.work, piece });
   }
 
   /** A look that is answered with no. */
   protected async notSo(step: Operation): Promise<void> {
-    if ((await openLook(this.#dialogs, { store: this.store, work: this.work, step })) === 'piece') await this.recut(step.pieces[0] ?? null);
+    await openLook(this.#dialogs, { store: this.store, work: this.work, step });
   }
 
   /** What becomes of pieces that were cut before their size changed. */

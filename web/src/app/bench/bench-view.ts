@@ -10,7 +10,7 @@ import { Button, Tool } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import { PHASE_WORDS, type BenchWork } from './bench-work';
 import { Dialogs } from '../shared/dialogs';
-import { openLook } from './open-look';
+import { openLook } from './mend-dialogs';
 import { stepScene } from './step-scene';
 
 /** What the view is opened with. */
@@ -121,12 +121,7 @@ export class BenchView {
 
   /** A look that is answered with no, or with a piece that is wrong. */
   protected async notSo(step: Operation): Promise<void> {
-    const { store, work } = this.#data;
-    if ((await openLook(this.#dialogs, { store, work, step })) !== 'piece') return;
-    await this.#dialogs.open(async () => (await import('./recut-dialog')).RecutDialog, {
-      data: { store, work, piece: step.pieces[0] ?? null },
-      labelledBy: 'recut-title',
-    });
+    await openLook(this.#dialogs, { ...this.#data, step });
   }
 
   protected down(event: PointerEvent): void {

@@ -18,6 +18,7 @@ import {
 import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solving/solve-pool';
 import { trialAsk } from '../job/solving/trial-ask';
+import { takenByKey } from '../shared/taken-by-key';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { EDGE_BOX, edgeLanes, type EdgeLane } from './school-edges';
 
@@ -179,12 +180,11 @@ export class CompareDialog {
   });
 
   protected pressed(event: KeyboardEvent): void {
-    const row = this.rows()[Number(event.key) - 1];
-    if (row && !event.ctrlKey && !event.metaKey && !event.altKey) {
-      // The page behind goes to its stations by the same numbers.
-      event.stopPropagation();
-      this.close(row.id);
-    }
+    takenByKey(
+      event,
+      (key) => this.rows()[Number(key) - 1],
+      ({ id }) => this.close(id),
+    );
   }
 
   protected close(id: string | null): void {

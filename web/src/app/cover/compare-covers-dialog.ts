@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { answersIn, contextOf, compareCovers, formatNumber, formatRun, sayLine, type CoverOffer } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { ClosedCushion } from '../shared/closed-cushion';
+import { takenByKey } from '../shared/taken-by-key';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 
 interface Row {
@@ -124,12 +125,11 @@ export class CompareCoversDialog {
   });
 
   protected pressed(event: KeyboardEvent): void {
-    const row = this.rows().find(({ key }) => key !== '' && key === event.key);
-    if (row && !row.refused && !event.ctrlKey && !event.metaKey && !event.altKey) {
-      // The page behind goes to its stations by the same numbers.
-      event.stopPropagation();
-      this.close(row.offer);
-    }
+    takenByKey(
+      event,
+      (key) => this.rows().find((row) => row.key !== '' && row.key === key && !row.refused),
+      ({ offer }) => this.close(offer),
+    );
   }
 
   protected close(offer: CoverOffer | null): void {

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { answersIn, compareOrders, contextOf, formatNumber, formatRun, type OrderOffer } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { minutesInWords } from '../shared/words/minutes';
+import { takenByKey } from '../shared/taken-by-key';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 
 /** The cover in each order of work side by side; one is taken with its number key, or by its button. */
@@ -73,12 +74,11 @@ export class CompareOrdersDialog {
   });
 
   protected pressed(event: KeyboardEvent): void {
-    const offer = this.rows()[Number(event.key) - 1]?.offer;
-    if (offer && !offer.inHand && !event.ctrlKey && !event.metaKey && !event.altKey) {
-      // The page behind goes to its stations by the same numbers.
-      event.stopPropagation();
-      this.close(offer);
-    }
+    takenByKey(
+      event,
+      (key) => this.rows().find(({ offer }, i) => key === String(i + 1) && !offer.inHand),
+      ({ offer }) => this.close(offer),
+    );
   }
 
   protected close(offer: OrderOffer | null): void {

@@ -4,6 +4,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { formatNumber, formatRun, type Job, type LayCompared, type LayTrialAsk, type LayWay, type WrapTrialAsk } from '@yardland/core';
 import type { JobStore } from './job-store';
 import { SolvePool } from './solving/solve-pool';
+import { takenByKey } from '../shared/taken-by-key';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 
 /** What the dialog is opened with. */
@@ -141,12 +142,11 @@ export class CompareWaysDialog {
   }
 
   protected pressed(event: KeyboardEvent): void {
-    const row = this.rows()[Number(event.key) - 1];
-    if (row?.job && !row.here && !event.ctrlKey && !event.metaKey && !event.altKey) {
-      // The page behind goes to its stations by the same numbers.
-      event.stopPropagation();
-      this.close(row.job);
-    }
+    takenByKey(
+      event,
+      (key) => this.rows().find((row) => row.key === key && !row.here)?.job,
+      (job) => this.close(job),
+    );
   }
 
   protected close(job: Job | null): void {
