@@ -11,7 +11,11 @@ const WORDS = 7.5;
 /** How each line of a stage is drawn: told apart without colour. */
 const LINES: Readonly<Record<StageLook, Pen & { readonly closed?: true }>> = {
   cloth: { width: 1.1 },
+  cord: { width: 3 },
+  wadding: { width: 1.8, dash: [0.6, 1.4] },
   fold: { width: 0.7, dash: [3, 2] },
+  cut: { width: 1.4, dash: [5, 2] },
+  thread: { width: 0.6 },
   stitch: { width: 0.9, dash: [1.2, 1.6] },
   staple: { width: 2 },
   zip: { width: 2.2, dash: [1, 1] },

@@ -26,6 +26,7 @@ function lookAfter(step: Operation, kind: LookKind, assume: Constants): Operatio
     needs: 'bench',
     after: [step.id],
     asks: { kind, of: step.id, seams: step.seams },
+    stages: step.looksLike?.[kind] ?? [],
   });
 }
 

@@ -58,6 +58,8 @@ export interface Operation {
   readonly foot?: RunsAlong | undefined;
   /** What of it is looked over before the next step. */
   readonly looks?: readonly LookKind[] | undefined;
+  /** How what is looked over is held or laid for it, where that wants a picture of its own. */
+  readonly looksLike?: Readonly<Partial<Record<LookKind, readonly Stage[]>>> | undefined;
   /** It is a look: at what, after which step, and along which seams, which are sewn again where the answer is no. */
   readonly asks?: { readonly kind: LookKind; readonly of: string; readonly seams: readonly string[] } | undefined;
   /** What it folds, slits or turns, moment by moment; empty where the pieces in hand only meet. */

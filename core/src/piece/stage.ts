@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/point';
 
-/** What a line of a stage is: cloth, a fold to be made, a row of stitches, a staple, a zip, a board, foam. */
-export type StageLook = 'cloth' | 'fold' | 'stitch' | 'staple' | 'zip' | 'board' | 'foam';
+/** What a line of a stage is: cloth, a welt's cord, wadding, a fold or a mark, a cut of the shears, a row of machine stitches, thread or twine by hand, a staple, a zip, a board, foam. */
+export type StageLook = 'cloth' | 'cord' | 'wadding' | 'fold' | 'cut' | 'stitch' | 'thread' | 'staple' | 'zip' | 'board' | 'foam';
 
 /** Millimetres; a board and foam are closed shapes, everything else is open. */
 export interface StageLine {

@@ -219,6 +219,8 @@ export const ASSUMPTION_WORDS: Readonly<Record<AssumptionKey, AssumptionWords>> 
   splitGapMm: { meaning: 'gap between two cushions of one seat', source: 'room to put them in' },
   zipShortMm: { meaning: 'a zip shorter than the back ends this far from each corner', source: 'bench practice' },
   zipPastTieMm: { meaning: 'a zip of a fraction of the round runs this far beyond each tie', source: 'bench practice' },
+  placketShortMm: { meaning: 'an end placket is folded back so far short of its other end', source: 'bench practice' },
+  sewPastMm: { meaning: 'a row that closes a ring runs on so far over its first stitches', source: 'bench practice' },
   placketMm: { meaning: 'length of the separate piece that hides an end of the zip', source: 'bench practice' },
   endHemMm: { meaning: 'turned in at an end of the boxing that is hemmed over the plaque', source: 'bench practice' },
   endLapMm: { meaning: 'a hemmed end laps over the plaque by this', source: 'bench practice' },

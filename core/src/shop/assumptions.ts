@@ -217,6 +217,8 @@ export const ASSUMPTIONS = {
   zipShortMm: length(50, 2),
   zipPastTieMm: length(50, 2),
   placketMm: length(75, 3),
+  placketShortMm: length(25, 1),
+  sewPastMm: length(25, 1),
   endHemMm: length(13, 1 / 2),
   endLapMm: length(50, 2),
   teethGapMm: length(3, 1 / 8),

@@ -6,6 +6,7 @@ import { CAUTION, ids, round, type CoreWork } from './core-work';
 import { cutting } from './cutting';
 import { newCore } from './new-core';
 import { joiningOldCores, refreshing } from './old-core';
+import { mitredStages } from './wrap-stages';
 
 /** How a wrap is held, and how its edges are finished then. */
 function fixing(
@@ -36,7 +37,7 @@ function fixing(
 
 /** Cutting and preparing of what goes into the cover: foam, fillings, old cores, pads and wrap. */
 export function coreOperations(work: CoreWork): Operation[] {
-  const { pieces, kept, crownedFaces, wrapping, assume } = work;
+  const { pieces, kept, crownedFaces, wrapping, coreHighMm, assume } = work;
   const pads = pieces.filter(({ role }) => role === 'crown-pad');
   const wraps = pieces.filter(({ role }) => role.startsWith('wrap-'));
   const minutes = minutesFor('prepare', 0, 0, assume);
@@ -66,6 +67,7 @@ export function coreOperations(work: CoreWork): Operation[] {
             phase: 'prepare',
             ...fixing(wrapping, assume),
             pieces: ids(wraps),
+            ...(wrapping.mitred ? { stages: mitredStages(coreHighMm) } : {}),
             minutes: minutesFor('prepare', wraps.reduce((mm, piece) => mm + round(piece), 0) / 2, 0, assume),
             ...(wrapping.fix === 'adhesive' ? { waitMinutes: assume('tackyMinutes') } : {}),
             needs: 'bench',

@@ -14,6 +14,8 @@ export type Refreshing = 'pad' | 'wrap' | 'glue' | 'splice' | 'air' | 'steam';
 /** Everything of a core that its operations are made from. */
 export interface CoreWork {
   readonly pieces: readonly Piece[];
+  /** Height of the core. */
+  readonly coreHighMm: number;
   /** The old core goes back in, or old ones are joined. */
   readonly kept: boolean;
   readonly refresh: readonly Refreshing[];
@@ -30,7 +32,12 @@ export interface CoreWork {
   /** The grades among the layers that are compressed slab, by id. */
   readonly slabs: readonly string[];
   /** How the wrap is laid on and, where it is not stapled, how its edges are closed, in words; and how it is held. Null without one. */
-  readonly wrapping: { readonly lay: string; readonly close: string; readonly fix: WrapFix } | null;
+  readonly wrapping: {
+    readonly lay: string;
+    readonly close: string;
+    readonly fix: WrapFix;
+    /** Its corners are cut out and meet on the core's upright edges. */ readonly mitred: boolean;
+  } | null;
   /** The muslin that lies between springs and the foam on them; none where there is none. */
   readonly muslin: Piece | null;
   readonly assume: Constants;

@@ -3,7 +3,11 @@ import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import { plaqueText, plaqueTools } from '../sewing/cloth-way';
 import { openZip } from '../sewing/cover-operations';
-import { hemmedEndStages } from '../plaque/plaque-stages';
+import type { Stage } from '../../piece/stage';
+import { hemmedEndStages, placketStages } from '../plaque/plaque-stages';
+import { threeCutsStages } from '../sewing/corner-stages';
+import { ladderStages } from '../sewing/hand-stages';
+import { inPlaceStages } from '../sewing/ring-stages';
 import { endsFor, plaqueIsLast } from './choices';
 import { isJoinedInPlace, isPanelByPanel } from './order';
 import { idsOf, lastCorner, present, sewingMinutes, type BoxWork } from './work';
@@ -42,6 +46,25 @@ function endWords(work: BoxWork): Words {
   }
 }
 
+/** How the plaque's ends meet the boxing, moment by moment, where something is folded. */
+function endStages({ choices, band, request: { sizes, assume } }: BoxWork): readonly Stage[] {
+  if (band.panels || sizes.slope) return [];
+  switch (endsFor(choices)) {
+    case 'hemmed':
+      return hemmedEndStages({
+        hemMm: assume('endHemMm'),
+        lapMm: assume('endLapMm'),
+        rowMm: assume('endRowMm'),
+        welted: choices.edge === 'welt' ? { heightMm: sizes.sewn.height.value, shortMm: assume('ridgeStopMm') } : null,
+      });
+    case 'placket':
+      return placketStages(assume('placketMm'), assume('placketShortMm'), sizes.seam.value);
+    case 'pocket':
+    case 'plain':
+      return [];
+  }
+}
+
 /** Making the plaque up. */
 export function plaqueMaking(work: BoxWork): Operation[] {
   const { band, closing } = work;
@@ -70,14 +93,12 @@ export function plaqueMaking(work: BoxWork): Operation[] {
 
 /** Setting the plaque's ends into the boxing: before the first plate, or once both are on. */
 export function plaqueEnds(work: BoxWork): Operation[] {
-  const { choices, request, band } = work;
+  const { choices, band } = work;
   const { plaque, plackets, ends } = band;
   if (!plaque) return [];
   const last = lastCorner(work);
   const names = ends.map(({ id }) => id).filter((id) => id !== last);
-  const { assume, sizes } = request;
   const words = endWords(work);
-  const hemmed = !band.panels && !sizes.slope && endsFor(choices) === 'hemmed';
   return [
     operation({
       id: 'sew/plaque-ends',
@@ -86,7 +107,7 @@ export function plaqueEnds(work: BoxWork): Operation[] {
       pieces: idsOf(...band.boxing, ...plaque.pieces, ...plackets),
       seams: names,
       looks: ['plaque-join'],
-      stages: hemmed ? hemmedEndStages(assume('endHemMm'), assume('endLapMm'), assume('endRowMm')) : [],
+      stages: endStages(work),
       minutes: sewingMinutes(work, names),
       needs: 'machine',
       after: ['sew/plaque', 'sew/boxing-joins', 'sew/panel-corners', ...(plaqueIsLast(choices) ? ['sew/open-zip'] : [])],
@@ -113,6 +134,7 @@ export function joiningInPlace(work: BoxWork): Operation[] {
       pieces: idsOf(plates.top, ...band.boxing, ...plaque.pieces, ...band.plackets),
       seams: names,
       looks: ['plaque-join'],
+      stages: [...inPlaceStages({ openMm: request.assume('joinStopMm'), longMm: trimMm, seamMm: request.sizes.seam.value }), ...endStages(work)],
       minutes: sewingMinutes(work, names),
       needs: 'machine',
       after: ['sew/plaque', 'sew/band-to-top'],
@@ -134,6 +156,7 @@ export function cornersLast(work: BoxWork): Operation[] {
       pieces: idsOf(...band.boxing, ...(band.plaque?.pieces ?? []), ...band.plackets),
       seams: names,
       looks: ['corners'],
+      stages: threeCutsStages(work.request.sizes.seam.value),
       minutes: sewingMinutes(work, names, names.length),
       needs: 'machine',
       after: ['sew/band-to-bottom'],
@@ -169,7 +192,7 @@ export function opening({ band, closing, choices }: BoxWork): Operation[] {
 }
 
 /** Closing the back by hand once the cushion is filled. */
-export function closingByHand({ band, closing, request: { assume } }: BoxWork): Operation[] {
+export function closingByHand({ band, closing, request: { assume, sizes } }: BoxWork): Operation[] {
   if (closing.kind !== 'hand') return [];
   return [
     operation({
@@ -180,6 +203,7 @@ export function closingByHand({ band, closing, request: { assume } }: BoxWork): 
       tools: ['curved needle'],
       pieces: idsOf(...band.boxing),
       seams: ['closing'],
+      stages: ladderStages(sizes.seam.value, assume('slipStitchMm')),
       minutes: minutesFor('hand', closing.opening.value, 0, assume),
       needs: 'hand',
       after: ['fill/insert'],

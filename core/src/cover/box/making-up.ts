@@ -1,6 +1,7 @@
 import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { cornersOf } from '../band/corners';
+import { weltRing } from '../sewing/steps';
 import { isPanelByPanel } from './order';
 import { cornerCount, idsOf, lastCorner, many, present, sewingMinutes, type BoxWork } from './work';
 
@@ -53,6 +54,7 @@ function welting(work: BoxWork): Operation[] {
       pieces: idsOf(plates.top, plates.bottom, welts.top.piece, welts.bottom?.piece),
       seams,
       looks: ['welt'],
+      stages: weltRing(request.assume),
       minutes: sewingMinutes(work, seams, (welts.bottom ? 2 : 1) * cornerCount(work)),
       needs: 'machine',
       after: ['sew/welt', 'cut/notch'],

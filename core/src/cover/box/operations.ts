@@ -3,6 +3,7 @@ import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import { clipEvery } from '../band/corners';
 import { showsHoles } from '../../material/material';
+import { slippedKnotStages } from '../sewing/hand-stages';
 import { steamed, type CuttingWords } from '../sewing/cloth-way';
 import { cutCover, dress, insertCore } from '../sewing/cover-operations';
 import { plaqueIsLast } from './choices';
@@ -194,6 +195,7 @@ function drawButtons(work: BoxWork, after: string): Operation[] {
       text: `Cover ${2 * buttons} buttons and draw ${many(buttons, 'the pair', 'pairs')} through the core with twine, one on each face, to one depth.`,
       tools: ['long needle'],
       pieces: ['button'],
+      stages: slippedKnotStages(work.request.sizes.sewn.height.value),
       minutes: minutesFor('hand', 0, 3 * buttons, work.request.assume),
       needs: 'hand',
       after: [after],

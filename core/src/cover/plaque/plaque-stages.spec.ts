@@ -3,7 +3,7 @@ import type { StageLine } from '../../piece/stage';
 import type { PlaqueAsk } from './ask';
 import { makePlaque } from './plaque';
 import { hemmedEndStages } from './plaque-stages';
-import { turnedUnder } from '../sewing/staple-plan';
+import { turnedUnder } from '../sewing/staple-stages';
 
 const mm = (value: number) => given('given', value, 'entered');
 const ask = (kind: PlaqueAsk['kind']): PlaqueAsk => ({
@@ -51,7 +51,7 @@ describe('a step that folds, drawn moment by moment', () => {
   });
 
   it('has its rows where the step says: a hemmed end’s through hem, lap and plaque; a staple on its line', () => {
-    const [, lapped] = hemmedEndStages(13, 50, 25);
+    const [, lapped] = hemmedEndStages({ hemMm: 13, lapMm: 50, rowMm: 25, welted: null });
     const row = lapped!.lines.find(({ look }) => look === 'stitch')!;
     expect(row.points.map(({ x }) => x)).toEqual([25, 25]);
     const plaque = lapped!.lines.filter(({ look }) => look === 'cloth')[1]!;

@@ -52,15 +52,56 @@ export function plaqueStages({ kind, height, lower, upper, zipWidth, teeth, gap,
   return [];
 }
 
-/** An end of the boxing across, hemmed and lapped over the plaque's end: `hem` turned in, lapped by `lap`, closed by a row so far from the fold. */
-export function hemmedEndStages(hemMm: number, lapMm: number, rowMm: number): readonly Stage[] {
+/** An end of the boxing hemmed and lapped over the plaque's end, mm: turned in by the hem, lapped, closed by a row so far from the fold; where its edges are welted the row stops short of both welts. */
+export interface HemmedEnd {
+  readonly hemMm: number;
+  readonly lapMm: number;
+  readonly rowMm: number;
+  readonly welted: { readonly heightMm: number; readonly shortMm: number } | null;
+}
+
+/** The stages of a hemmed end: across, and flat where its row has to stop short of the welts. */
+export function hemmedEndStages({ hemMm, lapMm, rowMm, welted }: HemmedEnd): readonly Stage[] {
   const g = lapMm * LAYER;
   const boxing = stageLine('cloth', [2.4 * lapMm, 0], [0, 0], [-g / 2, -g / 2], [0, -g], [hemMm, -g]);
+  const flat = ({ heightMm, shortMm }: { readonly heightMm: number; readonly shortMm: number }): Stage => ({
+    words: 'seen flat: the row stops short of the welt at both edges, so that the slider passes',
+    lines: [
+      stageLine('cord', [-1.4 * lapMm, 0], [2.4 * lapMm, 0]),
+      stageLine('cord', [-1.4 * lapMm, heightMm], [2.4 * lapMm, heightMm]),
+      stageLine('cloth', [0, 0], [0, heightMm]),
+      stageLine('zip', [-1.4 * lapMm, heightMm / 2], [lapMm, heightMm / 2]),
+      stageLine('stitch', [rowMm, shortMm], [rowMm, heightMm - shortMm]),
+    ],
+  });
   return [
     { words: 'end of the boxing turned in', lines: [boxing] },
     {
       words: 'lapped over the end of the plaque, closed by a row',
       lines: [boxing, stageLine('cloth', [-1.4 * lapMm, -2 * g], [lapMm, -2 * g]), stageLine('stitch', [rowMm, g], [rowMm, -3 * g])],
+    },
+    ...(welted ? [flat(welted)] : []),
+  ];
+}
+
+/** An end placket across: a piece `longMm` long folded back so that its end lies `shortMm` short of the other, laid over the zip's end between plaque and boxing, which meet at 0. */
+export function placketStages(longMm: number, shortMm: number, seamMm: number): readonly Stage[] {
+  const g = longMm * LAYER;
+  const fold = (longMm - shortMm) / 2;
+  const placket = (y: number) =>
+    stageLine('cloth', [seamMm, y], [seamMm - (longMm - fold), y], [seamMm - (longMm - fold), y + g], [seamMm - (longMm - fold) + fold, y + g]);
+  const up = seamMm;
+  return [
+    { words: 'folded back, its end short of the other', lines: [placket(0)] },
+    {
+      words: 'laid over the zip’s end, plaque and boxing sewn together through it',
+      lines: [
+        placket(0),
+        stageLine('zip', [-2 * longMm, -g], [-seamMm, -g]),
+        stageLine('cloth', [-2 * longMm, -2 * g], [0, -2 * g], [0, -2 * g - up]),
+        stageLine('cloth', [2 * longMm, -2 * g], [g / 3, -2 * g], [g / 3, -2 * g - up]),
+        stageLine('stitch', [-g, -2 * g - up / 2], [g, -2 * g - up / 2]),
+      ],
     },
   ];
 }

@@ -3,7 +3,6 @@ import { inArcs } from '../../geometry/biarc';
 import { perimeter, stationAt, type Outline } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import { segmentLength } from '../../geometry/segment';
-import { stageLine, type Stage } from '../../piece/stage';
 import type { Pleats, Staple, StaplePlan } from '../../piece/staples';
 import { given } from '../../kernel/figure';
 import type { Constants } from '../../shop/assumptions';
@@ -147,27 +146,6 @@ export function staplePlan(edge: Outline, inMm: number, assume: Constants): Stap
     staples: stapleOrder(line, assume('stapleEveryMm'), assume('stapleClearMm')),
     pleats: pleatsOn(edge, line, inMm, assume('pleatMm')),
   };
-}
-
-/** The edge of a board across, cloth turned under and stapled: so far in from the edge, with so much left beyond the staples. */
-export function turnedUnder(inMm: number, holdMm: number): readonly Stage[] {
-  const thick = inMm * 0.8;
-  const g = inMm * 0.14;
-  const board = stageLine('board', [0, 0], [-3 * inMm, 0], [-3 * inMm, thick], [0, thick]);
-  const foam = stageLine('foam', [0, thick], [-3 * inMm, thick], [-3 * inMm, 3 * thick], [0, 3 * thick]);
-  const end = inMm + holdMm;
-  return [
-    { words: 'drawn over the edge', lines: [foam, board, stageLine('cloth', [-3 * inMm, 3 * thick + g], [g, 3 * thick + g], [g, -end])] },
-    {
-      words: 'turned under and stapled along the line',
-      lines: [
-        foam,
-        board,
-        stageLine('cloth', [-3 * inMm, 3 * thick + g], [g, 3 * thick + g], [g, -g], [-end, -g]),
-        stageLine('staple', [-inMm, thick * 0.6], [-inMm, -2 * g]),
-      ],
-    },
-  ];
 }
 
 /** What there is to say of pleats, with a space before it; empty without any. */

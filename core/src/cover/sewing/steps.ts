@@ -2,7 +2,9 @@ import type { Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { sewnMm, type Seam } from '../../piece/seam';
 import type { Constants } from '../../shop/assumptions';
+import type { Stage } from '../../piece/stage';
 import { minutesFor } from '../../shop/minutes';
+import { weltRingStages } from './ring-stages';
 
 /** Minutes at the machine for some of the seams, named by id: every row of each, and so many corners to turn. */
 export type SewMinutes = (seamIds: readonly string[], corners?: number) => number;
@@ -51,8 +53,12 @@ export interface WeltStep {
   readonly after?: readonly string[];
 }
 
+/** The join of a welt's ring by the shop's figures, moment by moment. */
+export const weltRing = (assume: Constants): readonly Stage[] =>
+  weltRingStages({ startMm: assume('ringOverlapMm'), stopMm: assume('ringStopMm'), overMm: assume('ringOverMm'), turnMm: assume('ringTurnMm') });
+
 /** Making a welt up and sewing it on as a ring: its length is sewn twice. */
-export function weltStep({ text, pieces, seam, corners, after = [] }: WeltStep, sew: SewMinutes): Operation {
+export function weltStep({ text, pieces, seam, corners, after = [] }: WeltStep, sew: SewMinutes, assume: Constants): Operation {
   return operation({
     id: 'sew/welt-on',
     foot: 'edge',
@@ -62,6 +68,7 @@ export function weltStep({ text, pieces, seam, corners, after = [] }: WeltStep, 
     pieces,
     seams: [seam],
     looks: ['welt'],
+    stages: weltRing(assume),
     minutes: sew([seam]) + sew([seam], corners),
     needs: 'machine',
     after,

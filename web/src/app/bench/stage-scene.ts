@@ -4,7 +4,11 @@ import type { Look, SceneItem } from '../shared/table/scene';
 
 const LOOKS: Record<StageLook, Look> = {
   cloth: 'cover',
+  cord: 'cord',
+  wadding: 'crown',
   fold: 'fold',
+  cut: 'saw',
+  thread: 'twine',
   stitch: 'sewing',
   staple: 'core',
   zip: 'cut',

@@ -142,7 +142,7 @@ function operationsOf(request: CoverRequest, { band, plate, base, welt, zip }: M
       needs: 'machine',
       after: ['cut/notch'],
     }),
-    ...(welt ? [weltStep({ text: RING, pieces: [welt.id, plate.id], seam: 'welt-top', corners }, sew)] : []),
+    ...(welt ? [weltStep({ text: RING, pieces: [welt.id, plate.id], seam: 'welt-top', corners }, sew, assume)] : []),
     operation({
       id: 'sew/panels-to-top',
       foot: 'edge',

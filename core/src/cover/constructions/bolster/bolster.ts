@@ -93,6 +93,7 @@ function bolsterOperations(request: CoverRequest, pieces: readonly Piece[], seam
           weltStep(
             { text: 'Make up the welt and sew a ring round each end; join each at the bottom.', pieces: ['end', 'welt'], seam: 'welt-to-end', corners: 0 },
             sew,
+            assume,
           ),
         ]
       : []),

@@ -10,10 +10,12 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Closing, Construction, CoverRequest } from '../../contract';
 import { allRound, clothPiece, clothStrip, pairOfMarks, stripEdge } from '../../sewing/cloth-piece';
 import { turnsIn } from '../../band/corners';
+import { walkedBandStages } from '../../sewing/ring-stages';
 import { sewMinutes } from '../../sewing/steps';
 import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
 import { notionsFor } from '../../sewing/notions';
-import { stapleClosing, staplePlan, turnedUnder } from '../../sewing/staple-plan';
+import { stapleClosing, staplePlan } from '../../sewing/staple-plan';
+import { turnedUnder } from '../../sewing/staple-stages';
 import { offsetOrNull, quarterMarks, quarterPlaces } from '../../band/ring';
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
@@ -132,10 +134,11 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       id: 'sew/band-to-plate',
       foot: 'edge',
       phase: 'sew',
-      text: 'Sew the band to the plate from quarter to quarter, leaving {0} unsewn on each side of its join. Walk both ends round to the mark, overlap them {1}, cut square, join, and sew on past the first stitches.',
-      figures: [given('left open', assume('sewnEndMm'), 'shop'), request.sizes.seam],
+      text: 'Sew the band to the plate from quarter to quarter, leaving {0} unsewn on each side of its join. Walk both ends round to the mark, overlap them {1}, cut square, join, and sew on {2} over the first stitches.',
+      figures: [given('left open', assume('sewnEndMm'), 'shop'), request.sizes.seam, given('over the first stitches', assume('sewPastMm'), 'shop')],
       pieces: [plate.id, band.id],
       seams: ['band-join', 'band-to-plate'],
+      stages: walkedBandStages({ openMm: assume('sewnEndMm'), seamMm: request.sizes.seam.value, pastMm: assume('sewPastMm') }),
       minutes: sew(['band-to-plate']) + sew(['band-join']),
       needs: 'machine',
     }),

@@ -7,6 +7,7 @@ import type { CoverRequest } from '../../contract';
 import { cornersOf } from '../../band/corners';
 import { flattened, rollerFor } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
+import { slipStages } from '../../sewing/hand-stages';
 import { sewMinutes, weltStep, zipStep } from '../../sewing/steps';
 import type { KnifeEdge } from './choices';
 import { BACK_HALVES, type Opening } from './plates';
@@ -68,7 +69,7 @@ export function knifeEdgeOperations(request: CoverRequest, work: KnifeWork): Ope
   const ring = 'Make up the welt and sew it round the front plate, starting at the centre back; join the ring there.';
   return [
     ...cutCover(pieces, CUTTING, request),
-    ...(welt ? [weltStep({ text: ring, pieces: [welt, ...plates.slice(0, 1)], seam: 'welt', corners, after: ['cut/notch'] }, sew)] : []),
+    ...(welt ? [weltStep({ text: ring, pieces: [welt, ...plates.slice(0, 1)], seam: 'welt', corners, after: ['cut/notch'] }, sew, assume)] : []),
     ...openingSteps(request, work, plates),
     operation({
       id: 'sew/plates',
@@ -133,6 +134,7 @@ function closingSteps(request: CoverRequest, { closing, seams, opening }: KnifeW
             tools: ['curved needle'],
             pieces: plates,
             seams: seams.filter(({ method }) => method === 'hand').map(({ id }) => id),
+            stages: slipStages(request.sizes.seam.value, assume('slipStitchMm')),
             minutes: minutesFor('hand', opening.mm, 0, assume),
             needs: 'hand',
             after: ['fill/insert'],

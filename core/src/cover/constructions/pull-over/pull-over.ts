@@ -13,7 +13,8 @@ import { showsHoles } from '../../../material/material';
 import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
 import { frontOf } from '../../band/front';
 import { notionsFor } from '../../sewing/notions';
-import { pleatWords, stapleClosing, staplePlan, turnedUnder } from '../../sewing/staple-plan';
+import { pleatWords, stapleClosing, staplePlan } from '../../sewing/staple-plan';
+import { pleatStages, turnedUnder } from '../../sewing/staple-stages';
 import { pullOverFields, pullOverSchema, type PullOver } from './choices';
 import { pullOverPieces, seamDown, type PullOverPieces } from './pieces';
 import { dropOf, frameEdge, pullOverSizes, underneath } from './sizes';
@@ -66,6 +67,7 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
   const joins = seams.filter(({ id }) => id.startsWith('band-join')).map(({ id }) => id);
   const { line } = underneath(assume);
   const pleats = pleatWords(staples);
+  const most = Math.max(0, ...staples.pleats.map(({ count }) => count));
   return [
     ...cutCover(all, CUTTING, request),
     ...(joins.length
@@ -113,7 +115,7 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
       ],
       pieces: [made.plate.id, ...band],
       tools: ['staple gun'],
-      stages: turnedUnder(line.value, assume('stapleHoldMm')),
+      stages: [...turnedUnder(line.value, assume('stapleHoldMm')), ...(most ? pleatStages(line.value, assume('stapleHoldMm'), most) : [])],
       minutes: minutesFor('staple', perimeter(staples.line), 0, assume),
       needs: 'bench',
       after: ['fill/dress'],

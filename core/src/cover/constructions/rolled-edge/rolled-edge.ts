@@ -6,6 +6,7 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Box } from '../../box/choices';
 import { makeBox } from '../../box/make';
 import type { Construction, Cover, CoverRequest, Notion } from '../../contract';
+import { slippedKnotStages } from '../../sewing/hand-stages';
 import { rollHeight, rollStitches, stitchMarks, tuftsOn, type Tufts } from '../../sewing/stitched-edge';
 import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
@@ -68,6 +69,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, { tufts
             figures: [spacing(tufts.acrossMm), spacing(tufts.deepMm)],
             cautions: ['The needle goes through square to the face: the tuft underneath lies under the one on top.'],
             tools: ['long needle'],
+            stages: slippedKnotStages(sizes.sewn.height.value),
             minutes: minutesFor('hand', 0, 3 * count, assume),
             needs: 'hand',
             after: ['fill/dress'],

@@ -3,6 +3,8 @@ import { operation, type Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import type { Seam } from '../../../piece/seam';
 import type { CoverRequest } from '../../contract';
+import { halvesStages } from '../../sewing/corner-stages';
+import { hemmedEndStages } from '../../plaque/plaque-stages';
 import { plaqueText, plaqueTools, steamed } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { sewMinutes, weltStep } from '../../sewing/steps';
@@ -45,7 +47,7 @@ export function waterfallOperations(request: CoverRequest, made: Made, pieces: r
       needs: 'machine',
       after: ['cut/notch'],
     }),
-    ...(made.welt ? [weltStep({ text: RING, pieces: [made.welt.id, plate], seam: 'welt-round', corners: 4, after: ['cut/notch'] }, sew)] : []),
+    ...(made.welt ? [weltStep({ text: RING, pieces: [made.welt.id, plate], seam: 'welt-round', corners: 4, after: ['cut/notch'] }, sew, assume)] : []),
     operation({
       id: 'sew/plaque-ends',
       phase: 'sew',
@@ -54,6 +56,13 @@ export function waterfallOperations(request: CoverRequest, made: Made, pieces: r
       cautions: made.welt ? ['The row stops short of the welt at both ends: the slider must pass.'] : [],
       pieces: [...sides, ...plaque],
       seams: ['plaque-ends'],
+      looks: ['plaque-join'],
+      stages: hemmedEndStages({
+        hemMm: hem.value,
+        lapMm: lap.value,
+        rowMm: assume('endRowMm'),
+        welted: made.welt ? { heightMm: request.sizes.sewn.height.value, shortMm: assume('ridgeStopMm') } : null,
+      }),
       minutes: sew(['plaque-ends']),
       needs: 'machine',
       after: ['sew/plaque'],
@@ -80,6 +89,7 @@ export function waterfallOperations(request: CoverRequest, made: Made, pieces: r
       pieces: [plate, ...sides, ...plaque],
       seams: ['side-right-bottom', 'plaque-to-bottom', 'side-left-bottom'],
       looks: ['halves', 'pleats'],
+      looksLike: { halves: halvesStages(request.sizes.sewn.width.value, request.sizes.sewn.depth.value) },
       minutes: sew(['side-right-bottom', 'plaque-to-bottom', 'side-left-bottom'], 2),
       needs: 'machine',
       after: ['sew/open-zip'],

@@ -91,6 +91,7 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
   const kept = core.kept ?? false;
   return {
     pieces,
+    coreHighMm: sizes.core.height.value,
     kept,
     refresh: kept ? (looked?.refresh.map(({ kind }) => kind) ?? []) : [],
     tool: core.tool ?? 'saw',
@@ -102,7 +103,11 @@ export function coreWork({ source, shop, sizes, pieces, looked, wrapWay, wrapped
     softUp: !sameBothWays(core),
     muslin,
     wrapping: wrapped
-      ? { ...joined(boarded ? onBoard(wrapWay) : WRAPPING[wrapWay], pieces), fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive' }
+      ? {
+          ...joined(boarded ? onBoard(wrapWay) : WRAPPING[wrapWay], pieces),
+          fix: source.wrapFix ?? shop.document.wrapFix ?? 'adhesive',
+          mitred: pieces.some(({ role }) => role === 'wrap-parcel'),
+        }
       : null,
     assume,
   };

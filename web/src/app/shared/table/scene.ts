@@ -29,6 +29,8 @@ export type Look =
   | 'bias'
   | 'board'
   | 'fold'
+  | 'twine'
+  | 'cord'
   | 'lit'
   | 'crown'
   | 'chalked'
