@@ -9,6 +9,7 @@ import {
   type Planned,
   type Point,
   type SayIn,
+  type Section,
   type SectionMatter,
   type Shop,
   type StaplePlan,
@@ -79,11 +80,11 @@ export function drawPlan(sheet: Sheet, piece: Piece, frame: Frame, { units, step
 /** Numbers of staples stand this far apart on paper. */
 const NUMBERS_APART = 16;
 
-/** Where a cover is stapled and in which order, seen from below with the front at the foot. Returns the y below. */
-export function drawStaples(sheet: Sheet, plan: StaplePlan, frame: Frame, inWords: SayIn): number {
+/** The staples of a plan in a frame, with their numbers as far as there is room for them; seen from below, the front at the foot. */
+export function drawStaplePlan(sheet: Sheet, plan: StaplePlan, frame: Frame): { readonly scale: number; readonly paper: (p: Point) => Point } {
   const box = outlineBounds(plan.edge);
-  const scale = Math.min(frame.width / (box.maxX - box.minX), (frame.height - 14) / (box.maxY - box.minY));
-  const paper = (p: Point): Point => ({ x: frame.x + 8 + (box.maxX - p.x) * scale, y: frame.y + 4 + (box.maxY - p.y) * scale });
+  const scale = Math.min(frame.width / (box.maxX - box.minX), frame.height / (box.maxY - box.minY));
+  const paper = (p: Point): Point => ({ x: frame.x + (box.maxX - p.x) * scale, y: frame.y + (box.maxY - p.y) * scale });
   sheet.shape(flatten(plan.edge).map(paper), { width: 1.2 });
   sheet.shape(flatten(plan.line).map(paper), { width: 0.5, dash: [4, 2.5] });
   for (const { at, corner } of plan.staples) {
@@ -96,6 +97,14 @@ export function drawStaples(sheet: Sheet, plan: StaplePlan, frame: Frame, inWord
     const far = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
     sheet.line(String(order), p.x + ((middle.x - p.x) / far) * 10, p.y + ((middle.y - p.y) / far) * 10 - 4, { size: 8, face: 'bold', align: 'center' });
   }
+  return { scale, paper };
+}
+
+/** Where a cover is stapled and in which order, seen from below with the front at the foot. Returns the y below. */
+export function drawStaples(sheet: Sheet, plan: StaplePlan, frame: Frame, inWords: SayIn): number {
+  const box = outlineBounds(plan.edge);
+  const { paper } = drawStaplePlan(sheet, plan, { x: frame.x + 8, y: frame.y + 4, width: frame.width, height: frame.height - 14 });
+  const middle = paper({ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 });
   for (const { at, count } of plan.pleats) {
     const p = paper(at);
     sheet.line(`${count} small ${count === 1 ? 'pleat' : 'pleats'}`, (p.x + middle.x) / 2, (p.y * 2 + middle.y) / 3, { size: 8, align: 'center' });
@@ -123,6 +132,14 @@ const FILLS: Record<SectionMatter, string> = {
   board: '#9a9a9a',
 };
 
+/** The bodies of a section, each placed on the paper by `paper`. */
+export function sectionAreas(sheet: Sheet, { areas }: Pick<Section, 'areas'>, paper: (p: Point) => Point): void {
+  for (const area of areas) {
+    const fill = FILLS[area.matter];
+    sheet.shape(area.points.map(paper), { width: area.matter === 'cover' ? 1.2 : 0.5, ...(fill ? { fill } : {}) });
+  }
+}
+
 /** The section as the screen shows it: cover, wrap, layers, pads and crown, to one scale both ways, with its words beside it. Returns the y below. */
 export function drawSection(sheet: Sheet, one: Planned, frame: Frame, shop: Shop, inWords: SayIn): number {
   const section = sectionOf(one, shop, inWords);
@@ -131,10 +148,7 @@ export function drawSection(sheet: Sheet, one: Planned, frame: Frame, shop: Shop
   const scale = Math.min((frame.width - words) / section.widthMm, (frame.height - 14) / Math.max(tall, 1));
   const zero = frame.y + 2 + (section.heightMm + section.overMm) * scale;
   const paper = (p: Point): Point => ({ x: frame.x + 8 + p.x * scale, y: zero - p.y * scale });
-  for (const area of section.areas) {
-    const fill = FILLS[area.matter];
-    sheet.shape(area.points.map(paper), { width: area.matter === 'cover' ? 1.2 : 0.5, ...(fill ? { fill } : {}) });
-  }
+  sectionAreas(sheet, section, paper);
   // Words one under the other, each with a line to what it is about.
   const right = frame.x + 8 + section.widthMm * scale + 14;
   const sorted = [...section.words].sort((a, b) => b.at.y - a.at.y);

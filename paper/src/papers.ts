@@ -6,6 +6,7 @@ import { localDay } from './local-time';
 import { orderSheetPdf } from './order-sheet';
 import { MOST_PAGES, pagesFor, templatePdf } from './template';
 import { ticketPdf, type Stamp } from './ticket';
+import { WALL_PAPERS, wallPdf } from './wall';
 
 /** What a paper is asked for with. */
 export interface PaperAsk<Query> {
@@ -115,6 +116,21 @@ const orderTable: Paper<z.infer<typeof noQuery>> = {
   },
 };
 
+const wallQuery = z.strictObject({ paper: z.enum(WALL_PAPERS).optional() });
+
+const wall: Paper<z.infer<typeof wallQuery>> = {
+  kind: 'wall',
+  path: 'wall/:cushion',
+  ending: 'pdf',
+  query: wallQuery,
+  laid: false,
+  async make(plan, { index, stamp, query: { paper = plan.job.units === 'inch' ? 'letter' : 'a4' } }) {
+    const cushion = plan.cushions[index ?? 0];
+    if (cushion?.state !== 'planned') return { kind: 'no-outline' };
+    return { kind: 'file', file: await wallPdf(plan, index ?? 0, paper, stamp), words: `${cushion.source.name} order of work` };
+  },
+};
+
 /** One paper among others. Each is only ever asked with what its own query schema let through, which the type of a list cannot say. */
 function oneOfMany<Query>(paper: Paper<Query>): Paper {
   return paper as unknown as Paper;
@@ -128,6 +144,7 @@ export const PAPERS: readonly Paper[] = [
   oneOfMany(template),
   oneOfMany(orderPage),
   oneOfMany(orderTable),
+  oneOfMany(wall),
 ];
 
 /** The paper of a kind. Throws a RangeError for one that is not in the list. */

@@ -130,6 +130,11 @@ export class Sheet {
     this.doc.undash();
   }
 
+  /** Takes away what was drawn in a rectangle, so that a letter over it can be read. */
+  patch({ x, y, width, height }: { readonly x: number; readonly y: number; readonly width: number; readonly height: number }): void {
+    this.doc.rect(x, y, width, height).fillColor('white').fill();
+  }
+
   stroke(from: Point, to: Point, width = 0.6): void {
     this.doc.moveTo(from.x, from.y).lineTo(to.x, to.y).lineWidth(width).strokeColor('black').undash().stroke();
   }

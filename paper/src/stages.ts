@@ -1,5 +1,5 @@
-import type { Point, Stage, StageLook } from '@yardland/core';
-import type { Pen } from './sheet';
+import type { Point, Stage, StageLine, StageLook } from '@yardland/core';
+import type { Pen, Sheet } from './sheet';
 import { MARGIN, type Writer } from './writer';
 
 /** A stage is at most so wide and high, points; from one to the next; its words are so large. */
@@ -23,6 +23,16 @@ const LINES: Readonly<Record<StageLook, Pen & { readonly closed?: true }>> = {
   foam: { width: 0.5, fill: '#f0f0f0', closed: true },
 };
 
+/** The lines of one stage, each placed on the paper by `at`. */
+export function stageLines(sheet: Sheet, lines: readonly StageLine[], at: (point: Point) => Point): void {
+  for (const { look, points } of lines) {
+    const { closed, ...style } = LINES[look];
+    const placed = points.map(at);
+    if (closed) sheet.shape(placed, style);
+    else sheet.polyline(placed, style);
+  }
+}
+
 /** How pieces stand at the moments of a step that folds, slits or turns them, beside each other at one scale, each with its words beneath. Begins another page where there is no room. */
 export function drawStages(writer: Writer, stages: readonly Stage[]): void {
   const { sheet } = writer;
@@ -42,12 +52,7 @@ export function drawStages(writer: Writer, stages: readonly Stage[]): void {
     row.forEach(({ lines }, k) => {
       const left = MARGIN + 14 + k * (WIDE + GAP);
       const at = ({ x, y }: Point): Point => ({ x: left + (x - minX) * scale, y: writer.y + 2 + (maxY - y) * scale });
-      for (const { look, points: line } of lines) {
-        const { closed, ...style } = LINES[look];
-        const placed = line.map(at);
-        if (closed) sheet.shape(placed, style);
-        else sheet.polyline(placed, style);
-      }
+      stageLines(sheet, lines, at);
       (words[first + k] ?? []).forEach((text, i) => sheet.line(text, left, writer.y + high + 6 + i * (WORDS + 2), { size: WORDS }));
     });
     writer.y += tall;

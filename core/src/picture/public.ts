@@ -3,3 +3,4 @@ export * from './closed-form';
 export * from './closed-lines';
 export * from './outlook';
 export * from './section';
+export * from './step-picture';

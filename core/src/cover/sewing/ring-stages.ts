@@ -10,7 +10,7 @@ export interface RingJoin {
 
 /** The join of a welt at its mark, seen from the seam: the plate's edge below, its mark at 0, the welt above. It is sewn on from the left of the drawing round to its right. */
 export function weltRingStages({ startMm, stopMm, overMm, turnMm }: RingJoin): readonly Stage[] {
-  const reach = 2 * stopMm;
+  const reach = 1.3 * stopMm;
   const lift = stopMm * 0.28;
   const g = stopMm * 0.09;
   const stopped = startMm - stopMm;

@@ -43,8 +43,8 @@ describe('stages of a step that is worked by hand', () => {
     const [begun] = weltRingStages({ startMm: 50, stopMm: 125, overMm: 25, turnMm: 13 });
     const rows = of(begun!, 'stitch').map(({ points }) => [points[0]!.x, points[1]!.x]);
     expect(rows).toEqual([
-      [50, 250],
-      [-250, -75],
+      [50, 162.5],
+      [-162.5, -75],
     ]);
     const [open, , closed] = walkedBandStages({ openMm: 75, seamMm: 13, pastMm: 25 });
     expect(of(open!, 'stitch').map(({ points }) => points.map(({ x }) => x))).toEqual([

@@ -89,6 +89,7 @@ export class BenchStation {
   protected readonly machines = computed(() => waysOfOne('machine', this.store.shop()?.document));
   protected readonly fills = computed(() => waysOfOne('fill', this.store.shop()?.document));
 
+  protected readonly wallLink = computed(() => `/api/jobs/${this.store.head()?.id ?? ''}/wall/${this.store.cushionIndex() + 1}.pdf`);
   protected readonly people = computed(() => {
     const names = this.work.people();
     return names.length ? [{ value: '', name: 'nobody in particular' }, ...names.map((name) => ({ value: name, name }))] : [];
