@@ -2,11 +2,15 @@ import {
   flatten,
   formatLength,
   isNotch,
+  numberedApart,
   numberedStaples,
   outlineBounds,
   sectionOf,
+  stitchesFor,
+  type Hand,
   type Piece,
   type Planned,
+  type RollPlan,
   type Point,
   type SayIn,
   type Section,
@@ -117,6 +121,46 @@ export function drawStaples(sheet: Sheet, plan: StaplePlan, frame: Frame, inWord
   const bottom = paper({ x: box.minX, y: box.minY }).y + 4;
   sheet.line('Stapling, seen from below, the front at the foot', frame.x + 8, bottom, { size: 8, grey: 80 });
   return bottom + 12;
+}
+
+/** Numbers of a roll's stitches stand this far apart on paper. */
+const STITCH_NUMBERS_APART = 26;
+
+/** A rolled edge from above: its stitches numbered in the order of a hand, its sides with their turns; the tufts as small circles. */
+export function drawRoll(sheet: Sheet, plan: RollPlan, hand: Hand, frame: Frame): void {
+  const box = outlineBounds(plan.edge);
+  const scale = Math.min((frame.width - 8) / (box.maxX - box.minX), (frame.height - 8) / (box.maxY - box.minY));
+  const left = frame.x + (frame.width - (box.maxX - box.minX) * scale) / 2;
+  const paper = (p: Point): Point => ({ x: left + (p.x - box.minX) * scale, y: frame.y + 4 + (box.maxY - p.y) * scale });
+  const middle = paper({ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 });
+  const inwards = (p: Point, points: number): Point => {
+    const far = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
+    return { x: p.x + ((middle.x - p.x) / far) * points, y: p.y + ((middle.y - p.y) / far) * points };
+  };
+  sheet.shape(flatten(plan.edge).map(paper), { width: 1.2 });
+  for (const at of plan.tufts) {
+    const { x, y } = paper(at);
+    sheet.stroke({ x: x - 2.5, y }, { x: x + 2.5, y }, 0.7);
+    sheet.stroke({ x, y: y - 2.5 }, { x, y: y + 2.5 }, 0.7);
+  }
+  const sides = stitchesFor(plan, hand);
+  for (const { at, order } of numberedApart(
+    sides.flatMap(({ stitches }) => stitches),
+    STITCH_NUMBERS_APART / scale,
+  )) {
+    const p = inwards(paper(at), 9);
+    sheet.line(String(order), p.x, p.y - 3.5, { size: 6.5, align: 'center' });
+  }
+  sides.forEach(({ words, stitches }, i) => {
+    for (const { at } of stitches) {
+      const { x, y } = paper(at);
+      sheet.stroke({ x: x - 0.8, y }, { x: x + 0.8, y }, 1.6);
+    }
+    const between = stitches[Math.floor(stitches.length / 2)];
+    if (!between) return;
+    const p = inwards(paper(between.at), 21);
+    sheet.line(`${i + 1} ${words}`, p.x, p.y - 4, { size: 8, face: 'bold', align: 'center' });
+  });
 }
 
 const FILLS: Record<SectionMatter, string> = {

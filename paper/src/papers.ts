@@ -1,4 +1,4 @@
-import { fullSize, issue, labelQuerySchema, orderCsv, templatePrintQuerySchema, type Issue, type Plan } from '@yardland/core';
+import { fullSize, HANDS, issue, labelQuerySchema, orderCsv, templatePrintQuerySchema, type Issue, type Plan } from '@yardland/core';
 import * as z from 'zod';
 import { cuttingListPdf } from './cutting-list';
 import { labelsPdf, MOST_LABELS, pieceLabels } from './labels';
@@ -116,7 +116,7 @@ const orderTable: Paper<z.infer<typeof noQuery>> = {
   },
 };
 
-const wallQuery = z.strictObject({ paper: z.enum(WALL_PAPERS).optional() });
+const wallQuery = z.strictObject({ paper: z.enum(WALL_PAPERS).optional(), hand: z.enum(HANDS).optional() });
 
 const wall: Paper<z.infer<typeof wallQuery>> = {
   kind: 'wall',
@@ -124,10 +124,10 @@ const wall: Paper<z.infer<typeof wallQuery>> = {
   ending: 'pdf',
   query: wallQuery,
   laid: false,
-  async make(plan, { index, stamp, query: { paper = plan.job.units === 'inch' ? 'letter' : 'a4' } }) {
+  async make(plan, { index, stamp, query: { paper = plan.job.units === 'inch' ? 'letter' : 'a4', hand = 'right' } }) {
     const cushion = plan.cushions[index ?? 0];
     if (cushion?.state !== 'planned') return { kind: 'no-outline' };
-    return { kind: 'file', file: await wallPdf(plan, index ?? 0, paper, stamp), words: `${cushion.source.name} order of work` };
+    return { kind: 'file', file: await wallPdf(plan, index ?? 0, { size: paper, hand }, stamp), words: `${cushion.source.name} order of work` };
   },
 };
 

@@ -27,7 +27,7 @@ import {
   notchWords,
   notionsOf,
 } from '@yardland/core';
-import { drawPlan, drawSection, drawStaples, planPiece } from './drawing';
+import { drawPlan, drawRoll, drawSection, drawStaples, planPiece } from './drawing';
 import { workOrder } from './work-order';
 import { TicketWriter } from './ticket-writer';
 import { MARGIN, type Stamp } from './writer';
@@ -182,6 +182,16 @@ function stapling(writer: TicketWriter): void {
   writer.endList();
 }
 
+/** In which order a rolled edge is stitched, where it is. */
+function rolling(writer: TicketWriter): void {
+  const roll = writer.one.cover?.roll;
+  if (!roll) return;
+  writer.list('Roll, for a right hand; a left one works each side the other way', STAPLING_HIGH);
+  drawRoll(writer.sheet, roll, 'right', { x: MARGIN, y: writer.y, width: 320, height: STAPLING_HIGH });
+  writer.y += STAPLING_HIGH;
+  writer.endList();
+}
+
 function facts(writer: TicketWriter): void {
   const { plan, one, inWords } = writer;
   const run = (figure: Figure): string => formatRun(figure.value, inWords.units);
@@ -259,6 +269,7 @@ export async function ticketPdf(plan: Plan, index: number, stamp: Stamp): Promis
   cutLists(writer);
   facts(writer);
   stapling(writer);
+  rolling(writer);
   workOrder(writer);
   writer.foot();
   return sheet.finish();

@@ -5,13 +5,14 @@ import {
   sectionOf,
   stepPicture,
   type CushionPlan,
+  type Hand,
   type Operation,
   type Plan,
   type Planned,
   type Point,
   type Stage,
 } from '@yardland/core';
-import { drawStaplePlan, sectionAreas, type Frame } from './drawing';
+import { drawRoll, drawStaplePlan, sectionAreas, type Frame } from './drawing';
 import { localTime } from './local-time';
 import { Sheet } from './sheet';
 import { stageLines } from './stages';
@@ -20,6 +21,12 @@ import type { Stamp } from './writer';
 /** Papers of a wall picture: each lies on its long side. */
 export const WALL_PAPERS = ['a4', 'a3', 'letter', 'tabloid'] as const;
 export type WallPaper = (typeof WALL_PAPERS)[number];
+
+/** On which paper, and for which hand where something is sewn in its order. */
+export interface WallLook {
+  readonly size: WallPaper;
+  readonly hand: Hand;
+}
 
 /** Width and height in points, lying. */
 const SIZES: Readonly<Record<WallPaper, readonly [number, number]>> = {
@@ -172,10 +179,18 @@ function drawMoments(sheet: Sheet, stages: readonly Stage[], frame: Frame): void
   });
 }
 
+/** What a step is drawn for. */
+interface Shown {
+  readonly plan: Plan;
+  readonly one: Planned;
+  readonly hand: Hand;
+}
+
 /** The picture of one step. */
-function drawStep(sheet: Sheet, plan: Plan, one: Planned, step: Operation, frame: Frame): void {
-  const { staples } = one.cover;
-  if (step.stages.length && step.id === 'fix/staple' && staples) {
+function drawStep(sheet: Sheet, { plan, one, hand }: Shown, step: Operation, frame: Frame): void {
+  const { staples, roll } = one.cover;
+  if (roll && step.id === 'fix/roll') drawRoll(sheet, roll, hand, frame);
+  else if (step.stages.length && step.id === 'fix/staple' && staples) {
     const half = { ...frame, width: frame.width / 2 - GAP / 2 };
     drawStaplePlan(sheet, staples, half);
     drawMoments(sheet, step.stages, { ...half, x: frame.x + frame.width / 2 + GAP / 2 });
@@ -203,7 +218,7 @@ const cellsOf = (one: CushionPlan, plan: Plan): Cell[] =>
  * The order of work of one cushion as a picture for the wall: a drawing and a line for each step, all of them on one sheet as large as they fit. Where the cells would become
  * too small to be read the rest goes on further sheets, which say so.
  */
-export async function wallPdf(plan: Plan, index: number, size: WallPaper, stamp: Stamp): Promise<Uint8Array> {
+export async function wallPdf(plan: Plan, index: number, { size, hand }: WallLook, stamp: Stamp): Promise<Uint8Array> {
   const one = plan.cushions[index];
   if (!one) throw new RangeError(`The job has no cushion ${index + 1}.`);
   if (one.state !== 'planned') throw new RangeError(`Cushion ${index + 1} cannot be cut yet.`);
@@ -241,7 +256,7 @@ export async function wallPdf(plan: Plan, index: number, size: WallPaper, stamp:
     const cell = { x: MARGIN + column * (cellW + GAP), y: top + row * (cellH + GAP), width: wide ? 2 * cellW + GAP : cellW, height: cellH };
     // The words of a row begin at one height.
     const wordsHigh = Math.max(...written.filter((other) => other.page === on && other.row === row).map((other) => other.lines.length)) * words * 1.2;
-    drawStep(sheet, plan, one, step, { ...cell, height: cell.height - wordsHigh - WORDS_GAP });
+    drawStep(sheet, { plan, one, hand }, step, { ...cell, height: cell.height - wordsHigh - WORDS_GAP });
     const y = cell.y + cell.height - wordsHigh;
     sheet.line(String(number), cell.x, y - 1, { size: words + 1.5, face: 'bold' });
     lines.forEach((line, i) => sheet.line(line, cell.x + 16, y + i * words * 1.2, style));

@@ -44,7 +44,10 @@ describe('the order of work for the wall', () => {
     const page = await (await getDocumentProxy(new Uint8Array(made.file))).getPage(1);
     expect(page.view.slice(2)).toEqual([1224, 792]);
     const { cushions, ...rest } = job('conductors-chair');
-    const small = planSolved({ ...rest, cushions: cushions.map((one) => ({ ...one, template: { shape: 'round-back', widthMm: 500, depthMm: 100, riseMm: 200 } })) }, shop);
+    const small = planSolved(
+      { ...rest, cushions: cushions.map((one) => ({ ...one, template: { shape: 'round-back', widthMm: 500, depthMm: 100, riseMm: 200 } })) },
+      shop,
+    );
     expect((await print(small, 0)).kind).toBe('no-outline');
   }, 60_000);
 });

@@ -7,6 +7,7 @@ import type { ClothSlot } from '../piece/material-ref';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
+import type { RollPlan } from '../piece/roll';
 import type { StaplePlan } from '../piece/staples';
 import type { ClothNature } from '../material/material';
 import type { GivenSize, Sizes } from '../piece/sizes';
@@ -117,6 +118,8 @@ export interface Cover {
   readonly operations: readonly Operation[];
   /** Where it is stapled, and in which order; only where it is. */
   readonly staples?: StaplePlan | null;
+  /** In which order its edge is rolled and where it is tufted; only where it is. */
+  readonly roll?: RollPlan | null;
   /** What a domed plate has more than its band, eased in as it is sewn; null for flat plates. */
   readonly eased: Figure | null;
   readonly problems: readonly Issue[];
@@ -170,7 +173,7 @@ export type Field<C> = {
       readonly kind: 'length';
       readonly minMm: number;
       readonly maxMm: number;
-      readonly usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange';
+      readonly usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange' | 'by the thickness';
     }
 );
 

@@ -7,4 +7,5 @@ export * from './piece';
 export * from './seam';
 export * from './sizes';
 export * from './stage';
+export * from './roll';
 export * from './staples';

@@ -8,6 +8,8 @@ import type { MaterialRef } from '../piece/material-ref';
 import type { Operation } from '../piece/operation';
 import type { Piece } from '../piece/piece';
 import type { Seam } from '../piece/seam';
+import type { Point } from '../geometry/point';
+import type { RollPlan } from '../piece/roll';
 import type { StaplePlan } from '../piece/staples';
 import type { CushionPlan } from './cushion/cushion-plan';
 import { notionsOf } from './buy/notions';
@@ -72,6 +74,12 @@ function staplesJson({ inMm, line, staples, pleats }: StaplePlan) {
   };
 }
 
+/** The roll plan: its sides in their order, each with its stitches from right to left, and the tufts. */
+function rollJson({ sides, tufts }: RollPlan) {
+  const pair = (p: Point) => [p.x, p.y] as const;
+  return { sides: sides.map(({ words, stitches }) => ({ side: words, stitches: stitches.map(pair) })), tufts: tufts.map(pair) };
+}
+
 function operationJson({ id, phase, text, figures, pieces, seams, cautions, minutes, waitMinutes, needs, tools, after }: Operation, { units, step }: SayIn) {
   return { id, phase, text: filled(text, figures, units, step), pieces, seams, cautions, minutes, waitMinutes, needs, tools, after };
 }
@@ -120,6 +128,7 @@ function cushionJson(one: CushionPlan, index: number, { job, shop }: Plan, inWor
     construction: one.construction.kind,
     keptCover: one.keptCover,
     staples: one.cover?.staples ? staplesJson(one.cover.staples) : null,
+    roll: one.cover?.roll ? rollJson(one.cover.roll) : null,
     seams: (one.keptCover ? [] : (one.cover?.seams ?? [])).map(seamJson),
     closings: (one.keptCover ? [] : (one.cover?.closings ?? [])).map(closingJson),
     notions: notionsOf(one).map(({ ware, name, sold, amount }) => ({ ware, name, sold, amount: amount.value })),

@@ -202,6 +202,7 @@ export const ASSUMPTION_WORDS: Readonly<Record<AssumptionKey, AssumptionWords>> 
   easierRollMm: { meaning: 'a boxing is cut higher by this where the roll is to be worked more easily', source: 'bench practice' },
   tuftEveryMm: { meaning: 'from tuft to tuft', source: 'bench practice' },
   tuftClearMm: { meaning: 'no tuft is nearer to the edge than this', source: 'bench practice' },
+  tuftDepthShare: { meaning: 'a tuft or a drawn button lies this share of the thickness deep on each face', source: 'assumed' },
   tuftTwineMm: { meaning: 'twine of a tuft over twice the cushion’s thickness', source: 'to thread a needle and knot' },
   rollTwineRatio: { meaning: 'twine of a rolled edge to its length', source: 'bench practice' },
   innerLargerMm: { meaning: 'the inner case of a sprung cushion is larger than its cover by this on every side', source: 'bench practice' },

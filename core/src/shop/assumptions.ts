@@ -199,6 +199,7 @@ export const ASSUMPTIONS = {
   easierRollMm: length(13, 1 / 2),
   tuftEveryMm: length(250, 10),
   tuftClearMm: length(60, 2.5),
+  tuftDepthShare: ratio(0.2),
   tuftTwineMm: length(300, 12),
   rollTwineRatio: ratio(4),
   innerLargerMm: length(6, 1 / 4),

@@ -49,7 +49,12 @@ function welting(work: BoxWork): Operation[] {
       foot: 'edge',
       phase: 'sew',
       text: `Sew welt to ${welts.bottom ? 'both plates' : 'the top plate'}: start {0} past the centre back, stop {1} from where you started, cut the end {2} over, turn it in {3} and close the ring.`,
-      figures: (['ringOverlapMm', 'ringStopMm', 'ringOverMm', 'ringTurnMm'] as const).map((key) => given('at the ring’s join', request.assume(key), 'shop')),
+      figures: [
+        given('past the mark', request.assume('ringOverlapMm'), 'shop'),
+        given('from the start', request.assume('ringStopMm'), 'shop'),
+        given('cut over', request.assume('ringOverMm'), 'shop'),
+        given('turned in', request.assume('ringTurnMm'), 'shop'),
+      ],
       cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
       pieces: idsOf(plates.top, plates.bottom, welts.top.piece, welts.bottom?.piece),
       seams,

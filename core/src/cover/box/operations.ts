@@ -1,4 +1,4 @@
-import { given, type Figure } from '../../kernel/figure';
+import { given, law, type Figure } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import { clipEvery } from '../band/corners';
@@ -188,14 +188,17 @@ function toBottom(work: BoxWork): Operation {
 function drawButtons(work: BoxWork, after: string): Operation[] {
   const buttons = countMarks(work, 'button');
   if (buttons === 0) return [];
+  const { sizes, assume } = work.request;
+  const depth = law('drawn down', '{0} × {1}', [sizes.sewn.height, given('of the thickness', assume('tuftDepthShare'), 'shop', 'count')]);
   return [
     operation({
       id: 'fill/buttons',
       phase: 'fill',
-      text: `Cover ${2 * buttons} buttons and draw ${many(buttons, 'the pair', 'pairs')} through the core with twine, one on each face, to one depth.`,
+      text: `Cover ${2 * buttons} buttons and draw ${many(buttons, 'the pair', 'pairs')} through the core with twine, one on each face, held by a slipped knot, all {0} deep.`,
+      figures: [depth],
       tools: ['long needle'],
       pieces: ['button'],
-      stages: slippedKnotStages(work.request.sizes.sewn.height.value),
+      stages: slippedKnotStages(work.request.sizes.sewn.height.value, depth.value),
       minutes: minutesFor('hand', 0, 3 * buttons, work.request.assume),
       needs: 'hand',
       after: [after],

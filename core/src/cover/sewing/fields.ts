@@ -25,7 +25,7 @@ export function lengthField<C>(
   key: keyof C & string,
   label: string,
   [minMm, maxMm]: readonly [number, number],
-  usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange',
+  usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange' | 'by the thickness',
   more: More<C> = {},
 ): Field<C> {
   return { key, label, kind: 'length', minMm, maxMm, usual, ...more };

@@ -60,12 +60,8 @@ export function slipStages(seamMm: number, stitchMm: number): readonly Stage[] {
   ];
 }
 
-/** How deep a drawn button or tuft is drawn, as a share of the thickness. */
-const DRAWN = 0.2;
-
-/** Twine through a cushion `thickMm` high and back beside where it went in, held by a slipped knot, drawn down. */
-export function slippedKnotStages(thickMm: number): readonly Stage[] {
-  const depthMm = thickMm * DRAWN;
+/** Twine through a cushion `thickMm` high and back beside where it went in, held by a slipped knot, drawn down by `depthMm` on both faces. */
+export function slippedKnotStages(thickMm: number, depthMm: number): readonly Stage[] {
   const beside = thickMm * 0.12;
   const reach = thickMm * 0.9;
   const tail = thickMm * 0.55;

@@ -7,31 +7,15 @@ import type { Pleats, Staple, StaplePlan } from '../../piece/staples';
 import { given } from '../../kernel/figure';
 import type { Constants } from '../../shop/assumptions';
 import type { Closing } from '../contract';
-import { cornersOf } from '../band/corners';
 import { offsetOrNull } from '../band/ring';
 import { smooth } from '../plate/plate';
+import { FACES_FRONT, sidesBetweenCorners, type Side } from './sides';
 
-interface Side {
-  readonly from: number;
-  readonly to: number;
-  /** Direction in which it faces, degrees from straight ahead at the front. */
-  readonly facing: number;
-}
-
-/** The sides of a line between its corners, those facing each other one after the other: front, back, then the others. */
-function sidesOf(line: Outline): Side[] {
-  const round = perimeter(line);
-  const stops = cornersOf(line)
-    .map(({ start, end }) => ((start + end) / 2) % round)
-    .sort((a, b) => a - b);
-  const sides = stops.map((from, i): Side => {
-    const to = stops[i + 1] ?? (stops[0] ?? 0) + round;
-    const { outward } = stationAt(line, ((from + to) / 2) % round);
-    return { from, to, facing: Math.abs((Math.atan2(outward.x, -outward.y) * 180) / Math.PI) };
-  });
+/** The sides of a line, those facing each other one after the other: front, back, then the others. */
+function facingPairs(line: Outline): Side[] {
   // 0 is the front and 180 the back: what is nearest to either comes first, the front before the back.
   const rank = ({ facing }: Side): number => Math.min(facing, 180 - facing) + (facing > 90 ? 1 : 0);
-  return sides.sort((a, b) => rank(a) - rank(b));
+  return sidesBetweenCorners(line).sort((a, b) => rank(a) - rank(b));
 }
 
 /** Indices 1 … count − 1 in the order in which gaps are halved: the middle first; each with its round. */
@@ -50,9 +34,6 @@ function halving(count: number): { readonly index: number; readonly round: numbe
   }
   return found;
 }
-
-/** Within this of straight ahead a side faces the front, and as near to straight behind the back; degrees. */
-const FACES_FRONT = 45;
 
 /** One staple of a line before it is numbered. */
 interface Place {
@@ -79,7 +60,7 @@ function cornerTurn(own: Side, other: Side | undefined): number {
 export function stapleOrder(line: Outline, everyMm: number, clearMm: number): Staple[] {
   const round = perimeter(line);
   const cornered = !smooth(line);
-  const sides = sidesOf(line);
+  const sides = facingPairs(line);
   const meets = (mm: number, own: Side): Side | undefined =>
     sides.find((one) => one !== own && [one.from, one.to].some((end) => apartOn(round, end, mm) < 1e-6));
   const all = sides.flatMap((side, place): Place[] => {

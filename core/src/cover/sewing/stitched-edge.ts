@@ -1,9 +1,10 @@
 import { distanceTo } from '../../geometry/measure';
 import { flatten, outlineBounds, perimeter, stationAt, type Outline } from '../../geometry/outline';
-import { plusPoint, type Point } from '../../geometry/point';
+import { distance, plusPoint, type Point } from '../../geometry/point';
 import { contains } from '../../geometry/polygon';
 import type { Mark } from '../../piece/piece';
-import { cornersOf } from '../band/corners';
+import type { RollPlan } from '../../piece/roll';
+import { sidesBetweenCorners, type Side } from './sides';
 
 /** Ways of setting tufts: in rows and columns, or with one more in the middle of every four. */
 export const TUFT_GRIDS = ['square', 'diamond', 'none'] as const;
@@ -32,16 +33,17 @@ export function tuftsOn(sewn: Outline, grid: TuftGrid, everyMm: number, clearMm:
   return { at: all.filter((p) => contains(rim, p) && distanceTo(rim, p) >= clearMm - 1e-6), acrossMm, deepMm };
 }
 
-/** The stitches of a roll, mm round the seam line: about `pitchMm` apart, evened on each side so that every corner falls on one. */
-export function rollStitches(sewn: Outline, pitchMm: number): number[] {
+/** A side of a roll, with its stitches, mm round the seam line in the direction of the outline. */
+interface StitchedSide extends Side {
+  readonly alongMm: readonly number[];
+}
+
+/** The stitches of a roll: about `pitchMm` apart, evened on each side so that every corner falls on one, which is the first of its side. */
+export function rollSides(sewn: Outline, pitchMm: number): StitchedSide[] {
   const round = perimeter(sewn);
-  const stops = cornersOf(sewn)
-    .map(({ start, end }) => ((start + end) / 2) % round)
-    .sort((a, b) => a - b);
-  return stops.flatMap((from, i) => {
-    const to = stops[i + 1] ?? (stops[0] ?? 0) + round;
-    const many = Math.max(1, Math.round((to - from) / pitchMm));
-    return Array.from({ length: many }, (_, k) => (from + ((to - from) * k) / many) % round);
+  return sidesBetweenCorners(sewn).map((side) => {
+    const many = Math.max(1, Math.round((side.to - side.from) / pitchMm));
+    return { ...side, alongMm: Array.from({ length: many }, (_, k) => (side.from + ((side.to - side.from) * k) / many) % round) };
   });
 }
 
@@ -72,6 +74,9 @@ const ROLL_HEIGHTS = [
   [125, 22],
 ] as const;
 
+/** The roll of the thinnest of them, mm: the shop's figures of its stitches are for it. */
+export const THINNEST_ROLL = ROLL_HEIGHTS[0][1];
+
 /** How high the roll of a cushion so thick stands, mm; thinner and thicker ones as the nearest. */
 export function rollHeight(thickMm: number): number {
   const [first, , last] = ROLL_HEIGHTS;
@@ -81,4 +86,30 @@ export function rollHeight(thickMm: number): number {
     if (thickMm <= mm && mm > before) return lower + ((high - lower) * (thickMm - before)) / (mm - before);
   }
   return last[1];
+}
+
+/** The words of sides, those that face the same way numbered. */
+function named(sides: readonly StitchedSide[]): (StitchedSide & { readonly name: string })[] {
+  return sides.map((side, i) => {
+    const alike = sides.filter(({ words }) => words === side.words);
+    const nth = sides.slice(0, i + 1).filter(({ words }) => words === side.words).length;
+    return { ...side, name: sides.length === 1 ? 'all round' : alike.length > 1 ? `${side.words} ${nth}` : side.words };
+  });
+}
+
+/**
+ * The order of a roll: the side that is seen least first, the front last; on each from right to left for a right hand, as one sits before it. The outline runs
+ * counter-clockwise, so that is against it. Tufts from the middle outwards.
+ */
+export function rollPlan(sewn: Outline, sides: readonly StitchedSide[], insetMm: number, { at: tufts }: Tufts): RollPlan {
+  const { minX, minY, maxX, maxY } = outlineBounds(sewn);
+  const middle = { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
+  return {
+    edge: sewn,
+    insetMm,
+    sides: named(sides)
+      .sort((a, b) => b.facing - a.facing)
+      .map(({ name, alongMm }) => ({ words: name, stitches: [...alongMm].reverse().map((along) => inside(sewn, along, insetMm)) })),
+    tufts: [...tufts].sort((a, b) => distance(a, middle) - distance(b, middle)),
+  };
 }

@@ -1,6 +1,6 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { FILL_WAYS, formatNumber, MACHINES, recutPlaces, toolsOf, type Operation } from '@yardland/core';
+import { FILL_WAYS, formatNumber, HANDS, MACHINES, recutPlaces, toolsOf, type Operation } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { layWords } from '../lay/lay-words';
 import { Choice } from '../shared/controls/choice';
@@ -36,7 +36,7 @@ export class BenchStation {
     const [one, step] = [this.store.cushionPlan(), this.work.step()];
     const fit = `bench ${this.store.cushionIndex()} ${step?.id ?? ''}`;
     return one?.state === 'planned' && step
-      ? stepScene(one, step, { fit, lying: 'under-each-other', inWords: this.store.inWords(), shop: this.store.shop() })
+      ? stepScene(one, step, { fit, lying: 'under-each-other', inWords: this.store.inWords(), shop: this.store.shop(), hand: this.work.hand() })
       : { title: 'Bench', fit, items: [] };
   });
 
@@ -89,11 +89,19 @@ export class BenchStation {
   protected readonly machines = computed(() => waysOfOne('machine', this.store.shop()?.document));
   protected readonly fills = computed(() => waysOfOne('fill', this.store.shop()?.document));
 
-  protected readonly wallLink = computed(() => `/api/jobs/${this.store.head()?.id ?? ''}/wall/${this.store.cushionIndex() + 1}.pdf`);
+  protected readonly wallLink = computed(
+    () => `/api/jobs/${this.store.head()?.id ?? ''}/wall/${this.store.cushionIndex() + 1}.pdf${this.work.hand() === 'left' ? '?hand=left' : ''}`,
+  );
+  protected readonly hands = HANDS.map((value) => ({ value, name: `the ${value} hand` }));
   protected readonly people = computed(() => {
     const names = this.work.people();
     return names.length ? [{ value: '', name: 'nobody in particular' }, ...names.map((name) => ({ value: name, name }))] : [];
   });
+
+  protected setHand(value: string): void {
+    const hand = HANDS.find((one) => one === value);
+    if (hand) this.work.sewsWith(hand);
+  }
 
   protected setMachine(value: string): void {
     const machine = MACHINES.find((one) => one === value);

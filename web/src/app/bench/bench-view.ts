@@ -45,7 +45,7 @@ export class BenchView {
     const [one, step] = [this.#data.store.cushionPlan(), this.work.step()];
     const fit = `view ${step?.id ?? ''}`;
     return one?.state === 'planned' && step
-      ? stepScene(one, step, { fit, lying: 'in-rows', inWords: this.#data.store.inWords(), shop: this.#data.store.shop() })
+      ? stepScene(one, step, { fit, lying: 'in-rows', inWords: this.#data.store.inWords(), shop: this.#data.store.shop(), hand: this.work.hand() })
       : { title: 'Bench', fit, items: [] };
   });
   protected readonly done = computed(() => {

@@ -14,6 +14,7 @@ import {
   whereabouts,
   withPassedLooks,
   type Cushion,
+  type Hand,
   type Operation,
   type Phase,
 } from '@yardland/core';
@@ -43,6 +44,8 @@ export class BenchWork {
   /** Who works in the shop, and which of them is at this screen. */
   readonly people = computed(() => this.#store.shop()?.document.people ?? []);
   readonly person = computed(() => this.people().find((name) => name === this.#settings.person()) ?? '');
+  /** The hand that this person sews with. */
+  readonly hand = computed(() => this.#settings.hands()[this.person()] ?? 'right');
   readonly left = computed(() => this.steps().filter((step) => this.done(step).length < this.quantity()).length);
   readonly #done = computed(() => this.#bench().done);
   /** The same with looks that were gone past. */
@@ -79,6 +82,10 @@ export class BenchWork {
 
   isAt(person: string): void {
     this.#settings.person.set(person);
+  }
+
+  sewsWith(hand: Hand): void {
+    this.#settings.hands.update((hands) => ({ ...hands, [this.person()]: hand }));
   }
 
   words({ text, figures }: Operation): string {

@@ -7,6 +7,7 @@ import {
   turnedWords,
   type DrawnPiece,
   type DrawnRun,
+  type Hand,
   type Operation,
   type Piece,
   type Planned,
@@ -18,6 +19,7 @@ import { stapleScene } from '../cover/staple-scene';
 import { boxArea, notchItems } from '../shared/table/cushion-scene';
 import { sectionItems } from '../shared/table/section';
 import { shifted, type Look, type Scene, type SceneItem } from '../shared/table/scene';
+import { rollScene, type StitchedStep } from './roll-scene';
 import { stageItems } from './stage-scene';
 
 /** What a piece is drawn as: foam, wadding, cloth on the bias, cloth. */
@@ -87,20 +89,29 @@ function pieceItems({ piece, parts, width, height, at: { x, y }, dy, runs }: Dra
   ];
 }
 
+/** Steps that stitch the filled cushion where its roll plan says. */
+const STITCHED: Readonly<Record<string, StitchedStep>> = { 'fix/roll': 'roll', 'fix/tufts': 'tufts' };
+
 /** How a step is drawn: for what change of the view it is fitted anew, how its pieces lie, in what words, and for which shop, where there is one yet. */
 export interface StepLook {
   readonly fit: string;
   readonly lying: StepLying;
   readonly inWords: SayIn;
   readonly shop: Shop | null;
+  /** The hand that the person at this screen sews with. */
+  readonly hand: Hand;
 }
 
 /** How a step looks at the bench: where it staples, from below with the order; its pieces; of one that has none in hand, the cushion's section. Under the first two what it folds, slits or turns, moment by moment. */
-export function stepScene(one: Planned, step: Operation, { fit, lying, inWords, shop }: StepLook): Scene {
-  if (shop && step.stages.length === 0 && !one.pieces.some(({ id }) => step.pieces.includes(id))) return sectionScene(one, fit, lying, inWords, shop);
-  const scene =
-    step.phase === 'fix' && one.cover.staples && step.stages.length
-      ? stapleScene(one, fit, inWords, lying === 'in-rows' ? 'large' : 'small')
+export function stepScene(one: Planned, step: Operation, { fit, lying, inWords, shop, hand }: StepLook): Scene {
+  const stitched = one.cover.roll ? STITCHED[step.id] : undefined;
+  if (shop && !stitched && step.stages.length === 0 && !one.pieces.some(({ id }) => step.pieces.includes(id)))
+    return sectionScene(one, fit, lying, inWords, shop);
+  const room = lying === 'in-rows' ? 'large' : 'small';
+  const scene = stitched
+    ? rollScene(one, stitched, hand, fit, room)
+    : step.phase === 'fix' && one.cover.staples && step.stages.length
+      ? stapleScene(one, fit, inWords, room)
       : piecesScene(one, step, fit, lying);
   if (step.stages.length === 0) return scene;
   const places = scene.items.flatMap((item) => (item.kind === 'area' ? ('segments' in item.shape ? flatten(item.shape) : item.shape) : []));

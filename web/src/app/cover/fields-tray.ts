@@ -185,6 +185,7 @@ export class FieldsTray {
     if (usual === 'by its flange')
       return { mm: this.store.cushionPlan()?.pieces.find(({ role }) => role === 'welt')?.height.value ?? 0, hint: 'by its flange' };
     if (usual === 'half the height') return { mm: (sizes?.sewn.height.value ?? 0) / 2, hint: 'half the height' };
+    if (usual === 'by the thickness') return { mm: this.store.cushionPlan()?.cover?.roll?.insetMm ?? 0, hint: 'by the thickness' };
     return { mm: job && shop ? shop.assume(usual, job.units) : 0, hint: 'as the shop has it' };
   }
 

@@ -64,6 +64,7 @@ export function stapleScene({ cover, source }: Planned, fit: string, { units, st
   return {
     title: `${source.name}: stapling, seen from below`,
     fit: `${fit} staples`,
+    ...(room === 'small' ? { room: { left: 30, right: 30, top: 60, bottom: 40 } } : {}),
     items: [
       { kind: 'area', key: 'frame', shape: mirrored(plan.edge, middle.x), look: 'board' },
       { kind: 'area', key: 'line', shape: mirrored(plan.line, middle.x), look: 'sew' },

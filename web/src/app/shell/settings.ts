@@ -1,10 +1,11 @@
+import type { Hand } from '@yardland/core';
 import { DOCUMENT, effect, inject, Injectable, signal } from '@angular/core';
 
 export type Theme = 'auto' | 'light' | 'dark';
 
 const KEY = 'yardland.settings';
 
-/** What belongs to this screen rather than to the shop: theme, whether single keys act, and who is at it. Kept in the browser. */
+/** What belongs to this screen rather than to the shop: theme, whether single keys act, who is at it and with which hand each sews. Kept in the browser. */
 @Injectable({ providedIn: 'root' })
 export class Settings {
   readonly theme = signal<Theme>('auto');
@@ -12,6 +13,8 @@ export class Settings {
   readonly keys = signal(true);
   /** Which of the people of the shop is at this screen; empty: nobody has said. */
   readonly person = signal('');
+  /** The hand that each of them sews with, by name; that of whoever has said none under the empty name. */
+  readonly hands = signal<Readonly<Record<string, Hand>>>({});
   readonly #root = inject(DOCUMENT).documentElement;
 
   constructor() {
@@ -19,10 +22,11 @@ export class Settings {
     if (kept.theme) this.theme.set(kept.theme);
     if (kept.keys !== undefined) this.keys.set(kept.keys);
     if (kept.person !== undefined) this.person.set(kept.person);
+    if (kept.hands) this.hands.set(kept.hands);
     effect(() => {
-      const [theme, keys, person] = [this.theme(), this.keys(), this.person()];
+      const [theme, keys, person, hands] = [this.theme(), this.keys(), this.person(), this.hands()];
       try {
-        localStorage.setItem(KEY, JSON.stringify({ theme, keys, person }));
+        localStorage.setItem(KEY, JSON.stringify({ theme, keys, person, hands }));
       } catch {
         // A browser that keeps nothing still works; it just forgets.
       }
@@ -47,6 +51,7 @@ interface Kept {
   theme?: Theme;
   keys?: boolean;
   person?: string;
+  hands?: Readonly<Record<string, Hand>>;
 }
 
 function read(): Kept {

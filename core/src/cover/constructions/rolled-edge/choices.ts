@@ -33,7 +33,7 @@ export const rolledEdgeFields: readonly Field<RolledEdge>[] = [
   length('tuftMm', 'From tuft to tuft', [80, 600], 'tuftEveryMm', tufted),
   choice('tuftWith', 'Tufted with', { cross: 'a crossed stitch', button: 'buttons' }, tufted),
   length('rollPitchMm', 'Roll, stitch to stitch', [15, 150], 'rollPitchMm'),
-  length('rollInsetMm', 'Stitches in from the seam', [5, 50], 'rollInsetMm'),
+  length('rollInsetMm', 'Stitches in from the seam', [5, 50], 'by the thickness'),
   choice('knotted', 'Stitches knotted', { each: 'each by itself', third: 'every third drawn up', fourth: 'every fourth drawn up' }),
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),
   choice('height', 'Boxing cut', { usual: 'as usual', easier: 'higher, for an easier roll' }),

@@ -5,6 +5,7 @@ import type { Planned } from '../../../plan/cushion/cushion-plan';
 import { unequalSeams } from '../../../piece/seam';
 import { IN, madeAlone } from '../../../testing/covers';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
+import { stitchesFor } from '../../../piece/roll';
 import { rollHeight } from '../../sewing/stitched-edge';
 import type { RolledEdge } from './choices';
 
@@ -29,13 +30,14 @@ describe('a rolled-edge mattress', () => {
     const plate = marksOf(one, 'roll', 'plate');
     // 600 / 38 ≈ 16 and 500 / 38 ≈ 13, on two sides each.
     expect(plate.length).toBe(2 * 16 + 2 * 13);
-    const xs = plate.filter(({ y }) => Math.abs(y - 13) < 0.01).map(({ x }) => x);
-    // At a corner 13 in from both sides; between, 37.5 apart.
-    expect(Math.min(...xs)).toBeCloseTo(13, 1);
+    // 13 in on 75 high, where the roll stands 13; it stands 16 on 100.
+    const xs = plate.filter(({ y }) => Math.abs(y - 16) < 0.01).map(({ x }) => x);
+    // At a corner 16 in from both sides; between, 37.5 apart.
+    expect(Math.min(...xs)).toBeCloseTo(16, 1);
     expect(xs.some((x) => Math.abs(x - 37.5) < 0.01) && xs.some((x) => Math.abs(x - 562.5) < 0.01)).toBeTrue();
-    // A hand-closed band goes all round: every stitch is on it, on both edges, 13 inside the seams of 13.
+    // A hand-closed band goes all round: every stitch is on it, on both edges, 16 inside the seams of 13.
     const band = marksOf(one, 'roll', 'boxing');
-    expect([...new Set(band.map(({ y }) => Math.round(y * 10) / 10))].sort((a, b) => a - b)).toEqual([26, 100]);
+    expect([...new Set(band.map(({ y }) => Math.round(y * 10) / 10))].sort((a, b) => a - b)).toEqual([29, 97]);
     expect(band.filter(({ y }) => y < 50).length).toBeGreaterThanOrEqual(58);
     const inches = made({}, { template: { shape: 'rectangle', widthMm: 30 * IN, depthMm: 24 * IN }, heightMm: 4 * IN }, 'inch');
     expect(marksOf(inches, 'roll', 'plate').length).toBe(2 * 20 + 2 * 16);
@@ -54,6 +56,34 @@ describe('a rolled-edge mattress', () => {
     const round = marksOf(made({ tuftMm: 100 }, { template: { shape: 'round', diameterMm: 400 } }), 'tuft', 'plate');
     expect(round.length).toBeGreaterThan(3);
     expect(round.every(({ x, y }) => Math.hypot(x - 200, y - 200) <= 140.1)).toBeTrue();
+  });
+
+  it('is rolled side after side, the least seen first, from right to left as one sits before each, the other way for a left hand', () => {
+    const { roll } = made({}, {}).cover;
+    expect(roll?.sides.map(({ words, stitches }) => [words, stitches.length])).toEqual([
+      ['back', 16],
+      ['right', 13],
+      ['left', 13],
+      ['front', 16],
+    ]);
+    const [back, right, , front] = stitchesFor(roll!, 'right');
+    // Before the front the right hand is at 600: it works towards 0. Before the back it is at 0, and the numbers begin there.
+    expect(front!.stitches[0]!.at.x).toBeGreaterThan(front!.stitches.at(-1)!.at.x);
+    expect(back!.stitches[0]!.at.x).toBeLessThan(back!.stitches.at(-1)!.at.x);
+    expect([back!.stitches[0]!.order, right!.stitches[0]!.order, front!.stitches.at(-1)!.order]).toEqual([1, 17, 58]);
+    const left = stitchesFor(roll!, 'left')[0]!;
+    expect(left.stitches.map(({ at }) => at)).toEqual(back!.stitches.map(({ at }) => at).reverse());
+    expect(left.stitches[0]!.order).toBe(1);
+    // On 125 the roll stands 22: the stitches lie 22 in and are 6 × 22 ÷ 13 = 10.2 long.
+    const thick = made({}, { heightMm: 125, core: { layers: [{ grade: 'wren-28', thicknessMm: 125 }] } });
+    const step = thick.operations.find(({ id }) => id === 'fix/roll');
+    expect(step?.figures.map(({ value }) => Math.round(value * 10) / 10)).toEqual([10.2, 38, 22, 22]);
+    // Tufts from the middle outwards, each drawn down by a fifth of the thickness.
+    const nine = made({ tuftMm: 180 }, {});
+    expect(nine.cover.roll?.tufts[0]).toEqual({ x: 300, y: 250 });
+    expect(nine.operations.find(({ id }) => id === 'fix/tufts')?.figures[2]?.value).toBe(20);
+    // A round one is evened on its quarters.
+    expect(made({}, { template: { shape: 'round', diameterMm: 400 } }).cover.roll?.sides.map(({ words }) => words)).toEqual(['back', 'right', 'left', 'front']);
   });
 
   it('takes twine for twice the thickness and 300 a tuft, and four times the rolled length', () => {

@@ -1,13 +1,14 @@
 import { perimeter } from '../../../geometry/outline';
-import { given, law, plus, sum, type Figure } from '../../../kernel/figure';
+import { given, law, measuredOn, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import { operation, type Operation } from '../../../piece/operation';
+import type { RollPlan } from '../../../piece/roll';
 import { minutesFor } from '../../../shop/minutes';
 import type { Box } from '../../box/choices';
 import { makeBox } from '../../box/make';
 import type { Construction, Cover, CoverRequest, Notion } from '../../contract';
 import { slippedKnotStages } from '../../sewing/hand-stages';
-import { rollHeight, rollStitches, stitchMarks, tuftsOn, type Tufts } from '../../sewing/stitched-edge';
+import { rollHeight, rollPlan, rollSides, stitchMarks, THINNEST_ROLL, tuftsOn, type Tufts } from '../../sewing/stitched-edge';
 import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
 
@@ -30,21 +31,34 @@ const easier = ({ height }: RolledEdge, { assume }: Pick<CoverRequest, 'assume'>
 
 interface Stitching {
   readonly tufts: Tufts;
-  readonly stitchesMm: readonly number[];
+  readonly sides: ReturnType<typeof rollSides>;
   readonly pitch: Figure;
+  /** How high the roll stands, and with it how far in from the seam and how long its stitches are. */
+  readonly high: Figure;
   readonly inset: Figure;
+  readonly bite: Figure;
 }
 
-function stitchingOf({ rollPitchMm, rollInsetMm, tufts, tuftMm }: RolledEdge, { sewn, assume }: CoverRequest): Stitching {
+function stitchingOf({ rollPitchMm, rollInsetMm, tufts, tuftMm }: RolledEdge, { sewn, sizes, assume }: CoverRequest): Stitching {
   const pitch = enteredOr('stitch to stitch', rollPitchMm, 'rollPitchMm', assume);
-  const inset = enteredOr('in from the seam', rollInsetMm, 'rollInsetMm', assume);
+  const high = measuredOn('roll, high', rollHeight(sizes.sewn.height.value), 'by the thickness of {0}', [sizes.sewn.height]);
+  // A thicker cushion has more in its roll: its stitches lie further in and take more.
+  const grown = (name: string, of: Figure): Figure => law(name, '{0} × {1} ÷ {2}', [of, high, given('the thinnest roll', THINNEST_ROLL, 'shop')]);
+  const inset =
+    rollInsetMm === undefined
+      ? grown('in from the seam', given('in from the seam, thin', assume('rollInsetMm'), 'shop'))
+      : given('in from the seam', rollInsetMm, 'entered');
   return {
     tufts: tuftsOn(sewn, tufts ?? 'square', tuftMm ?? assume('tuftEveryMm'), assume('tuftClearMm')),
-    stitchesMm: rollStitches(sewn, pitch.value),
+    sides: rollSides(sewn, pitch.value),
     pitch,
+    high,
     inset,
+    bite: grown('stitch', given('stitch, thin', assume('rollStitchMm'), 'shop')),
   };
 }
+
+const planOf = ({ sewn }: CoverRequest, { sides, inset, tufts }: Stitching): RollPlan => rollPlan(sewn, sides, inset.value, tufts);
 
 const KNOTS = {
   each: 'knot each stitch by itself',
@@ -53,23 +67,27 @@ const KNOTS = {
 } as const;
 
 /** Tufting and rolling: what is done to the filled cushion, whether its cover is new or an old one. */
-function stitchingOperations(choices: RolledEdge, request: CoverRequest, { tufts, stitchesMm, pitch, inset }: Stitching): Operation[] {
+function stitchingOperations(choices: RolledEdge, request: CoverRequest, stitching: Stitching): Operation[] {
   const { assume, sewn, sizes } = request;
+  const { tufts, sides, pitch, high, inset, bite } = stitching;
+  const { sides: inOrder } = planOf(request, stitching);
+  const stitches = sides.reduce((sum, { alongMm }) => sum + alongMm.length, 0);
+  const order = inOrder.length > 1 ? `Side after side: ${inOrder.map(({ words }) => words).join(', ')}. On each` : 'Begin at the back;';
   const count = tufts.at.length;
   const buttons = choices.tuftWith === 'button';
   const spacing = (mm: number): Figure => given('from tuft to tuft', mm, 'counted');
-  const high = given('roll, high', rollHeight(sizes.sewn.height.value), 'counted');
+  const deep = law('drawn down', '{0} × {1}', [sizes.sewn.height, given('of the thickness', assume('tuftDepthShare'), 'shop', 'count')]);
   return [
     ...(count
       ? [
           operation({
             id: 'fix/tufts',
             phase: 'fix',
-            text: `Set ${count} tufts from the middle outwards, {0} apart across and {1} deep, the first row half of that in: twine through to the other face and back, ${buttons ? 'a button' : 'a crossed stitch'} on both faces, all drawn to one depth and knotted.`,
-            figures: [spacing(tufts.acrossMm), spacing(tufts.deepMm)],
+            text: `Set ${count} tufts from the middle outwards, {0} apart across and {1} deep, the first row half of that in: twine through to the other face and back, ${buttons ? 'a button' : 'a crossed stitch'} on both faces, held by a slipped knot, all drawn {2} deep on both faces and knotted.`,
+            figures: [spacing(tufts.acrossMm), spacing(tufts.deepMm), deep],
             cautions: ['The needle goes through square to the face: the tuft underneath lies under the one on top.'],
             tools: ['long needle'],
-            stages: slippedKnotStages(sizes.sewn.height.value),
+            stages: slippedKnotStages(sizes.sewn.height.value, deep.value),
             minutes: minutesFor('hand', 0, 3 * count, assume),
             needs: 'hand',
             after: ['fill/dress'],
@@ -79,9 +97,13 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, { tufts
     operation({
       id: 'fix/roll',
       phase: 'fix',
-      text: `Work the filling out to the edge and stitch the roll along both edges, ${stitchesMm.length} stitches each: {0} long, {1} from one to the next, {2} in from the seam on plate and boxing; ${KNOTS[choices.knotted ?? 'each']}. It stands {3} high.`,
-      figures: [given('stitch', assume('rollStitchMm'), 'shop'), pitch, inset, high],
-      cautions: ['The pitch is evened on each side so that a stitch falls on every corner.', 'Where a zip lies, catch the plaque’s cloth, never the teeth.'],
+      text: `Work the filling out to the edge and stitch the roll along both edges, ${stitches} stitches each. ${order} from right to left; a left hand from left to right. Stitches {0} long, {1} from one to the next, {2} in from the seam on plate and boxing; ${KNOTS[choices.knotted ?? 'each']}. It stands {3} high.`,
+      figures: [bite, pitch, inset, high],
+      cautions: [
+        'The pitch is evened on each side so that a stitch falls on every corner.',
+        'Sink the ends of the twine.',
+        'Where a zip lies, catch the plaque’s cloth, never the teeth.',
+      ],
       tools: ['curved needle', 'regulator'],
       minutes: minutesFor('hand', 2 * perimeter(sewn), 0, assume),
       needs: 'hand',
@@ -133,7 +155,8 @@ export const rolledEdge: Construction<RolledEdge> = {
   },
   make(choices, request): Cover {
     const stitching = stitchingOf(choices, request);
-    const { tufts, stitchesMm, inset } = stitching;
+    const { tufts, sides, inset } = stitching;
+    const stitchesMm = sides.flatMap(({ alongMm }) => alongMm);
     const cover = makeBox(boxOf(choices), request, {
       plate: stitchMarks(request.sewn, tufts, stitchesMm, inset.value),
       roll: { alongMm: stitchesMm, insetMm: inset.value },
@@ -150,6 +173,7 @@ export const rolledEdge: Construction<RolledEdge> = {
     });
     return {
       ...cover,
+      roll: planOf(request, stitching),
       notions: [...cover.notions, ...stitchingNotions(choices, request, stitching)],
       operations: [...cover.operations, chalk, ...stitchingOperations(choices, request, stitching)],
     };
