@@ -21,6 +21,8 @@ export const boxShape = {
   /** How wide the welt's strip is cut: the flange follows from it. */
   weltStripMm: lengthWithin(...RANGES.weltStripMm).optional(),
   cordMm,
+  /** The welt sewn to its plate before the boxing, or caught between them in one go, by the practised. */
+  weltSewn: z.enum(['first', 'with-boxing']).optional(),
   /** Rows of a ridge. */
   ridge: z.enum(['once', 'twice']).optional(),
   seamMm,
@@ -50,6 +52,10 @@ export const endsFor = (choices: Box): (typeof ZIP_ENDS)[number] => choices.zipE
 /** A slit strip is usual; of leather and vinyl, where a basted seam would leave its holes, two folded ones. */
 export const plaqueFor = ({ plaque }: Box, boxing: Pick<ClothNature, 'kind'>): NonNullable<Box['plaque']> => plaque ?? (showsHoles(boxing) ? 'folded' : 'slit');
 
+/** Welt and boxing can be sewn on in one go where a whole ring meets each plate all round. */
+const takesBoth = (choices: Box): boolean => choices.edge === 'welt' && closingOf(choices) !== 'hand' && orderOf(choices) === 'plaque-with-boxing';
+export const weltWithBoxing = (choices: Box): boolean => takesBoth(choices) && choices.weltSewn === 'with-boxing';
+
 /** The plaque is set in when both plates are on; there has to be one. */
 export const plaqueIsLast = (choices: Box): boolean => orderOf(choices) === 'plaque-last';
 
@@ -71,6 +77,7 @@ export const boxFields: readonly Field<Box>[] = [
   length('cordMm', 'Cord', RANGES.cordMm, 'cordMm', welt),
   length('weltStripMm', 'Welt strip cut', RANGES.weltStripMm, 'by its flange', welt),
   length('flangeMm', 'Welt’s flange', RANGES.flangeMm, 'school seam', { shown: ({ edge, weltStripMm }) => edge === 'welt' && weltStripMm === undefined }),
+  choice('weltSewn', 'Welt sewn on', { first: 'first', 'with-boxing': 'with the boxing, in one go' }, { shown: takesBoth }),
   choice('ridge', 'Stitched', { once: 'once', twice: 'twice' }, { shown: ({ edge }) => edge === 'ridge' }),
   length('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   choice('strips', 'Boxing and plaque cut', { across: 'across the cloth', along: 'along the roll' }),

@@ -1,7 +1,9 @@
 import { given } from '../../kernel/figure';
 import { operation, type Operation } from '../../piece/operation';
 import { cornersOf } from '../band/corners';
+import { minutesFor } from '../../shop/minutes';
 import { weltRing } from '../sewing/steps';
+import { weltWithBoxing } from './choices';
 import { isPanelByPanel } from './order';
 import { cornerCount, idsOf, lastCorner, many, present, sewingMinutes, type BoxWork } from './work';
 
@@ -29,9 +31,11 @@ function joining(work: BoxWork): Operation[] {
 }
 
 function welting(work: BoxWork): Operation[] {
-  const { request, plates, welts } = work;
+  const { request, welts } = work;
   if (!welts) return [];
   const seams = present(work, 'welt-top', 'welt-bottom');
+  // Made up it is sewn along its whole length, whether or not it is then sewn on by a row of its own.
+  const runMm = work.seams.filter(({ id }) => seams.includes(id)).reduce((mm, { edges }) => mm + edges[0].lengthMm, 0);
   return [
     operation({
       id: 'sew/welt',
@@ -40,31 +44,37 @@ function welting(work: BoxWork): Operation[] {
       text: 'Join the welt strips on the diagonal, fold them over the cord and sew beside it.',
       cautions: ['The row that makes the welt lies a needle’s width outside the closing row, so that it never shows.'],
       pieces: idsOf(welts.top.piece, welts.bottom?.piece),
-      minutes: sewingMinutes(work, seams),
+      minutes: minutesFor('sew', runMm, 0, request.assume),
       needs: 'machine',
       after: ['cut/cover'],
     }),
-    operation({
-      id: 'sew/welt-on',
-      foot: 'edge',
-      phase: 'sew',
-      text: `Sew welt to ${welts.bottom ? 'both plates' : 'the top plate'}: start {0} past the centre back, stop {1} from where you started, cut the end {2} over, turn it in {3} and close the ring.`,
-      figures: [
-        given('past the mark', request.assume('ringOverlapMm'), 'shop'),
-        given('from the start', request.assume('ringStopMm'), 'shop'),
-        given('cut over', request.assume('ringOverMm'), 'shop'),
-        given('turned in', request.assume('ringTurnMm'), 'shop'),
-      ],
-      cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
-      pieces: idsOf(plates.top, plates.bottom, welts.top.piece, welts.bottom?.piece),
-      seams,
-      looks: ['welt'],
-      stages: weltRing(request.assume),
-      minutes: sewingMinutes(work, seams, (welts.bottom ? 2 : 1) * cornerCount(work)),
-      needs: 'machine',
-      after: ['sew/welt', 'cut/notch'],
-    }),
+    ...(weltWithBoxing(work.choices) ? [] : [weltOn(work, seams)]),
   ];
+}
+
+/** Sewing the welt to its plates, before anything else meets them. */
+function weltOn(work: BoxWork, seams: readonly string[]): Operation {
+  const { request, plates, welts } = work;
+  return operation({
+    id: 'sew/welt-on',
+    foot: 'edge',
+    phase: 'sew',
+    text: `Sew welt to ${welts?.bottom ? 'both plates' : 'the top plate'}: start {0} past the centre back, stop {1} from where you started, cut the end {2} over, turn it in {3} and close the ring.`,
+    figures: [
+      given('past the mark', request.assume('ringOverlapMm'), 'shop'),
+      given('from the start', request.assume('ringStopMm'), 'shop'),
+      given('cut over', request.assume('ringOverMm'), 'shop'),
+      given('turned in', request.assume('ringTurnMm'), 'shop'),
+    ],
+    cautions: ['Clip the welt’s flange at each corner; do not cut the stitch.'],
+    pieces: idsOf(plates.top, plates.bottom, welts?.top.piece, welts?.bottom?.piece),
+    seams,
+    looks: ['welt'],
+    stages: weltRing(request.assume),
+    minutes: sewingMinutes(work, seams, (welts?.bottom ? 2 : 1) * cornerCount(work)),
+    needs: 'machine',
+    after: ['sew/welt', 'cut/notch'],
+  });
 }
 
 function innerCorners(work: BoxWork): Operation[] {

@@ -1,12 +1,14 @@
 import { given, law, type Figure } from '../../kernel/figure';
+import type { Piece } from '../../piece/piece';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import { clipEvery } from '../band/corners';
 import { showsHoles } from '../../material/material';
+import { weltRing } from '../sewing/steps';
 import { slippedKnotStages } from '../sewing/hand-stages';
 import { steamed, type CuttingWords } from '../sewing/cloth-way';
 import { cutCover, dress, insertCore } from '../sewing/cover-operations';
-import { plaqueIsLast } from './choices';
+import { plaqueIsLast, weltWithBoxing } from './choices';
 import { closingByHand, cornersLast, joiningInPlace, opening, plaqueEnds, plaqueIn, plaqueMaking } from './closing-operations';
 import { makingUp } from './making-up';
 import { isJoinedInPlace, isPanelByPanel } from './order';
@@ -80,19 +82,49 @@ function toTopWords(work: BoxWork): Pick<Operation, 'text' | 'figures'> {
   return { text: `Sew the ${what} to the top plate, ${last ? 'from one end of the zip round to the other' : 'notch to notch'}; ${clipped}`, figures };
 }
 
+/** A welt that is caught between plate and band in one row. */
+interface CaughtWelt {
+  /** What it adds to the step, its figures counted from `{at}` on. */
+  readonly words: string;
+  readonly figures: readonly Figure[];
+  readonly piece: Piece | undefined;
+}
+
+/** The welt of one side where it is sewn on with the boxing; the first says what both save. */
+function caughtWelt(work: BoxWork, side: 'top' | 'bottom', at: number): CaughtWelt | null {
+  const { welts, seams, choices, request } = work;
+  const caught = seams.filter(({ id }) => id === 'welt-top' || id === 'welt-bottom');
+  if (!weltWithBoxing(choices) || !caught.some(({ id }) => id === `welt-${side}`)) return null;
+  const runMm = caught.reduce((mm, { edges }) => mm + edges[0].lengthMm, 0);
+  const saved = minutesFor('sew', runMm, caught.length * cornerCount(work), request.assume);
+  const words = ` Lay the welt between, its raw edges on theirs, and sew all in one go; begin {${at}} past the centre back and close its ring as you come round.`;
+  return {
+    words: side === 'top' ? `${words} That saves {${at + 1}} min over sewing the welt on first.` : words,
+    figures: [
+      given('past the mark', request.assume('ringOverlapMm'), 'shop'),
+      ...(side === 'top' ? [given('saved', Math.round(saved), 'counted', 'count')] : []),
+    ],
+    piece: welts?.[side]?.piece,
+  };
+}
+
 /** The band to the first plate. */
 function toTop(work: BoxWork): Operation {
-  const { choices, plates, band } = work;
+  const { choices, plates, band, request } = work;
   const onePanel = isPanelByPanel(choices, band);
+  const { text, figures } = toTopWords(work);
+  const welt = caughtWelt(work, 'top', figures.length);
   return operation({
-    ...toTopWords(work),
+    text: `${text}${welt?.words ?? ''}`,
+    figures: [...figures, ...(welt?.figures ?? [])],
+    stages: welt ? weltRing(request.assume) : [],
     id: 'sew/band-to-top',
     foot: 'edge',
     phase: 'sew',
     cautions: ['Clip the allowance, not the stitch.', ...(plates.eased ? ['Ease the domed plate in evenly between the notches; no pleat at a corner.'] : [])],
-    pieces: [...idsOf(plates.top), ...(isJoinedInPlace(choices, band) ? idsOf(...band.boxing) : bandIds(work))],
-    seams: ['band-to-top'],
-    looks: onePanel ? [] : ['corners'],
+    pieces: [...idsOf(plates.top, welt?.piece), ...(isJoinedInPlace(choices, band) ? idsOf(...band.boxing) : bandIds(work))],
+    seams: ['band-to-top', ...(welt ? ['welt-top'] : [])],
+    looks: [...(onePanel ? [] : (['corners'] as const)), ...(welt ? (['welt'] as const) : [])],
     minutes: sewingMinutes(work, ['band-to-top'], cornerCount(work)),
     needs: 'machine',
     after: [
@@ -101,6 +133,7 @@ function toTop(work: BoxWork): Operation {
       'sew/ridge-panels',
       'sew/ties',
       'sew/welt-on',
+      'sew/welt',
       'sew/inner-corners',
       'sew/handles',
       'sew/vents',
@@ -155,21 +188,30 @@ function toBottom(work: BoxWork): Operation {
   const { closing, choices, plates, extras, band } = work;
   const last = plaqueIsLast(choices);
   const onePanel = isPanelByPanel(choices, band);
+  const own = closing.kind === 'hand' ? [closing.opening] : [];
+  const welt = caughtWelt(work, 'bottom', own.length);
   const patches = extras.operations.filter(({ id }) => id === 'sew/drain-panel' || id === 'sew/anti-slip-base').map(({ id }) => id);
   return operation({
     id: 'sew/band-to-bottom',
     foot: 'edge',
     phase: 'sew',
-    text: onePanel
-      ? `Sew each panel to the bottom plate the same way, each opposite its twin.${closing.kind === 'hand' ? ' Leave {0} open in the middle of the back.' : ''}`
-      : last
-        ? 'Sew the boxing to the bottom plate the same way, from one end of the zip round to the other, each corner opposite its twin.'
-        : `Sew the band to the bottom plate from notch to notch, each corner opposite its twin.${closing.kind === 'hand' ? ' Leave {0} open in the middle of the back.' : ''}`,
-    figures: closing.kind === 'hand' ? [closing.opening] : [],
+    text: `${
+      onePanel
+        ? `Sew each panel to the bottom plate the same way, each opposite its twin.${closing.kind === 'hand' ? ' Leave {0} open in the middle of the back.' : ''}`
+        : last
+          ? 'Sew the boxing to the bottom plate the same way, from one end of the zip round to the other, each corner opposite its twin.'
+          : `Sew the band to the bottom plate from notch to notch, each corner opposite its twin.${closing.kind === 'hand' ? ' Leave {0} open in the middle of the back.' : ''}`
+    }${welt?.words ?? ''}`,
+    figures: [...own, ...(welt?.figures ?? [])],
     cautions: [bottomCaution(work)],
-    pieces: [...idsOf(plates.bottom), ...bandIds(work)],
-    seams: ['band-to-bottom'],
-    looks: [...(onePanel ? [] : (['opposite'] as const)), 'pleats', ...(countMarks(work, 'tie') ? (['ties'] as const) : [])],
+    pieces: [...idsOf(plates.bottom, welt?.piece), ...bandIds(work)],
+    seams: ['band-to-bottom', ...(welt ? ['welt-bottom'] : [])],
+    looks: [
+      ...(onePanel ? [] : (['opposite'] as const)),
+      'pleats',
+      ...(countMarks(work, 'tie') ? (['ties'] as const) : []),
+      ...(welt ? (['welt'] as const) : []),
+    ],
     minutes: sewingMinutes(work, ['band-to-bottom'], cornerCount(work)),
     needs: 'machine',
     after: [

@@ -2,7 +2,7 @@ import type { MarkKind, Piece } from '../../piece/piece';
 import { measuredEdge, seamsOn, type Seam, type SeamDraft, type Stretch } from '../../piece/seam';
 import type { Band } from '../band/band';
 import { allRound } from '../sewing/cloth-piece';
-import { plaqueIsLast, type Box } from './choices';
+import { plaqueIsLast, weltWithBoxing, type Box } from './choices';
 import { isJoinedInPlace } from './order';
 import type { Plates } from './plates';
 import type { Welts } from './welts';
@@ -66,7 +66,9 @@ export function boxSeams(choices: Box, { band, plates, welts, more, pieces }: Bo
   const welt = SIDES.flatMap((side): SeamDraft[] => {
     const ring = welts?.[side];
     const second = [allRound(plates[side])];
-    return ring ? [{ id: `welt-${side}`, words: `welt to the ${side} plate`, first: ring.edge, second, easedMm: eased(side, ring.edge, second) }] : [];
+    // Sewn on with the boxing it has no row of its own.
+    const rows = weltWithBoxing(choices) ? 0 : 1;
+    return ring ? [{ id: `welt-${side}`, words: `welt to the ${side} plate`, rows, first: ring.edge, second, easedMm: eased(side, ring.edge, second) }] : [];
   });
   const all = SIDES.flatMap((side) => meetings(choices, band, side, plates[side]));
   const sewn = all.map(({ name, side, first, second }): SeamDraft => {
