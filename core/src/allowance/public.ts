@@ -1,4 +1,5 @@
 // What is used outside the core.
+export * from './test-fit';
 export * from './corner-filling';
 export * from './foam';
 export * from './glue';

@@ -12,6 +12,7 @@ import { salvagedZipSchema } from '../material/material';
 import { rangeWords } from '../units/format';
 import { BUILDS } from '../filling/sitters';
 import { SCHOOL_NUMBER_KEYS, schoolNumber, type SchoolNumberKey, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
+import { TEST_FIT_COVERS } from '../allowance/test-fit';
 import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
 import { issue } from '../kernel/issue';
@@ -219,6 +220,15 @@ export const cushionSchema = z.strictObject({
   wrapLoftMm: z.number().nonnegative().max(150).optional(),
   /** Absent: as the school usually wraps. */
   wrapWay: z.enum(WRAP_WAYS).optional(),
+  /** The wrapped core is tried before any cloth is cut: what it measured over the wrap, lightly squeezed, and whether plates and boxing follow it. */
+  testFit: z
+    .strictObject({
+      widthMm: z.number().positive().max(20_000).optional(),
+      depthMm: z.number().positive().max(20_000).optional(),
+      heightMm: thickness.optional(),
+      cover: z.enum(TEST_FIT_COVERS),
+    })
+    .optional(),
   /** How the wrap is held; absent: as the shop usually does it. */
   wrapFix: z.enum(WRAP_FIXES).optional(),
   /** Faces that stand proud: how far, how the plates make room for it, on how many faces, and with what pads under them. */

@@ -36,6 +36,22 @@ export const SIZES_SENTENCES = {
     `The core was cut ${mm('widthMm')} × ${mm('depthMm')} × ${mm('heightMm')}, which is up to ${mm('worstMm')} off the plan. Wrap and fit go by that.`,
     'Look at how taut the cover will be; trim the core, or cut it anew.',
   ],
+  'test-fit-followed': (_, mm) => [
+    `The wrapped core measured ${mm('widthMm')} × ${mm('depthMm')} × ${mm('heightMm')} where ${mm('plannedWidthMm')} × ${mm('plannedDepthMm')} × ${mm('plannedHeightMm')} was planned: plates and boxing follow it.`,
+    'Look at the finished size: it has moved by as much.',
+  ],
+  'test-fit-larger': (_, mm) => [
+    `The wrapped core measured up to ${mm('worstMm')} more than the cover is sewn, which stays as planned: it will lie tauter than said.`,
+    'Let the cover follow the test-fit at Build, trim the core, or take a thinner wrap.',
+  ],
+  'test-fit-smaller': (_, mm) => [
+    `The wrapped core measured up to ${mm('worstMm')} less than the cover is sewn, which stays as planned: it will lie looser than said.`,
+    'Let the cover follow the test-fit at Build, or take a thicker wrap.',
+  ],
+  'test-fit-not-here': (n) => [
+    `A test-fit changes nothing of a ${n('construction')}: its cover is cut to its frame, board or insert, or goes back on as it is.`,
+    'Take it out at Build.',
+  ],
   'no-wadding': (_, mm) => [`The shop has no wadding, and a wrap of ${mm('loftMm')} is asked for.`, 'Put a wadding into the stockroom.'],
   'wadding-of-another-loft': (n, mm) => [
     `No wadding of ${mm('loftMm')} is in the stockroom; ${n('wadding')}, ${mm('nearestMm')}, is the nearest and is laid.`,

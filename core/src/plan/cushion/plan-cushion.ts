@@ -1,3 +1,4 @@
+import { testFitProblems } from '../../allowance/test-fit';
 import type { Construction, FieldGroup } from '../../cover/contract';
 import { findConstruction } from '../../cover/list';
 import type { Cushion } from '../../job/document';
@@ -19,7 +20,7 @@ import { fittedCushion } from './steps/step-fit';
 import { seatOf, sizedCushion } from './steps/step-sizes';
 import { workedCushion } from './steps/step-work';
 import { watch } from './feel/watch';
-import { cornerFillingOf } from './wrap';
+import { cornerFillingOf, endFillingOf } from './wrap';
 
 const groupsOf = ({ fields }: Construction): FieldGroup[] => [...new Set(fields.map(({ group }): FieldGroup => group ?? 'made'))];
 
@@ -50,8 +51,9 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
   const cored = coredCushion(cushion, { construction, looked, padLoftMm: known.padLoftMm }, sized, covered, context);
   const { cover, crown, muslin } = covered;
   const pieces = [...(known.keptCover ? [] : covered.coverPieces), ...(muslin ? [muslin] : []), ...cored.corePieces, ...cored.wadding];
+  const endFilling = loftMm > 0 ? endFillingOf(sizes, school, assume) : null;
   const fitted = fittedCushion(cushion, sized, covered, cored, context);
-  const work = workedCushion(cushion, { keptCover: known.keptCover, looked, pieces }, sized, { cover, muslin, wrapWay: cored.wrapWay }, context);
+  const work = workedCushion(cushion, { keptCover: known.keptCover, looked, pieces }, sized, { cover, muslin, wrapWay: cored.wrapWay, endFilling }, context);
   return {
     ...known,
     state: 'planned',
@@ -87,6 +89,8 @@ export function planCushion(cushion: Cushion, context: CushionContext): CushionP
       ...crownProblems(cushion, profile, construction),
       ...(known.keptCover ? keptCoverProblems(cushion) : cover.problems),
       ...covered.problems,
+      ...(sized.testFit ? testFitProblems(sized.testFit, sized.testFit.planned) : []),
+      ...(cushion.testFit && !sized.testFit ? [issue('warning', 'test-fit-not-here', 'testFit', { construction: construction.name.toLowerCase() })] : []),
       ...cored.problems,
       ...editionProblems(cushion, school, shop),
       ...fitted.problems,

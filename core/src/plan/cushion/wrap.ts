@@ -1,4 +1,4 @@
-import { cornerFilling } from '../../allowance/corner-filling';
+import { cornerFilling, endFilling, type PackedEnd } from '../../allowance/corner-filling';
 import { cornersOf } from '../../cover/band/corners';
 import type { Outline } from '../../geometry/outline';
 import type { Figure } from '../../kernel/figure';
@@ -22,16 +22,25 @@ export function laidLoft(loftMm: number, rolls: Rolls, shop: Shop): number {
   return roll && Math.abs(roll.loftMm - loftMm) > SAME_TO_A_CUSHION_MM ? roll.loftMm : loftMm;
 }
 
+/** The ends that a school packs, or null: how far they are from the core, and how wide. */
+function packedEnds({ core, finished, sewn }: Sizes, { wrap }: School): PackedEnd | null {
+  if (!wrap.packedEnds) return null;
+  const [short, across] =
+    core.width.value >= core.depth.value ? [finished.width.value - core.width.value, sewn.depth] : [finished.depth.value - core.depth.value, sewn.width];
+  return short > 0 ? { gapMm: short / 2, widthMm: across } : null;
+}
+
+/** Loose wadding that is packed into each end; null where none is. */
+export function endFillingOf(sizes: Sizes, school: School, assume: Constants): Figure | null {
+  const end = packedEnds(sizes, school);
+  return end && endFilling(end, sizes.sewn.height, assume);
+}
+
 /** Loose wadding: where there is a wrap there is some for the corners; packed ends take more. */
 export function cornerFillingOf(sewn: Outline, sizes: Sizes, loftMm: number, school: School, assume: Constants): Figure | null {
   const corners = cornersOf(sewn).filter((corner) => !corner.inner).length;
   if (loftMm <= 0) return null;
-  const { core, finished } = sizes;
-  const [short, across] =
-    core.width.value >= core.depth.value
-      ? [finished.width.value - core.width.value, sizes.sewn.depth]
-      : [finished.depth.value - core.depth.value, sizes.sewn.width];
-  return cornerFilling(corners, sizes.sewn.height, school.wrap.packedEnds ? { gapMm: short / 2, widthMm: across } : null, assume);
+  return cornerFilling(corners, sizes.sewn.height, packedEnds(sizes, school), assume);
 }
 
 /** What is wrong with a wrap: no wadding of that loft, too thin to do anything, or nothing that holds it. */

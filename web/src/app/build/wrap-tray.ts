@@ -1,5 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { offered, formatLengthUnit, formatNumber, formatRun, pairMm, rollsOf, WRAP_FIXES, WRAP_WAYS, type Job, type WrapWay } from '@yardland/core';
+import {
+  offered,
+  formatLengthUnit,
+  formatNumber,
+  formatRun,
+  pairMm,
+  rollsOf,
+  TEST_FIT_COVERS,
+  WRAP_FIXES,
+  WRAP_WAYS,
+  type Job,
+  type WrapWay,
+} from '@yardland/core';
 import type { CompareWaysData } from '../job/compare-ways-dialog';
 import { JobStore } from '../job/job-store';
 import { knownLays } from '../job/solving/known-lays';
@@ -28,6 +40,26 @@ import { WRAP_WORDS } from './build-words';
     <yl-choice class="wide" label="The way it is wrapped" [options]="ways()" [value]="store.cushion()?.wrapWay ?? 'school'" (picked)="setWay($event)" />
     <yl-choice label="Held by" [options]="fixes()" [value]="store.cushion()?.wrapFix ?? 'shop'" (picked)="setFix($event)" />
     <yl-choice class="wide" label="Off the roll, whole job" [options]="rolls()" [value]="roll()" (picked)="setRoll($event)" />
+    <yl-choice
+      class="wide"
+      label="Tried on before cloth is cut"
+      [options]="trials"
+      [value]="store.cushion()?.testFit?.cover ?? 'no'"
+      (picked)="setTrial($event)"
+    />
+    @if (store.cushion()?.testFit) {
+      @for (side of sides; track side.key) {
+        <yl-quantity
+          class="few"
+          [label]="'Over the wrap, ' + side.name"
+          [value]="store.cushion()?.testFit?.[side.key] ?? null"
+          [optional]="true"
+          [max]="side.most"
+          hint="lightly squeezed"
+          (valueChange)="setTried(side.key, $event)"
+        />
+      }
+    }
     <button type="button" ylButton class="self-end" [disabled]="!wrapped()" (click)="compare()">
       <svg ylIcon="columns-3" size="20"></svg> Compare ways to wrap
     </button>
@@ -110,6 +142,31 @@ export class WrapTray {
 
   protected setWrap(mm: number | null): void {
     this.store.editCushion('Wrap', ({ wrapLoftMm: _asSchool, ...cushion }) => (mm === null ? cushion : { ...cushion, wrapLoftMm: mm }));
+  }
+
+  protected readonly trials = [
+    { value: 'no' as const, name: 'no' },
+    { value: 'follows' as const, name: 'yes: the cover follows' },
+    { value: 'as-planned' as const, name: 'yes: the cover as planned' },
+  ];
+  protected readonly sides = [
+    { key: 'widthMm', name: 'wide', most: 20_000 },
+    { key: 'depthMm', name: 'deep', most: 20_000 },
+    { key: 'heightMm', name: 'high', most: 1000 },
+  ] as const;
+
+  /** Whether the wrapped core is tried before cloth is cut, and what gives way then. */
+  protected setTrial(value: string): void {
+    const cover = TEST_FIT_COVERS.find((one) => one === value);
+    this.store.editCushion('Test-fit', ({ testFit, ...cushion }) => (cover ? { ...cushion, testFit: { ...testFit, cover } } : cushion));
+  }
+
+  /** What the wrapped core measured on one side; none: not measured yet. */
+  protected setTried(key: (typeof this.sides)[number]['key'], mm: number | null): void {
+    this.store.editCushion('Test-fit', ({ testFit, ...cushion }) => {
+      const { [key]: _before, ...rest } = testFit ?? { cover: 'follows' as const };
+      return { ...cushion, testFit: mm === null ? rest : { ...rest, [key]: mm } };
+    });
   }
 
   protected readonly fixes = computed(() => waysOfOne('wrapFix', this.store.shop()?.document));

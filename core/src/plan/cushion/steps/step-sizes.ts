@@ -1,5 +1,6 @@
 import { drawnIn } from '../../../allowance/draw-in';
 import { outlinesOf, reachedSizes, type Outlines } from '../../../allowance/outlines';
+import { followingTestFit, type TestFit } from '../../../allowance/test-fit';
 import { evaluateSizes } from '../../../allowance/sizes';
 import type { Construction, EdgeProfile } from '../../../cover/contract';
 import type { Cushion } from '../../../job/document';
@@ -12,6 +13,7 @@ import type { Shop } from '../../../shop/shop';
 import { outlineOf, shapeOf } from '../../../template/shapes/shapes';
 import { pairMm } from '../../../units/length';
 import { slotFacts } from '../../cloths';
+import { keptCover } from '../old/look-over';
 import type { CushionContext } from './context';
 
 /** How large a cushion becomes, and what its outline and its edge are. */
@@ -22,6 +24,8 @@ export interface Sized {
   readonly profile: EdgeProfile;
   /** The wrap's loft as asked for, mm. */
   readonly loftMm: number;
+  /** The wrapped core is tried before cloth is cut: what was found, and the sewn size that was planned. Null where it is not, or the construction's cover cannot follow. */
+  readonly testFit: (TestFit & { readonly planned: Sizes['sewn'] }) | null;
   /** Seam line round, where the shape has a law of its own for it. */
   readonly round: Figure | undefined;
 }
@@ -72,12 +76,14 @@ export function sizedCushion(cushion: Cushion, construction: Construction, conte
   const bySchool = welted ? drawnIn(evaluated, welted.flange, welted.edges, measuredAs) : evaluated;
   if (leavesNoHeight(bySchool, construction.profile(choices, bySchool, assume)))
     return not(issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm }));
-  const bySides = outlinesOf(base, bySchool, acrossMm, deepMm);
+  const tried = testFitOf(cushion, own === null && construction.profile(choices, bySchool, assume).kind === 'band');
+  const fitted = tried ? followingTestFit(bySchool, tried) : bySchool;
+  const bySides = outlinesOf(base, fitted, acrossMm, deepMm);
   if (!bySides) {
     const { width, depth } = bySchool.finished;
     return not(issue('error', 'allowances-leave-nothing', 'template', { widthMm: width.value, depthMm: depth.value }));
   }
-  const reached = reachedSizes(bySchool, bySides);
+  const reached = reachedSizes(fitted, bySides);
   const sizes = { ...reached, ...construction.cutSizes?.(choices, { sizes: reached, assume }) };
   return {
     school,
@@ -85,8 +91,14 @@ export function sizedCushion(cushion: Cushion, construction: Construction, conte
     outlines: construction.seamLine ? { ...bySides, sewn: construction.seamLine(bySides.sewn, sizes) } : bySides,
     profile: construction.profile(choices, sizes, assume),
     loftMm,
+    testFit: tried && { ...tried, planned: bySchool.sewn },
     round: shape.round?.(template, sizes.sewn.width, sizes.sewn.depth),
   };
+}
+
+/** The test-fit of a cushion whose cover is cut anew and can follow it: a level box that the school sizes. */
+function testFitOf(cushion: Cushion, follows: boolean): TestFit | null {
+  return follows && cushion.testFit && keptCover(cushion) === null && shapeOf(cushion.template).thin?.(cushion.template) == null ? cushion.testFit : null;
 }
 
 /** A knife edge has no height of its own as sewn or finished. */

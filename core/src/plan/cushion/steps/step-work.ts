@@ -1,6 +1,7 @@
 import { withLooks } from '../../../bench/looks';
 import type { Ordered } from '../../../bench/order';
 import type { Cushion } from '../../../job/document';
+import type { Figure } from '../../../kernel/figure';
 import type { Operation } from '../../../piece/operation';
 import type { Piece } from '../../../piece/piece';
 import type { CushionContext } from './context';
@@ -11,6 +12,7 @@ import type { LookedOver } from '../old/look-over';
 import type { Cored } from './step-core';
 import type { Covered } from './step-cover';
 import type { Sized } from './step-sizes';
+import { triedFirst, withPackedEnds } from './fitting-steps';
 import { coreWork, operationsFor, workOrder } from './work';
 
 /** What the work is done on. */
@@ -23,8 +25,8 @@ export interface Workpieces extends Pick<Known, 'keptCover'> {
 export function workedCushion(
   source: Cushion,
   { keptCover, looked, pieces }: Workpieces,
-  { sizes, profile, loftMm }: Sized,
-  { cover, muslin, wrapWay }: Pick<Covered, 'cover' | 'muslin'> & Pick<Cored, 'wrapWay'>,
+  { sizes, profile, loftMm, testFit }: Sized,
+  { cover, muslin, wrapWay, endFilling }: Pick<Covered, 'cover' | 'muslin'> & Pick<Cored, 'wrapWay'> & { readonly endFilling: Figure | null },
   context: CushionContext,
 ): Ordered {
   const { shop, assume } = context;
@@ -41,7 +43,10 @@ export function workedCushion(
     muslin,
     assume,
   });
-  const steps = afterSaving(savingParts(source, { units: context.units, step: shop.document.step }, assume), operationsFor(cover, keptCover, core));
+  const steps = afterSaving(
+    savingParts(source, { units: context.units, step: shop.document.step }, assume),
+    triedFirst(withPackedEnds(operationsFor(cover, keptCover, core), endFilling, assume), testFit, assume),
+  );
   return workOrder(withLooks(steps, assume), { source, job: context, shop, seams: cover.seams, pieces, assume });
 }
 
