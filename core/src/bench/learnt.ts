@@ -20,6 +20,7 @@ export const LEAST_CLOCKED = 5;
 export function workOf({ phase, needs }: Pick<Operation, 'phase' | 'needs'>): Work {
   if (needs === 'hand') return 'hand';
   if (phase === 'fix') return 'staple';
+  if (phase === 'strip') return 'prepare';
   return phase;
 }
 

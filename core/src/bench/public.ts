@@ -11,4 +11,5 @@ export * from './recut';
 export * from './runs';
 export * from './ticks';
 export * from './time';
+export * from './waits';
 export * from './cut-otherwise';

@@ -139,6 +139,8 @@ export interface EdgeProfile {
   readonly domes: boolean;
   /** The underside is a board. */
   readonly onBoard: boolean;
+  /** Loft of the wadding that the construction itself lays in the middle of a face, mm. */
+  readonly middleLoftMm?: number;
   /** Cord round the edges: its thickness, and whether round both plates or the top one. */
   readonly welt: { readonly cordMm: number; readonly on: 'both' | 'top' } | null;
   /** Whether the fit model holds for it. */

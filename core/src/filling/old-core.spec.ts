@@ -49,7 +49,7 @@ describe('bringing an old core back', () => {
   it('lists what to do, and nothing for a core that is replaced', () => {
     const found = { findings: ['smell', 'joints-open'] as const, edgeMm: 80, middleMm: 68 };
     const kinds = refreshList(found, judge(found), { widthMm: 500, depthMm: 400 }, 25).map((item) => item.kind);
-    expect(kinds).toEqual(['wrap', 'air', 'glue', 'pad', 'steam']);
+    expect(kinds).toEqual(['wrap', 'frame', 'air', 'glue', 'pad', 'steam']);
     const gone = { findings: ['mould'] as const };
     expect(refreshList(gone, judge(gone), { widthMm: 500, depthMm: 400 }, 25)).toEqual([]);
   });
@@ -76,13 +76,16 @@ describe('bringing an old core back', () => {
     const rows = [row(['mould'], 2, 40), row(['smell'], 5, 1), row(['mould', 'crumbling'], 3, 100), row(['crumbling'], 1, 30)];
     expect(stageReplacements(rows, 250)).toEqual({
       staged: [
-        { row: 2, now: 2, later: 1 },
-        { row: 0, now: 1, later: 1 },
-        { row: 3, now: 0, later: 1 },
+        { row: 2, now: 2, later: 1, patched: false },
+        { row: 0, now: 1, later: 1, patched: false },
+        { row: 3, now: 0, later: 1, patched: false },
       ],
       spent: 240,
     });
     expect(stageReplacements(rows, null).staged.every((one) => one.later === 0)).toBeTrue();
+    // A patched core is good for now: it follows those that are replaced, costs nothing now, and comes new later.
+    const withPatched = stageReplacements([row(['joints-open'], 2, 50), ...rows], 250);
+    expect([withPatched.staged.at(-1), withPatched.spent]).toEqual([{ row: 0, now: 0, later: 2, patched: true }, 240]);
   });
 });
 

@@ -6,6 +6,7 @@ import { SAT_OUT, setOf, type Judged, type OldCore } from './old-core';
 export type RefreshItem =
   | { readonly kind: 'pad'; readonly pads: readonly Pad[] }
   | { readonly kind: 'wrap' }
+  | { readonly kind: 'frame' }
   | { readonly kind: 'glue' }
   | { readonly kind: 'splice' }
   | { readonly kind: 'air' }
@@ -68,6 +69,7 @@ export function refreshList(old: OldCore, { verdict }: Judged, core: { readonly 
   const worn = verdict !== 'keep';
   return [
     ...(worn ? [{ kind: 'wrap' } as const] : []),
+    ...(worn || found.has('discoloured') || found.has('smell') ? [{ kind: 'frame' } as const] : []),
     ...(found.has('discoloured') || found.has('smell') ? [{ kind: 'air' } as const] : []),
     ...(found.has('joints-open') ? [{ kind: 'glue' } as const] : []),
     ...(found.has('strip-missing') ? [{ kind: 'splice' } as const] : []),

@@ -2,7 +2,7 @@ import type { Figure } from '../kernel/figure';
 import type { Stage } from './stage';
 
 /** The parts of a work order, in their order. */
-export const PHASES = ['cut', 'prepare', 'sew', 'fill', 'fix'] as const;
+export const PHASES = ['strip', 'cut', 'prepare', 'sew', 'fill', 'fix'] as const;
 export type Phase = (typeof PHASES)[number];
 
 /** What a step at the machine runs along, where that asks for a foot of its own: a zip's teeth, or the edge of a plate, where a welt's cord may lie. */

@@ -9,7 +9,7 @@ import type { WrapFix } from '../../shop/schools';
 export type CutTool = 'saw' | 'knife' | 'hot-wire';
 
 /** What is done to an old core before it goes back in. */
-export type Refreshing = 'pad' | 'wrap' | 'glue' | 'splice' | 'air' | 'steam';
+export type Refreshing = 'pad' | 'wrap' | 'frame' | 'glue' | 'splice' | 'air' | 'steam';
 
 /** Everything of a core that its operations are made from. */
 export interface CoreWork {

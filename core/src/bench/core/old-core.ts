@@ -3,9 +3,21 @@ import type { AssumptionKey, Constants } from '../../shop/assumptions';
 import { minutesFor } from '../../shop/minutes';
 import { CAUTION, ids, type CoreWork, type Refreshing } from './core-work';
 
-/** What each part of a refresh is, in the order in which it is done: the old wrap comes off first, for under it the joints are looked at. */
-const REFRESH: readonly { readonly kind: Refreshing; readonly text: string; readonly cautions: readonly string[]; readonly wait?: AssumptionKey }[] = [
-  { kind: 'wrap', text: 'Take off the old wrap and pads, and look at every joint under them.', cautions: [CAUTION.mould] },
+/** What each part of a refresh is, in the order in which it is done: the old wrap comes off first, for under it the joints are looked at; then the frame, while it is bare. */
+const REFRESH: readonly {
+  readonly kind: Refreshing;
+  readonly phase?: 'strip';
+  readonly text: string;
+  readonly cautions: readonly string[];
+  readonly wait?: AssumptionKey;
+}[] = [
+  { kind: 'wrap', phase: 'strip', text: 'Take off the old wrap and pads, and look at every joint under them.', cautions: [CAUTION.mould] },
+  {
+    kind: 'frame',
+    phase: 'strip',
+    text: 'While it is bare, clean the frame or deck that the cushion lies on: vacuum and wipe it, and look for slack webbing, splinters and old staples.',
+    cautions: [CAUTION.mould],
+  },
   {
     kind: 'air',
     text: 'Powder the old core and let the powder rest; then vacuum it and hang it out to air.',
@@ -29,10 +41,10 @@ const REFRESH: readonly { readonly kind: Refreshing; readonly text: string; read
 
 /** What brings an old core back, each part after those before it. */
 export function refreshing({ refresh, pieces, assume }: CoreWork): Operation[] {
-  return REFRESH.filter(({ kind }) => refresh.includes(kind)).map(({ kind, text, cautions, wait }, i, all) =>
+  return REFRESH.filter(({ kind }) => refresh.includes(kind)).map(({ kind, phase, text, cautions, wait }, i, all) =>
     operation({
       id: `prepare/old-${kind}`,
-      phase: 'prepare',
+      phase: phase ?? 'prepare',
       text,
       cautions,
       pieces: kind === 'pad' ? ids(pieces.filter(({ id }) => id.startsWith('hollow-pad'))) : [],
@@ -87,7 +99,7 @@ export function oldCoverOperations(way: 'wash' | 'restitch', assume: Constants):
   return [
     operation({
       id: `prepare/cover-${way}`,
-      phase: 'prepare',
+      phase: way === 'wash' ? 'strip' : 'prepare',
       text:
         way === 'wash'
           ? 'Take the old cover off and wash it first: it dries longest. Dry it flat.'

@@ -14,6 +14,7 @@ export interface CoreSize {
 const MINUTES: Record<RefreshItem['kind'], AssumptionKey> = {
   pad: 'padMinutes',
   wrap: 'wrapMinutes',
+  frame: 'frameMinutes',
   glue: 'glueMinutes',
   splice: 'spliceMinutes',
   air: 'airMinutes',

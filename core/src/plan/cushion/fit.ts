@@ -70,7 +70,7 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext
     wrapLoftMm: wrapLies(way).faces ? (profile.onBoard ? 1 : 2) * loftMm : 0,
     sideLoftAcrossMm: sides.acrossMm,
     sideLoftAlongMm: sides.alongMm,
-    padLoftMm: pads ? pads.count * padLoftMm * faces : 0,
+    padLoftMm: (pads ? pads.count * padLoftMm * faces : 0) + (profile.middleLoftMm ?? 0),
     crownedFaces: faces,
     bowAcrossMm: domed ? (crown?.extraAcrossMm ?? 0) : 0,
     bowAlongMm: domed ? (crown?.extraAlongMm ?? 0) : 0,

@@ -25,7 +25,14 @@ import { Settings } from '../shell/settings';
 type Bench = NonNullable<Cushion['bench']>;
 const NOTHING: Bench = { done: {} };
 
-export const PHASE_WORDS: Record<Phase, string> = { cut: 'Cut', prepare: 'Prepare the core', sew: 'Sew', fill: 'Fill and dress', fix: 'Fix' };
+export const PHASE_WORDS: Record<Phase, string> = {
+  strip: 'Take apart',
+  cut: 'Cut',
+  prepare: 'Prepare the core',
+  sew: 'Sew',
+  fill: 'Fill and dress',
+  fix: 'Fix',
+};
 
 /** What is done at the bench on the cushion in hand: its steps, on which of the batch each is done, and the clock. Every change is one step of undo. */
 @Injectable()

@@ -99,7 +99,12 @@ export function rollScene({ cover, source }: Planned, what: StitchedStep, hand: 
         : [
             // Small: here the tufts are done.
             ...plan.tufts.map((at, i): SceneItem => ({ kind: 'area', key: `tuft-${i}`, shape: circle(at, wide * STITCH), look: 'fold' })),
-            ...(room === 'large' ? numberItems(sides.flatMap(({ stitches }) => stitches), face) : []),
+            ...(room === 'large'
+              ? numberItems(
+                  sides.flatMap(({ stitches }) => stitches),
+                  face,
+                )
+              : []),
             ...sides.flatMap(({ words, stitches }, i) => sideItems(words, i + 1, stitches, face, room)),
           ]),
       note('front', { x: middle.x, y: minY }, 'front', 'small', 18),

@@ -77,7 +77,7 @@ export class AllCoresTray {
           verdict: VERDICT_WORDS[row.verdict].replace(' the old core', '').toLowerCase(),
           refresh: row.refresh ? formatMoney(row.refresh.value) : '—',
           replace: formatMoney(row.replace.value),
-          now: stage ? formatNumber(stage.now) : '—',
+          now: stage ? (stage.patched ? 'patched' : formatNumber(stage.now)) : '—',
           later: stage ? formatNumber(stage.later) : '—',
         },
       ];
@@ -86,14 +86,18 @@ export class AllCoresTray {
   protected readonly words = computed(() => {
     const all = this.#staged();
     if (!all?.rows.length) return '';
-    const later = all.staged.reduce((sum, one) => sum + one.later, 0);
-    const caution = all.staged.length ? priceCaution(oldestPrice(all.rows.map(({ pricedOn }) => pricedOn ?? undefined)), today()) : '';
+    const waiting = all.staged.filter((one) => !one.patched);
+    const later = waiting.reduce((sum, one) => sum + one.later, 0);
+    const patched = all.staged.filter((one) => one.patched).reduce((sum, one) => sum + one.later, 0);
+    const then = patched ? ` ${patched === 1 ? 'The patched one is' : `The ${patched} patched ones are`} good for now and new later.` : '';
+    const caution = waiting.length ? priceCaution(oldestPrice(all.rows.map(({ pricedOn }) => pricedOn ?? undefined)), today()) : '';
     const spent = `New cores now: ${formatMoney(all.spent)}${caution ? ` (${caution})` : ''}.`;
-    return later
+    const now = later
       ? `${spent} ${later} wait; the worst go first.`
-      : all.staged.length
+      : waiting.length
         ? `${spent} All that want replacing are paid for.`
-        : 'None wants replacing.';
+        : 'None wants replacing now.';
+    return `${now}${then}`;
   });
 
   protected setBudget(budget: number | null): void {

@@ -53,6 +53,7 @@ export const COVER_VERDICT_WORDS: Record<CoverVerdict, string> = {
 export const REFRESH_WORDS: Record<RefreshItem['kind'], string> = {
   pad: 'crown pad',
   wrap: 'wrap it anew',
+  frame: 'clean the frame while it is bare',
   glue: 're-glue the joints',
   splice: 'splice in a strip',
   air: 'powder, vacuum, air it',

@@ -1,12 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { formatLength, formatLengthUnit, oldCoreAsRemnant, lookedOver, oldCoreCosts, say, type RefreshItem } from '@yardland/core';
+import { filled, formatLength, formatLengthUnit, oldCoreAsRemnant, lookedOver, oldCoreCosts, refreshSteps, say, timed, type RefreshItem } from '@yardland/core';
 import { Tickbox } from '../shared/controls/tickbox';
 import { newId } from '../shared/saving/new-id';
 import { ShopEditor } from '../shared/saving/shop-editor';
 import { Button, Words } from '../shared/ui/ui';
+import { minutesInWords } from '../shared/words/minutes';
 import { CostsList } from './costs-list';
 import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';
+
+/** Hours and minutes from the beginning: `1:05`. */
+const clockWords = (minutes: number): string => `${Math.floor(minutes / 60)}:${String(Math.round(minutes % 60)).padStart(2, '0')}`;
+
+/** What a step is about: its words up to the first stop. */
+const firstWords = (text: string): string => text.split(/[.:;]/, 1)[0] ?? text;
 
 /** The verdict on the old core: its reasons, what would bring it back, and what that costs against a new one. */
 @Component({
@@ -31,6 +38,24 @@ export class OldCoreVerdict {
   protected readonly title = computed(() => VERDICT_WORDS[this.looked()?.judged.verdict ?? 'keep']);
   protected readonly reasons = computed(() => (this.looked()?.judged.reasons ?? []).map((reason) => say(reason, this.edit.store.inWords())));
   protected readonly refresh = computed(() => (this.looked()?.refresh ?? []).map((item) => this.#itemWords(item)));
+  /** How it goes by the clock, hands busy while glue sets and the cover dries; null while the old core is not to go back in. */
+  protected readonly course = computed(() => {
+    const [one, inWords] = [this.edit.store.cushionPlan(), this.edit.store.inWords()];
+    const steps = one && this.kept() ? refreshSteps(one.operations) : [];
+    if (!one || !steps.length) return null;
+    const { quantity } = one.source;
+    const { steps: course, handMinutes, readyAt } = timed(steps, quantity);
+    return {
+      each: quantity === 1 ? 'one' : `all ${quantity}`,
+      rows: course.map(({ step, from, ready }) => ({
+        id: step.id,
+        from: clockWords(from),
+        words: firstWords(filled(step.text, step.figures, inWords.units, inWords.step)),
+        wait: step.waitMinutes ? ` · waits ${minutesInWords(step.waitMinutes)}, ready at ${clockWords(ready)}` : '',
+      })),
+      total: `${minutesInWords(handMinutes)} of work; the last of it is ready ${minutesInWords(readyAt)} after the beginning.`,
+    };
+  });
   protected readonly costs = computed(() => {
     const [one, shop] = [this.edit.store.cushionPlan(), this.edit.store.shop()];
     const costs = one && shop ? oldCoreCosts(one, shop, this.edit.store.units()) : null;

@@ -24,6 +24,14 @@ const piece = (one: ReturnType<typeof planned>, role: string) => one.pieces.find
 describe('a drum on a round board of 380, foam of 60, board edge of 22', () => {
   const one = planned(drum());
 
+  it('has its foam glued to the board, masked, before the strip round the edge; the glue is bought for it', () => {
+    const at = (id: string): number => one.operations.findIndex((step) => step.id === id);
+    expect(at('prepare/glue-to-board')).toBeLessThan(at('prepare/edge-strip'));
+    expect(one.operations[at('prepare/glue-to-board')]?.text).toContain('Mask');
+    // Foam of 392 across: 0.1207 m² at 0.25 l a m².
+    expect(one.coreNotions!.find(({ ware }) => ware === 'adhesive')?.amount.value).toBeCloseTo(0.1207 * 0.25, 3);
+  });
+
   it('has the hand-worked sizes: foam 392, plate cut 404 on a seam line of 378, band 1187.5 long, 82 sewn, 101 cut', () => {
     expect([piece(one, 'foam').width.value, one.sizes!.core.height.value]).toEqual([392, 60]);
     expect([piece(one, 'plate').width.value, one.sizes!.sewn.width.value]).toEqual([404, 378]);

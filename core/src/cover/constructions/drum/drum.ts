@@ -120,6 +120,17 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
   return [
     ...cutCover(all, CUTTING, request),
     operation({
+      id: 'prepare/glue-to-board',
+      phase: 'prepare',
+      text: 'Mask the foam’s sides and the board’s edge, spray the board and the foam’s underside, and let the glue go tacky. Lay the foam on so that it stands over the board by {0} all round, press it down from the middle outwards, and take the masking off.',
+      figures: [given('over the board', assume('boardOverhangMm'), 'shop')],
+      cautions: ['Spray adhesive: open the window, nothing burning near; what is masked stays clean, and cloth laid by is covered.'],
+      minutes: minutesFor('prepare', perimeter(request.core), 0, assume),
+      waitMinutes: assume('tackyMinutes'),
+      needs: 'bench',
+      after: ['prepare/glue-parts', 'prepare/glue-layers'],
+    }),
+    operation({
       id: 'prepare/edge-strip',
       phase: 'prepare',
       text: 'Glue the strip of thin foam round the board’s edge, {0} high, its ends butted.',
@@ -129,6 +140,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       minutes: minutesFor('prepare', strip.width.value, 0, assume),
       waitMinutes: assume('tackyMinutes'),
       needs: 'bench',
+      after: ['prepare/glue-to-board'],
     }),
     operation({
       id: 'sew/band-to-plate',

@@ -1,11 +1,11 @@
 import { aheadOn } from '../../../geometry/around';
 import { growEdges, grow, type EdgeAmounts } from '../../../geometry/offset';
 import { alongOutline } from '../../../geometry/along';
-import { outlineBounds, perimeter, stationAt, type Outline } from '../../../geometry/outline';
+import { outlineBounds, perimeter, rectangleOutline, stationAt, type Outline } from '../../../geometry/outline';
 import type { Point } from '../../../geometry/point';
 import { arcAbout, line, segmentLength, type Segment } from '../../../geometry/segment';
 import { given, law, lawOrMeasured, measuredOn, minus, plus, renamed, sum, type Figure } from '../../../kernel/figure';
-import type { Mark, Piece } from '../../../piece/piece';
+import { PLAIN_PIECE, type Mark, type Piece } from '../../../piece/piece';
 import { ON_LINE_MM, type Stretch } from '../../../piece/seam';
 import type { CoverRequest } from '../../contract';
 import { clothPiece } from '../../sewing/cloth-piece';
@@ -25,6 +25,7 @@ export interface PullOverPieces {
   /** The side band, in its parts from the front's right end round to its left. */
   readonly band: readonly Piece[];
   readonly dustCover: Piece | null;
+  readonly crownStrip: Piece | null;
   /** The seam of plate and band as far as it is sewn: down both ends of the front to the frame's lower edge. */
   readonly plateRun: Stretch;
   readonly bandRun: readonly Stretch[];
@@ -153,6 +154,23 @@ function dustCoverOf({ sizes, sewn, assume }: CoverRequest): Piece | null {
   });
 }
 
+/** The strip of wadding that lies down the middle of the core from front to back and gives it its crown; null where it is to lie flat. */
+function crownStripOf({ crownStrip }: PullOver, { sizes: { core }, assume }: CoverRequest): Piece | null {
+  if (crownStrip === 'none') return null;
+  const width = law('crown strip', '{0} × {1}', [core.width, given('of its width', assume('crownStripShare'), 'shop', 'count')]);
+  return {
+    ...PLAIN_PIECE,
+    id: 'crown-strip',
+    role: 'crown-pad',
+    label: 'crown strip',
+    remark: 'down the middle, under the wrap',
+    material: { kind: 'wadding', loftMm: assume('crownStripLoftMm') },
+    width,
+    height: core.depth,
+    outline: rectangleOutline(width.value, core.depth.value),
+  };
+}
+
 /** Top panel, side band and dust cover of a frame whose front is straight. */
 export function pullOverPieces(choices: PullOver, request: CoverRequest, front: FrontAndRest): PullOverPieces {
   const { sizes, assume } = request;
@@ -219,7 +237,16 @@ export function pullOverPieces(choices: PullOver, request: CoverRequest, front: 
     from: i === of - 1 ? { x: widthOf(piece), y: under } : top(piece, 'right'),
     to: i === 0 ? { x: 0, y: under } : top(piece, 'left'),
   }));
-  return { plate, band, dustCover: dustCoverOf(request), plateRun: run, bandRun, radius, tooNarrow: lengths.some((mm) => mm > stripMm + 1e-9) };
+  return {
+    plate,
+    band,
+    dustCover: dustCoverOf(request),
+    crownStrip: crownStripOf(choices, request),
+    plateRun: run,
+    bandRun,
+    radius,
+    tooNarrow: lengths.some((mm) => mm > stripMm + 1e-9),
+  };
 }
 
 /** Length of a part of the band along its seam line, mm. */

@@ -80,6 +80,20 @@ describe('a cover pulled over a frame', () => {
     expect(staples?.pleats).toEqual([]);
   });
 
+  it('is crowned by a strip of wadding down the middle, cut with the wadding and laid before the wrap; flat without it', () => {
+    const [crowned, flat] = [made({}, { wrapLoftMm: 25 }), made({ crownStrip: 'none' }, { wrapLoftMm: 25 })];
+    const strip = crowned.pieces.find(({ id }) => id === 'crown-strip')!;
+    // Half the core’s width over its whole depth.
+    expect([strip.width.value * 2, strip.height.value]).toEqual([crowned.sizes.core.width.value, crowned.sizes.core.depth.value]);
+    const at = (id: string): number => crowned.operations.findIndex((one) => one.id === id);
+    expect(crowned.operations[at('cut/wadding')]?.pieces).toContain('crown-strip');
+    expect(at('prepare/crown-pads')).toBeGreaterThan(-1);
+    expect(at('prepare/crown-pads')).toBeLessThan(at('prepare/wrap'));
+    expect(crowned.fitRequest!.padLoftMm - flat.fitRequest!.padLoftMm).toBe(25);
+    expect(crowned.fit!.crownMm).toBeGreaterThan(flat.fit!.crownMm + 3);
+    expect(flat.pieces.some(({ id }) => id === 'crown-strip')).toBeFalse();
+  });
+
   it('says how many small pleats a round back wants underneath: θ · 25 of cloth, 12 in each', () => {
     // A half circle of radius 250: π × 25 = 78.5 of cloth.
     const one = made({}, { template: { shape: 'round-back', widthMm: 500, depthMm: 500, riseMm: 249.999 } });

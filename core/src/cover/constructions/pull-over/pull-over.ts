@@ -175,7 +175,7 @@ export const pullOver: Construction<PullOver> = {
     if (!front) return { ...none, problems: refused(STRAIGHT) };
     if (!staples) return { ...none, problems: [issue('error', 'frame-too-small-to-staple', 'template', { lineMm: underneath(assume).line.value })] };
     const made = pullOverPieces(choices, request, front);
-    const pieces = [made.plate, ...made.band, ...(made.dustCover ? [made.dustCover] : [])];
+    const pieces = [made.plate, ...made.band, ...(made.dustCover ? [made.dustCover] : []), ...(made.crownStrip ? [made.crownStrip] : [])];
     const seams = seamsOf(made, pieces);
     const closings = [stapleClosing(staples)];
     return {
@@ -202,6 +202,7 @@ export const pullOver: Construction<PullOver> = {
     crownedFaces: 1,
     domes: false,
     onBoard: true,
+    middleLoftMm: choices.crownStrip === 'none' ? 0 : assume('crownStripLoftMm'),
     welt: null,
     modelled: true,
   }),

@@ -32,7 +32,7 @@ export function savingParts(cushion: Cushion, { units, step }: SayIn, assume: Co
   return [
     operation({
       id: 'prepare/save-parts',
-      phase: 'prepare',
+      phase: 'strip',
       text: `Take off the old cover, and put by with the core’s mark, what goes into the new one: ${parts.join(', ')}.`,
       cautions: zip ? ['Measure the zip as it lies: a label may lie.'] : [],
       minutes: minutesFor('prepare', 0, parts.length * 2, assume),

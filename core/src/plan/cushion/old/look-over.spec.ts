@@ -82,7 +82,10 @@ describe('a cushion looked over', () => {
       [1, 'replace'],
     ]);
     const each = staged.rows[1]!.replace.value;
-    expect(staged.staged).toEqual([{ row: 1, now: Math.floor(100 / each), later: 3 - Math.floor(100 / each) }]);
+    expect(staged.staged).toEqual([
+      { row: 1, now: Math.floor(100 / each), later: 3 - Math.floor(100 / each), patched: false },
+      { row: 0, now: 0, later: 1, patched: true },
+    ]);
     expect(staged.spent).toBeLessThanOrEqual(100);
   });
 

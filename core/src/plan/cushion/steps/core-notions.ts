@@ -47,6 +47,7 @@ export function coreNotions({ pieces, operations, outline, sizes, wrapFix, onBoa
   const lower = sizes.core.height.value - (foam[0]?.material.kind === 'foam' ? foam[0].material.thicknessMm : 0);
   const mm2 =
     (done.has('prepare/glue-layers') ? (layers - 1) * area(outline) : 0) +
+    (done.has('prepare/glue-to-board') ? area(outline) : 0) +
     (done.has('prepare/glue-parts') ? jointsOfParts(foam, outline) : 0) +
     (done.has('prepare/over-front') ? sizes.core.width.value * lower : 0) +
     (done.has('prepare/join-old-cores') ? (old.length - 1) * sizes.core.depth.value * sizes.core.height.value : 0) +

@@ -98,7 +98,8 @@ export function sizedCushion(cushion: Cushion, construction: Construction, conte
 
 /** The test-fit of a cushion whose cover is cut anew and can follow it: a level box that the school sizes. */
 function testFitOf(cushion: Cushion, follows: boolean): TestFit | null {
-  return follows && cushion.testFit && keptCover(cushion) === null && shapeOf(cushion.template).thin?.(cushion.template) == null ? cushion.testFit : null;
+  const level = (shapeOf(cushion.template).thin?.(cushion.template) ?? null) === null;
+  return follows && level && cushion.testFit && keptCover(cushion) === null ? cushion.testFit : null;
 }
 
 /** A knife edge has no height of its own as sewn or finished. */
