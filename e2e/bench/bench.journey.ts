@@ -209,3 +209,29 @@ test('a size that changes after cutting asks: keep it, cut it anew, or make it d
   await together.getByRole('button', { name: 'Keep all that was cut' }).click();
   await expect(dialog).toContainText('Every piece of this step is decided.');
 });
+
+test('a wrapped core is tried before its cloth is cut, its edge rolled by a left hand, and the work hung on the wall', async ({ shop, page, request }) => {
+  await shop.openJob('Dressing room one');
+  await shop.goTo('Build');
+  await shop.tray().getByText('Wrap', { exact: true }).click();
+  await shop.choose('Tried on before cloth is cut', 'yes: the cover follows');
+  await shop.setLength('Measured wide', '1806');
+  await shop.saved();
+  await shop.goTo('Bench');
+  const steps = page.getByRole('listitem');
+  await expect(steps.filter({ hasText: 'Before any cloth is cut, measure the wrapped core' }).last()).toContainText('1 800 × 720 and 125 high were planned');
+  await expect(shop.ticket()).toContainText(/sewn\s*1\s806/i);
+
+  // The drawing numbers the stitches the way that this person sews.
+  await page.getByRole('combobox', { name: 'Sews with' }).selectOption('the left hand');
+  await steps.filter({ hasText: 'stitch the roll along both edges' }).last().getByRole('button').first().click();
+  await page.getByRole('button', { name: 'At the bench' }).click();
+  await expect(page.getByRole('dialog').getByRole('group', { name: /side after side: back, right, left, front; for a left hand/ })).toBeVisible();
+  await shop.expectAccessible();
+  await page.keyboard.press('Escape');
+
+  const link = page.getByRole('link', { name: 'Print it for the wall' });
+  await expect(link).toHaveAttribute('href', /\/wall\/1\.pdf\?hand=left$/);
+  const paper = await request.get((await link.getAttribute('href')) ?? '');
+  expect([paper.status(), paper.headers()['content-type']]).toEqual([200, 'application/pdf']);
+});

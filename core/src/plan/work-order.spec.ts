@@ -205,10 +205,11 @@ describe('the order of a refresh', () => {
 
   it('takes the old wrap off first, cleans, glues, fills the hollow, steams, and wraps anew, each with its wait', () => {
     const one = kept({ oldCover: { findings: [], offCore: 'B' } });
-    const steps = one.operations.filter(({ phase }) => phase === 'prepare');
+    const steps = one.operations.filter(({ phase }) => phase === 'strip' || phase === 'prepare');
     expect(steps.map(({ id }) => id)).toEqual([
       'prepare/cover-wash',
       'prepare/old-wrap',
+      'prepare/old-frame',
       'prepare/old-air',
       'prepare/old-glue',
       'prepare/old-splice',
@@ -216,7 +217,7 @@ describe('the order of a refresh', () => {
       'prepare/old-steam',
       'prepare/wrap',
     ]);
-    expect(steps.map(({ waitMinutes }) => waitMinutes)).toEqual([1440, 0, 30, 30, 30, 0, 10, 5]);
+    expect(steps.map(({ waitMinutes }) => waitMinutes)).toEqual([1440, 0, 0, 30, 30, 30, 0, 10, 5]);
   });
 
   it('calls the old cover a pattern only where a new one is made', () => {

@@ -57,7 +57,7 @@ export interface WalkedBand {
 /** The join of a band walked round a plate to its mark at 0: the plate's edge below, the band above. */
 export function walkedBandStages({ openMm, seamMm, pastMm }: WalkedBand): readonly Stage[] {
   const reach = 2.4 * openMm;
-  const g = openMm * 0.16;
+  const g = openMm * 0.28;
   const edge = stageLine('cloth', [-reach, 0], [reach, 0]);
   const mark = stageLine('fold', [0, -g], [0, 2 * g]);
   const row = (from: number, to: number) => stageLine('stitch', [from, g / 2], [to, g / 2]);
@@ -102,7 +102,7 @@ export interface InPlace {
 export function inPlaceStages({ openMm, longMm, seamMm }: InPlace): readonly Stage[] {
   const reach = 3.4 * openMm;
   const right = Math.max(longMm, openMm * 2);
-  const g = openMm * 0.16;
+  const g = openMm * 0.28;
   const edge = stageLine('cloth', [-reach, 0], [right, 0]);
   const mark = stageLine('fold', [0, -g], [0, 2 * g]);
   const row = (from: number, to: number) => stageLine('stitch', [from, g / 2], [to, g / 2]);

@@ -19,6 +19,13 @@ const LOOKS: Record<StageLook, Look> = {
 const LETTERS = 30;
 const LINE = 19;
 
+/** From one stage to the next beside it, and room for its words below, as shares of its width. */
+const APART = 1.25;
+const WORDS_ROOM = 0.42;
+
+/** How many stages lie beside each other where there is room for words under each: all of up to three, otherwise in rows as even as can be. */
+export const stageColumns = (count: number): number => (count <= 3 ? Math.max(1, count) : Math.ceil(count / Math.ceil(count / 3)));
+
 /**
  * The stages of a step beside each other or under each other, each larger than the pieces: numbered, drawn across, with its words beneath. `left` and `top`: where they begin;
  * `width`: of one.
@@ -35,7 +42,9 @@ export function stageItems(
   const scale = width / (maxX - minX);
   const height = (maxY - minY) * scale;
   return stages.flatMap(({ words, lines: drawn }, i): SceneItem[] => {
-    const [x0, y0] = lying === 'in-rows' ? [left + i * width * 1.25, top - height] : [left, top - height - i * (height + width * 0.42)];
+    const columns = lying === 'in-rows' ? stageColumns(stages.length) : 1;
+    const [column, row] = [i % columns, Math.floor(i / columns)];
+    const [x0, y0] = [left + column * width * APART, top - height - row * (height + width * WORDS_ROOM)];
     return [
       ...drawn.map(({ look, points: line }, k): SceneItem => ({
         kind: 'area',

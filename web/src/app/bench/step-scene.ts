@@ -20,7 +20,7 @@ import { boxArea, notchItems } from '../shared/table/cushion-scene';
 import { sectionItems } from '../shared/table/section';
 import { shifted, type Look, type Scene, type SceneItem } from '../shared/table/scene';
 import { rollScene, type StitchedStep } from './roll-scene';
-import { stageItems } from './stage-scene';
+import { stageColumns, stageItems } from './stage-scene';
 
 /** What a piece is drawn as: foam, wadding, cloth on the bias, cloth. */
 function pieceLook({ material, grain }: Piece): Look {
@@ -92,6 +92,11 @@ function pieceItems({ piece, parts, width, height, at: { x, y }, dy, runs }: Dra
 /** Steps that stitch the filled cushion where its roll plan says. */
 const STITCHED: Readonly<Record<string, StitchedStep>> = { 'fix/roll': 'roll', 'fix/tufts': 'tufts' };
 
+/** A step of more stages than this is drawn by them alone: beside its pieces they would be too small. */
+const MOST_BESIDE_PIECES = 3;
+/** The width that stages by themselves take, mm. */
+const ALONE = { minX: 0, maxX: 1000, minY: 0 };
+
 /** How a step is drawn: for what change of the view it is fitted anew, how its pieces lie, in what words, and for which shop, where there is one yet. */
 export interface StepLook {
   readonly fit: string;
@@ -112,13 +117,15 @@ export function stepScene(one: Planned, step: Operation, { fit, lying, inWords, 
     ? rollScene(one, stitched, hand, fit, room)
     : step.phase === 'fix' && one.cover.staples && step.stages.length
       ? stapleScene(one, fit, inWords, room)
-      : piecesScene(one, step, fit, lying);
+      : step.stages.length > MOST_BESIDE_PIECES
+        ? { title: 'How it goes', fit, items: [] }
+        : piecesScene(one, step, fit, lying);
   if (step.stages.length === 0) return scene;
   const places = scene.items.flatMap((item) => (item.kind === 'area' ? ('segments' in item.shape ? flatten(item.shape) : item.shape) : []));
-  const box = bounds(places);
+  const box = places.length ? bounds(places) : ALONE;
   const wide = box.maxX - box.minX;
   const left = box.minX;
-  const width = lying === 'in-rows' ? (wide / step.stages.length) * 0.78 : wide * 0.8;
+  const width = lying === 'in-rows' ? (wide / stageColumns(step.stages.length)) * 0.78 : wide * 0.8;
   const top = box.minY - wide * (lying === 'in-rows' ? 0.1 : 0.16);
   return {
     ...scene,
@@ -132,7 +139,7 @@ export function stepScene(one: Planned, step: Operation, { fit, lying, inWords, 
 function sectionScene(one: Planned, fit: string, lying: StepLying, inWords: SayIn, shop: Shop): Scene {
   const section = sectionOf(one, shop, inWords);
   const large = lying === 'in-rows';
-  const items = sectionItems(section, { x: 0, y: 0 }).filter(({ kind }) => large || kind !== 'note');
+  const items = sectionItems(section, { x: 0, y: 0 }).filter(({ kind }) => large || kind === 'area');
   const words: SceneItem = {
     kind: 'note',
     key: 'section-words',

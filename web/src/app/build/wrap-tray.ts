@@ -51,11 +51,11 @@ import { WRAP_WORDS } from './build-words';
       @for (side of sides; track side.key) {
         <yl-quantity
           class="few"
-          [label]="'Over the wrap, ' + side.name"
+          [label]="'Measured ' + side.name"
           [value]="store.cushion()?.testFit?.[side.key] ?? null"
           [optional]="true"
           [max]="side.most"
-          hint="lightly squeezed"
+          hint="over the wrap"
           (valueChange)="setTried(side.key, $event)"
         />
       }
