@@ -15,7 +15,8 @@ import { simulatedDevices } from './devices/simulated';
 import { pages } from './http/page';
 import { sendRefusals, unknownRoute } from './http/refusal';
 import { sameOrigin, securityHeaders, styleNonce } from './http/security';
-import { jobRoutes } from './jobs/jobs.routes';
+import { BODY_LIMIT, jobBodies, jobRoutes } from './jobs/jobs.routes';
+import { JobReading } from './jobs/reading';
 import { JobStore } from './jobs/jobs.store';
 import { timesRoutes } from './jobs/times.routes';
 import { pictureRoutes } from './pictures/pictures.routes';
@@ -28,12 +29,11 @@ import { paperRoutes } from './papers/papers.routes';
 import type { Workers } from './workers/workers';
 
 export const VERSION = '0.1.0';
-/** Largest request body; a job document of a hundred cushions with a year of checks is far below. */
-const BODY_LIMIT = '2mb';
 
 /** The whole HTTP application over an open database. */
 export function createApp(config: Config, db: Database, workers: Workers, log: Logger): Express {
-  const jobs = new JobStore(db);
+  const reading = new JobReading();
+  const jobs = new JobStore(db, reading);
   const shops = new ShopStore(db);
   const app = express();
   app.disable('x-powered-by');
@@ -49,6 +49,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
     if (request.method === 'GET') next();
     else logWrite(request, response, next);
   });
+  app.use('/api/jobs', jobBodies());
   app.use('/api', express.json({ limit: BODY_LIMIT }));
   app.get('/api/health', (_request, response) => {
     db.prepare('SELECT 1').get();
@@ -56,7 +57,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   });
   app.use('/api/backups', backupRoutes(db, config.dataDir));
   app.use('/api/shop', shopRoutes(shops));
-  app.use('/api/jobs', jobRoutes(jobs), paperRoutes(jobs, shops, workers));
+  app.use('/api/jobs', jobRoutes(jobs, reading), paperRoutes(jobs, shops, workers));
   app.use('/api/times', timesRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));

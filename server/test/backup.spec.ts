@@ -7,6 +7,7 @@ import { lockFolder } from '../src/db/lock';
 import { DatabaseRefused } from '../src/db/migrate';
 import { APPLICATION_ID, databaseFile, openDatabase } from '../src/db/open';
 import { restore } from '../src/db/restore';
+import { prepared } from '../src/jobs/prepared';
 import { JobStore } from '../src/jobs/jobs.store';
 import { demoJob, root, running, temporaryFolder } from './support';
 
@@ -16,7 +17,7 @@ const names = (file: string): string[] => {
   db.close();
   return rows.map(({ name }) => name);
 };
-const add = (db: Database, name: string): void => void new JobStore(db).create({ ...demoJob(), name });
+const add = (db: Database, name: string): void => void new JobStore(db).create(prepared({ ...demoJob(), name }));
 
 describe('a backup', () => {
   it('made while people write holds every job that was answered for before it began, in one file', async () => {

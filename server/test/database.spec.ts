@@ -5,6 +5,7 @@ import path from 'node:path';
 import Sqlite from 'better-sqlite3';
 import { DatabaseRefused, migrate, MIGRATIONS } from '../src/db/migrate';
 import { databaseFile, openDatabase } from '../src/db/open';
+import { prepared } from '../src/jobs/prepared';
 import { JobStore } from '../src/jobs/jobs.store';
 import { ShopStore } from '../src/shop/shop.store';
 import { demoJob, root, temporaryFolder } from './support';
@@ -55,7 +56,7 @@ describe('the database', () => {
       expect(found.length).withContext(file).toBe(1);
       const { id, revision, job } = jobs.read(found[0]!.id);
       expect([job.format, job.cushions.length]).withContext(file).toEqual(['yardland/job@4', 3]);
-      jobs.write(id, revision, 'Name', { ...job, name: 'Opened again' });
+      jobs.write(id, revision, 'Name', prepared({ ...job, name: 'Opened again' }));
       expect(jobs.read(id).job.name).withContext(file).toBe('Opened again');
       shops.write(shop, 9);
       expect(db.pragma('integrity_check', { simple: true })).toBe('ok');

@@ -5,6 +5,7 @@ import http from 'node:http';
 import os from 'node:os';
 import path from 'node:path';
 import { jobSchema } from '@yardland/core';
+import { prepared } from '../../server/src/jobs/prepared';
 import { JobStore } from '../../server/src/jobs/jobs.store';
 import { openDatabase } from '../../server/src/db/open';
 import { referenceOf, rowOf, type Row } from './measure';
@@ -76,7 +77,7 @@ export async function serverRows(root: string): Promise<Row[]> {
     // Filling is not measured: no need to have every row on the disk by itself.
     db.pragma('synchronous = OFF');
     const store = new JobStore(db);
-    const ids = Array.from({ length: MANY }, (_, i) => store.create({ ...job, name: `Job ${i}` }).id);
+    const ids = Array.from({ length: MANY }, (_, i) => store.create(prepared({ ...job, name: `Job ${i}` })).id);
     db.close();
 
     const starts: number[] = [];

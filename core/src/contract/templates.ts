@@ -9,11 +9,18 @@ export const LABEL_STOCKS = ['a4', 'letter', 'roll'] as const;
 export const labelQuerySchema = z.strictObject({ stock: z.enum(LABEL_STOCKS).optional(), cushion: z.coerce.number().int().min(1).max(2000).optional() });
 
 /** What is sent to the label printer: the labels of a job or of one cushion, from one on, counted from 1. */
-export const labelPrintQuerySchema = z.strictObject({
+export const labelPrintAskSchema = z.strictObject({
   job: z.uuid(),
-  cushion: z.coerce.number().int().min(1).max(2000).optional(),
-  from: z.coerce.number().int().min(1).max(10_000).optional(),
+  cushion: z.int().min(1).max(2000).optional(),
+  from: z.int().min(1).max(10_000).optional(),
 });
+
+/** A print that was taken on: its name, and how many are before it. */
+export const labelPrintTakenSchema = z.strictObject({ print: z.uuid(), before: z.int().min(0) });
+
+/** What is told of a print: it waits behind another, a label is out, or how it ended. */
+export const LABEL_PRINT_EVENTS = ['waiting', 'printed', 'done', 'out-of-labels', 'stopped', 'failed'] as const;
+export type LabelPrintEvent = (typeof LABEL_PRINT_EVENTS)[number];
 
 /** How far the label printer is. */
 export const labelPrintSchema = z.strictObject({ printed: z.int().min(0), of: z.int().min(0) });

@@ -1,15 +1,22 @@
-import { sayLine, type Issue, type Problem } from '@yardland/core';
+import { issue, sayLine, type Issue, type Problem } from '@yardland/core';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
 import type * as z from 'zod';
+
+/** What a refusal has besides its problem. */
+export interface RefusalMore {
+  /** When to ask again, seconds; for status 503. */
+  readonly retryAfterS?: number;
+  /** The job as it stands now, as JSON text; for a stale write. */
+  readonly current?: () => Promise<string>;
+}
 
 /** An answer that is not the one asked for: a status and a coded problem. Thrown by routes, sent by `sendRefusals`. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
     readonly problem: Problem,
-    /** When to ask again, seconds; for status 503. */
-    readonly retryAfterS?: number,
+    readonly more: RefusalMore = {},
   ) {
     super(problem.message);
   }
@@ -19,9 +26,18 @@ export const notFound = (what: string): Refusal => new Refusal(404, { code: 'not
 
 const IN_WORDS = { units: 'metric' as const, step: { mm: 1, inch: 0.125 } };
 
-/** A refusal of a body or query, with every problem's path and sentence. */
+/** Problems named at most; how many more there are is said. */
+const MOST_PROBLEMS = 50;
+
+/** The first of many problems, and one that says how many more there are. */
+export function firstOf(problems: readonly Issue[]): readonly Issue[] {
+  if (problems.length <= MOST_PROBLEMS || problems.at(-1)?.code === 'problems-left-out') return problems;
+  return [...problems.slice(0, MOST_PROBLEMS), issue('error', 'problems-left-out', '', { count: problems.length - MOST_PROBLEMS })];
+}
+
+/** A refusal of a body or query, with the path and sentence of its problems. */
 export function invalid(problems: readonly Issue[]): Refusal {
-  const said = problems.map((problem) => ({ code: problem.code, path: problem.path, message: sayLine(problem, IN_WORDS) }));
+  const said = firstOf(problems).map((problem) => ({ code: problem.code, path: problem.path, message: sayLine(problem, IN_WORDS) }));
   const [first] = said;
   return new Refusal(400, {
     code: first?.code ?? 'invalid',
@@ -51,6 +67,9 @@ export const unknownRoute: RequestHandler = () => {
   throw new Refusal(404, { code: 'no-such-route', path: '', message: 'There is nothing at this address.' });
 };
 
+/** A body that is no JSON. */
+export const bodyNotJson = (): Refusal => new Refusal(400, { code: 'body-not-json', path: '', message: 'The request is not JSON text.' });
+
 const bodyProblems: Record<string, Problem> = {
   'entity.parse.failed': { code: 'body-not-json', path: '', message: 'The request is not JSON text.' },
   'entity.too.large': { code: 'body-too-large', path: '', message: 'The request is larger than is taken here.' },
@@ -59,14 +78,21 @@ const bodyProblems: Record<string, Problem> = {
 
 /** Last in the chain: turns whatever was thrown into a coded answer; what was not expected is logged, and nothing of it leaves. */
 export function sendRefusals(log: Logger): ErrorRequestHandler {
-  return (error: unknown, request, response, next) => {
+  return async (error: unknown, request, response, next) => {
     if (response.headersSent) {
       next(error);
       return;
     }
     if (error instanceof Refusal) {
-      if (error.retryAfterS !== undefined) response.setHeader('Retry-After', String(error.retryAfterS));
-      response.status(error.status).json(error.problem);
+      const { retryAfterS, current } = error.more;
+      if (retryAfterS !== undefined) response.setHeader('Retry-After', String(retryAfterS));
+      // A job that is damaged as it is stored cannot be shown; the refusal stands without it.
+      const now = current && (await current().catch(() => null));
+      const text = JSON.stringify(error.problem);
+      response
+        .status(error.status)
+        .type('json')
+        .send(now ? `${text.slice(0, -1)},"current":${now}}` : text);
       return;
     }
     const { type, status } = error as { type?: string; status?: number };

@@ -2,6 +2,7 @@ import type { Database } from 'better-sqlite3';
 
 export interface JobRow {
   readonly id: string;
+  readonly name: string;
   readonly revision: number;
   readonly step: number;
   readonly archived: number;
@@ -75,7 +76,7 @@ function listing(db: Database, found: string) {
 export function jobStatements(db: Database) {
   return {
     read: db.prepare<[string], JobRow>(`
-      SELECT j.id, j.revision, j.step, j.archived, s.document,
+      SELECT j.id, j.name, j.revision, j.step, j.archived, s.document,
         CASE WHEN EXISTS (SELECT 1 FROM job_step p WHERE p.job_id = j.id AND p.step = j.step - 1) THEN s.label END AS undo,
         (SELECT n.label FROM job_step n WHERE n.job_id = j.id AND n.step = j.step + 1) AS redo
       FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step

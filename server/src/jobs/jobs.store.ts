@@ -1,19 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import {
-  closedLines,
-  flatten,
-  lotsBefore,
-  outlineOf,
-  readStoredJob,
-  shapeOf,
-  type Job,
-  type JobList,
-  type HeldRemnants,
-  type JobSteps,
-  type StoredJob,
-} from '@yardland/core';
+import { readStoredJob, type HeldRemnants, type Job, type JobList, type StoredJob } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
+import { JobReading } from './reading';
+import { damaged, storedText } from './stored';
+import type { PreparedJob } from './prepared';
 import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
 
 /** Steps of one job that undo can go back over; older ones are let go. */
@@ -30,12 +21,26 @@ export interface Search {
   readonly today: string;
 }
 
+/** A change as it is stored: what it is called, and the document that going over it makes. */
+export interface StoredStep {
+  readonly label: string;
+  readonly document: string;
+}
+
+export interface StoredSteps {
+  readonly revision: number;
+  readonly past: readonly StoredStep[];
+  readonly future: readonly StoredStep[];
+}
+
 /** Jobs, their revisions and their undo history. Every write names the revision it saw; a stale one is refused with the current job. */
 export class JobStore {
   readonly #sql;
+  readonly #reading: JobReading;
   readonly #transaction: <T>(work: () => T) => T;
 
-  constructor(db: Database) {
+  constructor(db: Database, reading = new JobReading()) {
+    this.#reading = reading;
     this.#sql = jobStatements(db);
     this.#transaction = (work) => db.transaction(work).immediate();
   }
@@ -75,7 +80,8 @@ export class JobStore {
   }
 
   read(id: string): StoredJob {
-    return stored(this.#row(id));
+    const row = this.#row(id);
+    return { id: row.id, revision: row.revision, archived: row.archived === 1, undo: row.undo, redo: row.redo, job: document(row.document) };
   }
 
   /** The job as it is stored, without being read into an object: for handing on as it is. */
@@ -93,67 +99,73 @@ export class JobStore {
     return this.#sql.heldRemnants.all(most);
   }
 
-  /** The changes on both sides of where a job stands, so many at most each way; as far as they can be read. */
-  steps(id: string, most: number): JobSteps {
+  /**
+   * The changes on both sides of where a job stands, the nearest first, as they are stored: at most so many each way, and no more letters each way than `mostText`, but always the
+   * nearest one. `past` has the document that taking the change back makes, `future` the one that bringing it again makes.
+   */
+  steps(id: string, most: number, mostText: number): StoredSteps {
     const { step, revision } = this.#row(id);
     const rows = this.#sql.stepsBetween.all(id, step - most, step + most);
-    const past: JobSteps['past'] = [];
-    const future: JobSteps['future'] = [];
-    for (let n = step; ; n--) {
-      const [change, before] = [rows.find((row) => row.step === n), rows.find((row) => row.step === n - 1)];
-      const job = change && before && readStoredJob(before.document);
-      if (!change || !job?.ok) break;
-      past.push({ label: change.label, job: job.value });
+    const at = (n: number) => rows.find((row) => row.step === n);
+    const past: StoredStep[] = [];
+    for (let [n, text] = [step, 0]; ; n--) {
+      const [change, before] = [at(n), at(n - 1)];
+      if (!change || !before) break;
+      text += before.document.length;
+      if (past.length && text > mostText) break;
+      past.push({ label: change.label, document: before.document });
     }
-    for (const row of rows.filter((one) => one.step > step)) {
-      const job = readStoredJob(row.document);
-      if (!job.ok) break;
-      future.push({ label: row.label, job: job.value });
+    const future: StoredStep[] = [];
+    for (let [n, text] = [step + 1, 0]; ; n++) {
+      const row = at(n);
+      text += row?.document.length ?? 0;
+      if (!row || (future.length && text > mostText)) break;
+      future.push(row);
     }
     return { revision, past, future };
   }
 
-  create(job: Job, label = 'New job'): StoredJob {
+  create(job: PreparedJob, label = 'New job'): JobRow {
     const id = randomUUID();
     return this.#transaction(() => {
       const now = new Date().toISOString();
       this.#sql.insert.run({ id, now, ...columns(job) });
-      this.#sql.insertStep.run({ id, step: 1, label, document: JSON.stringify(job), now });
+      this.#sql.insertStep.run({ id, step: 1, label, document: job.document, now });
       this.#writeCushions(id, job);
-      return this.read(id);
+      return this.#row(id);
     });
   }
 
-  write(id: string, revision: number, label: string, job: Job): StoredJob {
+  write(id: string, revision: number, label: string, job: PreparedJob): JobRow {
     return this.#changing(id, revision, (row) => {
       const step = row.step + 1;
       this.#sql.dropRedo.run({ id, step: row.step });
-      this.#sql.insertStep.run({ id, step, label, document: JSON.stringify(job), now: new Date().toISOString() });
+      this.#sql.insertStep.run({ id, step, label, document: job.document, now: new Date().toISOString() });
       this.#sql.dropOld.run({ id, step: step - KEPT_STEPS });
       this.#point(id, step, job);
     });
   }
 
-  undo(id: string, revision: number): StoredJob {
-    return this.#changing(id, revision, (row) => this.#goTo(row, row.step - 1, 'nothing-to-undo', 'There is nothing to undo.'));
+  /** The document that undo (−1) or redo (1) goes to from where the job stands. Refused where there is none. */
+  stepText(id: string, by: -1 | 1): string {
+    const row = this.#row(id);
+    const target = this.#sql.stepAt.get(id, row.step + by);
+    if (!target) {
+      const [code, message] = by < 0 ? ['nothing-to-undo', 'There is nothing to undo.'] : ['nothing-to-redo', 'There is nothing to redo.'];
+      throw new Refusal(409, { code, path: '', message }, { current: () => storedText(row, this.#reading) });
+    }
+    return target.document;
   }
 
-  redo(id: string, revision: number): StoredJob {
-    return this.#changing(id, revision, (row) => this.#goTo(row, row.step + 1, 'nothing-to-redo', 'There is nothing to redo.'));
+  /** Goes one step back or forth; `job` is what was made of that step's document. */
+  goTo(id: string, revision: number, by: -1 | 1, job: PreparedJob): JobRow {
+    return this.#changing(id, revision, (row) => this.#point(id, row.step + by, job));
   }
 
-  archive(id: string, revision: number, archived: boolean): StoredJob {
+  archive(id: string, revision: number, archived: boolean): JobRow {
     return this.#changing(id, revision, () => {
       this.#sql.archive.run({ id, archived: archived ? 1 : 0, now: new Date().toISOString() });
     });
-  }
-
-  duplicate(id: string): StoredJob {
-    const { job } = this.read(id);
-    const cushions = job.cushions.map(({ bench: _bench, checks: _checks, madeForZip: _zip, ...cushion }) => cushion);
-    // A remnant can be cut once only, and a salvaged zip sewn in once: they stay with the job that has them.
-    const { dueDate: _dueDate, remnants: _remnants, zips: _zips, ...rest } = job;
-    return this.create({ ...rest, ...lotsBefore(job), name: `${job.name.slice(0, 113)}, again`, state: 'new', cushions }, 'Copied');
   }
 
   #row(id: string): JobRow {
@@ -162,81 +174,37 @@ export class JobStore {
     return row;
   }
 
-  #changing(id: string, revision: number, change: (row: JobRow) => void): StoredJob {
+  #changing(id: string, revision: number, change: (row: JobRow) => void): JobRow {
     return this.#transaction(() => {
       const row = this.#row(id);
       if (row.revision !== revision) {
         const message = 'This job was changed in another window since this one read it.';
-        throw new Refusal(409, { code: 'stale-revision', path: 'revision', message, current: stored(row) });
+        throw new Refusal(409, { code: 'stale-revision', path: 'revision', message }, { current: () => storedText(row, this.#reading) });
       }
       change(row);
-      return this.read(id);
+      return this.#row(id);
     });
   }
 
-  #goTo(row: JobRow, step: number, code: string, message: string): void {
-    const target = this.#sql.stepAt.get(row.id, step);
-    if (!target) throw new Refusal(409, { code, path: '', message, current: stored(row) });
-    this.#point(row.id, step, document(target.document));
-  }
-
-  #point(id: string, step: number, job: Job): void {
+  #point(id: string, step: number, job: PreparedJob): void {
     this.#sql.update.run({ id, step, now: new Date().toISOString(), ...columns(job) });
     this.#writeCushions(id, job);
   }
 
-  #writeCushions(jobId: string, job: Job): void {
+  #writeCushions(jobId: string, { cushions, words }: PreparedJob): void {
     this.#sql.dropCushions.run(jobId);
-    job.cushions.forEach((cushion, position) => {
-      // A template that cannot be is kept as it was written, and listed without a size.
-      const cannotBe = shapeOf(cushion.template).check(cushion.template).length > 0;
-      const { acrossMm, deepMm } = cannotBe ? { acrossMm: 0, deepMm: 0 } : outlineOf(cushion.template);
-      const { name, quantity, heightMm, school } = cushion;
-      const outline = cannotBe ? null : JSON.stringify(smallOutline(cushion));
-      this.#sql.insertCushion.run({
-        jobId,
-        position,
-        name,
-        quantity,
-        shape: cushion.template.shape,
-        widthMm: acrossMm,
-        depthMm: deepMm,
-        heightMm,
-        school,
-        outline,
-        lines: cannotBe ? null : JSON.stringify(closedLines(cushion, acrossMm)),
-      });
-    });
-    this.#sql.putWords.run(jobId, [job.name, job.customer ?? '', ...job.cushions.map(({ name }) => name)].join('\n'));
+    cushions.forEach((cushion, position) => this.#sql.insertCushion.run({ jobId, position, ...cushion }));
+    this.#sql.putWords.run(jobId, words);
   }
 }
 
-function columns(job: Job): { name: string; customer: string; state: string; dueDate: string | null } {
-  return { name: job.name, customer: job.customer ?? '', state: job.state ?? 'new', dueDate: job.dueDate ?? null };
-}
-
-function stored(row: JobRow): StoredJob {
-  return { id: row.id, revision: row.revision, archived: row.archived === 1, undo: row.undo, redo: row.redo, job: document(row.document) };
+function columns({ name, customer, state, dueDate }: PreparedJob): Pick<PreparedJob, 'name' | 'customer' | 'state' | 'dueDate'> {
+  return { name, customer, state, dueDate };
 }
 
 /** A stored document, read like any other: brought up to date, and refused where it is not as it should be. */
 function document(text: string): Job {
   const read = readStoredJob(text);
-  if (read.ok) return read.value;
-  const [first] = read.problems;
-  throw new Refusal(500, {
-    code: 'stored-job-damaged',
-    path: first?.path ?? '',
-    message: 'This job cannot be read as it is stored. Restore a backup, or take an earlier step of it.',
-  });
-}
-
-/** Chords of the small outline run this near to its curves, mm. */
-const SMALL_MM = 6;
-
-/** The outline for a list's small drawing: whole millimetres, flattened roughly. */
-function smallOutline({ template }: Job['cushions'][number]): readonly (readonly [number, number])[] {
-  const points = flatten(outlineOf(template).outline, SMALL_MM);
-  const [minX, minY] = [Math.min(...points.map(({ x }) => x)), Math.min(...points.map(({ y }) => y))];
-  return points.map(({ x, y }) => [Math.round(x - minX), Math.round(y - minY)] as const);
+  if (!read.ok) throw damaged();
+  return read.value;
 }

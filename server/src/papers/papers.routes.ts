@@ -1,4 +1,4 @@
-import { readWith, type Job } from '@yardland/core';
+import { readWith } from '@yardland/core';
 import { PAPERS, type Printed } from '@yardland/paper';
 import { Router } from 'express';
 import { askerOf } from '../workers/asker';
@@ -18,13 +18,6 @@ export function printed(made: Printed): Extract<Printed, { readonly kind: 'file'
   return made;
 }
 
-/** The place of a job's cushion from 0, by its number from 1 as an address or a query has it. Refused with 404 where there is none. */
-function cushionIndex(job: Job, number: string): number {
-  const index = Number(number) - 1;
-  if (!job.cushions[index]) throw notFound('cushion');
-  return index;
-}
-
 /** Paper and tables of a job, each kind by its own line in the list of papers, and the whole plan as JSON: made in worker threads. */
 export function paperRoutes(jobs: JobStore, shops: ShopStore, workers: Workers): Router {
   const router = Router({ mergeParams: true });
@@ -33,17 +26,19 @@ export function paperRoutes(jobs: JobStore, shops: ShopStore, workers: Workers):
     router.get(`/:id/${path}.${ending}`, async (request, response) => {
       const query = check(querySchema, request.query, readWith);
       const { id, cushion } = request.params as { readonly id: string; readonly cushion?: string };
-      const { job, revision } = jobs.read(id);
-      const index = cushion === undefined ? null : cushionIndex(job, cushion);
+      const { document: job, revision, name } = jobs.readText(id);
+      // By its number from 1, as the address has it; whether there is one is seen where the job is read.
+      const index = cushion === undefined ? null : Number(cushion) - 1;
+      if (index !== null && !(index >= 0 && Number.isInteger(index))) throw notFound('cushion');
       const ask = { index, query, stamp: { revision, printedAt: new Date() } };
-      const made = printed(await workers.print({ kind, job, shop: shops.read().document, ask }, askerOf(request, response)));
-      response.setHeader('Content-Disposition', `inline; filename="${fileName(`${job.name} ${made.words}`, ending)}"`);
+      const made = printed(await workers.print({ kind, job, shop: shops.read().document, ask }, askerOf(request, response), `${id} ${cushion ?? ''}`));
+      response.setHeader('Content-Disposition', `inline; filename="${fileName(`${name} ${made.words}`, ending)}"`);
       response.type(ending).send(Buffer.from(made.file));
     });
 
   router.get('/:id/plan', async (request, response) => {
-    const { job } = jobs.read(request.params.id);
-    response.type('json').send(await workers.plan({ job, shop: shops.read().document }, askerOf(request, response)));
+    const { document: job } = jobs.readText(request.params.id);
+    response.type('json').send(await workers.plan({ job, shop: shops.read().document }, askerOf(request, response), request.params.id));
   });
   return router;
 }

@@ -5,6 +5,7 @@ import { readJob, sampleSchema, shopSchema, type Job } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import * as z from 'zod';
 import { localDay } from '../jobs/jobs.routes';
+import { prepared } from '../jobs/prepared';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
 
@@ -25,7 +26,7 @@ export function seedDemo(demoDir: string, db: Database, jobs: JobStore, shops: S
   // All of it or nothing: a seeding that was stopped half-way would be taken for the shop's own work.
   db.transaction(() => {
     shops.write(shop);
-    for (const job of documents) jobs.create(job, 'Demo job');
+    for (const job of documents) jobs.create(prepared(job), 'Demo job');
     const insert = db.prepare('INSERT INTO sample (id, name, lot, date, document) VALUES (?, ?, ?, ?, ?)');
     for (const sample of samples) insert.run(randomUUID(), sample.name, sample.lot ?? '', sample.date, JSON.stringify(sample));
   }).immediate();

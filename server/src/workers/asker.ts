@@ -6,5 +6,10 @@ export function askerOf(request: Request, response: Response): Asker {
   const left = new AbortController();
   response.on('close', () => left.abort());
   const session: unknown = response.locals['session'];
-  return { name: typeof session === 'string' ? session : (request.socket.remoteAddress ?? ''), left: left.signal };
+  return {
+    name: typeof session === 'string' ? session : (request.socket.remoteAddress ?? ''),
+    left: left.signal,
+    // Said in the answer, once it is there.
+    waits: (before) => void (response.headersSent || response.setHeader('Waited-Behind', String(before))),
+  };
 }

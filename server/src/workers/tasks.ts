@@ -23,9 +23,9 @@ import { Answers } from './answers';
 
 // What runs in a worker thread: the pool calls these by name, so that the thread that answers requests never waits for them.
 
-/** A job and the shop it is made in, as they are stored. */
+/** A job, as its text is stored, and the shop it is made in. */
 export interface InShop {
-  readonly job: Job;
+  readonly job: string;
   readonly shop: ShopDocument;
 }
 
@@ -38,9 +38,16 @@ export interface PrintTask extends InShop {
 /** What this thread has worked out already: a ticket printed twice is not laid twice. */
 const answers = new Answers();
 
-function planned({ job, shop }: InShop, asked?: (one: Wanted) => boolean): Promise<Plan> {
+function planned(job: Job, { shop }: Pick<InShop, 'shop'>, asked?: (one: Wanted) => boolean): Promise<Plan> {
   const answer = (hash: string, request: HeavyRequest): Promise<HeavyAnswer> => Promise.resolve(answers.of(hash, request));
   return planWith(job, openShop(shop), answer, asked);
+}
+
+/** The job of a task. Throws an Error where it cannot be read as it is stored. */
+function read({ job }: InShop): Job {
+  const found = readStoredJob(job);
+  if (!found.ok) throw new Error(`A stored job cannot be read: ${found.problems[0]?.path ?? ''}`);
+  return found.value;
 }
 
 /** Answers a heavy question of a plan. */
@@ -51,12 +58,14 @@ export function solve(request: HeavyRequest): HeavyAnswer {
 /** One paper. What shapes the pieces is worked out first; a paper without lays waits for none. */
 export async function print({ kind, ask, ...one }: PrintTask): Promise<Printed> {
   const paper = paperOf(kind);
-  return paper.make(await planned(one, paper.laid ? undefined : ({ request }) => request.format !== 'yardland/lay-request@2'), ask);
+  const job = read(one);
+  if (ask.index !== null && !job.cushions[ask.index]) return { kind: 'no-cushion' };
+  return paper.make(await planned(job, one, paper.laid ? undefined : ({ request }) => request.format !== 'yardland/lay-request@2'), ask);
 }
 
 /** The whole plan, with everything it wants answered, as JSON text. */
 export async function wholePlan(one: InShop): Promise<string> {
-  return JSON.stringify(planJson(await planned(one)));
+  return JSON.stringify(planJson(await planned(read(one), one)));
 }
 
 /** What the clock says of the shop's rates, from jobs as they are stored. One that cannot be read tells nothing. */

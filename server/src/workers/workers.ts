@@ -4,7 +4,7 @@ import type { Printed } from '@yardland/paper';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/refusal';
 import type * as tasks from './tasks';
-import { Turns } from './turns';
+import { Turns, type Expected } from './turns';
 
 /** Work that waits for a thread at most, half of it for one asker; more is refused and asked for again later. */
 const QUEUE = 32;
@@ -21,7 +21,16 @@ export const NO_REQUIRED_MODULES = ['--no-experimental-require-module'];
 export interface Asker {
   readonly name: string;
   readonly left: AbortSignal;
+  /** Is told how many wait before them, where they have to wait. */
+  readonly waits?: (before: number) => void;
 }
+
+/** Work that took longer than this the last time is long, ms. */
+const LONG_MS = 3000;
+/** Long work that runs on beside what has a thread of its own. */
+const OVERDUE = 2;
+/** Of so much work it is remembered how long it took. */
+const REMEMBERED = 500;
 
 export interface WorkersOptions {
   /** A task that takes longer is ended, ms. */
@@ -36,7 +45,9 @@ export class Workers {
   readonly #open = new Map<string, number>();
   // One thread is left for the one that answers; but one job that takes long never holds up all others.
   readonly #most = Math.max(2, availableParallelism() - 1);
-  readonly #turns = new Turns(this.#most);
+  readonly #turns = new Turns(this.#most, { longMs: LONG_MS, overdue: OVERDUE });
+  /** How long work took the last time, ms, by what it is; the oldest let go. */
+  readonly #took = new Map<string, number>();
   readonly #limitMs: number;
   readonly #queue: number;
 
@@ -45,12 +56,13 @@ export class Workers {
     this.#queue = queue;
   }
 
-  print(task: tasks.PrintTask, asker: Asker): Promise<Printed> {
-    return this.#run('print', task, asker);
+  /** `about`: which job it is, so that what took long the last time is known; the same for `plan`. */
+  print(task: tasks.PrintTask, asker: Asker, about = ''): Promise<Printed> {
+    return this.#run('print', task, asker, `${task.kind} ${about}`);
   }
 
-  plan(task: tasks.InShop, asker: Asker): Promise<string> {
-    return this.#run('wholePlan', task, asker);
+  plan(task: tasks.InShop, asker: Asker, about = ''): Promise<string> {
+    return this.#run('wholePlan', task, asker, about);
   }
 
   times(task: Parameters<typeof tasks.times>[0], asker: Asker): Promise<ReturnType<typeof tasks.times>> {
@@ -67,24 +79,34 @@ export class Workers {
   }
 
   /** Throws a Refusal with status 503 when the queue is full or the limit is reached. */
-  async #run<Answer>(name: keyof typeof tasks, value: object, { name: who, left }: Asker): Promise<Answer> {
+  async #run<Answer>(name: keyof typeof tasks, value: object, { name: who, left, waits }: Asker, about = ''): Promise<Answer> {
     // Counted here: a pool whose threads are still starting takes any number.
     const own = this.#open.get(who) ?? 0;
     const all = [...this.#open.values()].reduce((sum, count) => sum + count, 0);
     if (all >= this.#most + this.#queue || own >= this.#most + Math.ceil(this.#queue / 2))
-      throw new Refusal(503, { code: 'busy', path: '', message: 'So much is being worked out that this has to wait. Ask again in a moment.' }, RETRY_AFTER_S);
-    const late = AbortSignal.timeout(this.#limitMs);
-    const signal = AbortSignal.any([late, left]);
+      throw new Refusal(
+        503,
+        { code: 'busy', path: '', message: `So much is being worked out that this has to wait: ${all} are before it. Ask again in a moment.` },
+        { retryAfterS: RETRY_AFTER_S },
+      );
     this.#open.set(who, own + 1);
+    const key = `${name} ${about}`;
+    // The clock starts at one's turn: waiting is not counted.
+    const late = new AbortController();
     try {
-      await this.#turns.take(who, signal);
+      if (all >= this.#most) waits?.(all);
+      const turn = await this.#turns.take(who, left, this.#expected(key));
+      const began = performance.now();
+      const clock = setTimeout(() => late.abort(), this.#limitMs);
       try {
-        return (await this.#threads().run(value, { name, signal })) as Answer;
+        return (await this.#threads().run(value, { name, signal: AbortSignal.any([late.signal, left]) })) as Answer;
       } finally {
-        this.#turns.give();
+        clearTimeout(clock);
+        this.#remember(key, performance.now() - began);
+        turn.give();
       }
     } catch (error) {
-      if (late.aborted)
+      if (late.signal.aborted)
         throw new Refusal(503, {
           code: 'took-too-long',
           path: '',
@@ -99,6 +121,17 @@ export class Workers {
     }
   }
 
+  #expected(key: string): Expected {
+    const took = this.#took.get(key);
+    return took === undefined ? 'unknown' : took > LONG_MS ? 'long' : 'short';
+  }
+
+  #remember(key: string, ms: number): void {
+    this.#took.delete(key);
+    this.#took.set(key, ms);
+    if (this.#took.size > REMEMBERED) this.#took.delete(this.#took.keys().next().value ?? '');
+  }
+
   #threads(): Piscina {
     const here = import.meta.url;
     const source = here.endsWith('.ts');
@@ -108,7 +141,7 @@ export class Workers {
       // Loaded as a thread starts; the others come from the same file.
       name: 'print',
       minThreads: 1,
-      maxThreads: this.#most,
+      maxThreads: this.#most + OVERDUE,
       idleTimeout: 30_000,
     }));
   }

@@ -2,7 +2,7 @@ import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { HttpClient } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { labelPrinterSchema, labelPrintSchema, type LabelPrint } from '@yardland/core';
+import { labelPrinterSchema, labelPrintSchema, labelPrintTakenSchema, type LabelPrint } from '@yardland/core';
 import { catchError, map, of } from 'rxjs';
 import { problemOf } from '../shared/saving/problem';
 import { Button, Chip, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
@@ -15,10 +15,11 @@ export interface LabelPrinterData {
   readonly name: string;
 }
 
-type State = 'ready' | 'printing' | 'stopped' | 'out-of-labels' | 'gone' | 'done';
+type State = 'ready' | 'waiting' | 'printing' | 'stopped' | 'out-of-labels' | 'gone' | 'done';
 
 const SAYS: Record<State, string> = {
   ready: 'One label for every piece that is cut, in the order of the ticket.',
+  waiting: 'Another print is out first; this one comes after it.',
   printing: 'Printing.',
   stopped: 'Stopped. The next label is the one after the last that is out.',
   'out-of-labels': 'The roll is at its end. Put a new one in, and go on from the next label.',
@@ -49,6 +50,9 @@ const SAYS: Record<State, string> = {
       <div ylDialogFoot>
         <button type="button" ylButton (click)="close()">Close</button>
         @switch (state()) {
+          @case ('waiting') {
+            <button type="button" ylButton="strong" (click)="stop()">Stop</button>
+          }
           @case ('printing') {
             <button type="button" ylButton="strong" (click)="stop()">Stop</button>
           }
@@ -94,16 +98,31 @@ export class LabelPrinterDialog {
     this.#source?.close();
     this.#refusal.set(null);
     this.state.set('printing');
-    const query = new URLSearchParams({ job: this.data.job, cushion: String(this.data.cushion), from: String(from) });
-    const source = new EventSource(`/api/devices/label-printer/print?${query.toString()}`);
+    const { job, cushion } = this.data;
+    this.#http.post('/api/devices/label-printer/print', { job, cushion, from }).subscribe({
+      next: (value) => this.#listen(labelPrintTakenSchema.parse(value).print),
+      error: (error: unknown) => {
+        this.#refusal.set(problemOf(error).message);
+        this.state.set('gone');
+      },
+    });
+  }
+
+  /** Hears how far a print is; who stops listening stops it. */
+  #listen(print: string): void {
+    // Stopped while it was being taken on.
+    if (this.state() === 'stopped') return;
+    const source = new EventSource(`/api/devices/label-printer/print/${print}`);
     this.#source = source;
     const hear = (state: State) => (event: MessageEvent<string>) => {
       this.at.set(labelPrintSchema.parse(JSON.parse(event.data)));
       this.state.set(state);
-      if (state !== 'printing') source.close();
+      if (state !== 'printing' && state !== 'waiting') source.close();
     };
+    source.addEventListener('waiting', hear('waiting'));
     source.addEventListener('printed', hear('printing'));
     source.addEventListener('done', hear('done'));
+    source.addEventListener('failed', hear('gone'));
     source.addEventListener('out-of-labels', hear('out-of-labels'));
     source.addEventListener('error', () => {
       // It would begin again by itself, with labels that are out already.
