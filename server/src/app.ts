@@ -6,7 +6,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Config } from './config';
 import { cameraRoutes } from './devices/camera.routes';
-import { backupRoutes } from './db/backups.routes';
+import { backupRoutes, byCommand } from './db/backups.routes';
 import { spaceOf } from './db/space';
 import { deviceRoutes } from './devices/devices.routes';
 import { simulatedLabelPrinter } from './devices/label-printer';
@@ -30,8 +30,8 @@ import type { Workers } from './workers/workers';
 
 export const VERSION = '0.1.0';
 
-/** The whole HTTP application over an open database. */
-export function createApp(config: Config, db: Database, workers: Workers, log: Logger): Express {
+/** The whole HTTP application over an open database; `key`: by which commands of the same folder are known. */
+export function createApp(config: Config, db: Database, workers: Workers, log: Logger, key: string | null = null): Express {
   const reading = new JobReading();
   const jobs = new JobStore(db, reading);
   const shops = new ShopStore(db);
@@ -39,6 +39,8 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   app.use(styleNonce, securityHeaders(), sameOrigin(config));
+  const backups = backupRoutes(db, config.dataDir);
+  app.use('/api/backups', byCommand(key, backups));
   app.use(config.passPhrase === null ? nobodySignsIn : signIn(config.passPhrase, new Sessions(db), log), compression());
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
@@ -55,7 +57,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
     db.prepare('SELECT 1').get();
     response.json({ ok: true, version: VERSION, migrations: MIGRATIONS.length, space: spaceOf(db, config.limitBytes) });
   });
-  app.use('/api/backups', backupRoutes(db, config.dataDir));
+  app.use('/api/backups', backups);
   app.use('/api/shop', shopRoutes(shops));
   app.use('/api/jobs', jobRoutes(jobs, reading), paperRoutes(jobs, shops, workers));
   app.use('/api/times', timesRoutes(jobs, shops, workers));

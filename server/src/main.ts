@@ -2,7 +2,8 @@ import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
-import { dailyBackup } from './db/backup';
+import { commandKey, forgetAddress, noteAddress } from './db/address';
+import { clearParts, dailyBackup } from './db/backup';
 import { lockFolder } from './db/lock';
 import { spaceOf } from './db/space';
 import { openDatabase, troubleWords } from './db/open';
@@ -23,13 +24,18 @@ function start(): void {
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
   const config = readConfig(process.env, process.env['YARDLAND_ROOT'] ?? process.cwd());
   const lock = lockFolder(config.dataDir);
+  clearParts(config.dataDir);
   const db = openDatabase(config.dataDir);
   const seeded = seedDemo(config.demoDir, db, new JobStore(db), new ShopStore(db));
   if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
   const workers = new Workers();
-  const server = createApp(config, db, workers, log).listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
+  const key = commandKey();
+  const server = createApp(config, db, workers, log, key).listen(config.port, config.host, (error?: NodeJS.ErrnoException) => {
     if (error) fail(error.code === 'EADDRINUSE' ? `Port ${config.port} is taken. Set PORT to another.` : error.message);
     const { port } = server.address() as AddressInfo;
+    // Commands of the same folder find it by this machine's own address.
+    const own = config.host === '0.0.0.0' || config.host === '::' ? '127.0.0.1' : config.host;
+    noteAddress(config.dataDir, { url: `http://${own.includes(':') ? `[${own}]` : own}:${port}`, key });
     process.stdout.write(`Yardland is open at http://${config.host}:${port}\n`);
   });
 
@@ -55,6 +61,7 @@ function start(): void {
     server.close(() => {
       void workers.close().finally(() => {
         db.close();
+        forgetAddress(config.dataDir);
         lock.release();
         process.exit(0);
       });

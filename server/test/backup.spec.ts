@@ -1,8 +1,10 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import fs from 'node:fs';
 import path from 'node:path';
 import Sqlite, { type Database } from 'better-sqlite3';
-import { backUp, backupFolder, backupsIn, dailyBackup, keptBackups } from '../src/db/backup';
+import { COMMAND_KEY, noteAddress } from '../src/db/address';
+import { backUp, backupFolder, backupsIn, clearParts, dailyBackup, keptBackups } from '../src/db/backup';
 import { lockFolder } from '../src/db/lock';
 import { DatabaseRefused } from '../src/db/migrate';
 import { APPLICATION_ID, databaseFile, openDatabase } from '../src/db/open';
@@ -46,6 +48,46 @@ describe('a backup', () => {
     const copy = new Sqlite(path.join(folder, body.name), { readonly: true });
     expect([copy.pragma('integrity_check', { simple: true }), copy.pragma('application_id', { simple: true })]).toEqual(['ok', APPLICATION_ID]);
     copy.close();
+    await app.stop();
+  }, 60_000);
+
+  it('asked for several times at once, by hand and by the day, is made as often, one after the other, each under a name of its own', async () => {
+    const app = await running();
+    const made = await Promise.all([1, 2, 3].map(() => app.send('POST', '/api/backups')));
+    expect(made.map(({ status }) => status)).toEqual([201, 201, 201]);
+    const named = made.map(({ body }) => body.name as string);
+    expect(new Set(named).size).toBe(3);
+    expect(backupsIn(app.dataDir)).toEqual([...named].sort().reverse());
+    await app.stop();
+  }, 60_000);
+
+  it('that was killed half-way leaves nothing behind once the folder is opened again', () => {
+    const dataDir = temporaryFolder();
+    const folder = backupFolder(dataDir);
+    fs.mkdirSync(folder, { recursive: true });
+    const whole = 'yardland-2026-03-01T080000Z.db';
+    for (const name of [whole, 'yardland-2026-03-02T080000Z.db.part', 'yardland-2026-03-02T080000Z.db.part-journal'])
+      fs.writeFileSync(path.join(folder, name), 'x');
+    clearParts(dataDir);
+    expect(fs.readdirSync(folder)).toEqual([whole]);
+    fs.rmSync(dataDir, { recursive: true });
+  });
+
+  it('by the command is made by the server that has the folder, while people write without a pause, also where one has to sign in', async () => {
+    const app = await running({ passPhrase: 'plain linen and horsehair', key: 'k'.repeat(32) });
+    noteAddress(app.dataDir, { url: app.url, key: 'k'.repeat(32) });
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/db/command.ts', 'backup'], {
+      cwd: root,
+      env: { ...process.env, YARDLAND_DATA: app.dataDir },
+    });
+    let said = '';
+    child.stdout.on('data', (data: Buffer) => (said += data.toString()));
+    const [code] = (await once(child, 'exit')) as [number];
+    const [name] = backupsIn(app.dataDir);
+    expect([code, said]).toEqual([0, jasmine.stringContaining(name ?? 'none')]);
+    // Nobody else is let in by a guess, and the key opens nothing but this.
+    expect((await app.send('POST', '/api/backups', undefined, { [COMMAND_KEY]: 'j'.repeat(32) })).status).toBe(401);
+    expect((await fetch(`${app.url}/api/jobs`, { headers: { [COMMAND_KEY]: 'k'.repeat(32) } })).status).toBe(401);
     await app.stop();
   }, 60_000);
 
@@ -111,6 +153,15 @@ describe('a backup', () => {
       [/is empty/, () => fs.writeFileSync(file, '')],
       [/not a Yardland database/, () => fs.writeFileSync(file, 'a letter about cushions, and long enough to be looked at '.repeat(200))],
       [/damaged|not a Yardland database/, () => fs.writeFileSync(file, before.subarray(0, Math.floor(before.length * 0.6)))],
+      [
+        /holds a job, “kept”, that cannot be read/,
+        () => {
+          fs.writeFileSync(file, before);
+          const spoilt = new Sqlite(file);
+          spoilt.prepare('UPDATE job_step SET document = replace(document, \'"cushions"\', \'"cushion"\')').run();
+          spoilt.close();
+        },
+      ],
       [
         /newer/,
         () => {

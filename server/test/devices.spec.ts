@@ -100,8 +100,12 @@ describe('samples', () => {
       const stale = await app.send('PUT', place, { revision, sample: { ...sample, note: 'from elsewhere' } });
       expect([stale.status, stale.body.code, stale.body.currentSample.revision, stale.body.currentSample.sample.lot]).toEqual([409, 'stale-revision', 2, 'A1']);
     }
-    expect((await app.send('DELETE', place)).status).toBe(204);
-    expect((await app.send('DELETE', place)).status).toBe(404);
+    // It is taken away as it was seen, or not at all.
+    expect((await app.send('DELETE', place)).body.path).toBe('revision');
+    const unseen = await app.send('DELETE', `${place}?revision=1`);
+    expect([unseen.status, unseen.body.currentSample.revision]).toEqual([409, 2]);
+    expect((await app.send('DELETE', `${place}?revision=2`)).status).toBe(204);
+    expect((await app.send('DELETE', `${place}?revision=2`)).status).toBe(404);
     expect((await app.send('PUT', place, { revision: 2, sample })).status).toBe(404);
     expect((await app.send('PUT', '/api/samples/one', { revision: 0, sample })).body.path).toBe('id');
   });

@@ -41,7 +41,7 @@ export interface Running {
 }
 
 /** The real application on a real port over a fresh database, seeded with the demo shop. */
-export async function running(over: { passPhrase?: string; webDir?: string; limitBytes?: number } = {}): Promise<Running> {
+export async function running(over: { passPhrase?: string; webDir?: string; limitBytes?: number; key?: string } = {}): Promise<Running> {
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
   seedDemo(demoDir, db, new JobStore(db), new ShopStore(db));
@@ -57,7 +57,7 @@ export async function running(over: { passPhrase?: string; webDir?: string; limi
     names: [],
     limitBytes: over.limitBytes ?? 8e9,
   };
-  const app = createApp(config, db, workers, pino({ level: 'silent' }));
+  const app = createApp(config, db, workers, pino({ level: 'silent' }), over.key ?? null);
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });

@@ -5,6 +5,8 @@ export const storedSampleSchema = z.strictObject({ id: z.uuid(), revision: z.int
 export type StoredSample = z.infer<typeof storedSampleSchema>;
 
 export const sampleListSchema = z.strictObject({ samples: z.array(storedSampleSchema) });
+/** Which revision of a sample was seen by whoever takes it away. */
+export const dropSampleQuerySchema = z.strictObject({ revision: z.coerce.number().int().min(1) });
 /** `revision`: the one that was seen; 0 for a sample that is new. */
 export const writeSampleSchema = z.strictObject({ revision: z.int().min(0), sample: sampleSchema });
 

@@ -33,12 +33,44 @@ export interface Backup {
 
 /**
  * Copies a database, pictures with it, to one file while people work on it (SQLite's online backup). The copy is looked through and only then gets its name: one that was
- * stopped half-way leaves none. Throws an Error when the copy is not whole.
+ * stopped half-way leaves none. One after the other, each under a name of its own. Throws an Error when the copy is not whole.
  */
-export async function backUp(db: Database, dataDir: string, now: Date): Promise<Backup> {
+export function backUp(db: Database, dataDir: string, now: Date): Promise<Backup> {
   const folder = backupFolder(dataDir);
+  const made = (underWay.get(folder) ?? Promise.resolve()).then(() => copied(db, folder, now));
+  underWay.set(
+    folder,
+    made.then(
+      () => undefined,
+      () => undefined,
+    ),
+  );
+  return made;
+}
+
+/** Backups of a folder are made one after the other, whoever asks for them. */
+const underWay = new Map<string, Promise<void>>();
+
+const nameAt = (now: Date): string => `yardland-${now.toISOString().slice(0, 19).replace(/:/g, '')}Z.db`;
+
+/** A name that no backup of the folder has: that of the next free second. */
+function freeName(folder: string, now: Date): string {
+  for (let s = 0; ; s++) {
+    const name = nameAt(new Date(now.getTime() + s * 1000));
+    if (!fs.existsSync(path.join(folder, name)) && !fs.existsSync(path.join(folder, `${name}.part`))) return name;
+  }
+}
+
+/** Clears what a backup that was killed has left behind. Only for who has the folder to himself. */
+export function clearParts(dataDir: string): void {
+  const folder = backupFolder(dataDir);
+  if (!fs.existsSync(folder)) return;
+  for (const name of fs.readdirSync(folder)) if (/\.part(-journal|-wal|-shm)?$/.test(name)) fs.rmSync(path.join(folder, name), { force: true });
+}
+
+async function copied(db: Database, folder: string, now: Date): Promise<Backup> {
   fs.mkdirSync(folder, { recursive: true });
-  const name = `yardland-${now.toISOString().slice(0, 19).replace(/:/g, '')}Z.db`;
+  const name = freeName(folder, now);
   const [file, part] = [path.join(folder, name), path.join(folder, `${name}.part`)];
   try {
     await db.backup(part);

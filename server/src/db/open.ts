@@ -24,6 +24,10 @@ function restoreWords(dataDir: string): string {
  * the application id is known by its table of migrations.
  */
 export function inspect(file: string, dataDir: string): void {
+  if (fs.statSync(file).isDirectory())
+    throw new DatabaseRefused(
+      `There is a folder where the database ${file} should be. It was left as it is: move it away, or set YARDLAND_DATA to another folder.`,
+    );
   if (fs.statSync(file).size === 0)
     throw new DatabaseRefused(`The file ${file} is empty: the database that should be there is lost. It was left as it is. ${restoreWords(dataDir)}`);
   let db: Database | null = null;
@@ -78,6 +82,8 @@ export function troubleWords(error: unknown, dataDir: string): string | null {
     case 'SQLITE_READONLY':
     case 'SQLITE_READONLY_DIRECTORY':
       return `The folder ${dataDir} cannot be written. Let this user write there, or set YARDLAND_DATA to a folder that can be.`;
+    case 'ENOENT':
+      return `The folder ${dataDir} cannot be made. Set YARDLAND_DATA to a folder that can be.`;
     case 'ENOTDIR':
     case 'EEXIST':
       return `There is a file where the folder ${dataDir} should be. Set YARDLAND_DATA to a folder.`;

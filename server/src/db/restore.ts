@@ -1,6 +1,8 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import Sqlite from 'better-sqlite3';
+import { readStoredJob, sampleSchema } from '@yardland/core';
+import Sqlite, { type Database } from 'better-sqlite3';
+import { ShopStore } from '../shop/shop.store';
 import { backupFolder } from './backup';
 import { lockFolder } from './lock';
 import { DatabaseRefused, migrate } from './migrate';
@@ -31,6 +33,7 @@ export function restore(backup: string, dataDir: string, now: Date): string | nu
     try {
       copy.pragma('journal_mode = DELETE');
       migrate(copy);
+      readable(copy, backup);
     } finally {
       copy.close();
     }
@@ -47,6 +50,35 @@ export function restore(backup: string, dataDir: string, now: Date): string | nu
   } finally {
     for (const ending of ['', '-journal', '-wal', '-shm']) fs.rmSync(`${part}${ending}`, { force: true });
     lock.release();
+  }
+}
+
+/** Looks whether every document of a database can be read. Throws DatabaseRefused with the first that cannot. */
+function readable(db: Database, backup: string): void {
+  const spoiled = (what: string): DatabaseRefused =>
+    new DatabaseRefused(`The backup ${backup} holds ${what} that cannot be read. Nothing was changed; take an older one.`);
+  const jobs = db.prepare<[], { name: string; document: string }>(
+    'SELECT j.name, s.document FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step',
+  );
+  for (const { name, document } of jobs.iterate()) if (!readStoredJob(document).ok) throw spoiled(`a job, “${name}”,`);
+  const without = db.prepare<[], { n: number }>(
+    'SELECT count(*) AS n FROM job j WHERE NOT EXISTS (SELECT 1 FROM job_step s WHERE s.job_id = j.id AND s.step = j.step)',
+  );
+  if ((without.get()?.n ?? 0) > 0) throw spoiled('a job without its document,');
+  try {
+    const shops = new ShopStore(db);
+    if (!shops.isEmpty()) shops.read();
+  } catch {
+    throw spoiled('a shop');
+  }
+  for (const { document } of db.prepare<[], { document: string }>('SELECT document FROM sample').iterate()) {
+    let value: unknown = null;
+    try {
+      value = JSON.parse(document);
+    } catch {
+      // Said below.
+    }
+    if (!sampleSchema.safeParse(value).success) throw spoiled('a sample');
   }
 }
 

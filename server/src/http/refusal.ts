@@ -76,6 +76,19 @@ const bodyProblems: Record<string, Problem> = {
   'encoding.unsupported': { code: 'body-encoding', path: '', message: 'The request is packed in a way that is not read here.' },
 };
 
+/** What keeps the database from being read or written, by the code of the error: nothing was changed, and it is worth trying again. */
+const troubles: readonly (readonly [RegExp, Problem])[] = [
+  [
+    /^SQLITE_(BUSY|LOCKED)/,
+    { code: 'database-busy', path: '', message: 'The shop’s database is held by another program. Nothing was changed; it is tried again.' },
+  ],
+  [/^(SQLITE_FULL|ENOSPC)/, { code: 'disk-full', path: '', message: 'The disk of the shop’s database is full. Nothing was changed; make room on it.' }],
+  [
+    /^SQLITE_(READONLY|IOERR|CANTOPEN)/,
+    { code: 'database-unwritable', path: '', message: 'The shop’s database cannot be written now. Nothing was changed; look at its disk.' },
+  ],
+];
+
 /** Last in the chain: turns whatever was thrown into a coded answer; what was not expected is logged, and nothing of it leaves. */
 export function sendRefusals(log: Logger): ErrorRequestHandler {
   return async (error: unknown, request, response, next) => {
@@ -99,6 +112,13 @@ export function sendRefusals(log: Logger): ErrorRequestHandler {
     const body = type ? bodyProblems[type] : undefined;
     if (body || (status && status >= 400 && status < 500)) {
       response.status(status ?? 400).json(body ?? { code: 'bad-request', path: '', message: 'The request could not be read.' });
+      return;
+    }
+    const trouble = troubles.find(([codes]) => codes.test((error as { code?: string }).code ?? ''));
+    if (trouble) {
+      log.error({ err: error, url: request.url }, 'the database could not be written');
+      response.setHeader('Retry-After', '5');
+      response.status(503).json(trouble[1]);
       return;
     }
     log.error({ err: error, url: request.url }, 'unexpected');

@@ -22,6 +22,11 @@ export function printed(made: Printed): Extract<Printed, { readonly kind: 'file'
 export function paperRoutes(jobs: JobStore, shops: ShopStore, workers: Workers): Router {
   const router = Router({ mergeParams: true });
 
+  // A look at the head of an answer computes nothing.
+  router.head([...PAPERS.map(({ path, ending }) => `/:id/${path}.${ending}`), '/:id/plan'], (request, response) => {
+    jobs.readText(String(request.params['id']));
+    response.type(request.path.split('.').at(-1) ?? 'json').end();
+  });
   for (const { kind, path, ending, query: querySchema } of PAPERS)
     router.get(`/:id/${path}.${ending}`, async (request, response) => {
       const query = check(querySchema, request.query, readWith);

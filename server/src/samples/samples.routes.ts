@@ -1,4 +1,4 @@
-import { readWith, writeSampleSchema, type Sample, type StoredSample } from '@yardland/core';
+import { dropSampleQuerySchema, readWith, writeSampleSchema, type Sample, type StoredSample } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { Router } from 'express';
 import * as z from 'zod';
@@ -20,16 +20,23 @@ export function sampleRoutes(db: Database): Router {
   const read = db.prepare<[string], Row>('SELECT id, revision, document FROM sample WHERE id = ?');
   const put = db.prepare('INSERT OR REPLACE INTO sample (id, name, lot, date, document, revision) VALUES (@id, @name, @lot, @date, @document, @revision)');
   const drop = db.prepare('DELETE FROM sample WHERE id = ?');
+  const stale = (row: Row): Refusal =>
+    new Refusal(409, {
+      code: 'stale-revision',
+      path: 'revision',
+      message: 'The sample was changed in another window since this one read it.',
+      currentSample: stored(row),
+    });
+  const remove = db.transaction((id: string, seen: number): void => {
+    const row = read.get(id);
+    if (!row) throw notFound('sample');
+    if (row.revision !== seen) throw stale(row);
+    drop.run(id);
+  });
   const write = db.transaction((id: string, seen: number, sample: Sample): StoredSample => {
     const row = read.get(id);
     if (!row && seen > 0) throw notFound('sample');
-    if (row && row.revision !== seen)
-      throw new Refusal(409, {
-        code: 'stale-revision',
-        path: 'revision',
-        message: 'The sample was changed in another window since this one read it.',
-        currentSample: stored(row),
-      });
+    if (row && row.revision !== seen) throw stale(row);
     const revision = seen + 1;
     put.run({ id, name: sample.name, lot: sample.lot ?? '', date: sample.date, document: JSON.stringify(sample), revision });
     return { id, revision, sample };
@@ -45,7 +52,8 @@ export function sampleRoutes(db: Database): Router {
     response.status(revision === 0 ? 201 : 200).json(write.immediate(id, revision, sample));
   });
   router.delete('/:id', (request, response) => {
-    if (drop.run(request.params.id).changes === 0) throw notFound('sample');
+    const { revision } = check(dropSampleQuerySchema, request.query, readWith);
+    remove.immediate(request.params.id, revision);
     response.status(204).end();
   });
   return router;

@@ -30,8 +30,9 @@ export class SamplesApi {
     return this.#http.put(`/api/samples/${id}`, { revision, sample }).pipe(map((value) => storedSampleSchema.parse(value)));
   }
 
-  drop(id: string): Observable<unknown> {
-    return this.#http.delete(`/api/samples/${id}`);
+  /** Takes a sample away as it was seen. */
+  drop(id: string, revision: number): Observable<unknown> {
+    return this.#http.delete(`/api/samples/${id}`, { params: { revision } });
   }
 
   /** The shop's devices; simulated ones say so. */

@@ -71,7 +71,7 @@ export class SamplesStore {
   /** Takes a sample away, on the server first where it has it. */
   remove(id: string): Observable<unknown> {
     const queue = this.#queues.get(id);
-    return (queue?.isNew ? of(null) : this.#api.drop(id)).pipe(
+    return (queue?.isNew ? of(null) : this.#api.drop(id, queue?.revision ?? 0)).pipe(
       map(() => {
         queue?.end();
         this.#queues.delete(id);
