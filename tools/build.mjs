@@ -66,7 +66,7 @@ await stamped(async () => {
   const external = [...new Set(workspaces.flatMap((one) => Object.keys(one.dependencies ?? {})))].filter((name) => !name.startsWith('@yardland/'));
   await build({
     absWorkingDir: root,
-    entryPoints: { main: 'server/src/main.ts', tasks: 'server/src/workers/tasks.ts' },
+    entryPoints: { main: 'server/src/main.ts', tasks: 'server/src/workers/tasks.ts', 'reading-tasks': 'server/src/jobs/reading-tasks.ts' },
     outdir: 'dist/server',
     bundle: true,
     platform: 'node',

@@ -39,3 +39,25 @@ for (const [name, size, theme] of [
     });
   });
 }
+
+test('a job as large as a drawing of a thousand corners a cushion is taken, copied and listed by the server as it is built', async ({
+  shop,
+  page,
+  request,
+}) => {
+  await page.goto('/');
+  await shop.openJob('Reading corner');
+  const { job } = (await (await request.get(`/api/jobs/${page.url().split('/jobs/')[1]!.split('/')[0]!}`)).json()) as { job: { cushions: object[] } };
+  const corner = (i: number): readonly [number, number] => {
+    const angle = (i / 1000) * 2 * Math.PI;
+    return [Math.round(300 + 200 * Math.cos(angle)), Math.round(300 + 200 * Math.sin(angle))];
+  };
+  const outline = { format: 'yardland/outline@1', start: corner(0), segments: Array.from({ length: 1000 }, (_, i) => ({ to: corner((i + 1) % 1000) })) };
+  const cushions = Array.from({ length: 8 }, (_, k) => ({ ...job.cushions[0], name: `Round ${k}`, marks: [], template: { shape: 'free', outline } }));
+  const made = await request.post('/api/jobs', { data: { job: { ...job, name: 'A thousand corners', cushions } } });
+  expect(made.status()).toBe(201);
+  const { id } = (await made.json()) as { id: string };
+  expect((await request.post(`/api/jobs/${id}/duplicate`)).status()).toBe(201);
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: 'A thousand corners, again', exact: true })).toBeVisible();
+});

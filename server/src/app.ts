@@ -38,6 +38,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
+  app.set('trust proxy', [...config.proxies]);
   app.use(styleNonce, securityHeaders(), sameOrigin(config));
   const backups = backupRoutes(db, config.dataDir);
   app.use('/api/backups', byCommand(key, backups));

@@ -16,6 +16,8 @@ export interface Config {
   readonly names: readonly string[];
   /** The database takes no more pictures beyond this, bytes. */
   readonly limitBytes: number;
+  /** Proxies before it whose word is taken on who asks and whether TLS is spoken: addresses, networks, or `loopback`. */
+  readonly proxies: readonly string[];
 }
 
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '::1']);
@@ -30,7 +32,8 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
   const passPhrase = env['YARDLAND_PASSPHRASE'] ?? null;
   if (!isLoopback(host) && (passPhrase === null || passPhrase.trim().length < 8))
     throw new Error(`To listen on ${host}, where others reach it, set YARDLAND_PASSPHRASE to at least 8 characters.`);
-  if (passPhrase !== null && passPhrase.trim() === '') throw new Error('YARDLAND_PASSPHRASE is blank. Leave it out, or set it to at least 8 characters.');
+  if (passPhrase !== null && passPhrase.trim().length < 8)
+    throw new Error(`YARDLAND_PASSPHRASE is ${passPhrase.trim() === '' ? 'blank' : 'too short'}. Leave it out, or set it to at least 8 characters.`);
   const limitGb = Number(env['YARDLAND_LIMIT_GB'] ?? 8);
   if (!(limitGb >= 0.01 && limitGb <= 10_000))
     throw new Error(`YARDLAND_LIMIT_GB must be a number from 0.01 to 10000, not “${env['YARDLAND_LIMIT_GB'] ?? ''}”.`);
@@ -43,6 +46,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     simulationSpeed: Math.min(1000, Math.max(0.1, Number(env['YARDLAND_SIM_SPEED'] ?? 1) || 1)),
     passPhrase,
     limitBytes: limitGb * 1e9,
+    proxies: (env['YARDLAND_PROXIES'] ?? '').split(/[\s,]+/).filter(Boolean),
     names: (env['YARDLAND_NAMES'] ?? '')
       .toLowerCase()
       .split(/[\s,]+/)

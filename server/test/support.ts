@@ -41,7 +41,9 @@ export interface Running {
 }
 
 /** The real application on a real port over a fresh database, seeded with the demo shop. */
-export async function running(over: { passPhrase?: string; webDir?: string; limitBytes?: number; key?: string } = {}): Promise<Running> {
+export async function running(
+  over: { passPhrase?: string; webDir?: string; limitBytes?: number; key?: string; proxies?: readonly string[] } = {},
+): Promise<Running> {
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
   seedDemo(demoDir, db, new JobStore(db), new ShopStore(db));
@@ -55,6 +57,7 @@ export async function running(over: { passPhrase?: string; webDir?: string; limi
     simulationSpeed: 400,
     passPhrase: over.passPhrase ?? null,
     names: [],
+    proxies: over.proxies ?? [],
     limitBytes: over.limitBytes ?? 8e9,
   };
   const app = createApp(config, db, workers, pino({ level: 'silent' }), over.key ?? null);

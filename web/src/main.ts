@@ -1,20 +1,26 @@
 import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
-import { isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
+import { inject, isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
-import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideRouter, withComponentInputBinding, withNavigationErrorHandler } from '@angular/router';
 import { App } from './app/app';
 import { ROUTES } from './app/routes';
 import { keepApplication } from './app/offline/keep-application';
+import { NewVersion } from './app/shared/new-version';
 import { sayServerAway } from './app/offline/server-away';
 import { signInAgain } from './app/shell/sessions-api';
 
-bootstrapApplication(App, {
+const started = bootstrapApplication(App, {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideHttpClient(withFetch(), withInterceptors([signInAgain, sayServerAway])),
-    provideRouter(ROUTES, withComponentInputBinding()),
+    provideRouter(
+      ROUTES,
+      withComponentInputBinding(),
+      withNavigationErrorHandler(({ url }) => void inject(NewVersion).pageMissed(url)),
+    ),
   ],
-}).catch((error: unknown) => {
+});
+started.catch((error: unknown) => {
   document.body.textContent = `Yardland could not start: ${String(error)}`;
 });
-if (!isDevMode()) keepApplication();
+if (!isDevMode()) void started.then((app) => keepApplication(app.injector.get(NewVersion)));

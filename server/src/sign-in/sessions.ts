@@ -26,6 +26,8 @@ export class Sessions {
   readonly #all;
   readonly #end;
   readonly #endIdle;
+  /** Who wants to hear that a session is ended. */
+  readonly #ended = new Map<string, Set<() => void>>();
 
   constructor(
     db: Database,
@@ -62,7 +64,19 @@ export class Sessions {
   }
 
   end(id: string): boolean {
-    return this.#end.run(id).changes > 0;
+    const ended = this.#end.run(id).changes > 0;
+    if (ended) for (const hear of this.#ended.get(id) ?? []) hear();
+    return ended;
+  }
+
+  /** Calls when a session is ended; what it returns stops listening. */
+  whenEnded(id: string, hear: () => void): () => void {
+    const all = this.#ended.get(id) ?? new Set();
+    this.#ended.set(id, all.add(hear));
+    return () => {
+      all.delete(hear);
+      if (all.size === 0) this.#ended.delete(id);
+    };
   }
 
   /** All of them, the one used last first; `here`: the asker's own. */

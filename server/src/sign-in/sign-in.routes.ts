@@ -1,17 +1,15 @@
 import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 import { promisify } from 'node:util';
 import express, { Router, type Request, type RequestHandler, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import type { Logger } from 'pino';
 import { notFound, Refusal } from '../http/refusal';
+import { Guesses } from './guesses';
 import { IDLE_MS, type Sessions } from './sessions';
 import { signInPage } from './sign-in-page';
 
 const COOKIE = 'yardland_session';
-const MOST_TRIES = 10;
-const TRIES_MS = 60_000;
 const WRONG = 'That is not the pass-phrase of this shop.';
-const TOO_MANY = 'Too many wrong pass-phrases; wait a minute.';
+const TOO_MANY = 'Too many are signing in from here at once; wait a moment.';
 
 const scrypted = promisify<string, Buffer, number, Buffer>(scrypt);
 
@@ -33,33 +31,35 @@ const sendPage = (response: Response, status: number, to: string, problem: strin
 };
 
 /**
- * Sign-in with the shop's pass-phrase: a page that asks for it, a session in an HttpOnly, SameSite cookie, and signing out. Ten wrong tries in a minute from
- * one address block that address for a while. Everything after this middleware requires a session.
+ * Sign-in with the shop's pass-phrase: a page that asks for it, a session in an HttpOnly, SameSite cookie, and signing out. Wrong guesses make the next ones slower and lock
+ * nobody out: the right one is always taken. A session that is ended ends its streams with it. Everything after this middleware requires a session.
  */
 export function signIn(passPhrase: string, sessions: Sessions, log: Logger): RequestHandler {
   const router = Router();
   const salt = randomBytes(16);
   const wanted = scrypted(passPhrase, salt, 32);
-  const tries = rateLimit({
-    windowMs: TRIES_MS,
-    limit: MOST_TRIES,
-    skipSuccessfulRequests: true,
-    requestWasSuccessful: (_request, response) => response.statusCode < 400,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: (request, response) => sendPage(response, 429, ownPage((request.body as { to?: unknown } | undefined)?.to), TOO_MANY),
-  });
+  const guesses = new Guesses();
 
   router.get('/sign-in', (request, response) => {
     const to = ownPage(request.query['to']);
     if (sessions.of(tokenOf(request))) response.redirect(303, to);
     else sendPage(response, 200, to, null);
   });
-  router.post('/sign-in', express.urlencoded({ limit: '4kb', extended: false }), tries, async (request, response) => {
+  router.post('/sign-in', express.urlencoded({ limit: '4kb', extended: false }), async (request, response) => {
     const { phrase, to } = (request.body ?? {}) as { phrase?: unknown; to?: unknown };
-    const given = await scrypted(typeof phrase === 'string' ? phrase : '', salt, 32);
-    if (!timingSafeEqual(given, await wanted)) {
-      log.warn({ from: request.socket.remoteAddress }, 'a wrong pass-phrase');
+    const guess = typeof phrase === 'string' ? phrase : '';
+    const from = request.ip ?? '';
+    const right = await guesses.inTurn(from, async () => {
+      const is = timingSafeEqual(await scrypted(guess, salt, 32), await wanted);
+      if (!is) guesses.wrong(from, guess);
+      return is;
+    });
+    if (right === null) {
+      sendPage(response, 429, ownPage(to), TOO_MANY);
+      return;
+    }
+    if (!right) {
+      log.warn({ from }, 'a wrong pass-phrase');
       sendPage(response, 401, ownPage(to), WRONG);
       return;
     }
@@ -77,6 +77,11 @@ export function signIn(passPhrase: string, sessions: Sessions, log: Logger): Req
     const here = sessions.of(tokenOf(request));
     if (here !== null) {
       response.locals['session'] = here;
+      // A stream goes on after it was begun: it ends with its session.
+      const heard = sessions.whenEnded(here, () => {
+        if (String(response.getHeader('content-type')).startsWith('text/event-stream')) response.end();
+      });
+      response.on('close', heard);
       next();
       return;
     }

@@ -45,7 +45,8 @@ const page = new NetworkFirst({
 });
 
 /** What is not kept: streams, files that are made, who is signed in, and what is true only at the moment it is asked. */
-const passing = (path: string): boolean => /\/(?:stream|print|export|plan|steps|times|held-remnants|sessions|backups|health)$|\.pdf$|\/camera\//.test(path);
+const passing = (path: string): boolean =>
+  /\/print\/[^/]+$|\/(?:stream|print|export|plan|steps|times|held-remnants|sessions|backups|health)$|\.pdf$|\/camera\//.test(path);
 
 cleanupOutdatedCaches();
 precacheAndRoute(self.__WB_MANIFEST, { cleanURLs: false });
@@ -73,5 +74,8 @@ for (const method of ['PUT', 'POST'] as const)
     method,
   );
 
+self.addEventListener('message', ({ data }: { data: unknown }) => {
+  if ((data as { kind?: unknown } | null)?.kind === 'take-over') void self.skipWaiting();
+});
 setCatchHandler(() => Promise.resolve(Response.error()));
 clientsClaim();

@@ -1,5 +1,6 @@
 import { inject, Injectable, Injector, signal, type Type } from '@angular/core';
 import { firstValueFrom } from 'rxjs';
+import { NewVersion } from './new-version';
 import { Messages } from './messages';
 
 /** How a dialog is opened. */
@@ -16,6 +17,7 @@ export interface DialogAsk<D> {
 export class Dialogs {
   readonly #injector = inject(Injector);
   readonly #messages = inject(Messages);
+  readonly #version = inject(NewVersion);
   readonly #open = signal(0);
 
   /** Whether a dialog is open or on its way: keys of the page are then not for the page. */
@@ -32,6 +34,7 @@ export class Dialogs {
       return await firstValueFrom(ref.closed);
     } catch {
       // A part of the application that cannot be fetched: the server is away, or has been renewed since this page was opened.
+      if (await this.#version.partMissed()) return undefined;
       this.#messages.warn('dialog', 'This could not be opened: the server does not answer, or is another one now. Load the page again when it is back.');
       return undefined;
     } finally {

@@ -30,7 +30,10 @@ export const signInAgain: HttpInterceptorFn = (request, next) =>
     tap({
       error: (error: unknown) => {
         const { status, code } = problemOf(error);
-        if (status === 401 && code === 'pass-phrase-needed') location.assign(`/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`);
+        if (status !== 401 || code !== 'pass-phrase-needed') return;
+        // Ended here or elsewhere: nothing that this browser has kept of the shop is shown any more.
+        const to = `/sign-in?to=${encodeURIComponent(location.pathname + location.search)}`;
+        void forgetKept().finally(() => location.assign(to));
       },
     }),
   );
