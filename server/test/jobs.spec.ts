@@ -168,11 +168,23 @@ describe('remnants that jobs have set aside', () => {
         .filter(({ remnant }: { remnant: string }) => remnant === 'end-of-velvet')
         .map(({ name }: { name: string }) => name);
     const one = await fresh({ ...demoJob(), name: 'One', remnants: ['end-of-velvet'] });
-    const two = await fresh({ ...demoJob(), name: 'Two', remnants: ['other', 'end-of-velvet'] });
-    expect(await held()).toEqual(['One', 'Two']);
-    await app.send('PUT', `/api/jobs/${one.id}`, { revision: 1, label: 'Delivered', job: { ...one.job, state: 'delivered' } });
+    const two = await fresh({ ...demoJob(), name: 'Two', remnants: ['other'] });
+    expect(await held()).toEqual(['One']);
+    // A remnant can be cut once only: a second job is refused it, with who has it and who is due first.
+    const both = { ...two.job, remnants: ['other', 'end-of-velvet'] };
+    const asked = async (revision: number, job: object) => app.send('PUT', `/api/jobs/${two.id}`, { revision, label: 'Remnant', job });
+    const refused = await asked(1, both);
+    expect([refused.status, refused.body.code, refused.body.path]).toEqual([422, 'remnant-taken', 'job.remnants']);
+    expect(refused.body.message).toContain('set aside for “One” already. That one is due first');
+    expect((await asked(1, { ...both, dueDate: '2020-01-01' })).body.message).toContain('This job is due first: take it off “One”');
+    expect((await app.send('POST', '/api/jobs', { job: { ...demoJob(), remnants: ['end-of-velvet'] } })).body.code).toBe('remnant-taken');
+    // What it has itself stands in no change's way.
+    expect((await app.send('PUT', `/api/jobs/${one.id}`, { revision: 1, label: 'Name', job: { ...one.job, name: 'One more' } })).status).toBe(200);
+    await app.send('PUT', `/api/jobs/${one.id}`, { revision: 2, label: 'Delivered', job: { ...one.job, state: 'delivered' } });
+    expect(await held()).toEqual([]);
+    expect((await asked(1, both)).status).toBe(200);
     expect(await held()).toEqual(['Two']);
-    await app.send('POST', `/api/jobs/${two.id}/archive`, { revision: 1, archived: true });
+    await app.send('POST', `/api/jobs/${two.id}/archive`, { revision: 2, archived: true });
     expect(await held()).toEqual([]);
   });
 });

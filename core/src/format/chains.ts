@@ -1,5 +1,5 @@
 import { area, outlineBounds, type Outline } from '../geometry/outline';
-import { distance } from '../geometry/point';
+import { distance, type Point } from '../geometry/point';
 import { reversed, segmentLength, type Segment } from '../geometry/segment';
 import { counterClockwise, moved } from '../geometry/transform';
 import { issue, type Issue } from '../kernel/issue';
@@ -9,31 +9,33 @@ import type { ReadOutline } from './outline-file';
 
 /** Ends within this belong together, mm; files round. */
 const TOUCH_MM = 0.05;
+/** Ends are looked for by cells of this, mm: hardly more than what belongs together, so that few others lie in them. */
+const CELL_MM = 2 * TOUCH_MM;
 
 /** Loose segments put end to end into chains, each as long as it goes; a chain may be open. */
 export function chained(segments: readonly Segment[]): Segment[][] {
   const left = new Set(segments.filter((segment) => segmentLength(segment) > 1e-9));
-  const grid = new Map<string, Segment[]>();
-  const key = (x: number, y: number): string => `${Math.round(x)},${Math.round(y)}`;
+  // Cells hold only what is not in a chain yet: ten thousand equal outlines are as quick as one.
+  const grid = new Map<string, Set<Segment>>();
+  const key = ({ x, y }: Point, dx = 0, dy = 0): string => `${Math.round(x / CELL_MM) + dx},${Math.round(y / CELL_MM) + dy}`;
   for (const segment of left)
     for (const end of [segment.from, segment.to]) {
-      const cell = grid.get(key(end.x, end.y)) ?? [];
-      cell.push(segment);
-      grid.set(key(end.x, end.y), cell);
+      const cell = grid.get(key(end)) ?? new Set();
+      grid.set(key(end), cell.add(segment));
     }
-  const near = (p: Segment['to']): Segment | null => {
+  const take = (segment: Segment): boolean => {
+    for (const end of [segment.from, segment.to]) grid.get(key(end))?.delete(segment);
+    return left.delete(segment);
+  };
+  const near = (p: Point): Segment | null => {
     for (const dx of [-1, 0, 1])
       for (const dy of [-1, 0, 1])
-        for (const segment of grid.get(key(p.x + dx, p.y + dy)) ?? []) {
-          if (!left.has(segment)) continue;
-          if (distance(segment.from, p) <= TOUCH_MM) return segment;
-          if (distance(segment.to, p) <= TOUCH_MM) return segment;
-        }
+        for (const segment of grid.get(key(p, dx, dy)) ?? []) if (distance(segment.from, p) <= TOUCH_MM || distance(segment.to, p) <= TOUCH_MM) return segment;
     return null;
   };
   const chains: Segment[][] = [];
   for (const first of segments) {
-    if (!left.delete(first)) continue;
+    if (!take(first)) continue;
     const chain = [first];
     for (const forward of [true, false])
       for (;;) {
@@ -41,7 +43,7 @@ export function chained(segments: readonly Segment[]): Segment[][] {
         if (chain.length > 1 && distance((chain[0] as Segment).from, (chain[chain.length - 1] as Segment).to) <= TOUCH_MM) break;
         const next = near(end);
         if (!next) break;
-        left.delete(next);
+        take(next);
         const starts = distance(next.from, end) <= TOUCH_MM;
         if (forward) chain.push(starts ? next : reversed(next));
         else chain.unshift(starts ? reversed(next) : next);
@@ -55,9 +57,11 @@ export function chained(segments: readonly Segment[]): Segment[][] {
 export function outlineOfChains(chains: readonly (readonly Segment[])[], notes: readonly Issue[]): ReadOutline {
   const whole = chains.map((chain) => ({ segments: chain })).filter((one) => one.segments.length >= 2);
   if (!whole.length) return { ok: false, problems: [issue('error', 'file-without-outline', '')] };
-  const sound = whole.filter((one) => outlineProblems(one).length === 0);
+  // What is too fine is told by counting: whether it crosses itself is not asked.
+  const tooFine = ({ segments }: Outline): boolean => segments.length > MOST_SEGMENTS;
+  const sound = whole.filter((one) => tooFine(one) || outlineProblems(one).length === 0);
   const largest = [...(sound.length ? sound : whole)].sort((a, b) => Math.abs(area(b)) - Math.abs(area(a)))[0] as Outline;
-  if (largest.segments.length > MOST_SEGMENTS) return { ok: false, problems: [issue('error', 'outline-too-fine', '', { most: MOST_SEGMENTS })] };
+  if (tooFine(largest)) return { ok: false, problems: [issue('error', 'outline-too-fine', '', { most: MOST_SEGMENTS })] };
   const problems = outlineProblems(largest);
   if (problems.length) return { ok: false, problems };
   const turned = withEdges(counterClockwise(mended(largest)));

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { measured } from '../geometry/measure';
-import { area, flatten, perimeter, type Outline } from '../geometry/outline';
+import { area, flatten, outlineBounds, perimeter, type Outline } from '../geometry/outline';
 import { outlineOf, SHAPES } from '../template/shapes/shapes';
 import { distanceTo } from '../geometry/measure';
 import { splineCubics } from './dxf/spline';
@@ -120,5 +120,21 @@ describe('outline files', () => {
   it('write a plotter file that goes round once, pen down, 40 units a millimetre', () => {
     const plt = formatOf('a.plt')?.write?.(outlineOf({ shape: 'rectangle', widthMm: 100, depthMm: 50 }).outline, '') ?? '';
     expect(plt).toBe('IN;SP1;PU0,0;PD4000,0;PD4000,2000;PD0,2000;PD0,0;PU;SP0;\n');
+  });
+
+  it('takes twenty thousand equal outlines for one, without comparing each with each', () => {
+    const body = '<path d="M0 0H400V300H0Z"/>'.repeat(20_000 / 4);
+    const read = readOutlineFile('many.svg', `<svg xmlns="http://www.w3.org/2000/svg" width="500mm" height="500mm" viewBox="0 0 500 500">${body}</svg>`, null);
+    if (!read.ok) throw new Error(read.problems[0]?.code);
+    const { maxX, maxY } = outlineBounds(read.outline);
+    expect([read.outline.segments.length, maxX, maxY, read.notes.map(({ data }) => data['others'])]).toEqual([4, 400, 300, [4999]]);
+    // So many straight lines that hardly have a length, all in one spot: told to be too fine, or nothing, at once.
+    const dots = Array.from(
+      { length: 19_000 },
+      (_, i) => `<line x1="${(i % 97) / 97}" y1="${(i % 89) / 89}" x2="${(i % 97) / 97 + 0.06}" y2="${(i % 89) / 89 + 0.06}"/>`,
+    ).join('');
+    expect(
+      readOutlineFile('dots.svg', `<svg xmlns="http://www.w3.org/2000/svg" width="9mm" height="9mm" viewBox="0 0 9 9">${dots}</svg>`, null).ok,
+    ).toBeFalse();
   });
 });

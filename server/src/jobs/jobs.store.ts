@@ -129,6 +129,7 @@ export class JobStore {
     const id = randomUUID();
     return this.#transaction(() => {
       const now = new Date().toISOString();
+      this.#ownRemnants(id, job);
       this.#sql.insert.run({ id, now, ...columns(job) });
       this.#sql.insertStep.run({ id, step: 1, label, document: job.document, now });
       this.#writeCushions(id, job);
@@ -187,8 +188,21 @@ export class JobStore {
   }
 
   #point(id: string, step: number, job: PreparedJob): void {
+    this.#ownRemnants(id, job);
     this.#sql.update.run({ id, step, now: new Date().toISOString(), ...columns(job) });
     this.#writeCushions(id, job);
+  }
+
+  /** A remnant can be cut once only. Refused where another job has one aside that this one has not had before; who has it, and who is due first, is said. */
+  #ownRemnants(id: string, { remnants, dueDate }: PreparedJob): void {
+    if (remnants.length === 0) return;
+    const other = this.#sql.heldBy.get({ remnants: JSON.stringify(remnants), id });
+    if (!other) return;
+    const first = dueDate !== null && (other.due_date === null || dueDate < other.due_date);
+    const mend = first
+      ? `This job is due first: take it off “${other.name}” there, and it is free for this one.`
+      : 'That one is due first: take another, or cut from the roll.';
+    throw new Refusal(422, { code: 'remnant-taken', path: 'job.remnants', message: `A remnant of these is set aside for “${other.name}” already. ${mend}` });
   }
 
   #writeCushions(jobId: string, { cushions, words }: PreparedJob): void {

@@ -22,6 +22,8 @@ export interface PreparedJob {
   readonly state: string;
   readonly dueDate: string | null;
   readonly words: string;
+  /** The shop's remnants that are set aside for it; none once it is delivered. */
+  readonly remnants: readonly string[];
   readonly cushions: readonly CushionRow[];
 }
 
@@ -64,6 +66,7 @@ export function prepared(job: Job): PreparedJob {
     customer: job.customer ?? '',
     state: job.state ?? 'new',
     dueDate: job.dueDate ?? null,
+    remnants: job.state === 'delivered' ? [] : (job.remnants ?? []),
     words: [job.name, job.customer ?? '', ...job.cushions.map(({ name }) => name)].join('\n'),
     cushions: job.cushions.map(rowOf),
   };

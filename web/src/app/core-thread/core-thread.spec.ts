@@ -139,4 +139,38 @@ describe('the core in a thread of its own', () => {
     const [first] = workers[1]?.heard ?? [];
     expect(first).toEqual(jasmine.objectContaining<ToCore>({ kind: 'plan', source: jasmine.objectContaining({ kind: 'new' }) as never }));
   });
+
+  it('gives a plan up that takes longer than ten seconds, asks what else was asked of a new thread, and plans the next change at once', () => {
+    jasmine.clock().install();
+    try {
+      const workers: SlowWorker[] = [];
+      const make = (): SlowWorker => {
+        const worker = new SlowWorker();
+        workers.push(worker);
+        return worker;
+      };
+      TestBed.configureTestingModule({ providers: [{ provide: MAKE_CORE_WORKER, useValue: make }] });
+      const { asks, got, thread } = following();
+      asks.next(ask(boxesJob));
+      workers[0]?.answerOne();
+      asks.next(ask(higher(boxesJob, 0, 95)));
+      const read: unknown[] = [];
+      thread.read('job', {}).subscribe({ error: (error: unknown) => read.push(error) });
+      jasmine.clock().tick(9_900);
+      expect(got.length).toBe(1);
+      jasmine.clock().tick(200);
+      expect(got[1]).toEqual(jasmine.objectContaining({ failed: jasmine.stringContaining('longer than 10 s') as never }));
+      expect([workers.length, workers[0]?.terminated, workers[1]?.heard[0]?.kind]).toEqual([2, true, 'read']);
+      workers[1]?.answerOne();
+      expect(read.length).toBe(1);
+      asks.next(ask(higher(boxesJob, 0, 105)));
+      workers[1]?.answerOne();
+      expect(planIn(got[2]).cushions[0]?.sizes?.finished.height.value).toBe(105);
+      // What was answered is not cut off afterwards.
+      jasmine.clock().tick(20_000);
+      expect([got.length, workers.length]).toEqual([3, 2]);
+    } finally {
+      jasmine.clock().uninstall();
+    }
+  });
 });

@@ -17,6 +17,16 @@ export interface PlanAsk {
 /** A plan with what it was asked for; or why it could not be made. */
 export type Planned<A extends PlanAsk> = { readonly ask: A; readonly plan: Plan } | { readonly ask: A; readonly failed: string };
 
+/** A plan is waited for so long, ms: many thousand times what one usually takes. */
+const PLAN_MS = 10_000;
+
+/** What was asked to be read, and who waits for it. */
+interface Reading {
+  readonly subscriber: Subscriber<Answer>;
+  readonly answer: AnswerKind;
+  readonly value: unknown;
+}
+
 /** How one plan came out. */
 type Outcome = { readonly plan: Plan } | { readonly failed: string };
 
@@ -36,7 +46,7 @@ export class CoreThread {
   #plan: DerivedPlan | undefined;
   /** Plans asked for, in their order: they are answered in it. */
   #planning: { readonly ask: PlanAsk; readonly subscriber: Subscriber<Outcome> }[] = [];
-  readonly #reading = new Map<string, Subscriber<Answer>>();
+  readonly #reading = new Map<string, Reading>();
 
   /** Starts the thread, so that it is ready when the first thing is asked; always true, as a route wants it. */
   warmUp(): true {
@@ -48,7 +58,7 @@ export class CoreThread {
   read<K extends AnswerKind>(answer: K, value: unknown): Observable<Answers[K]> {
     return new Observable<Answer>((subscriber) => {
       const id = String(++this.#asked);
-      this.#reading.set(id, subscriber);
+      this.#reading.set(id, { subscriber, answer, value });
       this.#say({ kind: 'read', id, answer, value });
       return () => this.#reading.delete(id);
     }) as Observable<Answers[K]>;
@@ -78,6 +88,8 @@ export class CoreThread {
   #planned(ask: PlanAsk): Observable<Outcome> {
     return new Observable((subscriber) => {
       const source = wireSource(ask);
+      const late = setTimeout(() => this.#cutOff(), PLAN_MS);
+      subscriber.add(() => clearTimeout(late));
       this.#planning.push({ ask, subscriber });
       const delta = deltaOf(this.#sent, source, SOURCE_DEPTH);
       this.#sent = source;
@@ -102,7 +114,7 @@ export class CoreThread {
       this.#hearPlan(says);
       return;
     }
-    const subscriber = this.#reading.get(says.id);
+    const subscriber = this.#reading.get(says.id)?.subscriber;
     this.#reading.delete(says.id);
     if (says.kind === 'unreadable') subscriber?.error(new Error(says.message));
     else {
@@ -134,13 +146,24 @@ export class CoreThread {
     first?.subscriber.complete();
   }
 
+  /** A plan that takes too long is given up, and with it the thread that hangs on it; what else was asked of that is asked of a new one. */
+  #cutOff(): void {
+    const reading = [...this.#reading];
+    this.#reading.clear();
+    this.#died(`Planning this job takes longer than ${PLAN_MS / 1000} s and was ended. The plan before it is shown; take some of it back, or make it smaller.`);
+    for (const [id, one] of reading) {
+      this.#reading.set(id, one);
+      this.#say({ kind: 'read', id, answer: one.answer, value: one.value });
+    }
+  }
+
   /** Whoever waits is told; the next question starts a thread that knows nothing yet. */
   #died(message: string): void {
     this.#worker?.terminate();
     this.#worker = null;
     this.#sent = null;
     this.#plan = undefined;
-    const [planning, reading] = [this.#planning, [...this.#reading.values()]];
+    const [planning, reading] = [this.#planning, [...this.#reading.values()].map((one) => one.subscriber)];
     this.#planning = [];
     this.#reading.clear();
     for (const { subscriber } of planning) {
