@@ -56,6 +56,30 @@ test.describe('without the server', () => {
     await shop.expectSize('Finished', '1 900 millimetres', '820 millimetres', '120 millimetres');
   });
 
+  test('two windows closed without it: the next one sends the one’s changes and shows the other’s beside them', async ({ shop, page, context }) => {
+    await shop.openJob('Reading corner');
+    const address = page.url();
+    const two = new Shop(await context.newPage());
+    await two.page.goto(address);
+    await expect(two.ticket()).toBeVisible();
+    await context.setOffline(true);
+    await shop.setLength('Wide', '1888');
+    await expect(page.getByRole('alert')).toContainText('Your changes wait');
+    await two.setLength('Deep', '777');
+    await expect(two.page.getByRole('alert')).toContainText('Your changes wait');
+    const three = new Shop(await context.newPage());
+    await page.close();
+    await two.page.close();
+    await context.setOffline(false);
+    await three.page.goto(address);
+    const dialog = three.page.getByRole('dialog', { name: 'This job was changed in another window' });
+    await expect(dialog.getByRole('row', { name: /width/ })).toContainText('1888');
+    await expect(dialog.getByRole('row', { name: /depth/ })).toContainText('777');
+    await dialog.getByRole('button', { name: 'Take the other window’s' }).click();
+    await three.saved();
+    expect(await three.page.evaluate(() => Object.keys(localStorage).filter((key) => key.includes('pending')))).toEqual([]);
+  });
+
   test('also after a reload', async ({ shop, page, context }) => {
     await shop.openJob('Storage chest top');
     // The pages still come; only the writes fail, as when the server restarts.

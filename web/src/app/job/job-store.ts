@@ -14,7 +14,7 @@ import {
   type StoredJob,
   type UnitSystem,
 } from '@yardland/core';
-import { catchError, distinctUntilChanged, EMPTY, filter, forkJoin, merge, Subject, Subscription, switchMap, timer } from 'rxjs';
+import { catchError, distinctUntilChanged, EMPTY, filter, forkJoin, map, merge, Subject, Subscription, switchMap, take, timer } from 'rxjs';
 import { CoreThread, type PlanAsk, type Planned } from '../core-thread/core-thread';
 import { JobsApi } from './saving/jobs-api';
 import { Messages } from '../shared/messages';
@@ -165,11 +165,42 @@ export class JobStore {
             this.#job.set(busy.latest ?? stored.job);
             this.#listen(busy);
           } else this.#listen(this.#newQueue(stored, pending));
+          if (pending) this.#lookForMore(id);
           this.#learnSteps(id);
         },
         error: (error: unknown) => this.failure.set(problemOf(error).message),
       }),
     );
+  }
+
+  /** Several windows may have been closed with changes: once those of one are sent, the next one's are looked for, and shown beside what stands now. */
+  #lookForMore(id: string): void {
+    const queue = this.#queue;
+    if (!queue) return;
+    const more$ = queue.state$.pipe(
+      filter((state) => state === 'saved'),
+      take(1),
+      switchMap(() => this.#api.read(id)),
+      switchMap((stored) => this.#shelf.find(id).pipe(map((pending) => ({ stored, pending })))),
+      catchError(() => EMPTY),
+    );
+    this.#subscriptions.add(
+      more$.subscribe(({ stored, pending }) => {
+        const mine = pending?.changes.at(-1)?.job;
+        // What waits by now is this window's own: it goes on by itself.
+        if (!mine || this.#queue !== queue || queue.waiting) return;
+        this.#showBoth(mine, stored, queue);
+      }),
+    );
+  }
+
+  /** Another window's job beside the server's: the person chooses. */
+  #showBoth(mine: Job, stored: StoredJob, queue: SaveQueue): void {
+    this.#job.set(mine);
+    // What that window had from the server is not known, so its ticks cannot be told from the other's.
+    this.#base = null;
+    queue.state$.next('conflict');
+    queue.conflict$.next(stored);
   }
 
   /** The way back that other pages made, so that undo needs no server. Without an answer, or while something waits to be sent, it stays with the server. */
@@ -203,12 +234,7 @@ export class JobStore {
     if (mine) this.#job.set(mine);
     const queue = this.#queues.begin(id, revision, left ?? []);
     this.#blindSteps = (left ?? []).filter((change) => change.job === null).length;
-    if (mine && !mayGoOn) {
-      // What that window had from the server is not known, so its ticks cannot be told from the other's.
-      this.#base = null;
-      queue.state$.next('conflict');
-      queue.conflict$.next(stored);
-    }
+    if (mine && !mayGoOn) this.#showBoth(mine, stored, queue);
     return queue;
   }
 
