@@ -66,6 +66,6 @@ test('a sample is made and changed without the server, and goes out when it is b
       (one) => one.sample.name === 'Offcut without a server',
     );
   await expect.poll(async () => (await kept())?.sample.massKg).toBe(0.7);
-  const { id } = (await kept())!;
-  expect((await next.request.delete(`/api/samples/${id}`, { headers: { origin: new URL(next.url()).origin } })).status()).toBe(204);
+  const { id, revision } = (await kept())!;
+  expect((await next.request.delete(`/api/samples/${id}?revision=${revision}`, { headers: { origin: new URL(next.url()).origin } })).status()).toBe(204);
 });

@@ -8,7 +8,22 @@ import { databaseFile, openDatabase } from '../src/db/open';
 import { prepared } from '../src/jobs/prepared';
 import { JobStore } from '../src/jobs/jobs.store';
 import { ShopStore } from '../src/shop/shop.store';
-import { demoJob, root, temporaryFolder } from './support';
+import { demoJob, root, running, temporaryFolder } from './support';
+
+describe('a database that another program holds', () => {
+  it('is said in a sentence with 503, changes nothing, and is written again once it is let go', async () => {
+    const app = await running();
+    const other = new Sqlite(databaseFile(app.dataDir));
+    other.exec('BEGIN IMMEDIATE');
+    const held = await app.send('POST', '/api/jobs', { job: demoJob() });
+    expect([held.status, held.body.code, held.headers.get('retry-after')]).toEqual([503, 'database-busy', '5']);
+    expect(held.body.message).toContain('held by another program');
+    other.exec('ROLLBACK');
+    other.close();
+    expect((await app.send('POST', '/api/jobs', { job: demoJob() })).status).toBe(201);
+    await app.stop();
+  }, 30_000);
+});
 
 describe('the database', () => {
   it('is refused, and left as it is, when it is newer, altered or no database', () => {

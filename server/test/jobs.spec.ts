@@ -186,6 +186,12 @@ describe('remnants that jobs have set aside', () => {
     expect(await held()).toEqual(['Two']);
     await app.send('POST', `/api/jobs/${two.id}/archive`, { revision: 2, archived: true });
     expect(await held()).toEqual([]);
+    // Brought back it has it again; not where somebody else has taken it meanwhile.
+    const three = await fresh({ ...demoJob(), name: 'Three', remnants: ['end-of-velvet'] });
+    const back = async (revision: number) => app.send('POST', `/api/jobs/${two.id}/archive`, { revision, archived: false });
+    expect([(await back(3)).body.code, await held()]).toEqual(['remnant-taken', ['Three']]);
+    await app.send('POST', `/api/jobs/${three.id}/archive`, { revision: 1, archived: true });
+    expect([(await back(3)).status, await held()]).toEqual([200, ['Two']]);
   });
 });
 

@@ -1,4 +1,4 @@
-import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
+import { HttpClient, provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import { inject, isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, withComponentInputBinding, withNavigationErrorHandler } from '@angular/router';
@@ -7,7 +7,7 @@ import { ROUTES } from './app/routes';
 import { keepApplication } from './app/offline/keep-application';
 import { NewVersion } from './app/shared/new-version';
 import { sayServerAway } from './app/offline/server-away';
-import { signInAgain } from './app/shell/sessions-api';
+import { signInAgain, watchSession } from './app/shell/sessions-api';
 
 const started = bootstrapApplication(App, {
   providers: [
@@ -23,4 +23,7 @@ const started = bootstrapApplication(App, {
 started.catch((error: unknown) => {
   document.body.textContent = `Yardland could not start: ${String(error)}`;
 });
-if (!isDevMode()) void started.then((app) => keepApplication(app.injector.get(NewVersion)));
+void started.then(({ injector }) => {
+  watchSession(injector.get(HttpClient));
+  if (!isDevMode()) keepApplication(injector.get(NewVersion));
+});

@@ -12,7 +12,11 @@ describe('the fit counts what is there and nothing else', () => {
 
   it('a crown’s pads only where they are cut: on a pull-over there are none, and one face of wrap', () => {
     const crown: Cushion['crown'] = { mm: 30, way: 'flat', faces: 1, pads: { count: 3, loftMm: 25 } };
-    const over: Partial<Cushion> = { construction: { kind: 'pull-over', crownStrip: 'none' }, core: { layers: [{ grade: 'wren-28', thicknessMm: 75 }] }, wrapLoftMm: 25 };
+    const over: Partial<Cushion> = {
+      construction: { kind: 'pull-over', crownStrip: 'none' },
+      core: { layers: [{ grade: 'wren-28', thicknessMm: 75 }] },
+      wrapLoftMm: 25,
+    };
     const [plain, asked] = [one(over), one({ ...over, crown })];
     expect(asked.fitRequest!.padLoftMm).toBe(0);
     expect(asked.fit!.crownMm).toBe(plain.fit!.crownMm);

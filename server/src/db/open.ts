@@ -9,6 +9,9 @@ export const APPLICATION_ID = 0x59_41_52_44;
 
 export const databaseFile = (dataDir: string): string => path.join(dataDir, 'yardland.db');
 
+/** A lock of another program is waited for so long, ms. */
+const BUSY_MS = 1000;
+
 const codeOf = (error: unknown): string => (error as { code?: string }).code ?? '';
 
 /** What to do about a database that is damaged: the newest backup, by name. */
@@ -62,7 +65,8 @@ export function openDatabase(dataDir: string): Database {
     db.pragma('journal_mode = WAL');
     db.pragma('synchronous = FULL');
     db.pragma('foreign_keys = ON');
-    db.pragma('busy_timeout = 5000');
+    // Waiting holds up everybody: a database that another program holds for longer is said.
+    db.pragma(`busy_timeout = ${BUSY_MS}`);
     migrate(db);
     db.pragma(`application_id = ${APPLICATION_ID}`);
   } catch (error) {

@@ -72,6 +72,15 @@ function listing(db: Database, found: string) {
       ${ORDER}`);
 }
 
+/** The job at work, the first to be due, that has one of these remnants aside. */
+function holding(db: Database, but: string) {
+  return db.prepare<[{ readonly remnants: string; readonly id: string }], { name: string; due_date: string | null }>(`
+      SELECT j.name, j.due_date FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step, json_each(s.document, '$.remnants') r
+      WHERE j.archived = 0 AND j.state <> 'delivered' AND j.id <> @id AND instr(s.document, '"remnants":[') > 0
+        AND r.value IN (SELECT value FROM json_each(@remnants)) ${but}
+      ORDER BY j.due_date IS NULL, j.due_date LIMIT 1`);
+}
+
 /** The statements about jobs, prepared once. */
 export function jobStatements(db: Database) {
   return {
@@ -106,14 +115,13 @@ export function jobStatements(db: Database) {
       JOIN job_step s ON s.job_id = j.id AND s.step = j.step, json_each(s.document, '$.remnants') r
       WHERE instr(s.document, '"remnants":[') > 0 ORDER BY j.name`),
     // What this job has aside as it stands stays with it: only what is new to it is looked for with others.
-    heldBy: db.prepare<[{ readonly remnants: string; readonly id: string }], { name: string; due_date: string | null }>(`
-      SELECT j.name, j.due_date FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step, json_each(s.document, '$.remnants') r
-      WHERE j.archived = 0 AND j.state <> 'delivered' AND j.id <> @id AND instr(s.document, '"remnants":[') > 0
-        AND r.value IN (SELECT value FROM json_each(@remnants))
-        AND r.value NOT IN (
-          SELECT own.value FROM job o JOIN job_step os ON os.job_id = o.id AND os.step = o.step, json_each(os.document, '$.remnants') own WHERE o.id = @id
-        )
-      ORDER BY j.due_date IS NULL, j.due_date LIMIT 1`),
+    heldBy: holding(
+      db,
+      `AND r.value NOT IN (
+         SELECT own.value FROM job o JOIN job_step os ON os.job_id = o.id AND os.step = o.step, json_each(os.document, '$.remnants') own WHERE o.id = @id
+       )`,
+    ),
+    heldByOther: holding(db, ''),
     stepAt: db.prepare<[string, number], { document: string }>('SELECT document FROM job_step WHERE job_id = ? AND step = ?'),
     dropRedo: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step > @step'),
     dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),

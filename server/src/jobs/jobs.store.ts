@@ -164,7 +164,9 @@ export class JobStore {
   }
 
   archive(id: string, revision: number, archived: boolean): JobRow {
-    return this.#changing(id, revision, () => {
+    return this.#changing(id, revision, (row) => {
+      // Brought back it has its remnants again, if nobody else has taken them since.
+      if (!archived && row.archived === 1) this.#freeRemnants(row);
       this.#sql.archive.run({ id, archived: archived ? 1 : 0, now: new Date().toISOString() });
     });
   }
@@ -197,7 +199,17 @@ export class JobStore {
   #ownRemnants(id: string, { remnants, dueDate }: PreparedJob): void {
     if (remnants.length === 0) return;
     const other = this.#sql.heldBy.get({ remnants: JSON.stringify(remnants), id });
-    if (!other) return;
+    if (other) this.#taken(other, dueDate);
+  }
+
+  /** The same for a job that is brought back as it was. */
+  #freeRemnants({ id, document: text }: JobRow): void {
+    const { remnants = [], dueDate = null, state } = document(text);
+    const other = state === 'delivered' || !remnants.length ? undefined : this.#sql.heldByOther.get({ remnants: JSON.stringify(remnants), id });
+    if (other) this.#taken(other, dueDate);
+  }
+
+  #taken(other: { readonly name: string; readonly due_date: string | null }, dueDate: string | null): never {
     const first = dueDate !== null && (other.due_date === null || dueDate < other.due_date);
     const mend = first
       ? `This job is due first: take it off “${other.name}” there, and it is free for this one.`

@@ -180,6 +180,7 @@ export class JobStore {
     const more$ = queue.state$.pipe(
       filter((state) => state === 'saved'),
       take(1),
+      filter(() => this.#shelf.jobs().includes(id)),
       switchMap(() => this.#api.read(id)),
       switchMap((stored) => this.#shelf.find(id).pipe(map((pending) => ({ stored, pending })))),
       catchError(() => EMPTY),

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { Icon } from '../shared/icon';
-import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, type JobSummary } from '@yardland/core';
-import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, type Observable } from 'rxjs';
+import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, type Job, type JobSummary, type StoredJob } from '@yardland/core';
+import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, tap, throwError, type Observable } from 'rxjs';
 import { newJob } from '../job/new/new-job';
 import { Choice } from '../shared/controls/choice';
 import { Messages } from '../shared/messages';
@@ -154,11 +154,24 @@ export class JobsPage {
       // What reads a job knows every construction: it is fetched when a file is there.
       const { readJobFile } = await import('./read-job-file');
       const read = readJobFile(await file.text(), this.#shop()?.document.step ?? { mm: 1, inch: 1 / 8 });
-      if ('job' in read) this.#open(this.#api.create(read.job));
+      if ('job' in read) this.#open(this.#taken(read.job));
       else this.#messages.warn(ABOUT, `${file.name} was not taken. ${read.problem}`);
     } catch {
       this.#messages.warn(ABOUT, `${file.name} could not be read: the server does not answer.`);
     }
+  }
+
+  /** A job that comes in with remnants which another job has set aside comes in without them, and that is said. */
+  #taken(job: Job): Observable<StoredJob> {
+    return this.#api.create(job).pipe(
+      catchError((error: unknown) => {
+        if (problemOf(error).code !== 'remnant-taken') return throwError(() => error);
+        const { remnants: _remnants, ...rest } = job;
+        return this.#api
+          .create(rest)
+          .pipe(tap(() => this.#messages.warn(ABOUT, `${problemOf(error).message} ${job.name} came in without the remnants that its file names.`)));
+      }),
+    );
   }
 
   #warn(error: unknown): void {

@@ -24,6 +24,13 @@ export class SessionsApi {
   }
 }
 
+/** A window that is looked at again asks whether its session still is: one that was ended elsewhere shows nothing more. */
+export function watchSession(http: HttpClient): void {
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'visible') http.get('/api/sessions').subscribe({ error: () => undefined });
+  });
+}
+
 /** A session that is over: the pass-phrase is asked for, and then this page again. What was not sent yet waits in the browser until then. */
 export const signInAgain: HttpInterceptorFn = (request, next) =>
   next(request).pipe(
