@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { openShop, planSolved, readJobText, shopSchema, type Job } from '@yardland/core';
+import { openShop, plan, readJobText, shopSchema, type Job, type Plan } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { paperOf, type Printed } from '../src';
 
@@ -13,8 +13,8 @@ function job(file: string): Job {
   return read.value;
 }
 
-const print = (plan: ReturnType<typeof planSolved>, index: number, query: object = {}): Promise<Printed> =>
-  paperOf('wall').make(plan, { index, query, stamp: { revision: 1, printedAt: new Date('2026-12-01T10:00:00Z') } });
+const print = (planned: Plan, index: number, query: object = {}): Promise<Printed> =>
+  paperOf('wall').make(planned, { index, query, stamp: { revision: 1, printedAt: new Date('2026-12-01T10:00:00Z') } });
 
 async function pagesOf(made: Printed): Promise<string[]> {
   if (made.kind !== 'file') throw new Error(made.kind);
@@ -23,9 +23,9 @@ async function pagesOf(made: Printed): Promise<string[]> {
 
 describe('the order of work for the wall', () => {
   it('has every step of every cushion of a job on one sheet, each with its number and how it begins', async () => {
-    const plan = planSolved(job('prompt-side-boxes'), shop);
-    for (const [index, one] of plan.cushions.entries()) {
-      const pages = await pagesOf(await print(plan, index));
+    const planned = plan(job('prompt-side-boxes'), shop);
+    for (const [index, one] of planned.cushions.entries()) {
+      const pages = await pagesOf(await print(planned, index));
       expect(pages.length).withContext(one.source.name).toBe(1);
       expect(one.operations.length).toBeGreaterThan(8);
       one.operations.forEach(({ text }, i) => {
@@ -38,13 +38,13 @@ describe('the order of work for the wall', () => {
   }, 60_000);
 
   it('takes the paper asked for, lying; says of a cushion that cannot be cut that it has none', async () => {
-    const plan = planSolved(job('conductors-chair'), shop);
-    const made = await print(plan, 0, { paper: 'tabloid' });
+    const planned = plan(job('conductors-chair'), shop);
+    const made = await print(planned, 0, { paper: 'tabloid' });
     if (made.kind !== 'file') throw new Error(made.kind);
     const page = await (await getDocumentProxy(new Uint8Array(made.file))).getPage(1);
     expect(page.view.slice(2)).toEqual([1224, 792]);
     const { cushions, ...rest } = job('conductors-chair');
-    const small = planSolved(
+    const small = plan(
       { ...rest, cushions: cushions.map((one) => ({ ...one, template: { shape: 'round-back', widthMm: 500, depthMm: 100, riseMm: 200 } })) },
       shop,
     );

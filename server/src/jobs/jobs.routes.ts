@@ -94,7 +94,7 @@ export function jobRoutes(store: JobStore, reading: JobReading): Router {
     router.post(`/:id/${name}`, async (request, response) => {
       const { id } = request.params as { readonly id: string };
       const { revision } = check(revisionSchema, request.body, readWith);
-      const job = await reading.upToDate(store.stepText(id, by));
+      const job = await reading.upToDate(store.stepText(id, revision, by));
       if (!job) throw damaged();
       await sendStored(response, store.goTo(id, revision, by, job), reading);
     });

@@ -147,9 +147,10 @@ export class JobStore {
     });
   }
 
-  /** The document that undo (−1) or redo (1) goes to from where the job stands. Refused where there is none. */
-  stepText(id: string, by: -1 | 1): string {
+  /** The document that undo (−1) or redo (1) goes to from where the job stands. Refused where there is none, or the job does not stand where it was seen. */
+  stepText(id: string, revision: number, by: -1 | 1): string {
     const row = this.#row(id);
+    this.#seen(row, revision);
     const target = this.#sql.stepAt.get(id, row.step + by);
     if (!target) {
       const [code, message] = by < 0 ? ['nothing-to-undo', 'There is nothing to undo.'] : ['nothing-to-redo', 'There is nothing to redo.'];
@@ -180,13 +181,17 @@ export class JobStore {
   #changing(id: string, revision: number, change: (row: JobRow) => void): JobRow {
     return this.#transaction(() => {
       const row = this.#row(id);
-      if (row.revision !== revision) {
-        const message = 'This job was changed in another window since this one read it.';
-        throw new Refusal(409, { code: 'stale-revision', path: 'revision', message }, { current: () => storedText(row, this.#reading) });
-      }
+      this.#seen(row, revision);
       change(row);
       return this.#row(id);
     });
+  }
+
+  /** Refused with the job as it stands where that is not what was seen of it. */
+  #seen(row: JobRow, revision: number): void {
+    if (row.revision === revision) return;
+    const message = 'This job was changed in another window since this one read it.';
+    throw new Refusal(409, { code: 'stale-revision', path: 'revision', message }, { current: () => storedText(row, this.#reading) });
   }
 
   #point(id: string, step: number, job: PreparedJob): void {
