@@ -7,6 +7,7 @@ import {
   outlineBounds,
   sectionOf,
   stitchesFor,
+  towards,
   type Hand,
   type Piece,
   type Planned,
@@ -97,9 +98,8 @@ export function drawStaplePlan(sheet: Sheet, plan: StaplePlan, frame: Frame): { 
   }
   const middle = paper({ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 });
   for (const { at, order } of numberedStaples(plan, NUMBERS_APART / scale)) {
-    const p = paper(at);
-    const far = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
-    sheet.line(String(order), p.x + ((middle.x - p.x) / far) * 10, p.y + ((middle.y - p.y) / far) * 10 - 4, { size: 8, face: 'bold', align: 'center' });
+    const inside = towards(paper(at), middle, 10);
+    sheet.line(String(order), inside.x, inside.y - 4, { size: 8, face: 'bold', align: 'center' });
   }
   return { scale, paper };
 }
@@ -133,10 +133,7 @@ export function drawRoll(sheet: Sheet, plan: RollPlan, hand: Hand, frame: Frame)
   const left = frame.x + (frame.width - (box.maxX - box.minX) * scale) / 2;
   const paper = (p: Point): Point => ({ x: left + (p.x - box.minX) * scale, y: frame.y + 4 + (box.maxY - p.y) * scale });
   const middle = paper({ x: (box.minX + box.maxX) / 2, y: (box.minY + box.maxY) / 2 });
-  const inwards = (p: Point, points: number): Point => {
-    const far = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
-    return { x: p.x + ((middle.x - p.x) / far) * points, y: p.y + ((middle.y - p.y) / far) * points };
-  };
+  const inwards = (p: Point, points: number): Point => towards(p, middle, points);
   sheet.shape(flatten(plan.edge).map(paper), { width: 1.2 });
   for (const at of plan.tufts) {
     const { x, y } = paper(at);

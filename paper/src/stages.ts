@@ -1,4 +1,4 @@
-import type { Point, Stage, StageLine, StageLook } from '@yardland/core';
+import { bounds, type Point, type Stage, type StageLine, type StageLook } from '@yardland/core';
 import type { Pen, Sheet } from './sheet';
 import { MARGIN, type Writer } from './writer';
 
@@ -38,8 +38,7 @@ export function drawStages(writer: Writer, stages: readonly Stage[]): void {
   const { sheet } = writer;
   const points = stages.flatMap(({ lines }) => lines.flatMap((line) => line.points));
   if (points.length === 0) return;
-  const [minX, maxX] = [Math.min(...points.map(({ x }) => x)), Math.max(...points.map(({ x }) => x))];
-  const [minY, maxY] = [Math.min(...points.map(({ y }) => y)), Math.max(...points.map(({ y }) => y))];
+  const { minX, minY, maxX, maxY } = bounds(points);
   const scale = Math.min(WIDE / Math.max(1, maxX - minX), HIGH / Math.max(1, maxY - minY));
   const high = (maxY - minY) * scale;
   const perRow = Math.floor((writer.width + GAP) / (WIDE + GAP));

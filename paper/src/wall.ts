@@ -1,4 +1,5 @@
 import {
+  bounds,
   filled,
   flatten,
   isNotch,
@@ -111,10 +112,7 @@ function bestGrid(cells: readonly Cell[], width: number, height: number): Grid {
 function drawPieces(sheet: Sheet, one: Planned, step: Operation, frame: Frame): void {
   const { pieces } = stepPicture(one, step, 'in-rows', frame.width / frame.height);
   if (!pieces.length) return;
-  const minX = Math.min(...pieces.map(({ at }) => at.x));
-  const maxX = Math.max(...pieces.map(({ at, width }) => at.x + width));
-  const minY = Math.min(...pieces.map(({ at }) => at.y));
-  const maxY = Math.max(...pieces.map(({ at, height }) => at.y + height));
+  const { minX, minY, maxX, maxY } = bounds(pieces.flatMap(({ at, width, height }) => [at, { x: at.x + width, y: at.y + height }]));
   const letters = 7.5;
   const scale = Math.min((frame.width - 6) / (maxX - minX), (frame.height - 6) / (maxY - minY));
   const left = frame.x + (frame.width - (maxX - minX) * scale) / 2;
@@ -161,8 +159,7 @@ function drawPieces(sheet: Sheet, one: Planned, step: Operation, frame: Frame): 
 /** The moments of a step in as many rows as make them largest, to one scale, with their numbers. */
 function drawMoments(sheet: Sheet, stages: readonly Stage[], frame: Frame): void {
   const points = stages.flatMap(({ lines }) => lines.flatMap((line) => line.points));
-  const [minX, maxX] = [Math.min(...points.map(({ x }) => x)), Math.max(...points.map(({ x }) => x))];
-  const [minY, maxY] = [Math.min(...points.map(({ y }) => y)), Math.max(...points.map(({ y }) => y))];
+  const { minX, minY, maxX, maxY } = bounds(points);
   const inRows = (rows: number) => {
     const columns = Math.ceil(stages.length / rows);
     const [wide, high] = [(frame.width - GAP * (columns - 1)) / columns, (frame.height - GAP * (rows - 1)) / rows];

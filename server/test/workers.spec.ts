@@ -5,7 +5,8 @@ import os, { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import { Refusal } from '../src/http/refusal';
-import { NO_REQUIRED_MODULES, Workers, type Asker } from '../src/workers/workers';
+import { NO_REQUIRED_MODULES } from '../src/workers/threads';
+import { Workers, type Asker } from '../src/workers/workers';
 import { demoDir, demoJob, running } from './support';
 
 const shop = shopSchema.parse(JSON.parse(fs.readFileSync(path.join(demoDir, 'shop.json'), 'utf8')));

@@ -12,6 +12,8 @@ export const cross = (a: Point, b: Point): number => a.x * b.y - a.y * b.x;
 export const dot = (a: Point, b: Point): number => a.x * b.x + a.y * b.y;
 /** The point between a (t = 0) and b (t = 1). */
 export const between = (a: Point, b: Point, t: number): Point => ({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
+/** The point that is `by` away from `from` in the direction of `to`; `from` itself where both are the same. */
+export const towards = (from: Point, to: Point, by: number): Point => plusPoint(from, unit(minusPoint(to, from)), by);
 /** A vector of length 1; the zero vector stays. */
 export function unit(v: Point): Point {
   const length = Math.hypot(v.x, v.y);

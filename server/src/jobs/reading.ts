@@ -1,6 +1,5 @@
-import { fileURLToPath } from 'node:url';
 import { Piscina } from 'piscina';
-import { NO_REQUIRED_MODULES } from '../workers/workers';
+import { tasksBeside } from '../workers/threads';
 import * as tasks from './reading-tasks';
 
 /** Text up to this many letters is read where it comes in; more of it in a thread, so that nobody waits for it. */
@@ -33,11 +32,8 @@ export class JobReading {
   }
 
   #thread(): Piscina {
-    const here = import.meta.url;
-    const source = here.endsWith('.ts');
     return (this.#pool ??= new Piscina({
-      filename: fileURLToPath(new URL(source ? './reading-tasks.ts' : './reading-tasks.js', here)),
-      execArgv: source ? ['--import', 'tsx'] : NO_REQUIRED_MODULES,
+      ...tasksBeside(import.meta.url, 'reading-tasks'),
       name: 'upToDate',
       minThreads: 0,
       maxThreads: 1,

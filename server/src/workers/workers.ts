@@ -1,21 +1,15 @@
 import { availableParallelism } from 'node:os';
-import { fileURLToPath } from 'node:url';
 import type { Printed } from '@yardland/paper';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/refusal';
 import type * as tasks from './tasks';
+import { tasksBeside } from './threads';
 import { Turns, type Expected } from './turns';
 
 /** Work that waits for a thread at most, half of it for one asker; more is refused and asked for again later. */
 const QUEUE = 32;
 /** Asked again after so many seconds when the queue is full. */
 const RETRY_AFTER_S = 10;
-
-/**
- * Options of a thread that imports its tasks and never requires them. A thread that is ended while it requires an ES module takes the whole process down on Node 20
- * (`v8::Module::IsGraphAsync must be used on an instantiated module`); threads are ended whenever an asker leaves. Ended while it imports, it just ends.
- */
-export const NO_REQUIRED_MODULES = ['--no-experimental-require-module'];
 
 /** Who asks: a name of theirs, so that all get their turn, and the sign that they have gone. */
 export interface Asker {
@@ -133,11 +127,8 @@ export class Workers {
   }
 
   #threads(): Piscina {
-    const here = import.meta.url;
-    const source = here.endsWith('.ts');
     return (this.#pool ??= new Piscina({
-      filename: fileURLToPath(new URL(source ? './tasks.ts' : './tasks.js', here)),
-      execArgv: source ? ['--import', 'tsx'] : NO_REQUIRED_MODULES,
+      ...tasksBeside(import.meta.url, 'tasks'),
       // Loaded as a thread starts; the others come from the same file.
       name: 'print',
       minThreads: 1,

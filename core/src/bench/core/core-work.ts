@@ -36,7 +36,8 @@ export interface CoreWork {
     readonly lay: string;
     readonly close: string;
     readonly fix: WrapFix;
-    /** Its corners are cut out and meet on the core's upright edges. */ readonly mitred: boolean;
+    /** Its corners are cut out and meet on the core's upright edges. */
+    readonly mitred: boolean;
   } | null;
   /** The muslin that lies between springs and the foam on them; none where there is none. */
   readonly muslin: Piece | null;

@@ -1,10 +1,11 @@
-import { given, law, type Figure } from '../../kernel/figure';
+import { given, type Figure } from '../../kernel/figure';
 import type { Piece } from '../../piece/piece';
 import { operation, type Operation } from '../../piece/operation';
 import { minutesFor } from '../../shop/minutes';
 import { clipEvery } from '../band/corners';
 import { showsHoles } from '../../material/material';
 import { weltRing } from '../sewing/steps';
+import { drawnDown } from '../sewing/drawn-down';
 import { slippedKnotStages } from '../sewing/hand-stages';
 import { steamed, type CuttingWords } from '../sewing/cloth-way';
 import { cutCover, dress, insertCore } from '../sewing/cover-operations';
@@ -231,7 +232,7 @@ function drawButtons(work: BoxWork, after: string): Operation[] {
   const buttons = countMarks(work, 'button');
   if (buttons === 0) return [];
   const { sizes, assume } = work.request;
-  const depth = law('drawn down', '{0} × {1}', [sizes.sewn.height, given('of the thickness', assume('tuftDepthShare'), 'shop', 'count')]);
+  const depth = drawnDown(sizes, assume);
   return [
     operation({
       id: 'fill/buttons',

@@ -89,9 +89,7 @@ export class BenchStation {
   protected readonly machines = computed(() => waysOfOne('machine', this.store.shop()?.document));
   protected readonly fills = computed(() => waysOfOne('fill', this.store.shop()?.document));
 
-  protected readonly wallLink = computed(
-    () => `/api/jobs/${this.store.head()?.id ?? ''}/wall/${this.store.cushionIndex() + 1}.pdf${this.work.hand() === 'left' ? '?hand=left' : ''}`,
-  );
+  protected readonly wallLink = computed(() => `${this.store.wallLink()}${this.work.hand() === 'left' ? '?hand=left' : ''}`);
   protected readonly hands = HANDS.map((value) => ({ value, name: `the ${value} hand` }));
   protected readonly people = computed(() => {
     const names = this.work.people();

@@ -1,4 +1,4 @@
-import { numberedApart, outlineBounds, stitchesFor, type Hand, type NumberedStitch, type Planned, type Point, type RollPlan } from '@yardland/core';
+import { numberedApart, outlineBounds, stitchesFor, towards, type Hand, type NumberedStitch, type Planned, type Point, type RollPlan } from '@yardland/core';
 import { circle } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
@@ -49,11 +49,9 @@ function tuftItems(plan: RollPlan, face: Face): SceneItem[] {
 
 /** Numbers of the stitches, as far as they have room, a little inside them. */
 function numberItems(stitches: readonly NumberedStitch[], { wide, middle }: Face): SceneItem[] {
-  return numberedApart(stitches, wide * NUMBERS_APART).map(({ at, order }) => {
-    const far = Math.hypot(middle.x - at.x, middle.y - at.y) || 1;
-    const inside = { x: at.x + ((middle.x - at.x) / far) * wide * NUMBER_IN, y: at.y + ((middle.y - at.y) / far) * wide * NUMBER_IN };
-    return note(`number-${order}`, inside, String(order), 'plain');
-  });
+  return numberedApart(stitches, wide * NUMBERS_APART).map(({ at, order }) =>
+    note(`number-${order}`, towards(at, middle, wide * NUMBER_IN), String(order), 'plain'),
+  );
 }
 
 /** One side of the roll: its stitches, its turn and the way the hand goes. */

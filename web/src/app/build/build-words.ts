@@ -10,6 +10,13 @@ import {
   type WrapWay,
 } from '@yardland/core';
 
+/** What is measured of a core, cut or wrapped, and the most of it, mm. */
+export const MEASURED_SIDES = [
+  { key: 'widthMm', name: 'wide', most: 20_000 },
+  { key: 'depthMm', name: 'deep', most: 20_000 },
+  { key: 'heightMm', name: 'high', most: 1000 },
+] as const;
+
 export const WRAP_WORDS: Record<WrapWay, string> = {
   blanket: 'blanket round front and back',
   faces: 'faces only',

@@ -6,6 +6,7 @@ import { Choice } from '../shared/controls/choice';
 import { Facts, type Fact } from '../shared/facts';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { TrayPart } from '../shared/ui/ui';
+import { MEASURED_SIDES } from './build-words';
 
 /** How the core is cut and put together: its height, what each layer's own plan is, what is glued, what the saw leaves. */
 @Component({
@@ -51,11 +52,7 @@ export class CoreTray {
     { value: 'knife', name: 'knife' },
     { value: 'hot-wire', name: 'hot wire' },
   ];
-  protected readonly sides = [
-    { key: 'widthMm', name: 'wide', most: 20_000 },
-    { key: 'depthMm', name: 'deep', most: 20_000 },
-    { key: 'heightMm', name: 'high', most: 1000 },
-  ] as const;
+  protected readonly sides = MEASURED_SIDES;
   protected readonly fronts = [
     { value: 'flat', name: 'lies flat' },
     { value: 'over', name: 'rolls over the front' },

@@ -22,7 +22,7 @@ import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { Button, TrayPart } from '../shared/ui/ui';
 import { waysOfOne } from '../shared/words/way-words';
-import { WRAP_WORDS } from './build-words';
+import { MEASURED_SIDES, WRAP_WORDS } from './build-words';
 
 /** How the core is wrapped, in how thick a wadding, what is cut for it and how much comes off the roll. */
 @Component({
@@ -149,11 +149,7 @@ export class WrapTray {
     { value: 'follows' as const, name: 'yes: the cover follows' },
     { value: 'as-planned' as const, name: 'yes: the cover as planned' },
   ];
-  protected readonly sides = [
-    { key: 'widthMm', name: 'wide', most: 20_000 },
-    { key: 'depthMm', name: 'deep', most: 20_000 },
-    { key: 'heightMm', name: 'high', most: 1000 },
-  ] as const;
+  protected readonly sides = MEASURED_SIDES;
 
   /** Whether the wrapped core is tried before cloth is cut, and what gives way then. */
   protected setTrial(value: string): void {

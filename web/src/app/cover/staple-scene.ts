@@ -1,4 +1,4 @@
-import { mirrored, numberedStaples, outlineBounds, type Planned, type Point, type SayIn, formatLength } from '@yardland/core';
+import { mirrored, numberedStaples, outlineBounds, towards, type Planned, type Point, type SayIn, formatLength } from '@yardland/core';
 import { circle } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
@@ -17,11 +17,7 @@ export function stapleScene({ cover, source }: Planned, fit: string, { units, st
   const turned = ({ x, y }: Point): Point => ({ x: 2 * middle.x - x, y });
   const numbers = numberedStaples(plan, wide * NUMBERS_APART[room]);
   // Numbers stand inside the line, on the side of the middle.
-  const inwards = (p: Point): Point => {
-    const far = Math.hypot(middle.x - p.x, middle.y - p.y) || 1;
-    const by = wide * (room === 'large' ? 0.032 : 0.07);
-    return { x: p.x + ((middle.x - p.x) / far) * by, y: p.y + ((middle.y - p.y) / far) * by };
-  };
+  const inwards = (p: Point): Point => towards(p, middle, wide * (room === 'large' ? 0.032 : 0.07));
   const staples = plan.staples.map(({ at, order, round, corner }): SceneItem => ({
     kind: 'area',
     key: `staple-${order}`,

@@ -104,6 +104,8 @@ export class JobStore {
 
   /** Where the ticket of the cushion in hand is printed. */
   readonly ticketLink = computed(() => `/api/jobs/${this.#head()?.id ?? ''}/tickets/${this.cushionIndex() + 1}.pdf`);
+  /** The same for its order of work on the wall. */
+  readonly wallLink = computed(() => `/api/jobs/${this.#head()?.id ?? ''}/wall/${this.cushionIndex() + 1}.pdf`);
 
   readonly #id = computed(() => this.#head()?.id ?? null);
   readonly #ask = computed<Ask | null>(() => {

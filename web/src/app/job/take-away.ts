@@ -22,7 +22,7 @@ import { JobStore } from './job-store';
       >
         <button type="button" cdkMenuItem (cdkMenuItemTriggered)="copy()"><svg ylIcon="clipboard-list" size="20"></svg> Copy what to buy</button>
         <a cdkMenuItem [href]="cuttingLink()" target="_blank" rel="noopener"><svg ylIcon="scissors" size="20"></svg> Print the job’s cutting list</a>
-        <a cdkMenuItem [href]="wallLink()" target="_blank" rel="noopener"><svg ylIcon="printer" size="20"></svg> Print the order of work, for the wall</a>
+        <a cdkMenuItem [href]="store.wallLink()" target="_blank" rel="noopener"><svg ylIcon="printer" size="20"></svg> Print the order of work, for the wall</a>
         <a cdkMenuItem [href]="orderLink('pdf')" target="_blank" rel="noopener"
           ><svg ylIcon="clipboard-list" size="20"></svg> Print the order sheet, foam and wadding</a
         >
@@ -48,7 +48,6 @@ export class TakeAway {
   protected readonly exportLink = computed(() => `${this.#job()}/export`);
   protected readonly cuttingLink = computed(() => `${this.#job()}/cutting-list.pdf`);
   protected readonly orderLink = (ending: 'pdf' | 'csv'): string => `${this.#job()}/order-sheet.${ending}`;
-  protected readonly wallLink = computed(() => `${this.#job()}/wall/${this.store.cushionIndex() + 1}.pdf`);
   protected readonly templateLink = computed(() => `${this.#job()}/templates/${this.store.cushionIndex() + 1}.pdf`);
 
   protected readonly labelsLink = (stock: string): string => `${this.#job()}/labels.pdf?cushion=${this.store.cushionIndex() + 1}${stock}`;

@@ -7,6 +7,7 @@ import { minutesFor } from '../../../shop/minutes';
 import type { Box } from '../../box/choices';
 import { makeBox } from '../../box/make';
 import type { Construction, Cover, CoverRequest, Notion } from '../../contract';
+import { drawnDown } from '../../sewing/drawn-down';
 import { slippedKnotStages } from '../../sewing/hand-stages';
 import { rollHeight, rollPlan, rollSides, stitchMarks, THINNEST_ROLL, tuftsOn, type Tufts } from '../../sewing/stitched-edge';
 import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
@@ -76,7 +77,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, stitchi
   const count = tufts.at.length;
   const buttons = choices.tuftWith === 'button';
   const spacing = (mm: number): Figure => given('from tuft to tuft', mm, 'counted');
-  const deep = law('drawn down', '{0} × {1}', [sizes.sewn.height, given('of the thickness', assume('tuftDepthShare'), 'shop', 'count')]);
+  const deep = drawnDown(sizes, assume);
   return [
     ...(count
       ? [

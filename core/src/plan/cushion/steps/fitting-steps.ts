@@ -1,9 +1,8 @@
-import type { TestFit } from '../../../allowance/test-fit';
 import { given, type Figure } from '../../../kernel/figure';
 import { operation, type Operation } from '../../../piece/operation';
-import type { Sizes } from '../../../piece/sizes';
 import type { Constants } from '../../../shop/assumptions';
 import { minutesFor } from '../../../shop/minutes';
+import type { FollowedTestFit } from './step-sizes';
 
 /** The steps with the packing of both ends after the core is in, before anything closes or dresses the cushion; as they are where nothing is packed. */
 export function withPackedEnds(steps: readonly Operation[], endFilling: Figure | null, assume: Constants): Operation[] {
@@ -25,7 +24,7 @@ export function withPackedEnds(steps: readonly Operation[], endFilling: Figure |
 }
 
 /** The steps with the wrapped core tried before any cloth of the cover is cut; as they are where it is not. */
-export function triedFirst(steps: readonly Operation[], fit: (TestFit & { readonly planned: Sizes['sewn'] }) | null, assume: Constants): Operation[] {
+export function triedFirst(steps: readonly Operation[], fit: FollowedTestFit | null, assume: Constants): Operation[] {
   if (!fit) return [...steps];
   const { planned, widthMm, depthMm, heightMm } = fit;
   const measured = [widthMm, depthMm, heightMm].map((mm, i) => (mm === undefined ? null : given(['wide', 'deep', 'high'][i] as string, mm, 'entered')));

@@ -16,6 +16,9 @@ import { slotFacts } from '../../cloths';
 import { keptCover } from '../old/look-over';
 import type { CushionContext } from './context';
 
+/** The wrapped core tried before cloth is cut: what was found, and the sewn size that was planned. */
+export type FollowedTestFit = TestFit & { readonly planned: Sizes['sewn'] };
+
 /** How large a cushion becomes, and what its outline and its edge are. */
 export interface Sized {
   readonly school: School;
@@ -24,8 +27,8 @@ export interface Sized {
   readonly profile: EdgeProfile;
   /** The wrap's loft as asked for, mm. */
   readonly loftMm: number;
-  /** The wrapped core is tried before cloth is cut: what was found, and the sewn size that was planned. Null where it is not, or the construction's cover cannot follow. */
-  readonly testFit: (TestFit & { readonly planned: Sizes['sewn'] }) | null;
+  /** Null where nothing was tried, or the construction's cover cannot follow. */
+  readonly testFit: FollowedTestFit | null;
   /** Seam line round, where the shape has a law of its own for it. */
   readonly round: Figure | undefined;
 }
@@ -76,7 +79,7 @@ export function sizedCushion(cushion: Cushion, construction: Construction, conte
   const bySchool = welted ? drawnIn(evaluated, welted.flange, welted.edges, measuredAs) : evaluated;
   if (leavesNoHeight(bySchool, construction.profile(choices, bySchool, assume)))
     return not(issue('error', 'allowances-leave-no-height', 'heightMm', { heightMm }));
-  const tried = testFitOf(cushion, own === null && construction.profile(choices, bySchool, assume).kind === 'band');
+  const tried = testFitOf(cushion, () => own === null && construction.profile(choices, bySchool, assume).kind === 'band');
   const fitted = tried ? followingTestFit(bySchool, tried) : bySchool;
   const bySides = outlinesOf(base, fitted, acrossMm, deepMm);
   if (!bySides) {
@@ -97,9 +100,10 @@ export function sizedCushion(cushion: Cushion, construction: Construction, conte
 }
 
 /** The test-fit of a cushion whose cover is cut anew and can follow it: a level box that the school sizes. */
-function testFitOf(cushion: Cushion, follows: boolean): TestFit | null {
+function testFitOf(cushion: Cushion, follows: () => boolean): TestFit | null {
+  if (!cushion.testFit || keptCover(cushion) !== null) return null;
   const level = (shapeOf(cushion.template).thin?.(cushion.template) ?? null) === null;
-  return follows && level && cushion.testFit && keptCover(cushion) === null ? cushion.testFit : null;
+  return level && follows() ? cushion.testFit : null;
 }
 
 /** A knife edge has no height of its own as sewn or finished. */
