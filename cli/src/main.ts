@@ -4,9 +4,10 @@ import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
 import { layVerb } from './verbs/lay';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
+import { solidVerb } from './verbs/solid';
 import { splitVerb } from './verbs/split';
 
-const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb, layVerb];
+const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb, layVerb, solidVerb];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 

@@ -295,3 +295,38 @@ describe('yardland split', () => {
     expect(refused('--into', 'many')).toEqual([2, 'split-count']);
   });
 });
+
+describe('yardland solid', () => {
+  const text = JSON.stringify(job);
+  it('prints the cushion in the round, standing on z = 0, a part a piece, and straight without its bulge', () => {
+    const { code, out, error } = runFromSources(['solid', '-', '--cushion', '1', '--bulge', '0'], text);
+    expect([code, error]).toEqual([0, '']);
+    const { parts } = JSON.parse(out) as {
+      parts: { piece: string; kind: string; material: string; positions: number[]; triangles: number[]; uvs: number[] }[];
+    };
+    const cover = parts.filter(({ kind }) => kind === 'cover');
+    expect(cover.map(({ piece }) => piece).sort()).toEqual(['boxing-1', 'boxing-2', 'plaque', 'plate', 'plate']);
+    const every = (axis: number): number[] => cover.flatMap(({ positions }) => positions.filter((_, i) => i % 3 === axis));
+    expect([Math.min(...every(0)), Math.max(...every(0))]).toEqual([0, 590]);
+    expect([Math.min(...every(1)), Math.max(...every(1))]).toEqual([0, 490]);
+    expect(Math.min(...every(2))).toBe(0);
+    for (const { positions, triangles, uvs } of parts) {
+      expect(uvs.length / 2).toBe(positions.length / 3);
+      expect(Math.max(...triangles)).toBeLessThan(positions.length / 3);
+    }
+    expect(cover[0]?.material).toBe('cloth/main');
+  });
+
+  it('writes glTF, and says what it cannot do', () => {
+    const file = path.join(os.tmpdir(), `yardland-solid-${process.pid}.gltf`);
+    expect(run(['solid', '-', '--cushion', '1', '--out', file], text).code).toBe(0);
+    const gltf = JSON.parse(fs.readFileSync(file, 'utf8')) as { asset: { version: string }; nodes: unknown[] };
+    fs.rmSync(file);
+    expect(gltf.asset.version).toBe('2.0');
+    expect(gltf.nodes.length).toBeGreaterThan(5);
+    const codes = (args: string[]): string => (JSON.parse(run(['solid', '-', ...args], text).error) as { problems: { code: string }[] }).problems[0]!.code;
+    expect(codes(['--cushion', '2'])).toBe('cushion-unknown');
+    expect(codes(['--cushion', '1', '--bulge', '3'])).toBe('bulge-out-of-range');
+    expect(codes(['--out', path.join(os.tmpdir(), 'no-such-folder', 'a.gltf')])).toBe('file-not-written');
+  });
+});

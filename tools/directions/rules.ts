@@ -23,11 +23,11 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   // The one road from a job to everything derived.
   plan: ['job', 'say'],
   // A cushion is drawn from its plan; ways to make it are compared by their drawings too.
-  picture: ['plan'],
+  picture: ['plan', 'format'],
   compare: ['picture'],
   record: ['plan'],
   progress: ['record'],
-  format: ['template'],
+  format: ['template', 'form'],
   contract: ['plan'],
   testing: ['compare'],
 };
@@ -43,8 +43,8 @@ const WORKSPACES: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Packages, or parts of them, that the core may use; everything that touches a screen, a disk or a clock stays outside. */
-const CORE_PACKAGES = new Set(['zod', 'clipper2-ts/dist/Offset.js', 'earcut', 'papaparse', 'saxes', 'svgpath']);
-const CORE_SPEC_PACKAGES = new Set([...CORE_PACKAGES, 'fast-check']);
+const CORE_PACKAGES = new Set(['zod', 'clipper2-ts/dist/Offset.js', 'earcut', 'papaparse', 'saxes', 'svgpath', 'cdt2d']);
+const CORE_SPEC_PACKAGES = new Set([...CORE_PACKAGES, 'fast-check', '@gltf-transform/core']);
 
 export interface Import {
   /** The importing file from the root, with slashes. */

@@ -1,5 +1,6 @@
 import type { ZodType } from 'zod';
 import type { ClosedLines } from '../form/form';
+import type { Skin } from '../form/skin';
 import type { Outline } from '../geometry/outline';
 import type { Figure } from '../kernel/figure';
 import type { Issue } from '../kernel/issue';
@@ -122,6 +123,8 @@ export interface Cover {
   readonly roll?: RollPlan | null;
   /** What a domed plate has more than its band, eased in as it is sewn; null for flat plates. */
   readonly eased: Figure | null;
+  /** How its pieces lie on the closed cushion; null where there is nothing to show. */
+  readonly skin: Skin | null;
   readonly problems: readonly Issue[];
 }
 

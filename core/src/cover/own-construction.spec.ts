@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { flatFace } from '../form/skin';
 import { given, plus, sum } from '../kernel/figure';
 import { plan } from '../plan/plan';
 import { planJson } from '../plan/json';
@@ -49,6 +50,7 @@ const bag: Construction<z.infer<typeof schema>> = {
         }),
       ],
       eased: null,
+      skin: { upper: flatFace(a.id), lower: flatFace(b.id), band: [], cords: [] },
       problems: [],
     };
   },

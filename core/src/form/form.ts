@@ -74,7 +74,7 @@ const DENT_MM = 45;
 const DENT_SHARE = 0.85;
 
 /** A surface between the places of its grid, straight from each to the next; nothing beyond it and below the rim. */
-function onGrid({ x0, y0, step, columns, rows, values }: RiseGrid, p: Point): number {
+export function onGrid({ x0, y0, step, columns, rows, values }: RiseGrid, p: Point): number {
   const [u, v] = [(p.x - x0) / step, (p.y - y0) / step];
   const [column, row] = [Math.floor(u), Math.floor(v)];
   if (column < 0 || row < 0 || column >= columns - 1 || row >= rows - 1) return 0;
@@ -83,12 +83,22 @@ function onGrid({ x0, y0, step, columns, rows, values }: RiseGrid, p: Point): nu
   return Math.max(0, (at(0, 0) * (1 - s) + at(1, 0) * s) * (1 - t) + (at(0, 1) * (1 - s) + at(1, 1) * s) * t);
 }
 
+/** What is left of a face's rise where it is drawn in: round buttons and tufts, and along the seams of channels. */
+export function drawnIn({ rim, buttons, lines: { channels } }: Pick<ClosedForm, 'rim' | 'buttons' | 'lines'>): (p: Point) => number {
+  const { minX, maxX } = bounds(rim);
+  return (p) => {
+    const across = channels ? 1 - CHANNEL_SHARE * (1 - Math.abs(Math.sin((Math.PI * channels * (p.x - minX)) / (maxX - minX)))) : 1;
+    return buttons.reduce((rise, { x, y }) => rise * (1 - DENT_SHARE * Math.exp(-((Math.hypot(p.x - x, p.y - y) / DENT_MM) ** 2))), across);
+  };
+}
+
 /**
  * A face's rise over its rim, as a share of its crown: the solved surface where there is one. Otherwise it is 0 at the edge and 1 where the face is furthest from its
  * edge, with the profile of a cloth under even pressure. It is drawn in round buttons and tufts and along the seams of channels.
  */
-export function riseOf({ rim, buttons, lines: { channels }, surface }: Pick<ClosedForm, 'rim' | 'buttons' | 'lines' | 'surface'>): (p: Point) => number {
+export function riseOf({ rim, buttons, lines, surface }: Pick<ClosedForm, 'rim' | 'buttons' | 'lines' | 'surface'>): (p: Point) => number {
   const { minX, minY, maxX, maxY } = bounds(rim);
+  const left = drawnIn({ rim, buttons, lines });
   let deepest = 0;
   const steps = 12;
   for (let i = 1; i < steps; i++)
@@ -100,8 +110,7 @@ export function riseOf({ rim, buttons, lines: { channels }, surface }: Pick<Clos
     if (deepest <= 0 || !contains(rim, p)) return 0;
     const near = Math.min(1, distanceTo(rim, p) / deepest);
     const share = surface ? onGrid(surface, p) : near * (2 - near);
-    const across = channels ? 1 - CHANNEL_SHARE * (1 - Math.abs(Math.sin((Math.PI * channels * (p.x - minX)) / (maxX - minX)))) : 1;
-    return buttons.reduce((rise, { x, y }) => rise * (1 - DENT_SHARE * Math.exp(-((Math.hypot(p.x - x, p.y - y) / DENT_MM) ** 2))), across * share);
+    return share * left(p);
   };
 }
 

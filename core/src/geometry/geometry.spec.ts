@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { grow } from './offset';
 import { area, bounds, edgeSpans, flatten, perimeter, rectangleOutline, stationAt, type Outline } from './outline';
 import { polygonArea, polygonGap } from './polygon';
+import { arcAbout, line } from './segment';
+import { sliced } from './transform';
 
 const rectangle = fc
   .record({
@@ -98,5 +100,15 @@ describe('polygonGap', () => {
     expect(polygonGap(box(0, 0, 10, 10), box(2, 2, 3, 3))).toBe(0);
     expect(polygonGap(box(0, 0, 10, 10), box(0, 0, 10, 10))).toBe(0);
     expect(polygonGap(box(4, -5, 2, 20), box(0, 0, 10, 10))).toBe(0);
+  });
+});
+
+describe('a slice of an outline', () => {
+  it('keeps a curve that touches the level where a slice begins', () => {
+    // A half round that lies on its curve, cut level at 100 of 173: its lower part has what the circle has below, r² acos(d/r) − d √(r² − d²) with d = 73.
+    const r = 173;
+    const half: Outline = { segments: [arcAbout('front', { x: 0, y: r }, { x: -r, y: r }, Math.PI), line('back', { x: r, y: r }, { x: -r, y: r })] };
+    const below = sliced(half, 'y', 0, 100);
+    expect(area(below!)).toBeCloseTo(r * r * Math.acos(73 / r) - 73 * Math.sqrt(r * r - 73 * 73), 3);
   });
 });

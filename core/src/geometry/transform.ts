@@ -147,7 +147,8 @@ export function sliced(outline: Outline, axis: 'x' | 'y', from: number, to: numb
     )
     .filter((segment) => {
       const middle = pointOn(segment, segmentLength(segment) / 2)[axis];
-      return middle > from && middle < to;
+      // A level that cuts nothing keeps everything, also what only touches it.
+      return (middle > from || !cuts.includes(from)) && (middle < to || !cuts.includes(to));
     });
   const names: Record<'x' | 'y', readonly [EdgeName, EdgeName]> = { x: ['left', 'right'], y: ['front', 'back'] };
   return {

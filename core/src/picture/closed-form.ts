@@ -1,7 +1,8 @@
 import { cornersOf } from '../cover/band/corners';
 import type { ClosedForm } from '../form/form';
 import { edgeSpans, flatten, perimeter, stationAt, type Outline } from '../geometry/outline';
-import type { Piece } from '../piece/piece';
+import type { Cover } from '../cover/contract';
+import type { Mark, Piece } from '../piece/piece';
 import { alongOutline } from '../geometry/along';
 import { distance, type Point } from '../geometry/point';
 import type { Planned } from '../plan/cushion/cushion-plan';
@@ -60,21 +61,23 @@ function between(outline: Outline, rim: readonly Point[], [a, b]: readonly [numb
   return middles.map(within(a, b)(middle) ? within(a, b) : within(b, a));
 }
 
+/** What is marked on the first plate; one of three parts has its marks on all of them. */
+export function plateMarksOf({ pieces }: Pick<Cover, 'pieces'>): Mark[] {
+  const [plate] = pieces.filter(({ role }) => role === 'plate');
+  const wholeOf = ({ id, partOf }: Piece): string => partOf?.plate ?? id;
+  return pieces.filter((one) => plate && wholeOf(one) === wholeOf(plate)).flatMap(({ marks }) => marks);
+}
+
+/** Whether a mark draws the face in. */
+export const isButton = ({ kind }: Mark): boolean => kind === 'button' || kind === 'tuft';
+
 /** The finished cushion as a solid, from its outline, its edge and how it will fit: what a drawing from any side is made of. */
 export function closedForm(one: Planned): ClosedForm {
   const { source, outlines, profile, sizes, fit, cover, crown, lines } = one;
-  // A plate of three parts has its marks on all of them.
-  const [plate] = cover.pieces.filter(({ role }) => role === 'plate');
-  const wholeOf = ({ id, partOf }: Piece): string => partOf?.plate ?? id;
-  const buttons = cover.pieces
-    .filter((one) => plate && wholeOf(one) === wholeOf(plate))
-    .flatMap(({ marks }) => marks.filter(({ kind }) => kind === 'button' || kind === 'tuft').map(({ at }) => at));
+  const marks = plateMarksOf(cover);
+  const buttons = marks.filter(isButton).map(({ at }) => at);
   const zipEnds = lines.zip
-    ? cover.pieces
-        .filter((one) => plate && wholeOf(one) === wholeOf(plate))
-        .flatMap(({ marks }) => marks)
-        .flatMap(({ kind, at }) => (kind === 'zip-end' ? [alongOutline(outlines.sewn, at, NEAR_MM)] : []))
-        .filter((mm) => mm !== null)
+    ? marks.flatMap(({ kind, at }) => (kind === 'zip-end' ? [alongOutline(outlines.sewn, at, NEAR_MM)] : [])).filter((mm) => mm !== null)
     : [];
   const rim = rimAt(outlines.sewn, zipEnds);
   const { front, corners } = sidesOf(outlines.sewn, rim);

@@ -74,7 +74,7 @@ const layerWords = ({ one, shop, size }: Ask, i: number): string => {
 const UNKNOWN_SHARE = 0.5;
 
 /** How thick the wadding on one side of the core lies in the closed cover, mm: as thin as the predicted pressure makes it. */
-function sideAsItLies({ fit, fitRequest, wrap, wrapWay }: Planned, way: 'across' | 'along'): number {
+export function sideAsItLies({ fit, fitRequest, wrap, wrapWay }: Planned, way: 'across' | 'along'): number {
   if (!fit || !fitRequest) return wrapLies(wrapWay).sides ? wrap.value * UNKNOWN_SHARE : 0;
   return way === 'across' ? waddingAt(fitRequest.sideLoftAcrossMm, fit.pressureAcrossPa) : waddingAt(fitRequest.sideLoftAlongMm, fit.pressureAlongPa);
 }

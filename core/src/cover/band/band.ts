@@ -1,5 +1,6 @@
 import type { Outline } from '../../geometry/outline';
 import { stationAt } from '../../geometry/outline';
+import type { SkinRun } from '../../form/skin';
 import type { Figure } from '../../kernel/figure';
 import type { Issue } from '../../kernel/issue';
 import type { Piece } from '../../piece/piece';
@@ -32,6 +33,8 @@ export interface Band {
   readonly joins: readonly SeamDraft[];
   /** What meets at the plaque's ends. */
   readonly ends: readonly SeamDraft[];
+  /** Where its pieces stand round the cushion. */
+  readonly runs: readonly SkinRun[];
   /** The opening's start and end, mm round the sewn outline. */
   readonly zip: { readonly startMm: number; readonly endMm: number } | null;
   /** The band's lower edge beside the opening and along it, with the same runs of the bottom plate, where it is closed by hand. */
@@ -49,6 +52,11 @@ export function lowerEdges(parts: readonly BandPart[], lengthMm: number, startMm
       return b - a > 1e-9 ? [{ piece: piece.id, from: { x: x + a - fromMm, y }, to: { x: x + b - fromMm, y } }] : [];
     }),
   );
+}
+
+/** Runs measured from a place on the rim as runs from its first point. */
+export function runsFrom(runs: readonly SkinRun[], startMm: number): SkinRun[] {
+  return runs.map((run) => ({ ...run, fromMm: run.fromMm + startMm, toMm: run.toMm + startMm }));
 }
 
 /** A run of a plate's own seam line as a stretch, mm round it. */

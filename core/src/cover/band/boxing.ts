@@ -1,11 +1,12 @@
 import { aheadOn } from '../../geometry/around';
+import { stripRun, type SkinRun } from '../../form/skin';
 import { perimeter } from '../../geometry/outline';
 import { issue, type Issue } from '../../kernel/issue';
 import type { Piece } from '../../piece/piece';
 import type { SeamDraft } from '../../piece/seam';
 import type { PlaquePlaces } from '../plaque/ask';
 import { stripEdge } from '../sewing/cloth-piece';
-import { lowerEdges, type Band, type BandPart } from './band';
+import { lowerEdges, runsFrom, type Band, type BandPart } from './band';
 import { cornersOf } from './corners';
 import { clearOf, endsOf, placketPiece, type BandEnds } from './ends';
 import { stripLengths } from './joins';
@@ -25,12 +26,19 @@ export function makeBand(request: BoxingRequest): Band {
   const parts = bandParts(request, ends, lie);
   const boxing = parts.map(({ piece }) => piece);
   const joins = boxing.slice(1).map((piece, i) => joinSeam(boxing[i] as Piece, piece, { panels, i: i + 1, of: boxing.length }));
-  const shared: Shared = { panels, boxing, joins, problems: [...lieProblems(request, lie), ...(panels ? [] : trimProblems(request, boxing))] };
+  const runs = parts.map(({ piece, fromMm, toMm, x }): SkinRun =>
+    stripRun(
+      piece.id,
+      { fromMm: lie.startMm + fromMm, toMm: lie.startMm + toMm, x },
+      { lowerY: stripEdge(piece, 'lower').from.y, upperY: stripEdge(piece, 'upper').from.y },
+    ),
+  );
+  const shared: Shared = { panels, boxing, joins, runs, problems: [...lieProblems(request, lie), ...(panels ? [] : trimProblems(request, boxing))] };
   return opened ? withPlaque(request, opened, ends, shared) : closedByHand(request, lie, parts, shared);
 }
 
 /** What a band has however it is closed. */
-type Shared = Pick<Band, 'panels' | 'boxing' | 'joins'> & { readonly problems: readonly Issue[] };
+type Shared = Pick<Band, 'panels' | 'boxing' | 'joins' | 'runs'> & { readonly problems: readonly Issue[] };
 
 /** A ring that is left open for the hand in its lower seam, at the centre back. */
 function closedByHand({ sewn, handOpening: opening }: BoxingRequest, { onBand, lengthMm: length }: BandLie, parts: readonly BandPart[], shared: Shared): Band {
@@ -87,6 +95,7 @@ function withPlaque(request: BoxingRequest, { reached, plaque: makePlaque }: Non
         second: [stripEdge(last, 'right'), stripEdge(first, 'left')],
       })),
     ],
+    runs: [...shared.runs, ...runsFrom(plaque.runs, reached.middleMm - reached.opening.value / 2)],
     zip: { startMm: reached.middleMm - reached.opening.value / 2, endMm: reached.middleMm + reached.opening.value / 2 },
     byHand: null,
   };

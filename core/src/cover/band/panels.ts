@@ -1,3 +1,4 @@
+import { stripRun, type SkinRun } from '../../form/skin';
 import { growEdges } from '../../geometry/offset';
 import { edgeSpans, perimeter, polygonOutline, rectangleOutline, type Outline } from '../../geometry/outline';
 import type { EdgeName } from '../../geometry/segment';
@@ -7,7 +8,7 @@ import { issue, type Issue } from '../../kernel/issue';
 import type { Piece } from '../../piece/piece';
 import type { SeamDraft, Stretch } from '../../piece/seam';
 import type { Sizes, Slope } from '../../piece/sizes';
-import type { Band } from './band';
+import { runsFrom, type Band } from './band';
 
 import { clothPiece, clothStrip, pairOfMarks, stripEdge } from '../sewing/cloth-piece';
 import type { Plaque } from '../plaque/plaque';
@@ -58,6 +59,10 @@ interface Panels {
   readonly backHeight: { readonly sewn: Figure; readonly cut: Figure };
   /** A panel across the front or the back. */
   readonly across: (id: string, label: string, height: Figure, mark: 'centre-front' | 'centre-back') => Piece;
+  /** Where front and sides stand round the cushion. */
+  readonly runs: readonly SkinRun[];
+  /** Where the back begins, mm round the seam line, and how long it is. */
+  readonly back: { readonly startMm: number; readonly mm: number };
   /** The edge along a plate, with what lies at the back. */
   readonly edge: (which: 'top' | 'bottom', atBack: readonly Stretch[]) => Stretch[];
   readonly problems: readonly Issue[];
@@ -72,7 +77,7 @@ export function makePanels(request: PanelRequest): Band {
   return request.plaque ? zippedBack(request, request.plaque, panels) : closedBack(request, panels);
 }
 
-function panelsRound({ sizes, slope, lower, upper, stripMm, trimOffMm }: PanelRequest): Panels {
+function panelsRound({ sewn, sizes, slope, lower, upper, stripMm, trimOffMm }: PanelRequest): Panels {
   const { seam } = sizes;
   const thick = { sewn: sizes.sewn.height, cut: sizes.boxingCut };
   const thin = { sewn: slope.sewn, cut: slope.boxingCut };
@@ -105,6 +110,23 @@ function panelsRound({ sizes, slope, lower, upper, stripMm, trimOffMm }: PanelRe
     });
   const [right, left] = [side(1, false), side(2, true)];
   const [rightEnds, leftEnds] = [sideEdges(right, false), sideEdges(left, true)];
+  const spans = edgeSpans(sewn);
+  const spanOf = (edge: EdgeName) => spans.find((one) => one.edge === edge) ?? { start: 0, end: 0 };
+  const depth = sizes.sewn.depth.value;
+  const sideRun = (piece: Piece, edge: EdgeName, [fromMm, toMm]: readonly [number, number]): SkinRun => ({
+    piece: piece.id,
+    fromMm: spanOf(edge).start,
+    toMm: spanOf(edge).end,
+    low: 0,
+    high: 1,
+    corners: [
+      { x: 0, y: 0 },
+      { x: depth, y: 0 },
+      { x: depth, y: toMm },
+      { x: 0, y: fromMm },
+    ],
+  });
+  const [frontMm, backMm] = [frontHeight.sewn.value, backHeight.sewn.value];
   return {
     front,
     right,
@@ -117,9 +139,17 @@ function panelsRound({ sizes, slope, lower, upper, stripMm, trimOffMm }: PanelRe
     ],
     backHeight,
     across,
+    runs: [acrossRun(front, spanOf('front')), sideRun(right, 'right', [frontMm, backMm]), sideRun(left, 'left', [backMm, frontMm])],
+    back: { startMm: spanOf('back').start, mm: spanOf('back').end - spanOf('back').start },
     edge: (which, atBack) => [stripEdge(front, which === 'top' ? 'upper' : 'lower'), rightEnds[which], ...atBack, leftEnds[which]],
     problems: width.value > stripMm ? [issue('warning', 'plaque-longer-than-strip', 'construction.strips', { plaqueMm: width.value, stripMm })] : [],
   };
+}
+
+/** Where a panel across the front or the back stands. */
+function acrossRun(piece: Piece, { start, end }: { readonly start: number; readonly end: number }): SkinRun {
+  const [lower, upper] = [stripEdge(piece, 'lower'), stripEdge(piece, 'upper')];
+  return stripRun(piece.id, { fromMm: start, toMm: end, x: lower.from.x }, { lowerY: lower.from.y, upperY: upper.from.y });
 }
 
 /** A back panel, its lower seam left open for the hand in the middle. */
@@ -139,6 +169,7 @@ function closedBack({ sewn, sizes, lower, handOpening }: PanelRequest, { front, 
     clear: handOpening,
     boxing: [front, right, back, left],
     plaque: null,
+    runs: [...panels.runs, acrossRun(back, { start: panels.back.startMm, end: panels.back.startMm + panels.back.mm })],
     topEdge: edge('top', [stripEdge(back, 'upper')]),
     bottomEdge: edge('bottom', [stripEdge(back, 'lower')]),
     joins: [
@@ -177,6 +208,7 @@ function zippedBack({ sewn, sizes, zipWidth }: PanelRequest, plaqueFor: NonNulla
     clear: opening,
     boxing: [front, right, left],
     plaque,
+    runs: [...panels.runs, ...runsFrom(plaque.runs, panels.back.startMm)],
     topEdge: edge('top', plaque.topEdge),
     bottomEdge: edge('bottom', plaque.bottomEdge),
     joins: corners,

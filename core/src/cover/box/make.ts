@@ -24,6 +24,7 @@ import { boxingOf, closingOf, endsFor, reachFor, type Box, plaqueFor } from './c
 import { boxOperations } from './operations';
 import { handOpening, platesFor, type Plates } from './plates';
 import { boxSeams } from './seams';
+import { boxSkin } from './skin';
 import { weltProblems, weltsFor } from './welts';
 
 /** How far a pocket lies over each end of the opening: what shows of the zip begins there. 0 where its ends are made otherwise. */
@@ -189,6 +190,13 @@ export function makeBox(choices: Box, request: CoverRequest, chalked: Chalked | 
     notions: [...notionsFor([closing], rings), ...extras.notions],
     operations: boxOperations({ choices, request, pieces, plates, welts, band, seams, closing, extras }),
     eased: plates.eased,
+    skin: boxSkin(
+      request,
+      band,
+      plates,
+      welts,
+      extras.pieces.filter(({ role }) => role === 'patch'),
+    ),
     problems: [
       ...band.problems,
       ...tieProblems(choices, request, band),

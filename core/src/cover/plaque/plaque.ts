@@ -1,4 +1,5 @@
 import { given, law, minus, plus, sum, type Figure } from '../../kernel/figure';
+import { stripRun, type SkinRun } from '../../form/skin';
 import type { Piece } from '../../piece/piece';
 import type { SeamDraft, Stretch } from '../../piece/seam';
 import type { Stage } from '../../piece/stage';
@@ -18,6 +19,10 @@ export interface Plaque {
   readonly left: readonly Stretch[];
   readonly right: readonly Stretch[];
   readonly seams: readonly SeamDraft[];
+  /** Where its strips show, mm from the opening's left end. */
+  readonly runs: readonly SkinRun[];
+  /** Share of the band's height at which one strip shows below and the other above. */
+  readonly split: number;
   /** How it is made up, across. */
   readonly stages: readonly Stage[];
 }
@@ -109,6 +114,12 @@ function stripsOf(ask: PlaqueAsk): readonly [lower: Strip, upper: Strip] {
   }
 }
 
+/** Share of the band's height up to which the lower strip shows: to the zip, or to the edge of the strip that laps over it. */
+function splitOf({ kind, height, teeth, lap, zipWidth }: PlaqueAsk): number {
+  const mm = kind === 'lapped' ? teeth.value - lap.value : kind === 'hook-and-loop' ? (height.value - zipWidth.value) / 2 : height.value / 2;
+  return height.value > 0 ? Math.max(0, Math.min(1, mm / height.value)) : 0;
+}
+
 /** Stitches along the teeth: a slit strip is sewn shut first, then a row on each side; hook and loop take two rows each. */
 const ROWS: Record<PlaqueKind, number> = { slit: 3, folded: 2, lapped: 2, 'hook-and-loop': 4 };
 
@@ -127,6 +138,33 @@ function plaqueJoins({ opening, end, seam, stripMm, trimOffMm, places }: PlaqueA
     const inner = Array.from({ length: parts - 1 }, (_, k) => from + ((to - from) * (k + 1)) / parts);
     return i === stops.length - 2 ? inner : [...inner, to];
   });
+}
+
+/** Where a plaque's strips show, part by part between `stops`: the lower up to the split, the upper from there. `endMm`: cut beyond the end of a part, by whether it is joined there. */
+function plaqueRuns(
+  ask: PlaqueAsk,
+  {
+    stops,
+    lower,
+    upper,
+    endMm,
+  }: { readonly stops: readonly number[]; readonly lower: readonly Piece[]; readonly upper: readonly Piece[]; readonly endMm: (joined: boolean) => number },
+): SkinRun[] {
+  const split = splitOf(ask);
+  const below = split * ask.height.value;
+  const placeOf = (i: number) => ({ fromMm: stops[i] ?? 0, toMm: stops[i + 1] ?? ask.opening.value, x: endMm(i > 0) });
+  const seamY = (piece: Piece, edge: 'lower' | 'upper'): number => stripEdge(piece, edge).from.y;
+  const runs = [
+    ...lower.map((piece, i) => {
+      const lowerY = seamY(piece, 'lower');
+      return stripRun(piece.id, placeOf(i), { lowerY, upperY: lowerY + below, high: split });
+    }),
+    ...upper.map((piece, i) => {
+      const upperY = seamY(piece, 'upper');
+      return stripRun(piece.id, placeOf(i), { lowerY: upperY - (ask.height.value - below), upperY, low: split });
+    }),
+  ];
+  return runs.filter(({ low, high }) => high - low > 1e-9);
 }
 
 /** A plaque as long as its opening and its ends; longer than the cloth allows, it is pieced like the boxing. */
@@ -186,11 +224,14 @@ export function makePlaque(ask: PlaqueAsk): Plaque {
       count: strip.count,
     }));
   const along = (list: readonly Piece[], edge: 'lower' | 'upper'): Stretch[] => list.map((piece) => stripEdge(piece, edge));
+  const runs = plaqueRuns(ask, { stops, lower: lowerParts, upper: upperParts, endMm });
   return {
     kind,
     stages: plaqueStages(ask),
     pieces: upper === lower ? lowerParts : [...lowerParts, ...upperParts],
     length,
+    runs,
+    split: splitOf(ask),
     topEdge: along(upperParts, 'upper'),
     bottomEdge: along(lowerParts, 'lower'),
     left: ends('left'),

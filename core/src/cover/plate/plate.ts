@@ -1,7 +1,7 @@
 import { isCorner } from '../../geometry/measure';
 import { grow } from '../../geometry/offset';
 import { edgeSpans, flatten, outlineBounds, perimeter, stationAt, type Outline } from '../../geometry/outline';
-import { cross, minusPoint, plusPoint, type Point } from '../../geometry/point';
+import { straightOut } from '../../geometry/straight-out';
 import type { Segment } from '../../geometry/segment';
 import { given, measuredOn, minus, plus, sum, type Figure } from '../../kernel/figure';
 import { isNotch, type Mark, type Piece } from '../../piece/piece';
@@ -49,21 +49,6 @@ export function plateMarks(request: Pick<CoverRequest, 'marks' | 'sewn'>, zip: {
 /** How far off a domed edge is looked for, mm. */
 const REACH_MM = 60;
 
-/** A place of the flat seam line on the domed one: straight out from it. */
-function onDome(polygon: readonly Point[], at: Point, outward: Point): Point {
-  let best: number | null = null;
-  polygon.forEach((a, i) => {
-    const way = minusPoint(polygon[(i + 1) % polygon.length] as Point, a);
-    const across = cross(outward, way);
-    if (Math.abs(across) < 1e-12) return;
-    const gap = minusPoint(a, at);
-    const out = cross(gap, way) / across;
-    const along = cross(gap, outward) / across;
-    if (along >= -1e-9 && along <= 1 + 1e-9 && Math.abs(out) <= REACH_MM && (best === null || Math.abs(out) < Math.abs(best))) best = out;
-  });
-  return best === null ? at : plusPoint(at, outward, best);
-}
-
 /** A plate domed for its crown: its cut line, its sewing line and its notches, and what is eased in when it meets the flat band. */
 export function domedPlate(plate: Piece, dome: Outline, seam: Figure): { readonly plate: Piece; readonly eased: Figure } {
   const cut = grow(dome, seam.value);
@@ -80,7 +65,7 @@ export function domedPlate(plate: Piece, dome: Outline, seam: Figure): { readonl
       height: domed(plate.height, box.maxY - box.minY),
       outline,
       sewn: dome,
-      marks: plate.marks.map((mark): Mark => (!isNotch(mark) ? mark : { ...mark, at: onDome(polygon, mark.at, mark.outward) })),
+      marks: plate.marks.map((mark): Mark => (!isNotch(mark) ? mark : { ...mark, at: straightOut(polygon, mark.at, mark.outward, REACH_MM) })),
     },
     eased: sum('eased in', round, minus(band)),
   };

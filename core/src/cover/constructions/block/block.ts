@@ -1,3 +1,4 @@
+import { flatFace } from '../../../form/skin';
 import { grow } from '../../../geometry/offset';
 import { edgeLength, perimeter, type Outline } from '../../../geometry/outline';
 import { given, law, measuredOn, minus, plus, sum } from '../../../kernel/figure';
@@ -235,6 +236,7 @@ export const block: Construction<Block> = {
       notions: [...notionsFor(closings, welt ? [welt] : []), filmFor(request)],
       operations: operationsOf(request, made, pieces, seams),
       eased: null,
+      skin: { upper: flatFace(plate.id), lower: flatFace(base.id), band: band.runs, cords: welt ? [{ piece: welt.id, line: 'upper' }] : [] },
       problems,
     };
   },

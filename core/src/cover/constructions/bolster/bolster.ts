@@ -1,3 +1,5 @@
+import { perimeter } from '../../../geometry/outline';
+import { flatFace } from '../../../form/skin';
 import * as z from 'zod';
 import { atLeastNone, given, minus, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue } from '../../../kernel/issue';
@@ -10,7 +12,7 @@ import { sewMinutes, weltStep } from '../../sewing/steps';
 import { steamed } from '../../sewing/cloth-way';
 import { cutCover, dress, insertCore, openZip } from '../../sewing/cover-operations';
 import { notionsFor, zipClosing } from '../../sewing/notions';
-import { quarterMarks, quarterPlaces } from '../../band/ring';
+import { quarterMarks, quarterPlaces, ringRun } from '../../band/ring';
 import { chosenWelt } from '../../welt/welt';
 import { edgeFields } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
@@ -176,6 +178,13 @@ export const bolster: Construction<Bolster> = {
       notions: notionsFor(closings, welt ? [welt] : []),
       operations: bolsterOperations(request, pieces, seams, zip.setIn),
       eased: null,
+      skin: {
+        upper: flatFace(end.id),
+        lower: flatFace(end.id),
+        band: [ringRun(body, perimeter(request.sewn))],
+        cords: welt ? (['lower', 'upper'] as const).map((line) => ({ piece: welt.id, line })) : [],
+        zip: null,
+      },
       problems: [...seamProblems(seams)],
     };
   },

@@ -1,3 +1,6 @@
+import { outlineBounds } from '../../../geometry/outline';
+import { type Piece } from '../../../piece/piece';
+import { flatFace, type Skin } from '../../../form/skin';
 import { CHANNELLED_SENTENCES } from './sentences';
 import { given, plus, sum } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
@@ -43,6 +46,16 @@ const inCase = (id: string): string => ({ 'cut/notch': 'cut/case-notch', 'cut/co
 
 const SHAKE = 'Shake the case out flat, channel by channel, and look that none is thinner than the others.';
 
+/** Both panels of a case by itself: wider than its plan by what the roundness of its channels takes. */
+function caseSkin(pieces: readonly Piece[], { sewn }: CoverRequest): Skin | null {
+  const panel = pieces.find(({ role }) => role === 'channel');
+  if (!panel?.sewn) return null;
+  const [own, plan] = [outlineBounds(panel.sewn), outlineBounds(sewn)];
+  const lie = { from: { x: own.minX, y: own.minY }, across: (own.maxX - own.minX) / (plan.maxX - plan.minX), deep: 1 };
+  const face = { ...flatFace(panel.id), lie };
+  return { upper: face, lower: face, band: [], cords: [] };
+}
+
 /** A case by itself; its cover is made apart. */
 function bareCase(choices: Channelled, request: CoverRequest): Cover {
   const { contents } = request;
@@ -59,6 +72,7 @@ function bareCase(choices: Channelled, request: CoverRequest): Cover {
       dress(request, SHAKE, 0, 'fill/channels'),
     ],
     eased: null,
+    skin: caseSkin(made.pieces, request),
     problems: [...tickingProblems(request), ...(contents.layers > 0 ? [issue('warning', 'layers-not-in-case', 'core.layers')] : []), ...seamProblems(seams)],
   };
 }

@@ -1,3 +1,4 @@
+import { flatFace } from '../../../form/skin';
 import { DRUM_SENTENCES } from './sentences';
 import { outlineBounds, perimeter, rectangleOutline } from '../../../geometry/outline';
 import { given, lawOrMeasured, measuredOn, plus, renamed, sum, type Figure } from '../../../kernel/figure';
@@ -16,7 +17,7 @@ import { cutCover, dress, ridgeStep } from '../../sewing/cover-operations';
 import { notionsFor } from '../../sewing/notions';
 import { stapleClosing, staplePlan } from '../../sewing/staple-plan';
 import { turnedUnder } from '../../sewing/staple-stages';
-import { offsetOrNull, quarterMarks, quarterPlaces } from '../../band/ring';
+import { offsetOrNull, quarterMarks, quarterPlaces, ringRun } from '../../band/ring';
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
 import { enteredOr } from '../../sewing/entered-or';
@@ -238,6 +239,7 @@ export const drum: Construction<Drum> = {
       operations: drumOperations(request, made, seams, pieces),
       staples,
       eased: null,
+      skin: { upper: flatFace(plate.id), lower: null, band: [ringRun(band, perimeter(request.sewn))], cords: [] },
       problems: [...(flange ? [] : [issue('error', 'board-too-small-for-flange', 'template', { flangeMm: assume('flangeWideMm') })]), ...seamProblems(seams)],
     };
   },

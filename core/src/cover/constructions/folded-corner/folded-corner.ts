@@ -1,7 +1,8 @@
+import { flatFace } from '../../../form/skin';
 import { grow } from '../../../geometry/offset';
 import { edgeSpans, outlineBounds, stationAt, type Outline } from '../../../geometry/outline';
 import { cross, distance, minusPoint, plusPoint, unit, type Point } from '../../../geometry/point';
-import { line, type Segment } from '../../../geometry/segment';
+import { line, type Segment, segmentLength } from '../../../geometry/segment';
 import { given, lawOrMeasured, plus, sum, type Figure } from '../../../kernel/figure';
 import { issue, type Issue } from '../../../kernel/issue';
 import type { Mark, Piece } from '../../../piece/piece';
@@ -149,6 +150,10 @@ export const foldedCorner: Construction<FoldedCorner> = {
   make(_choices, request) {
     const { sizes, sewn } = request;
     const flaps = flapsOf(sewn, sizes.sewn.height.value);
+    const spans = flaps.map(({ side }, i) => {
+      const start = flaps.slice(0, i).reduce((mm, one) => mm + segmentLength(one.side), 0);
+      return { start, end: start + segmentLength(side) };
+    });
     const open = openingOf(request);
     const middles = edgeSpans(sewn)
       .filter(({ edge }) => edge === 'front' || edge === 'back')
@@ -194,6 +199,16 @@ export const foldedCorner: Construction<FoldedCorner> = {
       notions: notionsFor(zip ? [zip] : [], []),
       operations: foldedCornerOperations(request, { pieces, seams, tape: zip?.setIn ?? null, corners: flaps.length }),
       eased: null,
+      skin: {
+        upper: flatFace(top.id),
+        lower: flatFace(bottom.id),
+        band: flaps.map(({ side, from, to }, i) => {
+          const span = spans[i] ?? { start: 0, end: 0 };
+          return { piece: top.id, fromMm: span.start, toMm: span.end, low: 0, high: 1, corners: [from, to, side.to, side.from] as const };
+        }),
+        cords: [],
+        zip: open ? { fromMm: open.from, toMm: open.to, share: 0 } : null,
+      },
       problems: [
         ...(zip ? [] : [issue('error', 'no-room-for-opening', 'construction')]),
         ...(zip ? openingProblems(request, { openingMm: zip.opening.value, roundCornerMm: null, path: 'construction' }) : []),

@@ -1,3 +1,4 @@
+import { flatFace } from '../../../form/skin';
 import { KNIFE_EDGE_SENTENCES } from './sentences';
 import { perimeter } from '../../../geometry/outline';
 import { given } from '../../../kernel/figure';
@@ -96,6 +97,20 @@ export const knifeEdge: Construction<KnifeEdge> = {
       notions: notionsFor(closings, welt ? [welt] : []),
       operations: knifeEdgeOperations(request, { closing, pieces, seams, opening, tape: closings[0]?.kind === 'zip' ? closings[0].setIn : null }),
       eased: null,
+      skin: {
+        upper: flatFace(plate.id),
+        lower: back
+          ? {
+              plates: [
+                { piece: back.lower.id, within: back.lower.sewn },
+                { piece: back.upper.id, within: null },
+              ],
+            }
+          : flatFace(plate.id),
+        band: [],
+        cords: welt ? [{ piece: welt.id, line: 'upper' }] : [],
+        rim: lines.sewn,
+      },
       problems: [
         ...problemsOf(opening, closing),
         ...(wanted !== closing ? [issue('warning', 'envelope-not-for-outline', 'construction.closing')] : []),

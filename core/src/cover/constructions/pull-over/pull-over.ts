@@ -1,3 +1,4 @@
+import { pullOverSkin } from './skin';
 import { PULL_OVER_SENTENCES } from './sentences';
 import { perimeter } from '../../../geometry/outline';
 import { given, plus, sum } from '../../../kernel/figure';
@@ -171,7 +172,7 @@ export const pullOver: Construction<PullOver> = {
     const { assume, sizes } = request;
     const front = frontOf(request.sewn);
     const staples = staplePlan(request.sewn, underneath(assume).line.value, assume);
-    const none = { pieces: [], seams: [], closings: [], notions: [], operations: [], eased: null };
+    const none = { pieces: [], seams: [], closings: [], notions: [], operations: [], eased: null, skin: null };
     if (!front) return { ...none, problems: refused(STRAIGHT) };
     if (!staples) return { ...none, problems: [issue('error', 'frame-too-small-to-staple', 'template', { lineMm: underneath(assume).line.value })] };
     const made = pullOverPieces(choices, request, front);
@@ -186,6 +187,7 @@ export const pullOver: Construction<PullOver> = {
       operations: operationsOf(choices, request, { made, all: pieces, seams, staples }),
       staples,
       eased: null,
+      skin: pullOverSkin(made, request, front),
       problems: [
         ...(made.tooNarrow ? [issue('error', 'cloth-too-narrow-for-strips', 'cloth.widthMm', { stripMm: request.cloth('boxing').usableMm })] : []),
         ...(request.contents.layers > 1 && !request.contents.overFront

@@ -96,6 +96,8 @@ export interface Made {
   readonly sides: { readonly right: Piece; readonly left: Piece };
   readonly plaque: Plaque;
   readonly welt: Piece | null;
+  /** Of the rounded front. */
+  readonly radius: Figure;
   readonly opening: Figure;
   readonly ends: readonly [number, number];
 }
@@ -147,7 +149,7 @@ export function piecesOf(choices: Waterfall, request: CoverRequest, front: Front
     places: { notches: backNotches(front, ends), under: [] },
   });
   const welt = choices.edge === 'welt' ? weltOf(choices, request, plate.piece) : null;
-  return { plate, sides: { right, left }, plaque, welt, opening, ends };
+  return { plate, sides: { right, left }, plaque, welt, radius, opening, ends };
 }
 
 /** The seams, in the order in which they are sewn: what meets what. */

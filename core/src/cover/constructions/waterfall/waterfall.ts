@@ -10,6 +10,7 @@ import { waterfallFields, waterfallSchema, type Waterfall } from './choices';
 import { overFront } from './plate';
 
 import { waterfallOperations } from './operations';
+import { waterfallSkin } from './skin';
 import { openingProblems } from '../../sewing/opening';
 import { piecesOf, radiusFor, seamsOf, slabDepth } from './pieces';
 
@@ -49,7 +50,7 @@ export const waterfall: Construction<Waterfall> = {
   make(choices, request) {
     const front = frontOf(request.sewn);
     const problems: Issue[] = front ? [] : refused('its front has to be one straight side with a corner at both ends');
-    if (!front) return { pieces: [], seams: [], closings: [], notions: [], operations: [], eased: null, problems };
+    if (!front) return { pieces: [], seams: [], closings: [], notions: [], operations: [], eased: null, skin: null, problems };
     const made = piecesOf(choices, request, front);
     const pieces = [made.plate.piece, ...new Set([made.sides.right, made.sides.left]), ...made.plaque.pieces, ...(made.welt ? [made.welt] : [])];
     const seams = seamsOf(made, pieces, request.sizes.sewn.height.value);
@@ -61,6 +62,7 @@ export const waterfall: Construction<Waterfall> = {
       notions: notionsFor([zip], made.welt ? [made.welt] : []),
       operations: waterfallOperations(request, made, pieces, seams, zip.setIn),
       eased: null,
+      skin: waterfallSkin(made, request, front),
       problems: [...openingProblems(request, { openingMm: made.opening.value, roundCornerMm: 0, path: 'construction' }), ...seamProblems(seams)],
     };
   },

@@ -1,0 +1,7 @@
+// A door of its own: meshes are made where they are shown, not with every page.
+export * from '../form/solid/solid';
+export * from '../form/solid/normals';
+export * from '../format/gltf';
+export * from './solid';
+export * from './solid-json';
+export * from './solid-look';
