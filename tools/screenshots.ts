@@ -54,6 +54,16 @@ const PICTURES: readonly Picture[] = [
     },
   },
   { file: 'cover', job: 'Roof terrace', place: '1/cover' },
+  {
+    file: 'round',
+    job: 'Prompt-side boxes',
+    place: '1/cover',
+    before: async (page) => {
+      await page.locator('[data-part=tabs]').getByText('In the round', { exact: true }).click();
+      await page.locator('canvas[data-parts]:not([data-parts="0"])').waitFor();
+      await page.getByLabel('Cut open', { exact: true }).selectOption('across');
+    },
+  },
   { file: 'lay', job: 'Reading corner', place: '1/lay' },
   { file: 'bench', job: 'Puppeteers’ kneelers', place: '1/bench' },
   {

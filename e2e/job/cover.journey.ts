@@ -45,15 +45,26 @@ test('a cover is made in another way and of two cloths; cloth that is short is s
 });
 
 test('covers of every kind: an order of staples, the cushion finished and turned, tufts on paper, fill by weight', async ({ shop, page }) => {
+  // A browser without WebGL.
+  await page.addInitScript(() => {
+    const own = HTMLCanvasElement.prototype.getContext;
+    HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
+      return kind.startsWith('webgl') ? null : (own as (kind: string, ...rest: unknown[]) => unknown).call(this, kind, ...rest);
+    } as typeof own;
+  });
   await shop.openJob('Dressing room one');
   await shop.goTo('Cover');
   await expect(shop.ticket()).toContainText('Rolled-edge mattress');
   await expect(shop.ticket()).toContainText('Twine for the roll');
-  await shop.tray().getByText('Finished', { exact: true }).click();
-  const drawing = page.getByRole('img', { name: 'Day-bed mattress, finished' });
+  await shop.tray().getByText('In the round', { exact: true }).click();
+  // That is said once, and the line drawing is shown, which turns as well.
+  await expect(page.getByRole('status').getByText(/no WebGL/)).toHaveCount(1);
+  const drawing = page.getByRole('img', { name: 'Day-bed mattress, finished, drawn' });
   const seen = await drawing.locator('path').first().getAttribute('d');
-  await page.getByRole('button', { name: 'Turn right' }).click();
+  await page.getByLabel('Seen from', { exact: true }).selectOption('Back');
   await expect(drawing.locator('path').first()).not.toHaveAttribute('d', seen ?? '');
+  await page.getByLabel('Seen from', { exact: true }).selectOption('From the corner');
+  await expect(drawing.locator('path').first()).toHaveAttribute('d', seen ?? '');
   // A drawing of a mattress: more tufts than on one of its ends, and its rolls.
   expect(await drawing.locator('path.button').count()).toBeGreaterThan(10);
   expect(await drawing.locator('path.roll').count()).toBeGreaterThan(2);

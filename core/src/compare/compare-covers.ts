@@ -8,6 +8,7 @@ import type { Issue } from '../kernel/issue';
 import { isLaid } from '../piece/piece';
 import { closedForm } from '../picture/closed-form';
 import { cushionSchema, type Cushion } from '../job/document';
+import type { Planned } from '../plan/cushion/cushion-plan';
 import { planCushion } from '../plan/cushion/plan-cushion';
 import type { CushionContext } from '../plan/cushion/steps/context';
 
@@ -27,6 +28,8 @@ export interface CoverFacts {
   readonly traits: CoverTraits;
   /** The finished cushion, for drawing it. */
   readonly form: ClosedForm;
+  /** The cushion planned so, for showing it in the round. */
+  readonly planned: Planned;
 }
 
 /** A cushion made in one way: what it takes, or why it cannot be. */
@@ -71,6 +74,7 @@ export function compareCovers(cushion: Cushion, context: CushionContext): CoverO
         ...shared,
         problems: [],
         facts: {
+          planned: plan,
           pieces: cloth.reduce((count, piece) => count + piece.countPerCushion, 0),
           clothMm2: cloth.reduce((mm2, piece) => mm2 + piece.countPerCushion * area(piece.outline), 0),
           machineMm: sewn('machine'),

@@ -60,11 +60,16 @@ const CURVE_POINTS = 100;
 /** The curve is drawn to this many times the peak pressure. */
 const CURVE_BEYOND = 1.5;
 
-/** Mean pressure under a sitter, Pa: weight × share over the contact area. Lying, it is the hip that decides. */
-export function meanPressure({ massKg, posture }: Sitter, assume: Constants): number {
-  if (posture === 'lying') return (massKg * GRAVITY * assume('lyingShare')) / (assume('lyingBase') + assume('lyingPerKg') * massKg);
-  const share = posture === 'upright' ? assume('uprightShare') : assume('reclinedShare');
-  return (massKg * GRAVITY * share) / (assume('contactBase') + assume('contactPerKg') * massKg);
+/** What of a filling a sitter touches, m². Lying, it is the hip that decides. */
+export function contactArea({ massKg, posture }: Sitter, assume: Constants): number {
+  return posture === 'lying' ? assume('lyingBase') + assume('lyingPerKg') * massKg : assume('contactBase') + assume('contactPerKg') * massKg;
+}
+
+const SHARE = { upright: 'uprightShare', reclined: 'reclinedShare', lying: 'lyingShare' } as const;
+
+/** Mean pressure under a sitter, Pa: weight × share over the contact area. */
+export function meanPressure(sitter: Sitter, assume: Constants): number {
+  return (sitter.massKg * GRAVITY * assume(SHARE[sitter.posture])) / contactArea(sitter, assume);
 }
 
 /** Highest pressure under a sitter over the mean. */

@@ -25,6 +25,8 @@ const STEPS = 64;
 const CHORD_MM = 0.3;
 /** Of what the sides of the filling are squeezed in by, so much comes out again in the middle of the band. Assumed: no law is known. */
 const BULGE_SHARE = 0.5;
+/** A core in a wrap is drawn so far inside the faces, mm. */
+const CLEAR_MM = 3;
 /** A band's edges come nearer by at most this share of its height. */
 const NEARER_SHARE = 0.04;
 
@@ -41,8 +43,8 @@ function bulgeOf({ fitRequest, profile }: Planned): number {
   return Math.min(pressed, Math.sqrt((3 * NEARER_SHARE) / 8) * heightMm);
 }
 
-/** The crown of each face: as predicted; where no fit is, as asked for; of two plates that meet, half the loft. */
-function crownsOf({ fit, fitRequest, source, profile }: Planned): { readonly overMm: number; readonly underMm: number } {
+/** The crown of each face of a cushion, mm: as predicted; where no fit is, as asked for; of two plates that meet, half the loft. */
+export function crownsOf({ fit, fitRequest, source, profile }: Planned): { readonly overMm: number; readonly underMm: number } {
   if (profile.kind === 'body') return { overMm: 0, underMm: 0 };
   if (profile.kind === 'knife') return { overMm: source.heightMm / 2, underMm: source.heightMm / 2 };
   const overMm = fit?.crownMm ?? source.crown?.mm ?? 0;
@@ -120,9 +122,10 @@ function coreOf(one: Planned, crowns: ReturnType<typeof crownsOf>): SolidCore | 
       above -= thicknessMm / total;
       return { id: `layer-${i + 1}`, material: `filling/${grade}`, low: Math.max(0, above), high };
     }),
-    sideMm: profile.kind === 'band' ? Math.max(1, sideAsItLies(one, 'across')) : 1,
-    fromMm: board + (wrapped ? 0 : 0.4),
-    thickMm: Math.max(0, thick - board - (wrapped ? 0 : 0.8)),
+    sideMm: profile.kind === 'band' ? Math.max(CLEAR_MM, sideAsItLies(one, 'across')) : 1,
+    // A bulged band draws the faces' edges in: the filling is drawn clear of them.
+    fromMm: board + (wrapped ? CLEAR_MM : 0.4),
+    thickMm: Math.max(0, thick - board - 2 * (wrapped ? CLEAR_MM : 0.4)),
     overMm: wrapped ? 0 : crowns.overMm,
     underMm: wrapped ? 0 : crowns.underMm,
   };

@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { JobStore } from '../job/job-store';
+import { RoundAside } from '../round/round-aside';
 import { Switch } from '../shared/controls/choice';
 import type { Scene } from '../shared/table/scene';
 import { Table, type Edit, type Move } from '../shared/table/table';
-import { NotFetched, SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';
+import { Button, NotFetched, SidePanel, Split, StationFrame, Tray } from '../shared/ui/ui';
 import { measureWord, withMeasure } from '../template/measures';
 import { buildScene, crownScene, firstProfile, type ProfileLine } from './build-scene';
 import { CoreTray } from './core-tray';
@@ -22,7 +23,7 @@ const PARTS = [
 /** From the finished size to core, wrap and crown by an allowance school, in plan and section, with the fit predicted. */
 @Component({
   selector: 'yl-build-station',
-  imports: [NotFetched, Split, SidePanel, Tray, Table, Switch, SchoolTray, CoreTray, WrapTray, CrownTray, FitPanel],
+  imports: [Button, RoundAside, NotFetched, Split, SidePanel, Tray, Table, Switch, SchoolTray, CoreTray, WrapTray, CrownTray, FitPanel],
   templateUrl: './build-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -30,6 +31,7 @@ const PARTS = [
 export class BuildStation {
   protected readonly store = inject(JobStore);
   protected readonly parts = PARTS;
+  protected readonly inTheRound = signal(false);
   protected readonly part = signal<(typeof PARTS)[number]['value']>('school');
   /** The crown is on the table, not plan and section. */
   protected readonly crowning = computed(() => this.part() === 'crown' && (this.store.cushionPlan()?.crown ?? null) !== null);

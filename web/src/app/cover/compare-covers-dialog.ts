@@ -1,8 +1,11 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { answersIn, contextOf, compareCovers, formatNumber, formatRun, sayLine, type CoverOffer } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { answersIn, contextOf, compareCovers, formatLengthUnit, formatNumber, formatRun, sayLine, type CoverOffer } from '@yardland/core';
+import { roundWords } from '@yardland/core/solid';
 import type { JobStore } from '../job/job-store';
 import { ClosedCushion } from '../shared/closed-cushion';
+import { SideBySide } from '../round/side-by-side';
+import { Tickbox } from '../shared/controls/tickbox';
 import { takenByKey } from '../shared/taken-by-key';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 
@@ -20,13 +23,15 @@ interface Row {
 const HEADINGS = ['Pieces', 'Cloth, flat', 'Machine', 'Top stitch', 'By hand', 'Work', 'Zip', 'Edge, and what is hard'] as const;
 /** Headings whose figures stand at the right. */
 const FIGURES = 6;
+/** So many stand side by side at most: of more, the one ticked first goes. */
+const MOST_BESIDE = 4;
 /** The key of each row, in their order. */
 const KEYS = '123456789abcdefgh';
 
 /** The cushion through every construction side by side; one is taken with its key, or by its button. */
 @Component({
   selector: 'yl-compare-covers-dialog',
-  imports: [ClosedCushion, DialogFrame, Button, DialogFoot],
+  imports: [ClosedCushion, DialogFrame, Button, DialogFoot, Tickbox, SideBySide],
   template: `
     <div ylDialog="widest">
       <h2 id="covers-title">Compare covers</h2>
@@ -34,6 +39,13 @@ const KEYS = '123456789abcdefgh';
         For one cushion: {{ name() }}. Cloth is the pieces’ own area, before it is laid; seams count every row. Others take this one’s edge and seam where they
         have them. Press its number or letter to take a cover.
       </p>
+      @if (beside().length > 0) {
+        @defer (on immediate) {
+          <yl-side-by-side [shown]="beside()" />
+        } @error {
+          <p class="text-note text-ink-soft">The pictures could not be fetched.</p>
+        }
+      }
       <div class="compared">
         <table>
           <thead>
@@ -55,6 +67,11 @@ const KEYS = '123456789abcdefgh';
                 </td>
                 <th scope="row" class="min-w-36">
                   <b>{{ row.key }}</b> {{ row.offer.name }}<small>{{ row.offer.detail }}</small>
+                  @if (row.offer.facts) {
+                    <yl-tickbox class="text-small" [checked]="ticked().includes(row.offer.kind)" (checkedChange)="tick(row.offer.kind, $event)"
+                      >in the round</yl-tickbox
+                    >
+                  }
                 </th>
                 @if (row.refused) {
                   <td [attr.colspan]="headings.length" class="text-ink-soft">{{ row.refused }}</td>
@@ -123,6 +140,26 @@ export class CompareCoversDialog {
       };
     });
   });
+
+  /** The covers that are shown in the round, in the order in which they were ticked. */
+  protected readonly ticked = signal<readonly string[]>([]);
+  protected readonly beside = computed(() => {
+    const [job, shop] = [this.#store.job(), this.#store.shop()];
+    const { units, step } = this.#store.inWords();
+    const offers = new Map(this.rows().map(({ offer }) => [offer.kind, offer]));
+    if (!job || !shop) return [];
+    return this.ticked().flatMap((kind) => {
+      const offer = offers.get(kind);
+      const one = offer?.facts?.planned;
+      return offer && one
+        ? [{ name: offer.name, says: roundWords(one, (mm) => formatLengthUnit(mm, units, step)), subject: { one, job, shop, laid: null } }]
+        : [];
+    });
+  });
+
+  protected tick(kind: string, on: boolean): void {
+    this.ticked.update((kinds) => [...kinds.filter((one) => one !== kind), ...(on ? [kind] : [])].slice(-MOST_BESIDE));
+  }
 
   protected pressed(event: KeyboardEvent): void {
     takenByKey(

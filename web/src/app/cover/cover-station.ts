@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { filled } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type { Scene } from '../shared/table/scene';
+import { RoundLook } from '../round/round-look';
 import { Switch } from '../shared/controls/choice';
 import { Table } from '../shared/table/table';
 import { NotFetched, StationFrame, Tray, Words } from '../shared/ui/ui';
@@ -15,7 +16,7 @@ import { ZipsTray } from './zips-tray';
 
 const PARTS = [
   { value: 'made', name: 'How it is made' },
-  { value: 'closed', name: 'Finished' },
+  { value: 'closed', name: 'In the round' },
   { value: 'closing', name: 'Closing' },
   { value: 'stapling', name: 'Stapling' },
   { value: 'extras', name: 'Extras' },
@@ -30,7 +31,7 @@ type Part = (typeof PARTS)[number]['value'];
   template: `
     @if (part() === 'closed') {
       @defer (on immediate) {
-        <yl-finished-view [turned]="turned()" />
+        <yl-finished-view />
       } @error {
         <yl-not-fetched />
       }
@@ -62,7 +63,7 @@ type Part = (typeof PARTS)[number]['value'];
         }
       } @else if (shown === 'closed') {
         @defer (on immediate) {
-          <yl-finished-facts [(turned)]="turned" />
+          <yl-finished-facts />
         } @error {
           <yl-not-fetched />
         }
@@ -92,6 +93,7 @@ type Part = (typeof PARTS)[number]['value'];
     </div>
   `,
   hostDirectives: [StationFrame],
+  providers: [RoundLook],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CoverStation {
@@ -113,7 +115,6 @@ export class CoverStation {
     const { units, step: fine } = this.store.inWords();
     return step ? filled(step.text, step.figures, units, fine) : '';
   });
-  protected readonly turned = signal(0);
   protected readonly picked = signal<string | null>(null);
 
   protected readonly kept = computed(() => {

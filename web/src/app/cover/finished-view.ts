@@ -1,61 +1,52 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
-import { Icon } from '../shared/icon';
-import { closedForm, constructionOf } from '@yardland/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { constructionOf } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { ClosedCushion } from '../shared/closed-cushion';
-import { Button, TrayPart, Words } from '../shared/ui/ui';
+import { RoundOfJob } from '../round/round-of-job';
+import { RoundTray } from '../round/round-tray';
+import { RoundView } from '../round/round-view';
+import { TrayPart, Words } from '../shared/ui/ui';
 
-/** A press turns the cushion by so much. */
-const TURN_DEG = 30;
-
-/** The cushion in hand, finished and closed, as large as the table. */
+/** The cushion in hand, finished and closed, in the round, as large as the table. */
 @Component({
   selector: 'yl-finished-view',
-  imports: [ClosedCushion],
+  imports: [RoundView],
   template: `
-    @if (form(); as form) {
-      <yl-closed-cushion class="h-full w-full" [form]="form" [turned]="turned()" [name]="name()" />
+    @if (round.subject(); as subject) {
+      <yl-round-view class="h-full w-full" [subject]="subject" [name]="round.name()" [says]="round.says()" [sittings]="round.sittings()" />
+      <p class="pointer-events-none absolute bottom-2 left-4 rounded-md bg-calico/85 px-2 py-0.5 text-note text-ink-soft" aria-hidden="true">
+        {{ round.says() }}
+      </p>
     }
   `,
-  host: { class: 'block min-h-0 [grid-area:table] p-6' },
+  host: { class: 'relative block min-h-0 [grid-area:table]' },
+  providers: [RoundOfJob],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FinishedView {
-  readonly #store = inject(JobStore);
-  readonly turned = input(0);
-  protected readonly name = computed(() => `${this.#store.cushion()?.name ?? ''}, finished`);
-  /** Null while the cushion cannot be made. */
-  protected readonly form = computed(() => {
-    const one = this.#store.cushionPlan();
-    return one?.state === 'planned' ? closedForm(one) : null;
-  });
+  protected readonly round = inject(RoundOfJob);
 }
 
-/** What there is to say of the finished cover, and turning it. */
+/** What there is to say of the finished cover, and how it is looked at. */
 @Component({
   selector: 'yl-finished-facts',
-  imports: [Button, Words, Icon],
+  imports: [Words, RoundTray],
   template: `
-    <div class="flex gap-2" role="group" aria-label="Turn the drawing">
-      <button type="button" ylButton (click)="turn(-1)"><svg ylIcon="rotate-cw" size="20"></svg> Turn left</button>
-      <button type="button" ylButton (click)="turn(1)"><svg ylIcon="rotate-ccw" size="20"></svg> Turn right</button>
-    </div>
-    <p ylWords>{{ words() }}</p>
+    @if (round.subject(); as subject) {
+      <yl-round-tray [one]="subject.one" [sittings]="round.sittings()" [inWords]="round.inWords()" />
+    }
+    <p ylWords class="basis-full">{{ words() }}</p>
   `,
   hostDirectives: [TrayPart],
+  providers: [RoundOfJob],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FinishedFacts {
   readonly #store = inject(JobStore);
-  readonly turned = model(0);
+  protected readonly round = inject(RoundOfJob);
   protected readonly words = computed(() => {
     const choices = this.#store.cushion()?.construction;
     if (!choices) return '';
     const { zip, washable, edge, hard } = constructionOf(choices).traits(choices);
     return `Edge: ${edge}. ${zip ? `Zip ${zip}.` : 'No zip.'} ${washable ? 'Comes off to be washed.' : 'Does not come off to be washed.'} Hard about it: ${hard}`;
   });
-
-  protected turn(way: 1 | -1): void {
-    this.turned.update((deg) => (deg + way * TURN_DEG) % 360);
-  }
 }
