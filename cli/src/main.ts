@@ -2,12 +2,13 @@ import { refusal, type Outcome, type Verb } from './verb';
 import { crownVerb, fitVerb } from './verbs/crown';
 import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
 import { layVerb } from './verbs/lay';
+import { learnVerb } from './verbs/learn';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
 import { solidVerb } from './verbs/solid';
 import { splitVerb } from './verbs/split';
 
-const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb, layVerb, solidVerb];
+const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb, layVerb, solidVerb, learnVerb];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 

@@ -16,6 +16,18 @@ export function readText(file: string): Read<string> {
   }
 }
 
+/** The JSON of a file that was named, or of standard input for `-`. */
+export function readJson(file: string | undefined): Read<unknown> {
+  if (file === undefined) return { ok: false, problems: [issue('error', 'file-missing', '')] };
+  const text = readText(file);
+  if (!text.ok) return text;
+  try {
+    return { ok: true, value: JSON.parse(text.value) as unknown };
+  } catch {
+    return { ok: false, problems: [issue('error', 'file-not-json', '')] };
+  }
+}
+
 /** The shop from a file, or the demo shop. */
 export function readShop(file: string | undefined): Read<Shop> {
   const text = readText(file ?? DEMO_SHOP);

@@ -330,3 +330,48 @@ describe('yardland solid', () => {
     expect(codes(['--out', path.join(os.tmpdir(), 'no-such-folder', 'a.gltf')])).toBe('file-not-written');
   });
 });
+
+describe('yardland learn', () => {
+  const [seat] = job.cushions;
+  /** A cushion with a check of which the middle stands so far over its edge. */
+  const checked = (i: number, proudMm: number) => ({
+    ...seat,
+    template: { shape: 'rectangle', widthMm: 450 + 23 * (i % 8), depthMm: 420 + 31 * (i % 5), cornerRadiusMm: 0 },
+    checks: [{ date: '2026-10-05', edgeMm: 75, middleMm: 75 + proudMm }],
+  });
+
+  it('lists every constant without a job; offers what a dozen flat cushions tell; and the plan takes what was learnt', () => {
+    const ask = (
+      jobs: unknown[],
+      more = {},
+    ): { constants: { key: string; fitted: number; offered: boolean; why: string }[]; schools: { school: string }[] } => {
+      const { code, out, error } = run(['learn', '-'], JSON.stringify({ format: 'yardland/learn@1', jobs, ...more }));
+      expect([code, error]).toEqual([0, '']);
+      return JSON.parse(out);
+    };
+    expect(ask([]).constants.map(({ key, offered }) => [key, offered])).toEqual([
+      ['waddingLoftShare', false],
+      ['sideLoftShare', false],
+      ['waddingPa', false],
+    ]);
+    // Promised are 2 × 19 to 22 mm; they came out at 26, and one at 24, two at 28.
+    const flat = { ...job, cushions: Array.from({ length: 12 }, (_, i) => checked(i, [26, 24, 28][i % 3] ?? 26)) };
+    const learnt = ask([flat]);
+    const loft = learnt.constants[0]!;
+    expect([loft.offered, loft.fitted < 0.85, loft.fitted > 0.4]).toEqual([true, true, true]);
+    expect(learnt.schools.map(({ school }) => school)).toEqual(['padded-to-the-line']);
+    const shop = JSON.parse(fs.readFileSync(path.join(root, 'demo/shop.json'), 'utf8'));
+    const file = path.join(os.tmpdir(), `yardland-learnt-${process.pid}.json`);
+    fs.writeFileSync(file, JSON.stringify({ ...shop, calibration: { ...shop.calibration, waddingLoftShare: loft.fitted } }));
+    const crown = (args: string[]): number => JSON.parse(run(['plan', '-', ...args], JSON.stringify(flat)).out).cushions[0].fit.crownMm;
+    expect(Math.abs(2 * crown(['--shop', file]) - 26)).toBeLessThan(4);
+    expect(2 * crown([])).toBeGreaterThan(34);
+    fs.rmSync(file);
+  });
+
+  it('says which job cannot be read', () => {
+    const { code, error } = run(['learn', '-'], JSON.stringify({ format: 'yardland/learn@1', jobs: [job, { ...job, units: 'ells' }] }));
+    expect(code).toBe(2);
+    expect((JSON.parse(error) as { problems: { path: string }[] }).problems[0]!.path).toBe('jobs.1.units');
+  });
+});

@@ -145,7 +145,7 @@ export function feelOf(request: FeelRequest, assume: Constants, curvePoints = CU
   const heightMm = request.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
   const wrapMm = request.wrapLoftMm ?? 0;
   const giveMm = sinkMm + (assume(GIVE[support]) * meanPressurePa) / 1000;
-  const wrapUnder = waddingAt(wrapMm, meanPressurePa);
+  const wrapUnder = waddingAt(wrapMm, meanPressurePa, assume('waddingPa'));
   const worst = worstBearing(request, comfort, law, meanPressurePa, assume);
   // Suppliers' words are about foam that has been sat on: the feel is always read on settled foam.
   const worn = settled ? strained : stackLaw(request.layers, true, assume)(meanPressurePa);

@@ -65,10 +65,7 @@ export function loadCurve(foam: FoamFeel, foamThicknessMm: number): LoadCurve {
   return { pressureAt, strainAt: (pressurePa) => (pressurePa <= 0 ? 0 : fallingRoot(0, MOST_STRAIN, 1e-6, (e) => pressurePa - pressureAt(e))) };
 }
 
-/** Pressure at which wadding lies at 1/√2 of its loft, Pa; an assumption. */
-const WADDING_PA = 130;
-
-/** Thickness of wadding under a pressure (Pa). */
-export function waddingAt(loftMm: number, pressurePa: number): number {
-  return loftMm / Math.sqrt(1 + Math.max(0, pressurePa) / WADDING_PA);
+/** Thickness of wadding under a pressure, Pa; at `waddingPa` (the shop's constant of that name) it lies at 1/√2 of its loft. */
+export function waddingAt(loftMm: number, pressurePa: number, waddingPa: number): number {
+  return loftMm / Math.sqrt(1 + Math.max(0, pressurePa) / waddingPa);
 }

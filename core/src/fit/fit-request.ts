@@ -39,5 +39,6 @@ export const fitRequestSchema = z.strictObject({
   bowAcrossMm: z.number().min(0).max(200),
   bowAlongMm: z.number().min(0).max(200),
   clothStiffnessNPerM: z.number().min(100).max(1e6),
+  waddingPa: z.number().min(1).max(1e5).optional(),
 });
 export type FitDocument = z.infer<typeof fitRequestSchema>;

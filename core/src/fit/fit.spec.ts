@@ -57,8 +57,8 @@ describe('the load curve', () => {
       }),
       { seed: 51 },
     );
-    expect(waddingAt(50, 0)).toBe(50);
-    expect(waddingAt(50, 130)).toBeCloseTo(50 / Math.SQRT2, 9);
+    expect(waddingAt(50, 0, 130)).toBe(50);
+    expect(waddingAt(50, 130, 130)).toBeCloseTo(50 / Math.SQRT2, 9);
   });
 });
 

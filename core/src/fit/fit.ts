@@ -26,6 +26,8 @@ export interface FitRequest {
   readonly bowAcrossMm: number;
   readonly bowAlongMm: number;
   readonly clothStiffnessNPerM: number;
+  /** Pressure at which its wadding lies at 1/√2 of its loft, Pa; the shipped constant where it is not said. */
+  readonly waddingPa?: number | undefined;
 }
 
 export type FitVerdict = 'loose' | 'roomy' | 'taut' | 'hard-to-close' | 'will-not-close';
@@ -63,6 +65,14 @@ interface Direction {
   readonly domedMm: number;
 }
 
+/** What both directions have alike: the cloth, the wadding, and the layers with their thickness together. */
+interface Stuff {
+  readonly stiffnessNPerM: number;
+  readonly waddingPa: number;
+  readonly layers: readonly Layer[];
+  readonly thickMm: number;
+}
+
 interface Held {
   readonly tensionNPerM: number;
   readonly pressurePa: number;
@@ -72,7 +82,7 @@ interface Held {
  * The tension that one direction settles at under crown c: core and side wrap stand in series inside the length that the stretched cloth holds,
  * core·(1 − ε) + 2ℓ·w(q) = W·(1 + T/EA) + b − 8c²/(3W), where the squeezed core gives Σ p(ε)·t = 2T, and the loop of cloth presses with q = 2T/t. Slack where core and wrap do not reach.
  */
-function held({ coverMm, coreMm, sideLoftMm, domedMm }: Direction, crownMm: number, stiffnessNPerM: number, layers: readonly Layer[], thickMm: number): Held {
+function held({ coverMm, coreMm, sideLoftMm, domedMm }: Direction, crownMm: number, { stiffnessNPerM, waddingPa, layers, thickMm }: Stuff): Held {
   const room = coverMm + domedMm - (8 * crownMm * crownMm) / (3 * coverMm);
   const at = (strain: number): Held => {
     const twiceTension = layers.reduce((sum, { curve, thicknessMm }) => sum + curve.pressureAt(strain) * (thicknessMm / 1000), 0);
@@ -80,7 +90,7 @@ function held({ coverMm, coreMm, sideLoftMm, domedMm }: Direction, crownMm: numb
   };
   const surplus = (strain: number): number => {
     const { tensionNPerM, pressurePa } = at(strain);
-    return coreMm * (1 - strain) + 2 * waddingAt(sideLoftMm, pressurePa) - (room + (coverMm * tensionNPerM) / stiffnessNPerM);
+    return coreMm * (1 - strain) + 2 * waddingAt(sideLoftMm, pressurePa, waddingPa) - (room + (coverMm * tensionNPerM) / stiffnessNPerM);
   };
   // Were the wrap not squeezed at all, and the cloth did not stretch, the core would have to give this much.
   const most = Math.min(MOST_STRAIN, (coreMm + 2 * sideLoftMm - room) / coreMm);
@@ -108,16 +118,18 @@ export function fit(request: FitRequest, assume: Constants): Fit {
   const layers = core.layers.map((layer): Layer => ({ curve: curveOf(layer, foamMm, assume), thicknessMm: layer.thicknessMm }));
   const across: Direction = { coverMm: request.widthMm, coreMm: core.widthMm, sideLoftMm: request.sideLoftAcrossMm, domedMm: request.bowAcrossMm };
   const along: Direction = { coverMm: request.depthMm, coreMm: core.depthMm, sideLoftMm: request.sideLoftAlongMm, domedMm: request.bowAlongMm };
+  const waddingPa = request.waddingPa ?? assume('waddingPa');
+  const stuff: Stuff = { stiffnessNPerM: request.clothStiffnessNPerM, waddingPa, layers, thickMm };
   const loft = request.wrapLoftMm + request.padLoftMm;
   const both = (crown: number): readonly [Held, Held] => [
-    held(across, crown, request.clothStiffnessNPerM, layers, thickMm),
-    held(along, crown, request.clothStiffnessNPerM, layers, thickMm),
+    held(across, crown, stuff),
+    held(along, crown, stuff),
   ];
   const surplus = (crown: number): number => {
     const [x, y] = both(crown);
     const pressure = 8 * crown * 1000 * (x.tensionNPerM / request.widthMm ** 2 + y.tensionNPerM / request.depthMm ** 2);
     const filling = layers.reduce((sum, { curve, thicknessMm }) => sum + thicknessMm * (1 - curve.strainAt(pressure)), 0);
-    return filling + waddingAt(loft, pressure) - request.heightMm - request.crownedFaces * crown;
+    return filling + waddingAt(loft, pressure, waddingPa) - request.heightMm - request.crownedFaces * crown;
   };
   const most = (thickMm + loft - request.heightMm) / request.crownedFaces;
   const crownMm = most <= 1e-9 ? 0 : fallingRoot(0, most, CROWN_TOLERANCE_MM, surplus);

@@ -6,6 +6,7 @@ export const FILES_SENTENCES = {
   'file-unreadable': (n) => [`The file “${n('file')}” cannot be read.`, 'Check its name and place.'],
   'file-unwritable': (n) => [`The file “${n('file')}” cannot be written.`, 'Check its folder.'],
   'problems-left-out': (n) => [`There are ${n('count')} more problems of this kind.`, 'Correct these first.'],
+  'file-missing': () => ['No file is named.', 'Name one, or - for standard input.'],
   'file-not-json': () => ['The file is not JSON text.', 'Choose a job file that was exported from here, or one written to its description.'],
   'file-kind-unknown': (n) => [`Outlines are not read from “${n('file')}”.`, `Take one of ${n('kinds')}.`],
   'file-not-of-its-kind': (n) => [

@@ -67,14 +67,15 @@ export function fitRequestOf(cushion: Cushion, sizes: Sizes, context: FitContext
         ];
       }),
     },
-    wrapLoftMm: wrapLies(way).faces ? (profile.onBoard ? 1 : 2) * loftMm : 0,
-    sideLoftAcrossMm: sides.acrossMm,
-    sideLoftAlongMm: sides.alongMm,
-    padLoftMm: (pads ? pads.count * padLoftMm * faces : 0) + (profile.middleLoftMm ?? 0),
+    wrapLoftMm: wrapLies(way).faces ? (profile.onBoard ? 1 : 2) * loftMm * assume('waddingLoftShare') : 0,
+    sideLoftAcrossMm: sides.acrossMm * assume('sideLoftShare'),
+    sideLoftAlongMm: sides.alongMm * assume('sideLoftShare'),
+    padLoftMm: ((pads ? pads.count * padLoftMm * faces : 0) + (profile.middleLoftMm ?? 0)) * assume('waddingLoftShare'),
     crownedFaces: faces,
     bowAcrossMm: domed ? (crown?.extraAcrossMm ?? 0) : 0,
     bowAlongMm: domed ? (crown?.extraAlongMm ?? 0) : 0,
     clothStiffnessNPerM: assume(stretches ? 'stretchStiffness' : 'wovenStiffness'),
+    waddingPa: assume('waddingPa'),
   };
 }
 

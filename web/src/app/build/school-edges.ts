@@ -1,4 +1,4 @@
-import { formatLength, waddingAt, type CushionPlan, type Figure, type Pair, type UnitSystem } from '@yardland/core';
+import { formatLength, shipped, waddingAt, type CushionPlan, type Figure, type Pair, type UnitSystem } from '@yardland/core';
 
 /** One way of a cushion at its edge, drawn larger than life: places along the lane in the drawing's own units. */
 export interface EdgeLane {
@@ -48,7 +48,7 @@ export function edgeLanes({ sizes, wrap, fitRequest, fit }: CushionPlan, units: 
       figureX: Math.max(coreX, wrapX, sewnX, cutX) + 6,
     };
   };
-  const side = (loftMm: number | undefined, pressurePa: number | undefined): number => waddingAt(loftMm ?? 0, pressurePa ?? 0);
+  const side = (loftMm: number | undefined, pressurePa: number | undefined): number => waddingAt(loftMm ?? 0, pressurePa ?? 0, fitRequest?.waddingPa ?? shipped('waddingPa'));
   return [
     lane(
       0,

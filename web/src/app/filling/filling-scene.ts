@@ -2,6 +2,7 @@ import {
   formatLength,
   layerMatter,
   sectionOf,
+  shipped,
   waddingAt,
   wrapLies,
   type CushionPlan,
@@ -38,7 +39,7 @@ function coverItems(one: CushionPlan, width: number, total: number, feel: Feel |
   const lies = wrapLies(one.wrapWay).faces ? (one.wrap?.value ?? 0) : 0;
   const crownMm = one.fit?.crownMm ?? 0;
   const sink = feel?.giveMm ?? 0;
-  const pressed = feel ? waddingAt(lies, feel.meanPressurePa) : 0;
+  const pressed = feel ? waddingAt(lies, feel.meanPressurePa, one.fitRequest?.waddingPa ?? shipped('waddingPa')) : 0;
   const top = level(width, total, sink).map(({ x, y }): Point => {
     const loaded = feel ? share(x - width / 2) : 0;
     const along = x / width;

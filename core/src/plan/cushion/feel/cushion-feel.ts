@@ -29,7 +29,7 @@ export function cushionFeel({ seat }: Cushion, { wrapLoftMm, layers, sitter, cur
   const request: FeelRequest = {
     format: 'yardland/feel@1',
     layers: [...layers],
-    wrapLoftMm: 2 * wrapLoftMm,
+    wrapLoftMm: 2 * wrapLoftMm * shop.assume('waddingLoftShare', units),
     support: seat?.support ?? UNSAID_DECK,
     sitter,
     settled: true,
