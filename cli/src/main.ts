@@ -5,10 +5,24 @@ import { layVerb } from './verbs/lay';
 import { learnVerb } from './verbs/learn';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
+import { scheduleVerb } from './verbs/schedule';
 import { solidVerb } from './verbs/solid';
 import { splitVerb } from './verbs/split';
 
-const VERBS: readonly Verb[] = [planVerb, feelVerb, pressVerb, chooseVerb, outlineVerb, crownVerb, fitVerb, splitVerb, layVerb, solidVerb, learnVerb];
+const VERBS: readonly Verb[] = [
+  planVerb,
+  feelVerb,
+  pressVerb,
+  chooseVerb,
+  outlineVerb,
+  crownVerb,
+  fitVerb,
+  splitVerb,
+  layVerb,
+  solidVerb,
+  learnVerb,
+  scheduleVerb,
+];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');
 

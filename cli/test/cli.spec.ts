@@ -375,3 +375,49 @@ describe('yardland learn', () => {
     expect((JSON.parse(error) as { problems: { path: string }[] }).problems[0]!.path).toBe('jobs.1.units');
   });
 });
+
+describe('yardland schedule', () => {
+  const ask = {
+    format: 'yardland/schedule@1',
+    from: '2026-12-01',
+    dayStarts: '08:00',
+    people: [{ name: 'Ada', hours: [8, 8, 8, 8, 8, 0, 0], does: ['cut', 'sew'], off: ['2026-12-02'] }],
+    machines: { table: 1 },
+    jobs: [
+      {
+        id: 'stool',
+        due: '2026-12-01',
+        steps: [
+          { id: 'cut', does: 'cut', needs: 'table', minutes: 400 },
+          { id: 'sew', does: 'sew', needs: null, minutes: 100, after: ['cut'] },
+        ],
+      },
+    ],
+    seconds: 0.1,
+    seed: 1,
+  };
+
+  it('plans by the clock, and says how late', () => {
+    const { code, out, error } = run(['schedule', '-'], JSON.stringify(ask));
+    expect([code, error]).toEqual([0, '']);
+    const plan = JSON.parse(out);
+    expect(plan.steps).toEqual([
+      { job: 'stool', step: 'cut', person: 'Ada', parts: [{ start: '2026-12-01T08:00', end: '2026-12-01T14:40' }] },
+      // 80 minutes are left on Tuesday, and Wednesday is off.
+      { job: 'stool', step: 'sew', person: 'Ada', parts: [{ start: '2026-12-03T08:00', end: '2026-12-03T09:40' }] },
+    ]);
+    expect([plan.ends.stool, plan.setups, plan.unplaced]).toEqual(['2026-12-03T09:40', 0, []]);
+    expect(plan.late.stool).toBeCloseTo(1 + (9 * 60 + 40) / 1440, 9);
+    expect(plan.lateness).toBe(plan.late.stool);
+  });
+
+  it('refuses what no plan can answer, at its place', () => {
+    const { code, error } = run(['schedule', '-'], JSON.stringify({ ...ask, machines: {} }));
+    expect(code).toBe(2);
+    expect(JSON.parse(error).problems[0]).toEqual({
+      code: 'schedule-no-machine',
+      path: 'jobs.0.steps.0.needs',
+      message: 'There is no “table”. Say how many of it there are, or that the step needs none.',
+    });
+  });
+});

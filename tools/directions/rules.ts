@@ -26,6 +26,8 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   picture: ['plan', 'format'],
   compare: ['picture'],
   record: ['plan'],
+  // Who does what when: it is given steps and knows nothing of cushions.
+  schedule: ['kernel'],
   progress: ['record'],
   format: ['template', 'form'],
   contract: ['plan'],

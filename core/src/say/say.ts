@@ -9,6 +9,7 @@ import { FIT_SENTENCES } from './fit';
 import { LAY_SENTENCES } from './lay';
 import { OLD_SENTENCES } from './old';
 import type { Sentences, Speak } from '../kernel/sentences';
+import { SCHEDULE_SENTENCES } from './schedule';
 import { SHOP_SENTENCES } from './shop';
 import { SIZES_SENTENCES } from './sizes';
 import { TEMPLATE_SENTENCES } from './template';
@@ -36,6 +37,7 @@ export const SENTENCES: Sentences = {
   ...OLD_SENTENCES,
   ...LAY_SENTENCES,
   ...SHOP_SENTENCES,
+  ...SCHEDULE_SENTENCES,
 };
 
 /** A document's own problems carry the code that its schema gave them. */

@@ -1,0 +1,135 @@
+import { seededRandom } from '../kernel/random';
+import { boundsOf, chainEnds } from './bounds';
+import type { Model } from './model';
+import { better, Board, decoded, type Cost } from './place';
+
+/** Steps put in their places in a second of what is asked for, about what an ordinary machine does with four people: orders tried are so many fewer as there are more steps. */
+const STEPS_PER_SECOND = 80_000;
+/** Small shops are tried through, up to so many steps. */
+const MOST_EXACT = 9;
+/** Places in orders looked at by the exact search for each second asked for. */
+const PLACES_PER_SECOND = 60_000;
+const LEAST_PLACES = 30_000;
+
+interface Found {
+  readonly board: Board;
+  readonly cost: Cost;
+}
+
+/** What is left of a job after each task, minutes: the longest chain of work and waits behind it. */
+function tails({ tasks }: Model): number[] {
+  const behind: number[][] = tasks.map(() => []);
+  for (const { index, after } of tasks) for (const before of after) behind[before]?.push(index);
+  const tail = new Array<number>(tasks.length).fill(-1);
+  const of = (index: number): number => {
+    if ((tail[index] as number) >= 0) return tail[index] as number;
+    const { minutes, waitMinutes } = (tasks[index] as Model['tasks'][number]).step;
+    return (tail[index] = minutes + Math.max(0, ...(behind[index] ?? []).map((next) => waitMinutes + of(next))));
+  };
+  tasks.forEach((_, index) => of(index));
+  return tail;
+}
+
+/** Orders to begin with: by due day and slack, by due day alone, and by what is worst by weight. */
+function firstOrders(model: Model): number[][] {
+  const { tasks, jobs } = model;
+  const tail = tails(model);
+  const chain = chainEnds(model);
+  const due = (index: number): number => jobs[(tasks[index] as Model['tasks'][number]).job]?.due ?? 0;
+  const weight = (index: number): number => Math.max(0.01, jobs[(tasks[index] as Model['tasks'][number]).job]?.weight ?? 1);
+  const by = (key: (index: number) => number): number[] =>
+    tasks.map(({ index }) => index).sort((a, b) => key(a) - key(b) || (chain[a] ?? 0) - (chain[b] ?? 0) || a - b);
+  return [by((i) => due(i) - (tail[i] ?? 0)), by(due), by((i) => (due(i) - (tail[i] ?? 0)) / weight(i)), by((i) => chain[i] ?? 0)];
+}
+
+/** Takes a plan and makes it better by moving a task in the order, a whole job, or a task to another person, until nothing is gained or the tries are used up. */
+function improved(model: Model, start: number[], tries: number, random: () => number): Found {
+  let order = start;
+  let told: (number | null)[] = model.tasks.map(() => null);
+  let board = decoded(model, order, told);
+  let best: Found = { board, cost: board.cost };
+  const count = order.length;
+  const pick = (below: number): number => Math.floor(random() * below);
+  for (let i = 0; i < tries; i++) {
+    // Nothing late, nothing to change for, and no step that could be earlier: there is nothing to gain.
+    const [next, people] = [[...order], [...told]];
+    const kind = random();
+    const at = pick(count);
+    if (kind < 0.5) {
+      const [moved] = next.splice(at, 1) as [number];
+      next.splice(pick(count), 0, moved);
+    } else if (kind < 0.75) {
+      const { job } = model.tasks[order[at] as number] as Model['tasks'][number];
+      const own = next.filter((index) => model.tasks[index]?.job === job);
+      const others = next.filter((index) => model.tasks[index]?.job !== job);
+      others.splice(pick(others.length + 1), 0, ...own);
+      next.splice(0, count, ...others);
+    } else {
+      const index = order[at] as number;
+      const { able } = model.tasks[index] as Model['tasks'][number];
+      people[index] = told[index] === null ? (able[pick(able.length)] ?? null) : null;
+    }
+    board = decoded(model, next, people);
+    const { cost } = board;
+    if (better(best.cost, cost)) continue;
+    [order, told] = [next, people];
+    best = { board, cost };
+  }
+  return best;
+}
+
+/** Tries out every order and every person, but for what cannot become better than what is known; stops when so many places have been looked at. */
+function tried(model: Model, known: Found, places: number): Found {
+  const { tasks, jobs } = model;
+  const least = boundsOf(model);
+  const board = new Board(model);
+  let best = known;
+  let left = places;
+  /** No lateness below this can come of what is placed so far. */
+  const atLeast = (): number =>
+    jobs.reduce((sum, { due, weight }, j) => sum + weight * Math.max(0, (Math.max(least[j] ?? 0, board.endOf(j)) - due) / (24 * 60)), 0);
+  const visit = (placedCount: number): void => {
+    if (left <= 0) return;
+    if (placedCount === tasks.length) {
+      const { cost } = board;
+      if (!better(cost, best.cost)) return;
+      const copy = new Board(model);
+      for (const placed of board.placed) if (placed) copy.put(placed);
+      best = { board: copy, cost };
+      return;
+    }
+    for (const task of tasks) {
+      if (board.placed[task.index] !== null || task.after.some((before) => board.placed[before] === null)) continue;
+      for (const person of task.able) {
+        left--;
+        const placed = board.earliestAt(task, person);
+        if (!placed) continue;
+        board.put(placed);
+        if (atLeast() <= best.cost.lateness + 1e-9) visit(placedCount + 1);
+        board.take(placed);
+      }
+    }
+  };
+  visit(0);
+  return best;
+}
+
+/** The best plan found for a question: begun by due date and slack, improved by exchange, and tried through where it is small. The same question gives the same plan. */
+export function planned(model: Model): Found {
+  const { seconds, seed } = model.request;
+  const random = seededRandom(seed);
+  const starts = firstOrders(model);
+  const tries = Math.round((seconds * STEPS_PER_SECOND) / Math.max(10, model.tasks.length));
+  const from = starts
+    .map((order) => ({
+      order,
+      cost: decoded(
+        model,
+        order,
+        model.tasks.map(() => null),
+      ).cost,
+    }))
+    .reduce((a, b) => (better(b.cost, a.cost) ? b : a));
+  const found = improved(model, from.order, tries, random);
+  return model.tasks.length <= MOST_EXACT ? tried(model, found, Math.max(LEAST_PLACES, seconds * PLACES_PER_SECOND)) : found;
+}
