@@ -32,7 +32,6 @@ const PICTURES: readonly Picture[] = [
   { file: 'filling', job: 'Prompt-side boxes', place: '1/filling' },
   { file: 'template', job: 'Gallery and box seats', place: '3/template' },
   { file: 'template-picture', job: 'Gallery and box seats', place: '6/template', before: tracePicture },
-  { file: 'look-over-long-core', job: 'Foyer long seat', place: '1/look-over', before: (page) => page.getByText('Several into one', { exact: true }).click() },
   { file: 'filling-choose', job: 'Conductor’s chair', place: '1/filling', before: (page) => page.getByRole('button', { name: 'Choose for me' }).click() },
   { file: 'build', job: 'Prompt-side boxes', place: '1/build', before: openWhy },
   {

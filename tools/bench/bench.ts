@@ -6,7 +6,8 @@ import { fileURLToPath } from 'node:url';
 import { coreRows } from './core-rows';
 import { dragRows } from './drag-rows';
 import { layRows } from './lay-rows';
-import { rowOf, table, type Row } from './measure';
+import { arithmeticLoop, rowOf, table, type Row } from './measure';
+import { meshRows, turningRows } from './round-rows';
 import { serverRows } from './server-rows';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
@@ -51,7 +52,15 @@ function firstLoad(): Row[] {
   ];
 }
 
-const rows = [...coreRows(root), ...layRows(root), ...(await serverRows(root)), ...firstLoad(), ...(await dragRows())];
+const rows = [
+  ...coreRows(root),
+  ...meshRows(root, arithmeticLoop()),
+  ...layRows(root),
+  ...(await serverRows(root)),
+  ...firstLoad(),
+  ...(await dragRows()),
+  ...(await turningRows(root)),
+];
 const text = `# Measured
 
 Made by \`npm run bench\` on ${os.availableParallelism()} cores (${os.cpus()[0]?.model.trim() ?? 'unknown'}), Node ${process.versions.node}, ${new Date().toISOString().slice(0, 10)}.

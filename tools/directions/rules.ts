@@ -46,7 +46,7 @@ const WORKSPACES: Readonly<Record<string, readonly string[]>> = {
 
 /** Packages, or parts of them, that the core may use; everything that touches a screen, a disk or a clock stays outside. */
 const CORE_PACKAGES = new Set(['zod', 'clipper2-ts/dist/Offset.js', 'earcut', 'papaparse', 'saxes', 'svgpath', 'cdt2d']);
-const CORE_SPEC_PACKAGES = new Set([...CORE_PACKAGES, 'fast-check', '@gltf-transform/core']);
+const CORE_SPEC_PACKAGES = new Set([...CORE_PACKAGES, 'fast-check']);
 
 export interface Import {
   /** The importing file from the root, with slashes. */

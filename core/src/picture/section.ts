@@ -76,7 +76,9 @@ const UNKNOWN_SHARE = 0.5;
 /** How thick the wadding on one side of the core lies in the closed cover, mm: as thin as the predicted pressure makes it. */
 export function sideAsItLies({ fit, fitRequest, wrap, wrapWay }: Planned, way: 'across' | 'along'): number {
   if (!fit || !fitRequest?.waddingPa) return wrapLies(wrapWay).sides ? wrap.value * UNKNOWN_SHARE : 0;
-  return way === 'across' ? waddingAt(fitRequest.sideLoftAcrossMm, fit.pressureAcrossPa, fitRequest.waddingPa) : waddingAt(fitRequest.sideLoftAlongMm, fit.pressureAlongPa, fitRequest.waddingPa);
+  return way === 'across'
+    ? waddingAt(fitRequest.sideLoftAcrossMm, fit.pressureAcrossPa, fitRequest.waddingPa)
+    : waddingAt(fitRequest.sideLoftAlongMm, fit.pressureAlongPa, fitRequest.waddingPa);
 }
 
 /** A cover with a band, through its middle: the faces crowned as predicted, wrap as thick as it lies, foam that is thicker than the cover filling it to the face. */

@@ -1,4 +1,4 @@
-import { turnedBy, type Placement } from '../lay/contract';
+import { placed, turnedBy, type Placement } from '../lay/contract';
 import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
 import { isOfPiece, isTurned } from '../piece/item-ref';
@@ -20,13 +20,13 @@ function linear(at: (p: Point) => number): readonly [number, number, number] {
   return [at({ x: 1, y: 0 }) - c, at({ x: 0, y: 1 }) - c, c];
 }
 
-function placeOf(cut: Cut, { x, y, turn }: Placement, motifAtMm: number | null): ClothPlace {
+function placeOf(cut: Cut, placement: Placement, motifAtMm: number | null): ClothPlace {
   const { minX, maxX } = bounds(cut.polygon);
   const onCloth = (p: Point): Point => {
     const drawn = cut.turned ? { x: minX + maxX - p.x, y: p.y } : p;
     // Pieces are drawn with the roll running up, and lie with it running to the right.
-    const [lain] = turnedBy(turnedBy([drawn], -90), turn);
-    return { x: (lain?.x ?? 0) + x, y: (lain?.y ?? 0) + y };
+    const [lain = p] = placed(turnedBy([drawn], -90), placement);
+    return lain;
   };
   return { across: linear((p) => onCloth(p).y), along: linear((p) => onCloth(p).x), motifAtMm };
 }

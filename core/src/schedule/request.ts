@@ -18,8 +18,8 @@ const stepSchema = z.strictObject({
   after: z.array(id).max(200).default([]),
   /** May be left at closing time and taken up by the same person. */
   splits: z.boolean().default(false),
-  /** Cloth, thread and foot it is done with. */
-  setup: name.nullish(),
+  /** Cloth, thread and foot it is done with: as one word, or each by its name. */
+  setup: z.union([name, z.record(name, name).transform((parts) => JSON.stringify(Object.entries(parts).sort()))]).nullish(),
   /** Not before this day: its material is there then. */
   ready: day.nullish(),
 });

@@ -1,5 +1,16 @@
 import type { Solid, SolidPart } from '../form/solid/solid';
 
+/** A block of 200 × 100 × 50 with its six sides, as a part of cloth that lies on it as it is seen from above. */
+export const BLOCK: SolidPart = {
+  id: 'plate:top',
+  piece: 'plate',
+  kind: 'cover',
+  material: 'cloth/main',
+  positions: Float64Array.from([0, 0, 0, 200, 0, 0, 200, 100, 0, 0, 100, 0, 0, 0, 50, 200, 0, 50, 200, 100, 50, 0, 100, 50]),
+  triangles: Uint32Array.from([0, 2, 1, 0, 3, 2, 4, 5, 6, 4, 6, 7, 0, 1, 5, 0, 5, 4, 1, 2, 6, 1, 6, 5, 2, 3, 7, 2, 7, 6, 3, 0, 4, 3, 4, 7]),
+  uvs: Float64Array.from([0, 0, 200, 0, 200, 100, 0, 100, 0, 0, 200, 0, 200, 100, 0, 100]),
+};
+
 type P3 = readonly [number, number, number];
 
 const at = ({ positions }: SolidPart, i: number): P3 => [positions[3 * i] ?? NaN, positions[3 * i + 1] ?? NaN, positions[3 * i + 2] ?? NaN];

@@ -1,19 +1,8 @@
 import { bordersOf } from './borders';
 import { satOn } from './sat-on';
 import { sliceOf } from './slice';
-import type { SolidPart } from './solid';
+import { BLOCK } from '../../testing/mesh';
 import { triangulate } from './triangulate';
-
-/** A block of 200 × 100 × 50. */
-const BLOCK: SolidPart = {
-  id: 'block',
-  piece: 'block',
-  kind: 'cover',
-  material: 'cloth/main',
-  positions: Float64Array.from([0, 0, 0, 200, 0, 0, 200, 100, 0, 0, 100, 0, 0, 0, 50, 200, 0, 50, 200, 100, 50, 0, 100, 50]),
-  triangles: Uint32Array.from([0, 2, 1, 0, 3, 2, 4, 5, 6, 4, 6, 7, 0, 1, 5, 0, 5, 4, 1, 2, 6, 1, 6, 5, 2, 3, 7, 2, 7, 6, 3, 0, 4, 3, 4, 7]),
-  uvs: new Float64Array(16),
-};
 
 function areaOf(corners: Float32Array): number {
   let sum = 0;

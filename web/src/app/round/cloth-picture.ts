@@ -51,7 +51,7 @@ function motif(pen: CanvasRenderingContext2D, tint: string, x: number, y: number
 export function clothPicture(tint: string, pattern: ClothPattern | null): ClothPicture {
   const canvas = document.createElement('canvas');
   const acrossMm = pattern?.acrossMm || (pattern ? STRIPE_MM : WEAVE_MM);
-  const alongMm = (pattern?.alongMm || (pattern ? STRIPE_MM : WEAVE_MM)) * (pattern?.halfDrop ? 1 : 1);
+  const alongMm = pattern?.alongMm || (pattern ? STRIPE_MM : WEAVE_MM);
   const drops = pattern?.halfDrop ? 2 : 1;
   canvas.width = PIXELS * (pattern ? drops : 1);
   canvas.height = pattern ? Math.max(64, Math.min(1024, Math.round((PIXELS * alongMm) / acrossMm))) : PIXELS;
@@ -62,8 +62,8 @@ export function clothPicture(tint: string, pattern: ClothPattern | null): ClothP
     const { height } = canvas;
     if (pattern.acrossMm && pattern.alongMm) {
       const size = Math.min(PIXELS, height) * 0.62;
-      // Half-drop: every other row lies half a repeat further along, and so stands above and below the edge of the picture.
-      for (const y of [height / 2]) motif(pen, tint, PIXELS / 2, y, size);
+      motif(pen, tint, PIXELS / 2, height / 2, size);
+      // Half drop: every other row lies half a repeat further along, and so stands above and below the edge of the picture.
       if (drops === 2) for (const y of [0, height]) motif(pen, tint, PIXELS * 1.5, y, size);
     } else {
       pen.fillStyle = shade(tint, 0.4);
