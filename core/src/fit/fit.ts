@@ -121,10 +121,7 @@ export function fit(request: FitRequest, assume: Constants): Fit {
   const waddingPa = request.waddingPa ?? assume('waddingPa');
   const stuff: Stuff = { stiffnessNPerM: request.clothStiffnessNPerM, waddingPa, layers, thickMm };
   const loft = request.wrapLoftMm + request.padLoftMm;
-  const both = (crown: number): readonly [Held, Held] => [
-    held(across, crown, stuff),
-    held(along, crown, stuff),
-  ];
+  const both = (crown: number): readonly [Held, Held] => [held(across, crown, stuff), held(along, crown, stuff)];
   const surplus = (crown: number): number => {
     const [x, y] = both(crown);
     const pressure = 8 * crown * 1000 * (x.tensionNPerM / request.widthMm ** 2 + y.tensionNPerM / request.depthMm ** 2);

@@ -48,7 +48,8 @@ export function edgeLanes({ sizes, wrap, fitRequest, fit }: CushionPlan, units: 
       figureX: Math.max(coreX, wrapX, sewnX, cutX) + 6,
     };
   };
-  const side = (loftMm: number | undefined, pressurePa: number | undefined): number => waddingAt(loftMm ?? 0, pressurePa ?? 0, fitRequest?.waddingPa ?? shipped('waddingPa'));
+  const side = (loftMm: number | undefined, pressurePa: number | undefined): number =>
+    waddingAt(loftMm ?? 0, pressurePa ?? 0, fitRequest?.waddingPa ?? shipped('waddingPa'));
   return [
     lane(
       0,
