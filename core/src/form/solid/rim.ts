@@ -96,13 +96,3 @@ function outwardAt(segment: Segment, mm: number, before: Segment): Point {
   const miter = Math.min(2, 2 / long);
   return { x: (sum.x / long) * miter, y: (sum.y / long) * miter };
 }
-
-/** How far round the rim a place lies that is one of its points, or null. */
-export function rimIndex(rim: readonly RimPoint[], p: Point, withinMm: number): number | null {
-  let best: number | null = null;
-  rim.forEach(({ at }, i) => {
-    const off = distance(at, p);
-    if (off <= withinMm && (best === null || off < distance((rim[best] as RimPoint).at, p))) best = i;
-  });
-  return best;
-}

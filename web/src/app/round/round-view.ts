@@ -171,7 +171,9 @@ export class RoundView implements Takeable {
 
   protected release(event: PointerEvent): void {
     this.#grabbed = null;
-    (event.target as HTMLElement).releasePointerCapture(event.pointerId);
+    const canvas = event.target as HTMLElement;
+    // A pointer that was taken away has let go by itself.
+    if (canvas.hasPointerCapture(event.pointerId)) canvas.releasePointerCapture(event.pointerId);
   }
 
   protected wheel(event: WheelEvent): void {
