@@ -1,4 +1,5 @@
-import { outlineBounds, perimeter, type Outline } from '../../geometry/outline';
+import { aheadOn } from '../../geometry/around';
+import { outlineBounds, perimeter, type Bounds, type Outline } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 import type { CordLine, Skin } from '../skin';
 import { bandParts } from './band-part';
@@ -76,10 +77,14 @@ const smooth = (t: number): number => {
   return s * s * (3 - 2 * s);
 };
 
+/** The band's height over a place of the plan: between the front's and the back's, as deep as it lies. */
+const heightAt = ({ frontMm, backMm }: SolidAsk, { minY, maxY }: Bounds, { y }: Point): number =>
+  frontMm + ((backMm - frontMm) * (y - minY)) / (maxY - minY || 1);
+
 /** The columns of the band round the rim. A bulged band keeps its length, so that its edges come nearer: by 8 b² ÷ 3 h of a flat arc. */
-function columnsOf(ask: SolidAsk, rim: readonly RimPoint[], box: { readonly minY: number; readonly maxY: number }, edges: Edges): Column[] {
+function columnsOf(ask: SolidAsk, rim: readonly RimPoint[], box: Bounds, edges: Edges): Column[] {
   return rim.map((point): Column => {
-    const fullMm = ask.frontMm + ((ask.backMm - ask.frontMm) * (point.at.y - box.minY)) / (box.maxY - box.minY || 1);
+    const fullMm = heightAt(ask, box, point.at);
     const low = edges.bottom ? fallAt(edges.bottom, point.at.y) : 0;
     const high = fullMm - (edges.top ? fallAt(edges.top, point.at.y) : 0);
     const standing = Math.max(0, high - low);
@@ -120,7 +125,7 @@ export function closedSolid(ask: SolidAsk): Solid {
     rounded: upper ? edges.top : edges.bottom,
     rise: roll(upper ? ask.over : ask.under, ask.rollMm, rim),
     sign: upper ? 1 : -1,
-    levelZ: (p) => (upper ? ask.frontMm + ((ask.backMm - ask.frontMm) * (p.y - box.minY)) / (box.maxY - box.minY || 1) : 0),
+    levelZ: (p) => (upper ? heightAt(ask, box, p) : 0),
     pitchMm,
     insetsMm: ask.rollMm ? [0.33, 0.67, 1, 1.5].map((share) => share * (ask.rollMm ?? 0)) : [],
   });
@@ -200,7 +205,7 @@ const TEETH = { pitchMm: 5, longMm: 3.6, thickMm: 3 };
 function zipPart({ skin: { zip }, rim }: SolidAsk, columns: readonly Column[]): SolidPart | null {
   if (!zip) return null;
   const round = perimeter(rim);
-  const ahead = (mm: number): number => (((mm - zip.fromMm) % round) + round) % round;
+  const ahead = (mm: number): number => aheadOn(round, zip.fromMm, mm);
   const run = columns.filter((one) => ahead(one.rim.mm) <= zip.toMm - zip.fromMm + 1e-6).sort((a, b) => ahead(a.rim.mm) - ahead(b.rim.mm));
   if (run.length < 2) return null;
   const place = ({ rim: { at, outward }, lowZ, highZ, bulgeMm }: Column) => {

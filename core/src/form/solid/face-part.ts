@@ -1,3 +1,4 @@
+import { aheadOn } from '../../geometry/around';
 import { flatten, type Outline } from '../../geometry/outline';
 import { distanceTo } from '../../geometry/measure';
 import { distance, type Point } from '../../geometry/point';
@@ -70,7 +71,7 @@ function alongPolygon(polygon: readonly Point[]): { readonly totalMm: number; re
     totalMm += distance(p, polygon[(i + 1) % polygon.length] as Point);
   });
   const at = (mm: number): Point => {
-    const place = ((mm % totalMm) + totalMm) % totalMm;
+    const place = aheadOn(totalMm, 0, mm);
     let i = starts.findIndex((start) => start > place) - 1;
     if (i < 0) i = polygon.length - 1;
     const [a, b] = [polygon[i] as Point, polygon[(i + 1) % polygon.length] as Point];
@@ -90,7 +91,7 @@ function domedBy(domed: Outline, rim: readonly RimPoint[]): Point[] {
   return rim.map(({ at, mm }) => {
     const i = knots.findLastIndex((knot) => knot.mm <= mm + 1e-9);
     const [from, to] = [knots.at(i) as (typeof knots)[number], knots[(i + 1) % knots.length] as (typeof knots)[number]];
-    const ahead = (a: number, b: number, round: number): number => (((b - a) % round) + round) % round || round;
+    const ahead = (a: number, b: number, round: number): number => aheadOn(round, a, b) || round;
     const share = from.mm === mm ? 0 : ahead(from.mm, mm, totalMm) / ahead(from.mm, to.mm, totalMm);
     const place = own.at(from.own + share * ahead(from.own, to.own, own.totalMm));
     return { x: place.x - at.x, y: place.y - at.y };

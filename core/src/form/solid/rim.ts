@@ -1,3 +1,4 @@
+import { aheadOn, apartOn } from '../../geometry/around';
 import { isCorner } from '../../geometry/measure';
 import type { Outline } from '../../geometry/outline';
 import { distance, type Point } from '../../geometry/point';
@@ -50,7 +51,7 @@ function crossingOn(segment: Segment, from: number, to: number, { axis, at }: Ri
 export function rimOf({ segments }: Outline, stepMm: number, stops: RimStops): RimPoint[] {
   const lengths = segments.map(segmentLength);
   const total = lengths.reduce((sum, mm) => sum + mm, 0);
-  const wanted = stops.alongMm.map((mm) => ((mm % total) + total) % total);
+  const wanted = stops.alongMm.map((mm) => aheadOn(total, 0, mm));
   const corners: number[] = [];
   let start = 0;
   const starts = lengths.map((mm, i) => {
@@ -60,7 +61,7 @@ export function rimOf({ segments }: Outline, stepMm: number, stops: RimStops): R
     start += mm;
     return at;
   });
-  const cornerGap = (mm: number): number => Math.min(Infinity, ...corners.map((at) => Math.min(Math.abs(mm - at), total - Math.abs(mm - at))));
+  const cornerGap = (mm: number): number => Math.min(Infinity, ...corners.map((at) => apartOn(total, mm, at)));
   const all = segments.flatMap((segment, i): RimPoint[] => {
     const [from, length] = [starts[i] ?? 0, lengths[i] ?? 0];
     const count = Math.max(1, Math.ceil(length / pitchOn(segment, stepMm)));
