@@ -19,6 +19,8 @@ import { BODY_LIMIT, jobBodies, jobRoutes } from './jobs/jobs.routes';
 import { JobReading } from './jobs/reading';
 import { JobStore } from './jobs/jobs.store';
 import { timesRoutes } from './jobs/times.routes';
+import { logRoutes } from './log/log.routes';
+import { LogStore } from './log/log.store';
 import { pictureRoutes } from './pictures/pictures.routes';
 import { sampleRoutes } from './samples/samples.routes';
 import { shopRoutes } from './shop/shop.routes';
@@ -64,6 +66,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.use('/api/times', timesRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));
+  app.use('/api/log', logRoutes(new LogStore(db), shops));
   app.use('/api/devices/camera', cameraRoutes(workers));
   app.use('/api/devices/label-printer', labelPrinterRoutes(simulatedLabelPrinter(config.simulationSpeed), jobs, shops, workers, log));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));

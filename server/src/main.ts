@@ -1,5 +1,5 @@
 import type { AddressInfo } from 'node:net';
-import { pino } from 'pino';
+import { pino, type Logger } from 'pino';
 import { createApp } from './app';
 import { readConfig } from './config';
 import { commandKey, forgetAddress, noteAddress } from './db/address';
@@ -20,6 +20,18 @@ const BACKUP_LOOK_MS = 3_600_000;
 /** How often pictures that nothing names are looked for. */
 const CLEAR_MS = 6 * 3_600_000;
 
+/** Jobs that are written into the log at once, where they are from before there was one. */
+const LOGGED_AT_ONCE = 20;
+
+/** Writes what earlier jobs say of themselves into the log, a few at a time, so that requests are answered in between. */
+function logEarlier(jobs: JobStore, log: Logger): void {
+  try {
+    if (jobs.logEarlier(LOGGED_AT_ONCE) === LOGGED_AT_ONCE) setImmediate(() => logEarlier(jobs, log));
+  } catch (error) {
+    log.error({ err: error }, 'earlier jobs could not be written into the log; it is tried again at the next start');
+  }
+}
+
 function start(): void {
   const log = pino({ level: process.env['LOG_LEVEL'] ?? 'info' });
   const config = readConfig(process.env, process.env['YARDLAND_ROOT'] ?? process.cwd());
@@ -27,6 +39,7 @@ function start(): void {
   clearParts(config.dataDir);
   const db = openDatabase(config.dataDir);
   const seeded = seedDemo(config.demoDir, db, new JobStore(db), new ShopStore(db));
+  logEarlier(new JobStore(db), log);
   if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
   const workers = new Workers();
   const key = commandKey();

@@ -30,7 +30,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   schedule: ['kernel'],
   progress: ['record'],
   format: ['template', 'form'],
-  contract: ['plan'],
+  contract: ['record'],
   testing: ['compare'],
 };
 

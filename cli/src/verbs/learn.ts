@@ -1,5 +1,5 @@
 import { openShop, readWith } from '@yardland/core';
-import { jobsOf, learn, learnRequestSchema } from '@yardland/core/learning';
+import { jobsOf, learn, learnRequestSchema } from '@yardland/core/book';
 import { inWords, readJson, readShop } from '../read';
 import { refusal, type Verb } from '../verb';
 

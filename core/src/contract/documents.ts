@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { jobSchema } from '../job/document';
 import { upgraded } from '../job/upgrades/upgrades';
 import { refusalSchema } from './answers';
+import { storedEntrySchema } from './log';
 import { storedSampleSchema } from './samples';
 import { storedShopSchema } from './shop';
 
@@ -36,11 +37,12 @@ export const writeJobSchema = z.strictObject({ revision, label, job: incomingJob
 export const revisionSchema = z.strictObject({ revision });
 export const archiveJobSchema = z.strictObject({ revision, archived: z.boolean() });
 
-/** Every refusal of the server. `current`, `currentShop` or `currentSample` comes with a stale write. */
+/** Every refusal of the server. `current`, `currentShop`, `currentSample` or `currentEntry` comes with a stale write. */
 export const problemSchema = z.strictObject({
   ...refusalSchema.shape,
   current: storedJobSchema.optional(),
   currentShop: storedShopSchema.optional(),
   currentSample: storedSampleSchema.optional(),
+  currentEntry: storedEntrySchema.optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;

@@ -11,7 +11,7 @@ import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { salvagedZipSchema } from '../material/material';
 import { rangeWords } from '../units/format';
 import { BUILDS } from '../filling/sitters';
-import { SCHOOL_NUMBER_KEYS, schoolNumber, type SchoolNumberKey, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
+import { SCHOOL_NUMBER_KEYS, schoolNumber, schoolSchema, type SchoolNumberKey, WRAP_FIXES, WRAP_WAYS } from '../shop/schools';
 import { TEST_FIT_COVERS } from '../allowance/test-fit';
 import { outlineMarkSchema } from '../template/marks';
 import { templateSchema } from '../template/shapes/shapes';
@@ -35,6 +35,7 @@ import {
   WELT_LIES,
 } from './terms';
 import { upgraded } from './upgrades/upgrades';
+import { calibrationSchema } from '../shop/shop';
 import { FILL_WAYS, MACHINES } from '../shop/ways';
 
 const text = (most: number) => z.string().max(most);
@@ -118,6 +119,8 @@ export const checkSchema = z.strictObject({
   seat: z.enum(IN_SEAT).optional(),
   pictures: z.array(z.uuid()).max(6).optional(),
   remark: text(2000).optional(),
+  /** What was promised when it was measured, by the plan and the constants of that day; absent on checks from before this was kept. */
+  promised: z.strictObject({ widthMm: z.number(), depthMm: z.number(), edgeMm: z.number(), middleMm: z.number() }).optional(),
 });
 export type Check = z.infer<typeof checkSchema>;
 
@@ -303,6 +306,17 @@ export const cushionSchema = z.strictObject({
 });
 export type Cushion = z.infer<typeof cushionSchema>;
 
+const threeSizes = z.strictObject({ widthMm: length, depthMm: length, heightMm: thickness });
+
+/** A material as it was on the day a job was delivered. */
+export const materialThenSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  name: text(80),
+  price: z.number().nonnegative(),
+  hardness25N: z.number().positive().optional(),
+});
+export type MaterialThen = z.infer<typeof materialThenSchema>;
+
 export const jobSchema = z.strictObject({
   format: z.literal(JOB_FORMAT),
   name: z.string().trim().min(1).max(120),
@@ -338,6 +352,28 @@ export const jobSchema = z.strictObject({
   zips: z.array(z.string().min(1).max(60)).max(200).optional(),
   /** Remnants and hides of the shop that are set aside for it, by id: they are cut from first. */
   remnants: z.array(z.string().min(1).max(60)).max(100).optional(),
+  /** The day it was delivered, and what held in the shop on that day: for the day on which one more is wanted. */
+  delivered: z
+    .strictObject({
+      on: day,
+      calibration: calibrationSchema,
+      /** The materials it names, as they were. */
+      materials: z.array(materialThenSchema).max(200),
+      /** The shop's own schools that it was made by. */
+      schools: z.array(schoolSchema).max(60),
+    })
+    .optional(),
+  /** It is made once more after a cushion of another job: which, and what that one was sewn to and measured. */
+  repeats: z
+    .strictObject({
+      id: z.uuid().optional(),
+      job: text(120),
+      cushion: text(120),
+      day: day.optional(),
+      sewn: threeSizes,
+      measured: threeSizes.partial().optional(),
+    })
+    .optional(),
   /** The main cloth of every cushion that names none of its own. */
   cloth: clothUseSchema,
 });

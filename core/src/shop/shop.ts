@@ -25,6 +25,28 @@ function withoutRetired(calibration: unknown): unknown {
   return Object.fromEntries(Object.entries(calibration).filter(([key]) => !RETIRED_ASSUMPTIONS.includes(key)));
 }
 
+/** The shop's own values of constants, by key. */
+export const calibrationSchema = z.preprocess(withoutRetired, z.partialRecord(z.enum(assumptionKeys), z.number().finite()));
+
+/** Something that checks taught and a person took: a constant's value, or a school with ease of its own. */
+export const learntSchema = z.strictObject({
+  id: z.uuid(),
+  day: z.iso.date(),
+  what: z.enum(['constant', 'school']),
+  /** The constant's key, or the new school's id. */
+  key: z.string().min(1).max(60),
+  /** What it is called, in words. */
+  name: z.string().min(1).max(200),
+  /** The shop's own value before; null: the shipped one, or a school. */
+  from: z.number().finite().nullable(),
+  to: z.number().finite().nullable(),
+  /** From how many checks. */
+  checks: z.int().min(1).max(100_000),
+  /** Not taken any more since this day. */
+  takenBack: z.iso.date().optional(),
+});
+export type TakenLearnt = z.infer<typeof learntSchema>;
+
 /** What a shop keeps: its units, the step it cuts to, its materials and its calibrated constants. */
 export const shopSchema = z.strictObject({
   format: z.literal('yardland/shop@1'),
@@ -65,7 +87,9 @@ export const shopSchema = z.strictObject({
       'two schools of one id',
     )
     .default([]),
-  calibration: z.preprocess(withoutRetired, z.partialRecord(z.enum(assumptionKeys), z.number().finite())),
+  calibration: calibrationSchema,
+  /** What checks have taught, in the order it was taken. */
+  learnt: z.array(learntSchema).max(500).optional(),
 });
 export type ShopDocument = z.infer<typeof shopSchema>;
 

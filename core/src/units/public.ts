@@ -6,3 +6,4 @@ export * from './length';
 export * from './number';
 export * from './parse';
 export * from './round';
+export * from './time';

@@ -11,6 +11,7 @@ import { closedLines } from './migrations/0008-closed-lines.sql';
 import { sessions } from './migrations/0009-sessions.sql';
 import { remnantsOfAnyMaterial } from './migrations/0010-remnants-of-any-material.sql';
 import { shopSettings } from './migrations/0011-shop-settings.sql';
+import { log } from './migrations/0012-log.sql';
 
 export interface Migration {
   readonly name: string;
@@ -30,6 +31,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'sessions', sql: sessions },
   { name: 'remnants-of-any-material', sql: remnantsOfAnyMaterial },
   { name: 'shop-settings', sql: shopSettings },
+  { name: 'log', sql: log },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -1,16 +1,11 @@
 import { archiveJobSchema, jobQuerySchema, readWith, revisionSchema, type HeldRemnants } from '@yardland/core';
 import express, { Router, type Request } from 'express';
 import { bodyNotJson, check, invalid } from '../http/refusal';
+import { localDay } from './local-day';
 import type { JobStore } from './jobs.store';
 import type { PreparedJob } from './prepared';
 import type { JobReading } from './reading';
 import { currentText, damaged, sendStored } from './stored';
-
-/** Today where the shop is, YYYY-MM-DD. */
-export function localDay(now = new Date()): string {
-  const two = (n: number): string => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-}
 
 /** A file name made by us from a job's name: letters, digits and hyphens. */
 export function fileName(name: string, ending: string): string {

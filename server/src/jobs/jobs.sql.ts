@@ -127,8 +127,13 @@ export function jobStatements(db: Database) {
     dropOld: db.prepare('DELETE FROM job_step WHERE job_id = @id AND step < @step'),
     dropCushions: db.prepare('DELETE FROM cushion WHERE job_id = ?'),
     insertCushion: db.prepare(`
-      INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school, outline, lines)
-      VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school, @outline, @lines)`),
+      INSERT INTO cushion (job_id, position, name, quantity, shape, width_mm, depth_mm, height_mm, school, outline, lines, construction)
+      VALUES (@jobId, @position, @name, @quantity, @shape, @widthMm, @depthMm, @heightMm, @school, @outline, @lines, @construction)`),
+    insertMaterial: db.prepare<[string, number, string]>('INSERT INTO cushion_material (job_id, position, material) VALUES (?, ?, ?)'),
+    logged: db.prepare<[string]>('UPDATE job SET logged = 1 WHERE id = ? AND logged = 0'),
+    notLogged: db.prepare<[number], { id: string; document: string }>(
+      'SELECT j.id, s.document FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step WHERE j.logged = 0 LIMIT ?',
+    ),
     // The index is touched only where the words have changed.
     putWords: db.prepare(`
       INSERT INTO job_words (job_id, words) VALUES (?, ?)

@@ -4,7 +4,9 @@ import type { Database } from 'better-sqlite3';
 import { notFound, Refusal } from '../http/refusal';
 import { JobReading } from './reading';
 import { damaged, storedText } from './stored';
-import type { PreparedJob } from './prepared';
+import { prepared, type PreparedJob } from './prepared';
+import { localDay } from './local-day';
+import { LogStore } from '../log/log.store';
 import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
 
 /** Steps of one job that undo can go back over; older ones are let go. */
@@ -37,11 +39,13 @@ export interface StoredSteps {
 export class JobStore {
   readonly #sql;
   readonly #reading: JobReading;
+  readonly #log: LogStore;
   readonly #transaction: <T>(work: () => T) => T;
 
   constructor(db: Database, reading = new JobReading()) {
     this.#reading = reading;
     this.#sql = jobStatements(db);
+    this.#log = new LogStore(db);
     this.#transaction = (work) => db.transaction(work).immediate();
   }
 
@@ -172,6 +176,19 @@ export class JobStore {
     });
   }
 
+  /** Writes what jobs from before there was a log say of themselves, so many of them at once; how many were looked at. One that cannot be read says nothing. */
+  logEarlier(most: number): number {
+    return this.#transaction(() => {
+      const earlier = this.#sql.notLogged.all(most);
+      for (const { id, document: text } of earlier) {
+        const read = readStoredJob(text);
+        if (read.ok) this.#writeCushions(id, prepared(read.value));
+        else this.#sql.logged.run(id);
+      }
+      return earlier.length;
+    });
+  }
+
   #row(id: string): JobRow {
     const row = this.#sql.read.get(id);
     if (!row) throw notFound('job');
@@ -222,10 +239,20 @@ export class JobStore {
     throw new Refusal(422, { code: 'remnant-taken', path: 'job.remnants', message: `A remnant of these is set aside for “${other.name}” already. ${mend}` });
   }
 
-  #writeCushions(jobId: string, { cushions, words }: PreparedJob): void {
+  #writeCushions(jobId: string, { cushions, words, entries }: PreparedJob): void {
     this.#sql.dropCushions.run(jobId);
-    cushions.forEach((cushion, position) => this.#sql.insertCushion.run({ jobId, position, ...cushion }));
+    cushions.forEach(({ materials, ...cushion }, position) => {
+      this.#sql.insertCushion.run({ jobId, position, ...cushion });
+      for (const material of materials) this.#sql.insertMaterial.run(jobId, position, material);
+    });
     this.#sql.putWords.run(jobId, words);
+    this.#log.bring(
+      jobId,
+      entries,
+      cushions.map(({ name }) => name),
+      localDay(),
+    );
+    this.#sql.logged.run(jobId);
   }
 }
 

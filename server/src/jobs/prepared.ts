@@ -1,4 +1,4 @@
-import { closedLines, flatten, lotsBefore, outlineOf, shapeOf, type Job, type Point } from '@yardland/core';
+import { closedLines, flatten, lotsBefore, materialsOf, outlineOf, shapeOf, writtenBy, type Job, type Point, type WrittenEntry } from '@yardland/core';
 
 /** A cushion as the list of jobs shows it. */
 export interface CushionRow {
@@ -12,6 +12,9 @@ export interface CushionRow {
   /** JSON; null where the template's measures make none. */
   readonly outline: string | null;
   readonly lines: string | null;
+  readonly construction: string;
+  /** Ids of the foams, cloths and waddings that it names. */
+  readonly materials: readonly string[];
 }
 
 /** A job as the database takes it: its text, and beside it what the list shows and looks through, so that nobody has to read the text for that. */
@@ -25,6 +28,8 @@ export interface PreparedJob {
   /** The shop's remnants that are set aside for it; none once it is delivered. */
   readonly remnants: readonly string[];
   readonly cushions: readonly CushionRow[];
+  /** What it writes itself into the shop's log. */
+  readonly entries: readonly WrittenEntry[];
 }
 
 /** Chords of the small outline run this near to its curves, mm; a drawing of so many points at most. */
@@ -40,7 +45,7 @@ function smallOutline({ template }: Job['cushions'][number]): readonly (readonly
   return points.map(({ x, y }) => [Math.round(x - minX), Math.round(y - minY)] as const);
 }
 
-function rowOf(cushion: Job['cushions'][number]): CushionRow {
+function rowOf(cushion: Job['cushions'][number], job: Job): CushionRow {
   // A template that cannot be is kept as it was written, and listed without a size.
   const cannotBe = shapeOf(cushion.template).check(cushion.template).length > 0;
   const { acrossMm, deepMm } = cannotBe ? { acrossMm: 0, deepMm: 0 } : outlineOf(cushion.template);
@@ -55,6 +60,8 @@ function rowOf(cushion: Job['cushions'][number]): CushionRow {
     school,
     outline: cannotBe ? null : JSON.stringify(smallOutline(cushion)),
     lines: cannotBe ? null : JSON.stringify(closedLines(cushion, acrossMm)),
+    construction: cushion.construction.kind,
+    materials: materialsOf(job, cushion),
   };
 }
 
@@ -68,7 +75,8 @@ export function prepared(job: Job): PreparedJob {
     dueDate: job.dueDate ?? null,
     remnants: job.state === 'delivered' ? [] : (job.remnants ?? []),
     words: [job.name, job.customer ?? '', ...job.cushions.map(({ name }) => name)].join('\n'),
-    cushions: job.cushions.map(rowOf),
+    cushions: job.cushions.map((cushion) => rowOf(cushion, job)),
+    entries: writtenBy(job),
   };
 }
 
@@ -76,6 +84,6 @@ export function prepared(job: Job): PreparedJob {
 export function again(job: Job): Job {
   const cushions = job.cushions.map(({ bench: _bench, checks: _checks, madeForZip: _zip, ...cushion }) => cushion);
   // A remnant can be cut once only, and a salvaged zip sewn in once: they stay with the job that has them.
-  const { dueDate: _dueDate, remnants: _remnants, zips: _zips, ...rest } = job;
+  const { dueDate: _dueDate, remnants: _remnants, zips: _zips, delivered: _delivered, ...rest } = job;
   return { ...rest, ...lotsBefore(job), name: `${job.name.slice(0, 113)}, again`, state: 'new', cushions };
 }

@@ -12,8 +12,9 @@ const FILE_LIMIT = '20mb';
 const MOST_PIXELS = 60_000_000;
 /** Long enough for mould and cracks to be seen, px on the longer side. */
 const KEPT_PX = 1600;
-/** Pictures of one job. */
+/** Pictures of one job; and of those that belong to none, but to an entry of the log. */
 const MOST_OF_A_JOB = 200;
+const MOST_OF_THE_SHOP = 5000;
 /** Pixels only: a drawing that could carry script or fetch is no picture of foam. */
 const FORMATS: ReadonlySet<string> = new Set(['jpeg', 'png', 'webp']);
 
@@ -38,28 +39,41 @@ async function cleaned(file: Buffer): Promise<{ readonly data: Buffer; readonly 
   }
 }
 
-/** Pictures of old cores and checks: posted to their job as the bare file, read by id. */
+/** Pictures of old cores, checks and entries of the log: posted as the bare file, to their job where they have one, read by id. */
 export function pictureRoutes(db: Database, jobs: JobStore, limitBytes: number): Router {
   // The limit is part of the write, so that pictures that come at once cannot pass it together.
   const put = db.prepare(`INSERT INTO picture (id, job_id, width, height, jpeg, created_at)
-    SELECT @id, @job, @width, @height, @data, @at WHERE (SELECT COUNT(*) FROM picture WHERE job_id = @job) < ${MOST_OF_A_JOB}`);
+    SELECT @id, @job, @width, @height, @data, @at WHERE (SELECT COUNT(*) FROM picture WHERE job_id IS @job) < @most`);
   const read = db.prepare<[string], { jpeg: Buffer }>('SELECT jpeg FROM picture WHERE id = ?');
 
   const router = Router();
-  router.post('/jobs/:id/pictures', raw({ type: 'image/*', limit: FILE_LIMIT }), async (request, response) => {
-    const { id: jobId } = jobs.readText(String(request.params['id']));
-    if (!Buffer.isBuffer(request.body) || request.body.length === 0) throw notAPicture();
+  const file = raw({ type: 'image/*', limit: FILE_LIMIT });
+  /** Keeps a picture, of a job or of none. */
+  const keep = async (body: unknown, job: string | null): Promise<Picture> => {
+    if (!Buffer.isBuffer(body) || body.length === 0) throw notAPicture();
     if (spaceOf(db, limitBytes).full)
       throw new Refusal(507, {
         code: 'database-full',
         path: '',
         message: 'The shop’s database has reached its limit: no more pictures are taken. Jobs are still kept.',
       });
-    const { data, width, height } = await cleaned(request.body);
+    const { data, width, height } = await cleaned(body);
     const picture: Picture = { id: randomUUID(), width, height };
-    if (put.run({ id: picture.id, job: jobId, width, height, data, at: new Date().toISOString() }).changes === 0)
-      throw new Refusal(409, { code: 'too-many-pictures', path: '', message: `A job keeps ${MOST_OF_A_JOB} pictures at most.` });
-    response.status(201).json(picture);
+    const most = job === null ? MOST_OF_THE_SHOP : MOST_OF_A_JOB;
+    if (put.run({ id: picture.id, job, width, height, data, most, at: new Date().toISOString() }).changes === 0)
+      throw new Refusal(409, {
+        code: 'too-many-pictures',
+        path: '',
+        message: job === null ? `The log keeps ${most} pictures that belong to no job at most.` : `A job keeps ${most} pictures at most.`,
+      });
+    return picture;
+  };
+
+  router.post('/jobs/:id/pictures', file, async (request, response) => {
+    response.status(201).json(await keep(request.body, jobs.readText(String(request.params['id'])).id));
+  });
+  router.post('/pictures', file, async (request, response) => {
+    response.status(201).json(await keep(request.body, null));
   });
   router.get('/pictures/:id', (request, response) => {
     const row = read.get(request.params.id);

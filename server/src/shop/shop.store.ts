@@ -1,6 +1,8 @@
-import { openShop, shopSchema, type Shop, type ShopDocument, type StockUses, type StoredShop } from '@yardland/core';
+import { openShop, shopSchema, type Shop, type ShopDocument, type StockUses, type StoredShop, writtenByShop } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { Refusal } from '../http/refusal';
+import { localDay } from '../jobs/local-day';
+import { LogStore } from '../log/log.store';
 
 const KINDS = ['grade', 'filling', 'cloth', 'wadding'] as const;
 type Kind = (typeof KINDS)[number];
@@ -41,10 +43,12 @@ function rowStatements(db: Database, table: Table, kind: Kind | null) {
 /** The shop's document, kept in rows. */
 export class ShopStore {
   readonly #db: Database;
+  readonly #log: LogStore;
   #open: Shop | null = null;
 
   constructor(db: Database) {
     this.#db = db;
+    this.#log = new LogStore(db);
   }
 
   isEmpty(): boolean {
@@ -102,6 +106,7 @@ export class ShopStore {
       this.#bring('school', null, document.schools);
       this.#bring('remnant', null, document.remnants);
       this.#bring('salvaged_zip', null, document.zips);
+      this.#log.bring(null, writtenByShop(document), [], localDay());
     })();
     this.#open = null;
   }

@@ -1,7 +1,9 @@
 import type { Job } from '../../job/document';
+import type { Plan } from '../../plan/plan';
 import { planSolved } from '../../plan/solve';
 import { shipped as shippedValue } from '../../shop/assumptions';
 import type { Shop } from '../../shop/shop';
+import type { UnitSystem } from '../../units/length';
 import { errorWith, estimate, leaveOneOut } from './estimate';
 import { LEARNT, observed, SIGMA_MM, type LearntKey, type Observation, type Theta } from './observe';
 
@@ -63,19 +65,31 @@ const constantsOf = (value: (key: LearntKey) => number): Theta => Object.fromEnt
 const numbered = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 const short = (value: number): string => (value >= 10 ? value.toFixed(0) : value.toFixed(2));
 
-/** The last check of each cushion that tells about a crown, as the learning sees it. Crowns that were asked for are solved; lays are not. */
-export function observationsOf(jobs: readonly Job[], shop: Shop): Observation[] {
-  return jobs.flatMap((job) => {
-    const measured = job.cushions.some(({ checks }) => checks?.some(({ middleMm, edgeMm }) => middleMm !== undefined && edgeMm !== undefined));
-    if (!measured) return [];
-    const used = constantsOf((key) => shop.assume(key, job.units));
-    const { cushions } = planSolved(job, shop, ({ request }) => request.format !== 'yardland/lay-request@2');
-    return cushions.flatMap((plan) => {
-      const check = plan.source.checks?.filter(({ middleMm, edgeMm }) => middleMm !== undefined && edgeMm !== undefined).at(-1);
-      const seen = check && observed(plan, check, used, (key) => shop.assume(key, job.units));
-      return seen ? [seen] : [];
-    });
+/** The plan that checks are held against: crowns that were asked for are solved, lays are not. */
+export function planForChecks(job: Job, shop: Shop): Plan {
+  return planSolved(job, shop, ({ request }) => request.format !== 'yardland/lay-request@2');
+}
+
+/** The constants that checks tell about, as a shop has them. */
+export function constantsInUse(shop: Shop, units: UnitSystem = 'metric'): Theta {
+  return constantsOf((key) => shop.assume(key, units));
+}
+
+/** The last check of each cushion of a plan that tells about a crown, as the learning sees it. */
+export function observationsIn({ job: { units }, shop, cushions }: Plan): Observation[] {
+  return cushions.flatMap((one) => {
+    const check = one.source.checks?.filter(({ middleMm, edgeMm }) => middleMm !== undefined && edgeMm !== undefined).at(-1);
+    const seen = check && observed(one, check, constantsInUse(shop, units), (key) => shop.assume(key, units));
+    return seen ? [seen] : [];
   });
+}
+
+/** The same of many jobs, of those that were measured. */
+export function observationsOf(jobs: readonly Job[], shop: Shop): Observation[] {
+  const measured = jobs.filter(({ cushions }) =>
+    cushions.some(({ checks = [] }) => checks.some((one) => one.middleMm !== undefined && one.edgeMm !== undefined)),
+  );
+  return measured.flatMap((job) => observationsIn(planForChecks(job, shop)));
 }
 
 /** The checks that a constant moves. */
@@ -160,8 +174,5 @@ export function learnFrom(observations: readonly Observation[], used: Theta): Le
 
 /** The same for jobs with checks, in the shop whose constants they were made by. */
 export function learn(jobs: readonly Job[], shop: Shop): Learnt {
-  return learnFrom(
-    observationsOf(jobs, shop),
-    constantsOf((key) => shop.assume(key, 'metric')),
-  );
+  return learnFrom(observationsOf(jobs, shop), constantsInUse(shop));
 }

@@ -1,6 +1,6 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { FILL_WAYS, formatNumber, HANDS, MACHINES, recutPlaces, toolsOf, type Operation } from '@yardland/core';
+import { FILL_WAYS, formatNumber, HANDS, MACHINES, recutPlaces, toolsOf, type Operation, minutesInWords } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { layWords } from '../lay/lay-words';
 import { Choice } from '../shared/controls/choice';
@@ -13,7 +13,6 @@ import { BatchChips } from './batch-chips';
 import type { CutOtherwiseData } from './cut-otherwise-dialog';
 import { BenchWork } from './bench-work';
 import { openLook, openRecut } from './mend-dialogs';
-import { minutesInWords } from '../shared/words/minutes';
 import { waysOfOne } from '../shared/words/way-words';
 import { stepScene } from './step-scene';
 

@@ -17,9 +17,9 @@ import {
   type Hand,
   type Operation,
   type Phase,
+  minutesInWords,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
-import { minutesInWords } from '../shared/words/minutes';
 import { Settings } from '../shell/settings';
 
 type Bench = NonNullable<Cushion['bench']>;

@@ -1,8 +1,7 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { LOOK_QUESTIONS, materialOf, natureOf, openedAgain, restitching, showsHoles, type Operation } from '@yardland/core';
+import { LOOK_QUESTIONS, materialOf, natureOf, openedAgain, restitching, showsHoles, type Operation, minutesInWords } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { minutesInWords } from '../shared/words/minutes';
 import { today } from '../shared/words/days';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';

@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { materialOf, natureOf, openedAgain, redoing, showsHoles } from '@yardland/core';
+import { materialOf, natureOf, openedAgain, redoing, showsHoles, minutesInWords } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Choice, Switch } from '../shared/controls/choice';
 import { today } from '../shared/words/days';
@@ -9,7 +9,6 @@ import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
 import type { BenchWork } from './bench-work';
-import { minutesInWords } from '../shared/words/minutes';
 
 /** What the dialog is opened with. */
 export interface RecutData {

@@ -1,8 +1,7 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { answersIn, compareOrders, contextOf, formatNumber, formatRun, type OrderOffer } from '@yardland/core';
+import { answersIn, compareOrders, contextOf, formatNumber, formatRun, type OrderOffer, minutesInWords } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
-import { minutesInWords } from '../shared/words/minutes';
 import { takenByKey } from '../shared/taken-by-key';
 import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
 

@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { filled, formatLength, formatLengthUnit, oldCoreAsRemnant, lookedOver, oldCoreCosts, refreshSteps, say, timed, type RefreshItem } from '@yardland/core';
+import { filled, formatLength, formatLengthUnit, oldCoreAsRemnant, lookedOver, oldCoreCosts, refreshSteps, say, timed, type RefreshItem, minutesInWords } from '@yardland/core';
 import { Tickbox } from '../shared/controls/tickbox';
 import { newId } from '../shared/saving/new-id';
 import { ShopEditor } from '../shared/saving/shop-editor';
 import { Button, Words } from '../shared/ui/ui';
-import { minutesInWords } from '../shared/words/minutes';
 import { CostsList } from './costs-list';
 import { REFRESH_WORDS, VERDICT_WORDS } from './look-over-words';
 import { SeatEditor } from './seat-editor';

@@ -1,9 +1,8 @@
 import { HttpClient } from '@angular/common/http';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { formatNumber, LEAST_CLOCKED, learntTimesSchema, openShop, ratesBy, type ShopDocument, type Work } from '@yardland/core';
+import { formatNumber, LEAST_CLOCKED, learntTimesSchema, openShop, ratesBy, type ShopDocument, type Work, minutesInWords } from '@yardland/core';
 import { catchError, debounceTime, map, of, switchMap } from 'rxjs';
-import { minutesInWords } from '../shared/words/minutes';
 import { Messages } from '../shared/messages';
 import { ShopEditor } from '../shared/saving/shop-editor';
 import { ShopService } from '../shared/saving/shop.service';
