@@ -3,7 +3,20 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { delivered, jobSchema, madeAgain, openShop, promised, readJob, seededRandom, shopSchema, type Cushion, type Job, type Shop } from '@yardland/core';
+import {
+  delivered,
+  jobSchema,
+  madeAgain,
+  openShop,
+  promised,
+  readJob,
+  seededRandom,
+  shopSchema,
+  type Cushion,
+  type Job,
+  type Plan,
+  type Shop,
+} from '@yardland/core';
 import { planForChecks } from '@yardland/core/book';
 import prettier from 'prettier';
 
@@ -67,8 +80,8 @@ const PAST: readonly Past[] = [
         name: 'Stool pad',
         quantity: 1,
         template: { shape: 'round', diameterMm: 360 },
-        heightMm: 60,
-        core: of('heron-45-firm', 60),
+        heightMm: 50,
+        core: of('heron-45-firm', 50),
         wrapLoftMm: 13,
         checked: 1,
       },
@@ -81,15 +94,15 @@ const PAST: readonly Past[] = [
     cloth: 'meadow-jacquard',
     lots: [
       ['heron-40', 'H40-0288'],
-      ['meadow-jacquard', 'roll 3'],
+      ['meadow-jacquard', 'R-0311'],
     ],
     cushions: [
-      { name: 'Window seat, left', quantity: 1, template: box(1120, 480), heightMm: 90, core: of('heron-40', 75), wrapLoftMm: 25, checked: 1 },
+      { name: 'Window seat, left', quantity: 1, template: box(1120, 480), heightMm: 75, core: of('heron-40', 75), wrapLoftMm: 25, checked: 1 },
       {
         name: 'Window seat, right',
         quantity: 1,
         template: box(1060, 480),
-        heightMm: 90,
+        heightMm: 75,
         core: of('heron-40', 75),
         wrapLoftMm: 25,
         checked: 1,
@@ -127,7 +140,7 @@ const PAST: readonly Past[] = [
         name: 'Armchair seat',
         quantity: 1,
         template: box(560, 540),
-        heightMm: 110,
+        heightMm: 100,
         core: of('heron-40', 100),
         wrapLoftMm: 25,
         checked: 2,
@@ -149,20 +162,20 @@ const PAST: readonly Past[] = [
     cloth: 'moss-velvet',
     lots: [
       ['heron-40', 'H40-0345'],
-      ['moss-velvet', 'roll 12'],
+      ['moss-velvet', 'R-1204'],
     ],
     cushions: [
       {
         name: 'Settee seat',
         quantity: 3,
         template: box(640, 620),
-        heightMm: 130,
-        core: of('heron-40', 115),
+        heightMm: 100,
+        core: of('heron-40', 100),
         wrapLoftMm: 25,
         checked: 3,
         remarks: ['Stands flatter than drawn; all three alike.'],
       },
-      { name: 'Settee back', quantity: 3, template: box(620, 460), heightMm: 130, core: of('wren-22-soft', 115), wrapLoftMm: 25, checked: 2 },
+      { name: 'Settee back', quantity: 3, template: box(620, 460), heightMm: 100, core: of('wren-22-soft', 100), wrapLoftMm: 25, checked: 2 },
     ],
   },
   {
@@ -175,7 +188,7 @@ const PAST: readonly Past[] = [
         name: 'Bench seat',
         quantity: 2,
         template: box(1250, 400),
-        heightMm: 60,
+        heightMm: 50,
         core: of('wren-28', 50),
         school: 'measured-over-the-wrap',
         wrapLoftMm: 25,
@@ -189,7 +202,7 @@ const PAST: readonly Past[] = [
     daysAgo: 246,
     cloth: 'meadow-jacquard',
     lots: [['heron-35', 'H35-0120']],
-    cushions: [{ name: 'Box chair seat', quantity: 4, template: box(520, 500), heightMm: 90, core: of('heron-35', 75), wrapLoftMm: 25, checked: 4 }],
+    cushions: [{ name: 'Box chair seat', quantity: 4, template: box(520, 500), heightMm: 75, core: of('heron-35', 75), wrapLoftMm: 25, checked: 4 }],
   },
   {
     name: 'Ticket hall bench',
@@ -216,7 +229,7 @@ const PAST: readonly Past[] = [
     daysAgo: 117,
     cloth: 'indigo-twill',
     cushions: [
-      { name: 'Stool pad', quantity: 5, template: { shape: 'round', diameterMm: 340 }, heightMm: 60, core: of('heron-40', 50), wrapLoftMm: 25, checked: 2 },
+      { name: 'Stool pad', quantity: 5, template: { shape: 'round', diameterMm: 340 }, heightMm: 50, core: of('heron-40', 50), wrapLoftMm: 25, checked: 2 },
     ],
   },
   {
@@ -226,9 +239,17 @@ const PAST: readonly Past[] = [
     cloth: 'moss-velvet',
     lots: [['heron-40', 'H40-0398']],
     repeats: 'Prompt corner armchair',
-    cushions: [{ name: 'Armchair seat', quantity: 1, template: box(560, 540), heightMm: 110, core: of('heron-40', 100), wrapLoftMm: 25, checked: 3 }],
+    cushions: [{ name: 'Armchair seat', quantity: 1, template: box(560, 540), heightMm: 100, core: of('heron-40', 100), wrapLoftMm: 25, checked: 3 }],
   },
 ];
+
+/** What a plan promises of one of its cushions. Throws an Error where it cannot be made. */
+function promiseOf(plan: Plan, i: number): NonNullable<ReturnType<typeof promised>> {
+  const one = plan.cushions[i];
+  const promise = one && promised(one);
+  if (!promise) throw new Error(`${plan.job.name}: ${one?.source.name ?? i} cannot be made`);
+  return promise;
+}
 
 /** The job as it was planned, then measured as it came out in the hidden world. */
 function madeIn({ name, customer, daysAgo, cloth, cushions, lots = [] }: Past): Job {
@@ -253,11 +274,10 @@ function madeIn({ name, customer, daysAgo, cloth, cushions, lots = [] }: Past): 
   });
   const [here, there] = [planForChecks(bare, shop), planForChecks(bare, world)];
   const measured = bare.cushions.map((cushion, i): Cushion => {
-    const [promise, comes] = [promised(here.cushions[i]!), promised(there.cushions[i]!)];
-    if (!promise || !comes) throw new Error(`${name}: ${cushion.name} cannot be made`);
+    const [promise, comes] = [promiseOf(here, i), promiseOf(there, i)];
     const stretch = cloth === 'foyer-vinyl' ? 4 : 0;
-    const checks = Array.from({ length: cushions[i]!.checked }, (_, n) => {
-      const remark = n === 0 ? cushions[i]!.remarks?.[0] : undefined;
+    const checks = Array.from({ length: cushions[i]?.checked ?? 0 }, (_, n) => {
+      const remark = n === 0 ? cushions[i]?.remarks?.[0] : undefined;
       return {
         date: daysBack(daysAgo + 1 - (n > 0 && cushion.quantity === 1 ? 28 * n : 0)),
         widthMm: half(comes.widthMm + stretch + NOISE_MM * normal()),
@@ -330,8 +350,8 @@ const BY_HAND: readonly {
 
 const made = PAST.map(madeIn);
 const jobs = made.map((job, i): Job => {
-  const first = made.find(({ name }) => name === PAST[i]!.repeats);
-  const repeats = first && madeAgain(first, 0, shop)?.repeats;
+  const first = made.find(({ name }) => name === PAST[i]?.repeats);
+  const repeats = first && madeAgain(first, 0, shop, { on: daysBack((PAST[i]?.daysAgo ?? 0) + 34) })?.repeats;
   return repeats ? { ...job, repeats } : job;
 });
 for (const job of jobs) if (!readJob(job).ok) throw new Error(`${job.name} is not as it should be`);

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { logAboutSchema, logEntrySchema, LOG_KINDS, type LogEntry } from '../record/log/entry';
+import { logAboutSchema, logEntrySchema, LOG_KINDS } from '../record/log/entry';
 
 /** An entry as it is kept: by hand, or written by what it is about. */
 export const storedEntrySchema = z.strictObject({
@@ -14,8 +14,8 @@ export const storedEntrySchema = z.strictObject({
   material: z.string().nullable(),
   who: z.string(),
   text: z.string(),
-  /** What writes itself is changed where it stands: in its job, in the shop. */
-  written: z.boolean(),
+  /** Of an entry that writes itself, which of its document's entries it is; it is changed where it stands, in its job or in the shop. Null: written by hand. */
+  written: z.string().nullable(),
   complaint: logEntrySchema.shape.complaint,
   outcome: z.string().optional(),
   pictures: z.array(z.uuid()),
@@ -57,8 +57,6 @@ export type LogFacets = z.infer<typeof logFacetsSchema>;
 /** `revision`: the one that was seen; 0 for an entry that is new. */
 export const writeEntrySchema = z.strictObject({ revision: z.int().min(0), entry: logEntrySchema });
 export const dropEntryQuerySchema = z.strictObject({ revision: z.coerce.number().int().min(1) });
-export type WriteEntry = { readonly revision: number; readonly entry: LogEntry };
-
 /** Jobs with a check, as they are stored: their texts, newest first. */
 export const checkedJobsSchema = z.strictObject({ jobs: z.array(z.strictObject({ id: z.uuid(), job: z.unknown() })) });
 export type CheckedJobs = z.infer<typeof checkedJobsSchema>;

@@ -363,13 +363,14 @@ export const jobSchema = z.strictObject({
       schools: z.array(schoolSchema).max(60),
     })
     .optional(),
-  /** It is made once more after a cushion of another job: which, and what that one was sewn to and measured. */
+  /** It is made once more after a cushion of another job, since `on`: which, when that was delivered, and what it was sewn to and measured. */
   repeats: z
     .strictObject({
       id: z.uuid().optional(),
       job: text(120),
       cushion: text(120),
-      day: day.optional(),
+      on: day.optional(),
+      delivered: day.optional(),
       sewn: threeSizes,
       measured: threeSizes.partial().optional(),
     })

@@ -158,8 +158,14 @@ export function canMatch(since: readonly Since[]): Match {
   return since.some(({ worst }) => worst === 'near') ? 'nearly' : 'yes';
 }
 
+/** The identifier of the job that is repeated, and the day on which that is decided. */
+export interface Repeat {
+  readonly id?: string;
+  readonly on?: string;
+}
+
 /** A job that makes one cushion of another once more: as that one was planned, with what it was sewn to and measured, nothing of what was done to it. */
-export function madeAgain(job: Job, index: number, shop: Shop, id?: string): Job | null {
+export function madeAgain(job: Job, index: number, shop: Shop, { id, on }: Repeat = {}): Job | null {
   const cushion = job.cushions[index];
   if (!cushion) return null;
   const { bench: _bench, checks: _checks, madeForZip: _zip, ...fresh } = cushion;
@@ -168,9 +174,10 @@ export function madeAgain(job: Job, index: number, shop: Shop, id?: string): Job
   const measured = measuredOf(cushion);
   const repeats = sewn && {
     ...(id ? { id } : {}),
+    ...(on ? { on } : {}),
     job: job.name,
     cushion: cushion.name,
-    ...(then ? { day: then.on } : {}),
+    ...(then ? { delivered: then.on } : {}),
     sewn,
     ...(measured ? { measured: measured.sizes } : {}),
   };

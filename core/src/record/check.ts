@@ -32,9 +32,9 @@ export function promised({ sizes, fit, fitRequest, crown, source }: CushionPlan)
   };
 }
 
-/** The measures of a check beside what was promised. */
-export function compare(plan: CushionPlan, check: Partial<Pick<Check, CheckPlace>>): Comparison[] {
-  const target = promised(plan);
+/** The measures of a check beside what was promised: on the day it was measured, where that was kept with it. */
+export function compare(plan: CushionPlan, check: Partial<Pick<Check, CheckPlace | 'promised'>>): Comparison[] {
+  const target = check.promised ?? promised(plan);
   if (!target) return [];
   return (Object.keys(CHECK_TOLERANCE) as CheckPlace[]).map((place) => {
     const measuredMm = check[place] ?? null;

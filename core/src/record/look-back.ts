@@ -6,6 +6,7 @@ import type { LookKind, Phase } from '../piece/operation';
 import type { CushionPlan } from '../plan/cushion/cushion-plan';
 import type { ComplaintSort } from './log/entry';
 import { compare, promised, type Comparison } from './check';
+import { SIGMA_MM } from './learning/observe';
 import { meaningOf, type Meaning } from './meaning';
 
 /** Where something that may explain a complaint was found. */
@@ -18,6 +19,7 @@ export type Found = { readonly side: LookBackSide } & (
   | { readonly code: 'size-promised'; readonly widthMm: number; readonly depthMm: number; readonly edgeMm: number; readonly middleMm: number }
   | { readonly code: 'check'; readonly day: string; readonly rows: readonly Comparison[] }
   | { readonly code: 'meaning'; readonly day: string; readonly meaning: Meaning }
+  | { readonly code: 'crown-off'; readonly mm: number; readonly checks: number }
   | { readonly code: 'recut'; readonly day: string; readonly piece: string; readonly count: number; readonly why: string | null }
   | { readonly code: 'look-failed'; readonly day: string; readonly kind: LookKind; readonly count: number; readonly did: 'restitched' | 'piece' }
   | { readonly code: 'cut-then-changed'; readonly piece: string; readonly then: readonly [number, number]; readonly now: readonly [number, number] | null }
@@ -30,6 +32,9 @@ export type Found = { readonly side: LookBackSide } & (
 
 /** What was found, and whether it can explain what the customer says. */
 export type Evidence = Found & { readonly explains: boolean };
+
+/** A mean lies off for sure beyond so many standard errors. */
+const SURELY = 2;
 
 /** What explains each sort of complaint: warnings of the plan, findings of checks, phases of the work, looks. */
 interface Causes {
@@ -97,6 +102,17 @@ function ofCheck(one: CushionPlan, check: Check): Found[] {
   ];
 }
 
+/** The crown over all checks of the cushion: lower or higher than promised by more than hands measure to, though each check by itself may be within bounds. */
+function crownOff(one: CushionPlan): Found[] {
+  const target = promised(one);
+  const off = (one.source.checks ?? []).flatMap(({ middleMm, edgeMm, promised: then }) => {
+    const promise = then ?? target;
+    return promise && middleMm !== undefined && edgeMm !== undefined ? [middleMm - edgeMm - (promise.middleMm - promise.edgeMm)] : [];
+  });
+  const mm = off.reduce((sum, each) => sum + each, 0) / off.length;
+  return off.length && Math.abs(mm) > (SURELY * SIGMA_MM) / Math.sqrt(off.length) ? [{ side: 'measured', code: 'crown-off', mm, checks: off.length }] : [];
+}
+
 function changes({ source: { bench, core }, pieces }: CushionPlan): Found[] {
   const cut = Object.values(bench?.done ?? {}).flatMap((tick) => changedSince(tick, pieces, bench?.kept));
   const once = [...new Map(cut.map((one) => [one.piece, one])).values()];
@@ -135,6 +151,8 @@ function explains(found: Found, { issues, meanings, phases, looks, pieces }: Cau
       return issues.includes(found.issue.code);
     case 'meaning':
       return meanings.includes(found.meaning.code);
+    case 'crown-off':
+      return meanings.includes(found.mm < 0 ? 'flatter' : 'prouder');
     case 'look-failed':
       return looks.includes(found.kind);
     case 'recut':
@@ -165,6 +183,7 @@ export function lookBack(one: CushionPlan, problems: readonly Issue[], sort: Com
     ...(target ? [{ side: 'promised', code: 'size-promised', ...target } satisfies Found] : []),
     ...problems.map((problem): Found => ({ side: 'promised', code: 'warned', issue: problem })),
     ...(one.source.checks ?? []).flatMap((check) => ofCheck(one, check)),
+    ...crownOff(one),
     ...changes(one),
     ...notDone(one),
   ];

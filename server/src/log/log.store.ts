@@ -33,7 +33,7 @@ function storedOf(row: EntryRow): StoredEntry {
     material: row.subject !== null && row.about !== 'supplier' ? row.subject : null,
     who: row.who,
     text: row.text,
-    written: row.written_by !== null,
+    written: row.written_by,
     ...(complaint === undefined ? {} : { complaint: complaint as NonNullable<StoredEntry['complaint']> }),
     ...(outcome === undefined ? {} : { outcome }),
     pictures,

@@ -9,6 +9,7 @@ export const ROUTES: Routes = [
   { path: 'stockroom', title: 'Stockroom · Yardland', loadComponent: async () => (await import('./stockroom/stockroom-page')).StockroomPage },
   { path: 'schools', title: 'Schools · Yardland', loadComponent: async () => (await import('./schools/schools-page')).SchoolsPage },
   { path: 'gauges', title: 'Gauges · Yardland', loadComponent: async () => (await import('./gauges/gauges-page')).GaugesPage },
+  { path: 'book', title: 'Book · Yardland', loadComponent: async () => (await import('./book/book-page')).BookPage },
   {
     path: 'jobs/:id',
     // The core's thread starts while the page's scripts are still on their way.

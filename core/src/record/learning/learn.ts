@@ -75,13 +75,11 @@ export function constantsInUse(shop: Shop, units: UnitSystem = 'metric'): Theta 
   return constantsOf((key) => shop.assume(key, units));
 }
 
-/** The last check of each cushion of a plan that tells about a crown, as the learning sees it. */
+/** The checks of a plan that tell about a crown, as the learning sees them: each is of one dressed cushion of its batch. */
 export function observationsIn({ job: { units }, shop, cushions }: Plan): Observation[] {
-  return cushions.flatMap((one) => {
-    const check = one.source.checks?.filter(({ middleMm, edgeMm }) => middleMm !== undefined && edgeMm !== undefined).at(-1);
-    const seen = check && observed(one, check, constantsInUse(shop, units), (key) => shop.assume(key, units));
-    return seen ? [seen] : [];
-  });
+  return cushions.flatMap((one) =>
+    (one.source.checks ?? []).flatMap((check) => observed(one, check, constantsInUse(shop, units), (key) => shop.assume(key, units)) ?? []),
+  );
 }
 
 /** The same of many jobs, of those that were measured. */
@@ -118,7 +116,7 @@ function judged(
   if (moved.length < LEAST_CHECKS) {
     const more = LEAST_CHECKS - moved.length;
     const have = moved.length ? `${numbered(moved.length, 'check')} so far` : 'No check so far';
-    return { ...base, offered: false, why: `${have} ${moved.length === 1 ? 'tells' : 'tell'} about ${NAMES[key]}: ${more} more ${CHECK_OF[key]}, would.` };
+    return { ...base, offered: false, why: `${have} ${moved.length <= 1 ? 'tells' : 'tell'} about ${NAMES[key]}: ${more} more ${CHECK_OF[key]}, would.` };
   }
   if (off <= APART * plusMinus) {
     // The error shrinks with the root of the checks.

@@ -34,7 +34,7 @@ function asked(request: FitRequest, used: Theta, theta: Theta): FitRequest {
   };
 }
 
-/** What the last check of a planned cushion tells; null where middle or edge was not measured, or no crown is predicted well enough to be held against it. */
+/** What a check of a planned cushion tells; null where middle or edge was not measured, or no crown is predicted well enough to be held against it. */
 export function observed(plan: CushionPlan, check: Check, used: Theta, assume: Constants): Observation | null {
   const { fitRequest: request, fit: predicted, school } = plan;
   const target = promised(plan);

@@ -74,7 +74,9 @@ export function writtenBy(job: Job): WrittenEntry[] {
   const delivered = job.state === 'delivered' ? (job.delivered?.on ?? null) : undefined;
   const about = { ...NOTHING_ELSE, kind: 'made' } as const;
   return [
-    ...(job.repeats ? [{ ...about, key: 'again', day: null, text: `To be made again, after ${job.repeats.cushion} of ${job.repeats.job}.` }] : []),
+    ...(job.repeats
+      ? [{ ...about, key: 'again', day: job.repeats.on ?? null, text: `To be made again, after ${job.repeats.cushion} of ${job.repeats.job}.` }]
+      : []),
     ...(job.lots ?? [])
       .filter(({ before }) => !before)
       .map(({ material, lot, day = null }): WrittenEntry => {

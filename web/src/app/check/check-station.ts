@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Icon } from '../shared/icon';
-import { compare, foundAtLooks, formatLengthUnit, meaningOf, type Check, type CheckPlace } from '@yardland/core';
+import { compare, foundAtLooks, formatLengthUnit, meaningOf, promised, type Check, type CheckPlace } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { dayWords, today } from '../shared/words/days';
 import { Length } from '../shared/words/length';
@@ -78,7 +78,9 @@ export class CheckStation {
   }
 
   protected measure(index: number, place: CheckPlace, mm: number | null): void {
-    this.#set(PLACES[place].words, index, { [place]: mm ?? undefined });
+    const plan = this.store.cushionPlan();
+    // What was promised is kept with the first measure: constants and sizes may change afterwards.
+    this.#set(PLACES[place].words, index, (check) => ({ [place]: mm ?? undefined, promised: check.promised ?? (plan && promised(plan)) ?? undefined }));
   }
 
   protected twist(index: number, mm: number | null): void {

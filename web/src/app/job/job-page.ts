@@ -8,6 +8,7 @@ import { Banner, Button, Empty, Tool } from '../shared/ui/ui';
 import { PlanSolver } from './solving/plan-solver';
 import { dueWords } from '../shared/words/days';
 import { Settings } from '../shell/settings';
+import { WriteButton } from '../book/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { Dialogs } from '../shared/dialogs';
@@ -37,7 +38,7 @@ const KEPT_WORDS: Record<Kept, string> = {
 /** One job: tape, strip, quick line, the station in hand, ticket; and the keys that work all over it. */
 @Component({
   selector: 'yl-job-page',
-  imports: [Empty, Button, Tool, Banner, RouterOutlet, RouterLink, Tape, ThemeButton, Strip, QuickLine, Ticket, Icon],
+  imports: [Empty, Button, Tool, Banner, RouterOutlet, RouterLink, Tape, ThemeButton, Strip, QuickLine, Ticket, Icon, WriteButton],
   providers: [JobStore, PlanSolver, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
   templateUrl: './job-page.html',
   styleUrl: './job-page.css',
@@ -68,6 +69,11 @@ export class JobPage {
   /** The cushion in hand; an address may name one that is not there any more. */
   readonly #here = computed(() => Math.min(this.#going().cushion, Math.max(0, (this.store.job()?.cushions.length ?? 1) - 1)));
   protected readonly tapeJob = computed(() => ({ id: this.id(), cushion: this.store.cushionIndex() + 1 }));
+  /** Where an entry of the book is written from. */
+  protected readonly here = computed(() => {
+    const [job, index, cushion] = [this.store.job(), this.store.cushionIndex(), this.store.cushion()];
+    return job ? { id: this.id(), name: job.name, cushion: cushion ? { index, name: cushion.name } : null } : null;
+  });
   protected readonly due = computed(() => dueWords(this.store.job()?.dueDate ?? null));
 
   constructor() {

@@ -1,11 +1,13 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { JOB_STATES, type Job } from '@yardland/core';
+import { RouterLink } from '@angular/router';
+import { inState, JOB_STATES, type Job } from '@yardland/core';
 import { jobStateWords } from './state-words';
 import { Choice, Switch } from '../shared/controls/choice';
 import { NoteField } from '../shared/controls/note-field';
 import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, DialogFoot, DialogFrame } from '../shared/ui/ui';
+import { today } from '../shared/words/days';
 import type { JobStore } from './job-store';
 
 const UNITS = [
@@ -16,7 +18,7 @@ const UNITS = [
 /** What is written on the job's own sheet: name, customer, promise, state, units, remarks. */
 @Component({
   selector: 'yl-job-sheet-dialog',
-  imports: [DialogFrame, DialogFields, DialogFoot, Button, Choice, Switch, NoteField, TextField],
+  imports: [RouterLink, DialogFrame, DialogFields, DialogFoot, Button, Choice, Switch, NoteField, TextField],
   template: `
     <div ylDialog>
       <h2 id="sheet-title">The job</h2>
@@ -25,12 +27,17 @@ const UNITS = [
           <yl-text label="Name" [value]="job.name" (valueChange)="setName($event)" />
           <yl-text label="For" [value]="job.customer ?? ''" (valueChange)="set('Customer', 'customer', $event)" />
           <yl-text label="Promised for" type="date" [value]="job.dueDate ?? ''" (valueChange)="set('Due date', 'dueDate', $event)" />
-          <yl-choice label="State" [options]="states" [value]="job.state ?? 'new'" (picked)="set('State', 'state', $event)" />
+          <yl-choice label="State" [options]="states" [value]="job.state ?? 'new'" (picked)="setState($event)" />
           <yl-switch label="Measured in" [options]="units" [value]="job.units" (picked)="setUnits($event)" />
           <yl-note class="col-span-full" label="Remarks" [value]="job.note ?? ''" (valueChange)="set('Remarks', 'note', $event)" />
         </div>
       }
-      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close()">Done</button></div>
+      <div ylDialogFoot>
+        @if (store.head(); as head) {
+          <a ylButton routerLink="/book" [queryParams]="{ job: head.id }" (click)="close()">Its page in the book</a>
+        }
+        <button type="button" ylButton="strong" (click)="close()">Done</button>
+      </div>
     </div>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -46,8 +53,14 @@ export class JobSheetDialog {
   }
 
   /** Sets a field; empty leaves it out of the document. */
-  protected set(label: string, key: 'customer' | 'dueDate' | 'state' | 'note', value: string): void {
+  protected set(label: string, key: 'customer' | 'dueDate' | 'note', value: string): void {
     this.store.edit(label, ({ [key]: _before, ...job }) => (value.trim() ? ({ ...job, [key]: value.trim() } as Job) : job));
+  }
+
+  /** Delivered, it keeps what holds in the shop on that day: for the day on which one more is wanted. */
+  protected setState(state: NonNullable<Job['state']>): void {
+    const shop = this.store.shop();
+    if (shop) this.store.edit('State', (job) => inState(job, state, shop, today()));
   }
 
   protected setUnits(value: string): void {

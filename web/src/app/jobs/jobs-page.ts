@@ -12,6 +12,7 @@ import { problemOf } from '../shared/saving/problem';
 import { ShopService } from '../shared/saving/shop.service';
 import { Button, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
 import { SessionsButton } from '../shell/sessions-button';
+import { WriteButton } from '../book/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { jobRow, type JobRow } from './job-row';
@@ -27,7 +28,7 @@ const ABOUT = 'jobs';
 /** What is due: search, states, new, copy, archive, import. */
 @Component({
   selector: 'yl-jobs-page',
-  imports: [RoomMain, RoomHead, Tool, Label, InputBox, Button, Empty, Tape, SessionsButton, ThemeButton, Choice, JobsTable, Icon],
+  imports: [RoomMain, RoomHead, Tool, Label, InputBox, Button, Empty, Tape, SessionsButton, ThemeButton, Choice, JobsTable, Icon, WriteButton],
   templateUrl: './jobs-page.html',
   hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,6 +1,7 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
 import type { Data, Layout } from 'plotly.js';
 import type * as Plotly from 'plotly.js-basic-dist-min';
+import { resolvedColour } from './chart-colours';
 import { Words } from './ui/ui';
 
 export interface ChartLine {
@@ -52,18 +53,8 @@ export class LineChart {
     inject(DestroyRef).onDestroy(() => this.#plotly()?.purge(this.plot().nativeElement));
   }
 
-  #colour(token: string): string {
-    return getComputedStyle(this.plot().nativeElement).getPropertyValue(token);
-  }
-
-  /** A token as the colour it is now: Plotly does not read `light-dark()`. */
   #resolved(token: string): string {
-    const probe = document.createElement('i');
-    probe.style.color = `var(${token})`;
-    this.plot().nativeElement.append(probe);
-    const { color } = getComputedStyle(probe);
-    probe.remove();
-    return color || this.#colour(token);
+    return resolvedColour(this.plot().nativeElement, token);
   }
 
   #data(): Data[] {

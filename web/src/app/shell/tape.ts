@@ -11,6 +11,7 @@ const ROOMS = [
   { path: '/stockroom', name: 'Stockroom' },
   { path: '/schools', name: 'Schools' },
   { path: '/gauges', name: 'Gauges' },
+  { path: '/book', name: 'Book' },
 ];
 
 /** The measuring tape down the left edge: its marks are the stations. */
@@ -29,7 +30,7 @@ const ROOMS = [
         @for (station of stations; track station.id; let i = $index) {
           <li>
             <a
-              class="relative mr-6.5 flex min-h-12 items-center justify-between bg-linen pr-1 pl-4.5 text-lead font-[550] text-ink no-underline hover:bg-calico-deep max-tablet:pl-3 max-tablet:text-body max-phone:m-0! max-phone:gap-1.5 max-phone:px-3.5! max-phone:whitespace-nowrap"
+              class="relative mr-6.5 flex min-h-11 items-center justify-between bg-linen pr-1 pl-4.5 text-lead font-[550] text-ink no-underline hover:bg-calico-deep max-tablet:pl-3 max-tablet:text-body max-phone:m-0! max-phone:gap-1.5 max-phone:px-3.5! max-phone:whitespace-nowrap"
               [routerLink]="['/jobs', link.id, link.cushion, station.id]"
               [class.here]="station.id === here()"
               [attr.aria-current]="station.id === here() ? 'step' : null"
@@ -61,7 +62,7 @@ const ROOMS = [
     >
       @for (room of rooms; track room.path) {
         <a
-          class="flex min-h-9 items-center rounded-md bg-linen px-2.5 font-semibold text-ink no-underline hover:bg-calico-deep aria-[current]:bg-calico-deep"
+          class="flex min-h-8.5 items-center rounded-md bg-linen px-2.5 font-semibold text-ink no-underline hover:bg-calico-deep aria-[current]:bg-calico-deep"
           [routerLink]="room.path"
           [attr.aria-current]="room.path === '/' + here() ? 'page' : null"
           >{{ room.name }}</a

@@ -22,10 +22,10 @@ import { ShopEditor } from '../shared/saving/shop-editor';
 import { ShopService } from '../shared/saving/shop.service';
 import { TextField } from '../shared/controls/text-field';
 import { Button, InputBox, LinkButton, Panel, Room, RoomHead, RoomMain, Rows, Words } from '../shared/ui/ui';
+import { WriteButton } from '../book/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
-import { ClockPanel } from './clock-panel';
 import { ClothsPanel } from './cloths-panel';
 import { RemnantsPanel } from './remnants-panel';
 import { ShopPanel } from './shop-panel';
@@ -73,9 +73,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     ZipsPanel,
     RemnantsPanel,
     ShopPanel,
-    ClockPanel,
-    Icon,
-  ],
+    Icon, WriteButton],
   templateUrl: './stockroom-page.html',
   hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -3,14 +3,15 @@ import { inject, Injectable } from '@angular/core';
 import { pictureSchema, type Picture } from '@yardland/core';
 import { map, type Observable } from 'rxjs';
 
-/** Pictures of a job, kept by the server: resized, upright and without metadata. */
+/** Pictures kept by the server: resized, upright and without metadata. */
 @Injectable({ providedIn: 'root' })
 export class PicturesApi {
   readonly #http = inject(HttpClient);
 
-  send(jobId: string, file: File): Observable<Picture> {
+  /** Keeps a picture, of a job or of none. */
+  send(jobId: string | null, file: File): Observable<Picture> {
     return this.#http
-      .post(`/api/jobs/${jobId}/pictures`, file, { headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' } })
+      .post(jobId === null ? '/api/pictures' : `/api/jobs/${jobId}/pictures`, file, { headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' } })
       .pipe(map((value) => pictureSchema.parse(value)));
   }
 

@@ -35,7 +35,8 @@ import { Button, Tool, Words } from '../ui/ui';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Pictures {
-  readonly job = input.required<string>();
+  /** The job they belong to; null: none, but an entry of the log. */
+  readonly job = input.required<string | null>();
   readonly ids = input.required<readonly string[]>();
   /** What they are of: `the old core`. */
   readonly of = input.required<string>();

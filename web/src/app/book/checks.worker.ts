@@ -1,0 +1,34 @@
+/// <reference lib="webworker" />
+import { openShop, pointsOf, readJob } from '@yardland/core';
+import { constantsInUse, learnFrom, lookBack, observationsIn, planForChecks, type Observation } from '@yardland/core/book';
+import type { FromChecks, FromLookBack, JobPoint, ToChecks, ToLookBack } from './checks-messages';
+
+/** Every job's checks held against what was promised, then what they teach; tells how far it is after each job. */
+function holdChecks({ jobs, shop: document }: ToChecks, tell: (message: FromChecks) => void): void {
+  const shop = openShop(document);
+  const points: JobPoint[] = [];
+  const observations: Observation[] = [];
+  const read = jobs.flatMap(({ id, job }) => {
+    const one = readJob(job);
+    return one.ok ? [{ id, job: one.value }] : [];
+  });
+  read.forEach(({ id, job }, i) => {
+    tell({ done: i, of: read.length });
+    const plan = planForChecks(job, shop);
+    points.push(...pointsOf(plan).map((point) => ({ ...point, job: id, jobName: job.name })));
+    observations.push(...observationsIn(plan));
+  });
+  tell({ points, learnt: learnFrom(observations, constantsInUse(shop)), jobs: read.length });
+}
+
+function lookedBack({ job, index, complaint, shop }: ToLookBack): FromLookBack {
+  const plan = planForChecks(job, openShop(shop));
+  const one = plan.cushions[index];
+  const problems = plan.problems.filter(({ path }) => path.startsWith(`cushions.${index}.`) || path.startsWith('cloth'));
+  return one ? lookBack(one, problems, complaint) : null;
+}
+
+addEventListener('message', ({ data }: MessageEvent<ToChecks | ToLookBack>) => {
+  if ('jobs' in data) holdChecks(data, (message) => postMessage(message));
+  else postMessage(lookedBack(data));
+});
