@@ -20,6 +20,8 @@ export const lotSchema = z.strictObject({
   lot: z.string().trim().min(1).max(60),
   thicknessMm: mm,
   sheets: z.int().nonnegative().max(10_000),
+  /** As it was pressed at the gauges, N; absent: it was not. */
+  hardness25N: z.number().min(20).max(1500).optional(),
 });
 export type Lot = z.infer<typeof lotSchema>;
 

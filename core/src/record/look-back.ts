@@ -51,7 +51,15 @@ const NONE: Causes = { issues: [], meanings: [], phases: [], looks: [], pieces: 
 const CAUSES: Readonly<Record<ComplaintSort, Causes>> = {
   'too-soft': {
     ...NONE,
-    issues: ['sitter-bottoms-out', 'soft-under-firm', 'core-kept-against-verdict', 'bad-core-kept', 'feather-under-heavy', 'lot-other-than-before'],
+    issues: [
+      'sitter-bottoms-out',
+      'soft-under-firm',
+      'core-kept-against-verdict',
+      'bad-core-kept',
+      'feather-under-heavy',
+      'lot-other-than-before',
+      'lot-softer-than-grade',
+    ],
     meanings: ['flatter', 'slack', 'edge-low'],
     phases: ['prepare'],
   },

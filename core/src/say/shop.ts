@@ -16,6 +16,10 @@ export const SHOP_SENTENCES = {
       : `${n('grade')} was of lot ${n('before')} before, and no lot is noted for what is cut now.`,
     'Cushions of two lots may feel different: ask the supplier for the same one, or tell the customer.',
   ],
+  'lot-softer-than-grade': (n) => [
+    `Lot ${n('lot')} of ${n('grade')} measured ${n('measuredN')} N at the gauges and is sold as ${n('soldN')} N: it sits softer than this plan says.`,
+    'Take another lot, a firmer grade, or tell the supplier.',
+  ],
   'own-cloth-short': (n, mm) => [
     `The customer’s own cloth, ${n('cloth')}, is ${mm('shortMm')} too short: ${mm('neededMm')} are needed and ${mm('thereMm')} are there.`,
     'Railroad it, join more, or name another cloth for a part that is not seen.',

@@ -6,7 +6,8 @@ import type { PlannedLay } from '../lays/planned-lay';
 import { chooseLots, lotBefore, lotProblems, lotsBefore, withLot } from '../lays/lots';
 import { plan } from '../plan';
 import { planSolved } from '../solve';
-import { openShop, type ShopDocument } from '../../shop/shop';
+import type { Lot } from '../../material/material';
+import { openShop, type Shop, type ShopDocument } from '../../shop/shop';
 
 const shop = demoShop();
 const answered = (over: Partial<LayAnswer>): LayAnswer =>
@@ -70,7 +71,7 @@ describe('what to buy', () => {
 });
 
 describe('lots on the shelf', () => {
-  const shelf = (lots: { lot: string; thicknessMm: number; sheets: number }[]) => {
+  const shelf = (lots: Lot[]) => {
     const document: ShopDocument = {
       ...shop.document,
       grades: shop.document.grades.map((one) => (one.id === 'wren-28' ? { ...one, lots } : one)),
@@ -128,6 +129,17 @@ describe('lots on the shelf', () => {
     expect(told(withLot(again, 'wren-28', 'K7'))).toEqual([]);
     expect(told(withLot(again, 'wren-28', 'M2'))).toEqual(['lot-other-than-before']);
     expect(withLot(first, 'wren-28', '').lots).toBeUndefined();
+  });
+
+  it('that measured softer than their grade are told of on the next job that takes them', () => {
+    const pressed = (hardness25N: number) => shelf([{ lot: 'A', thicknessMm: 50, sheets: 9, hardness25N }]);
+    const told = (shop: Shop): string[] => lotProblems(chooseLots([foam(50, 3)], {}, shop), {}, shop).map(({ code }) => code);
+    // Sold as 156 N: a twelfth less is as near as foam is made, a tenth is not.
+    expect(told(pressed(144))).toEqual([]);
+    expect(told(pressed(140))).toEqual(['lot-softer-than-grade']);
+    // Another lot is cut from where it came for the job.
+    const came = withLot(sampleJob(), 'wren-28', 'K7');
+    expect(lotProblems(chooseLots([foam(50, 3)], came, pressed(140)), came, pressed(140))).toEqual([]);
   });
 
   it('are to be ordered together where several pieces are cut from foam that has to be bought', () => {

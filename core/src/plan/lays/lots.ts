@@ -71,9 +71,9 @@ export function chooseLots(lays: readonly PlannedLay[], job: Pick<Job, 'lots'>, 
   });
 }
 
-/** Warnings where sheets are on the shelf but no one lot holds enough: the set would be split, and its cushions feel different. */
+/** Warnings about lots: no one lot holds enough, so that the set would be split; another lot than before; a lot that measures softer than its grade. */
 export function lotProblems(choices: readonly LotChoice[], job: Pick<Job, 'lots'>, shop: Shop): Issue[] {
-  return [...splitProblems(choices, shop), ...choices.flatMap((choice) => otherLotProblems(choice, job, shop))];
+  return [...splitProblems(choices, shop), ...choices.flatMap((choice) => [...otherLotProblems(choice, job, shop), ...softerProblems(choice, shop)])];
 }
 
 /** What is cut now is of another lot than the cushions before: a trial, or the job that this one repeats. */
@@ -81,6 +81,17 @@ function otherLotProblems({ grade: id, lot }: LotChoice, job: Pick<Job, 'lots'>,
   const before = lotBefore(job, id);
   if (before === null || before === lot) return [];
   return [issue('warning', 'lot-other-than-before', `lots.${id}`, { grade: shop.grade(id)?.name ?? id, before, now: lot ?? '' })];
+}
+
+/** Feel of foam that is softer by this share than it is sold as differs, and it sinks further under a sitter. */
+const SOFTER = 0.08;
+
+/** The lot that is cut from was pressed at the gauges, and is softer than its grade. */
+function softerProblems({ grade: id, lot }: LotChoice, shop: Shop): Issue[] {
+  const grade = shop.grade(id);
+  const measured = grade?.lots?.find((one) => one.lot === lot && one.hardness25N !== undefined)?.hardness25N;
+  if (!grade || lot === null || measured === undefined || measured >= (1 - SOFTER) * grade.hardness25N) return [];
+  return [issue('warning', 'lot-softer-than-grade', `lots.${id}`, { grade: grade.name, lot, measuredN: measured, soldN: grade.hardness25N })];
 }
 
 function splitProblems(choices: readonly LotChoice[], shop: Shop): Issue[] {

@@ -22,6 +22,8 @@ export class WriteButton {
   readonly #messages = inject(Messages);
 
   protected async open(): Promise<void> {
+    // The dialog is on its way after the first press: what is typed meanwhile would press the button again.
+    if (this.#dialogs.anyOpen()) return;
     const data: EntryData = { here: this.here() };
     const entry = await this.#dialogs.open<StoredEntry, EntryData>(async () => (await import('./entry-dialog')).EntryDialog, {
       data,

@@ -49,7 +49,9 @@ const ABOUT = 'samples';
     NumberField,
     PickList,
     TextField,
-    Icon, WriteButton],
+    Icon,
+    WriteButton,
+  ],
   templateUrl: './gauges-page.html',
   hostDirectives: [Room],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -59,6 +61,11 @@ export class GaugesPage {
   readonly #shops = inject(ShopService);
   readonly #shop = toSignal(this.#shops.shop$);
   readonly #devices = toSignal(this.#api.devices().pipe(catchError(() => of([]))), { initialValue: [] });
+  readonly #document = toSignal(this.#shops.document$.pipe(catchError(() => of(null))));
+  readonly #pressed = computed(() => {
+    const sample = this.current()?.sample;
+    return sample ? sampleResults(sample, this.assume()).press : null;
+  });
   protected readonly units = computed(() => this.#shop()?.document.units ?? 'metric');
   /** The shop's constants, calibrated where it has calibrated them. */
   protected readonly assume = computed<Constants>(() => (key) => this.#shop()?.assume(key, this.units()) ?? shipped(key));
@@ -157,6 +164,29 @@ export class GaugesPage {
         next: () => this.#messages.tell(ABOUT, `${sample.name} stands in the stockroom now, as measured. Give it its sheets and its price there.`),
         error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message),
       });
+  }
+
+  /** The lot on the shelf that the sample is of, and whether its hardness is noted there; null while there is none, or nothing was pressed. */
+  protected readonly ofLot = computed(() => {
+    const [sample, press] = [this.current()?.sample, this.#pressed()];
+    const grade = sample?.lot ? this.#document()?.grades.find(({ lots }) => lots?.some(({ lot }) => lot === sample.lot)) : undefined;
+    if (!sample?.lot || !press || !grade) return null;
+    const measured = Math.round(press.hardness25N);
+    const noted = grade.lots?.every(({ lot, hardness25N }) => lot !== sample.lot || hardness25N === measured) ?? false;
+    const off = Math.round((measured / grade.hardness25N - 1) * 100);
+    const against = off === 0 ? 'as it is sold' : `${Math.abs(off)} % ${off < 0 ? 'softer' : 'firmer'} than it is sold as`;
+    return { noted, says: `Lot ${sample.lot} of ${grade.name}: ${against}.${noted ? ' Noted: jobs cut from it say so.' : ''}` };
+  });
+
+  /** Jobs that are cut from this lot are told what it measures. */
+  protected noteWithLot(): void {
+    const [lot, press] = [this.current()?.sample.lot, this.#pressed()];
+    if (!lot || !press) return;
+    const hardness25N = Math.round(press.hardness25N);
+    const noted = (lots: Grade['lots']): Grade['lots'] => lots?.map((one) => (one.lot === lot ? { ...one, hardness25N } : one));
+    this.#shops
+      .change((shop) => ({ ...shop, grades: shop.grades.map((grade) => (grade.lots ? { ...grade, lots: noted(grade.lots) } : grade)) }))
+      .subscribe({ error: (error: unknown) => this.#messages.warn(ABOUT, problemOf(error).message) });
   }
 
   protected setText(key: 'name' | 'lot' | 'note', value: string): void {
