@@ -66,7 +66,7 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.use('/api/times', timesRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));
-  app.use('/api/log', logRoutes(new LogStore(db), shops));
+  app.use('/api/log', logRoutes(new LogStore(db), () => shops.materialNames()));
   app.use('/api/devices/camera', cameraRoutes(workers));
   app.use('/api/devices/label-printer', labelPrinterRoutes(simulatedLabelPrinter(config.simulationSpeed), jobs, shops, workers, log));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));

@@ -1,7 +1,7 @@
 import { archiveJobSchema, jobQuerySchema, readWith, revisionSchema, type HeldRemnants } from '@yardland/core';
 import express, { Router, type Request } from 'express';
 import { bodyNotJson, check, invalid } from '../http/refusal';
-import { localDay } from './local-day';
+import { localDay } from '../local-day';
 import type { JobStore } from './jobs.store';
 import type { PreparedJob } from './prepared';
 import type { JobReading } from './reading';

@@ -5,7 +5,7 @@ import { notFound, Refusal } from '../http/refusal';
 import { JobReading } from './reading';
 import { damaged, storedText } from './stored';
 import { prepared, type PreparedJob } from './prepared';
-import { localDay } from './local-day';
+import { localDay } from '../local-day';
 import { LogStore } from '../log/log.store';
 import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
 

@@ -2,7 +2,6 @@ import { dropEntryQuerySchema, logCsv, logQuerySchema, readStoredJob, readWith, 
 import { Router } from 'express';
 import * as z from 'zod';
 import { check } from '../http/refusal';
-import type { ShopStore } from '../shop/shop.store';
 import type { LogStore } from './log.store';
 
 const idSchema = z.strictObject({ id: z.uuid() });
@@ -12,8 +11,8 @@ const CSV_ROWS = 100_000;
 /** So many of the jobs with a check that were worked at last tell what checks teach. */
 const CHECKED_LOOKED_AT = 1000;
 
-/** The log: found by words and by what its jobs are made of; written by hand with the revision that was seen; taken away as CSV. */
-export function logRoutes(store: LogStore, shops: ShopStore): Router {
+/** The log: found by words and by what its jobs are made of; written by hand with the revision that was seen; taken away as CSV. `names`: what materials are called, by id. */
+export function logRoutes(store: LogStore, names: () => ReadonlyMap<string, string>): Router {
   const router = Router();
   const asked = (query: unknown): LogQuery => check(logQuerySchema, query, readWith);
 
@@ -25,8 +24,7 @@ export function logRoutes(store: LogStore, shops: ShopStore): Router {
   });
   router.get('/log.csv', (request, response) => {
     const { entries } = store.list({ ...asked(request.query), limit: CSV_ROWS, from: 0 });
-    const { document } = shops.read();
-    const named = new Map([...document.grades, ...document.fillings, ...document.cloths, ...document.waddings].map(({ id, name }) => [id, name]));
+    const named = names();
     response
       .attachment('log.csv')
       .type('text/csv')

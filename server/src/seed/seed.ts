@@ -4,7 +4,7 @@ import path from 'node:path';
 import { COMPLAINTS, LOG_KINDS, logEntrySchema, readJob, sampleSchema, shopSchema, type Job, type LogAbout, type LogEntry } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import * as z from 'zod';
-import { localDay } from '../jobs/local-day';
+import { localDay } from '../local-day';
 import { LogStore } from '../log/log.store';
 import { prepared } from '../jobs/prepared';
 import type { JobStore } from '../jobs/jobs.store';

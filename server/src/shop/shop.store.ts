@@ -1,7 +1,7 @@
 import { openShop, shopSchema, type Shop, type ShopDocument, type StockUses, type StoredShop, writtenByShop } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { Refusal } from '../http/refusal';
-import { localDay } from '../jobs/local-day';
+import { localDay } from '../local-day';
 import { LogStore } from '../log/log.store';
 
 const KINDS = ['grade', 'filling', 'cloth', 'wadding'] as const;
@@ -131,6 +131,12 @@ export class ShopStore {
       )
       .all(JSON.stringify(id));
     return { count: named.length, jobs: named.slice(0, 5).map(({ name }) => name) };
+  }
+
+  /** What the shop's materials are called, by id. */
+  materialNames(): ReadonlyMap<string, string> {
+    const { grades, fillings, cloths, waddings } = this.read().document;
+    return new Map([...grades, ...fillings, ...cloths, ...waddings].map(({ id, name }) => [id, name]));
   }
 
   /** The shop ready for planning; read once and kept until it is written. Throws when there is none. */

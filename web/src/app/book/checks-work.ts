@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { debounceTime, Observable, shareReplay, startWith, switchMap } from 'rxjs';
 import { ShopService } from '../shared/saving/shop.service';
-import { BookApi } from './book-api';
+import { LogApi } from '../log/log-api';
 import type { FromChecks, FromLookBack, ToChecks, ToLookBack } from './checks-messages';
 
 /** The shop has been still for so long before checks are held against it anew, ms. */
@@ -10,7 +10,7 @@ const STILL_MS = 400;
 /** Every check of the shop held against what was promised, and what checks teach: worked out in a thread of its own, which ends when nobody looks any more. */
 @Injectable({ providedIn: 'root' })
 export class ChecksWork {
-  readonly #api = inject(BookApi);
+  readonly #api = inject(LogApi);
 
   /** How far it is, then all of it; anew when the shop changes. */
   readonly checks$: Observable<FromChecks> = inject(ShopService).document$.pipe(

@@ -12,9 +12,9 @@ import { problemOf } from '../shared/saving/problem';
 import { ShopService } from '../shared/saving/shop.service';
 import { Button, Chip, Empty, InputBox, Label, Tool, Words } from '../shared/ui/ui';
 import { dayWords } from '../shared/words/days';
-import { BookApi } from './book-api';
-import { complaintWords, KIND_OPTIONS, KIND_WORDS } from './book-words';
-import type { EntryData } from './entry-dialog';
+import { LogApi } from '../log/log-api';
+import { complaintWords, KIND_OPTIONS, KIND_WORDS } from '../log/entry-words';
+import type { EntryData } from '../log/entry-dialog';
 import { NOTHING_ASKED, queryOf, sizeOf, type Asked } from './entry-query';
 
 /** Entries fetched at once. */
@@ -60,7 +60,7 @@ type Loaded = { readonly list: LogList; readonly failure: null } | { readonly li
 export class EntriesPanel {
   /** Only what is about this job. */
   readonly job = input<string>();
-  readonly #api = inject(BookApi);
+  readonly #api = inject(LogApi);
   readonly #router = inject(Router);
   readonly #dialogs = inject(Dialogs);
   readonly #messages = inject(Messages);
@@ -196,7 +196,7 @@ export class EntriesPanel {
   }
 
   async #edit(data: EntryData): Promise<void> {
-    const entry = await this.#dialogs.open<StoredEntry, EntryData>(async () => (await import('./entry-dialog')).EntryDialog, {
+    const entry = await this.#dialogs.open<StoredEntry, EntryData>(async () => (await import('../log/entry-dialog')).EntryDialog, {
       data,
       labelledBy: 'entry-title',
     });

@@ -1,6 +1,6 @@
 import { formatLengthUnit, sayLine, type SayIn } from '@yardland/core';
 import type { Evidence, LookBackSide } from '@yardland/core/book';
-import { LOOK_WORDS, meaningWords, PLACES } from '../check/check-words';
+import { LOOK_WORDS, meaningWords, PLACES } from '../shared/words/check-words';
 import { dayWords } from '../shared/words/days';
 
 export const SIDE_WORDS: Readonly<Record<LookBackSide, string>> = {

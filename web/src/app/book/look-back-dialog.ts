@@ -9,7 +9,7 @@ import { JobsApi } from '../job/saving/jobs-api';
 import { problemOf } from '../shared/saving/problem';
 import { ShopService } from '../shared/saving/shop.service';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
-import { complaintWords } from './book-words';
+import { complaintWords } from '../log/entry-words';
 import { lookedBack } from './checks-work';
 import { evidenceWords, NOTHING_FOUND, SIDE_WORDS } from './evidence-words';
 

@@ -1,6 +1,6 @@
 import { outlineBounds, promised, type CushionPlan, type Point } from '@yardland/core';
 import type { Scene, SceneItem } from '../shared/table/scene';
-import { PLACES } from './check-words';
+import { PLACES } from '../shared/words/check-words';
 
 /** Room between the plan and the side, as a share of the width. */
 const APART = 0.35;

@@ -11,7 +11,7 @@ import { Choice, type Option } from '../shared/controls/choice';
 import { Pictures } from '../shared/reading/pictures';
 import { Table } from '../shared/table/table';
 import { checkScene } from './check-scene';
-import { CORNER_OPTIONS, LOOK_WORDS, meaningWords, PLACES, SEAT_OPTIONS, THUMB_OPTIONS, WELT_OPTIONS } from './check-words';
+import { CORNER_OPTIONS, LOOK_WORDS, meaningWords, PLACES, SEAT_OPTIONS, THUMB_OPTIONS, WELT_OPTIONS } from '../shared/words/check-words';
 import { Button, Panel, PanelHead, StationFrame, Tool, Words } from '../shared/ui/ui';
 
 /** What is judged by hand and eye. */

@@ -13,7 +13,7 @@ import { QuantityField } from '../shared/controls/quantity-field';
 import { ShopService } from '../shared/saving/shop.service';
 import { TextField } from '../shared/controls/text-field';
 import { Button, Empty, FieldRow, Panel, PanelHead, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
-import { WriteButton } from '../book/write-button';
+import { WriteButton } from '../log/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { DeviceReader } from './device-reader';

@@ -8,7 +8,7 @@ import { Banner, Button, Empty, Tool } from '../shared/ui/ui';
 import { PlanSolver } from './solving/plan-solver';
 import { dueWords } from '../shared/words/days';
 import { Settings } from '../shell/settings';
-import { WriteButton } from '../book/write-button';
+import { WriteButton } from '../log/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { Dialogs } from '../shared/dialogs';

@@ -12,7 +12,7 @@ import { problemOf } from '../shared/saving/problem';
 import { ShopService } from '../shared/saving/shop.service';
 import { Button, Empty, InputBox, Label, Room, RoomHead, RoomMain, Tool } from '../shared/ui/ui';
 import { SessionsButton } from '../shell/sessions-button';
-import { WriteButton } from '../book/write-button';
+import { WriteButton } from '../log/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { jobRow, type JobRow } from './job-row';

@@ -23,7 +23,7 @@ import { ShopEditor } from '../shared/saving/shop-editor';
 import { ShopService } from '../shared/saving/shop.service';
 import { TextField } from '../shared/controls/text-field';
 import { Button, DialogFields, Panel, PanelHead, Room, RoomHead, RoomMain, Rows, Tool } from '../shared/ui/ui';
-import { WriteButton } from '../book/write-button';
+import { WriteButton } from '../log/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import { WorkedExample } from './worked-example';

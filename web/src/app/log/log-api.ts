@@ -21,7 +21,7 @@ const paramsOf = (query: LogQuery): Params => Object.fromEntries(Object.entries(
 
 /** The shop's log. */
 @Injectable({ providedIn: 'root' })
-export class BookApi {
+export class LogApi {
   readonly #http = inject(HttpClient);
 
   list(query: LogQuery): Observable<LogList> {

@@ -13,8 +13,8 @@ import { ShopService } from '../shared/saving/shop.service';
 import { Button, DialogFields, DialogFoot, DialogFrame, Label, TextArea, Words } from '../shared/ui/ui';
 import { today } from '../shared/words/days';
 import { Settings } from '../shell/settings';
-import { BookApi } from './book-api';
-import { COMPLAINT_OPTIONS, KIND_OPTIONS } from './book-words';
+import { LogApi } from './log-api';
+import { COMPLAINT_OPTIONS, KIND_OPTIONS } from './entry-words';
 
 /** What the dialog is opened with: where it was opened, or the entry that is changed. */
 export interface EntryData {
@@ -71,7 +71,7 @@ type On = LogAbout['on'];
 export class EntryDialog {
   protected readonly data = inject<EntryData>(DIALOG_DATA);
   readonly #dialog = inject<DialogRef<StoredEntry>>(DialogRef);
-  readonly #api = inject(BookApi);
+  readonly #api = inject(LogApi);
   readonly #settings = inject(Settings);
   readonly #shop = toSignal(inject(ShopService).document$.pipe(catchError(() => of(null))));
   readonly #id = this.data.entry?.id ?? newUuid();
