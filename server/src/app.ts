@@ -8,6 +8,7 @@ import type { Config } from './config';
 import { cameraRoutes } from './devices/camera.routes';
 import { backupRoutes, byCommand } from './db/backups.routes';
 import { spaceOf } from './db/space';
+import { calendarRoute, dayRoutes } from './day/day.routes';
 import { deviceRoutes } from './devices/devices.routes';
 import { simulatedLabelPrinter } from './devices/label-printer';
 import { labelPrinterRoutes } from './devices/label-printer.routes';
@@ -44,6 +45,8 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.use(styleNonce, securityHeaders(), sameOrigin(config));
   const backups = backupRoutes(db, config.dataDir);
   app.use('/api/backups', byCommand(key, backups));
+  const day = { db, jobs, shops, workers };
+  app.get('/calendar/:key.ics', calendarRoute(day));
   app.use(config.passPhrase === null ? nobodySignsIn : signIn(config.passPhrase, new Sessions(db), log), compression());
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
@@ -66,7 +69,11 @@ export function createApp(config: Config, db: Database, workers: Workers, log: L
   app.use('/api/times', timesRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));
   app.use('/api/samples', sampleRoutes(db));
-  app.use('/api/log', logRoutes(new LogStore(db), () => shops.materialNames()));
+  app.use('/api/day', dayRoutes(day));
+  app.use(
+    '/api/log',
+    logRoutes(new LogStore(db), () => shops.materialNames()),
+  );
   app.use('/api/devices/camera', cameraRoutes(workers));
   app.use('/api/devices/label-printer', labelPrinterRoutes(simulatedLabelPrinter(config.simulationSpeed), jobs, shops, workers, log));
   app.use('/api/devices', deviceRoutes(simulatedDevices(config.simulationSpeed), log));

@@ -45,7 +45,7 @@ describe('the database', () => {
     for (let form = 1; form < MIGRATIONS.length; form++) {
       const db = new Sqlite(':memory:');
       migrate(db, MIGRATIONS.slice(0, form));
-      db.prepare("INSERT INTO job VALUES ('j', 1, 1, 'Kept', '', 'new', NULL, 0, '', '')").run();
+      db.prepare("INSERT INTO job (id, revision, step, name, customer, state, created_at, updated_at) VALUES ('j', 1, 1, 'Kept', '', 'new', '', '')").run();
       migrate(db);
       expect(db.prepare('SELECT name FROM job').get()).toEqual({ name: 'Kept' });
       expect(db.prepare('SELECT count(*) AS n FROM migration').get()).toEqual({ n: MIGRATIONS.length });

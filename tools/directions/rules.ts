@@ -26,11 +26,11 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   picture: ['plan', 'format'],
   compare: ['picture'],
   record: ['plan'],
-  // Who does what when: it is given steps and knows nothing of cushions.
-  schedule: ['kernel'],
+  // Who does what when. The engine is given steps and knows nothing of cushions; the day takes them from the jobs' plans.
+  schedule: ['plan'],
   progress: ['record'],
   format: ['template', 'form'],
-  contract: ['record'],
+  contract: ['record', 'schedule'],
   testing: ['compare'],
 };
 

@@ -1,5 +1,6 @@
 // What is used outside the core.
 export * from './answers';
+export * from './day';
 export * from './documents';
 export * from './lists';
 export * from './log';

@@ -325,6 +325,8 @@ export const jobSchema = z.strictObject({
   state: z.enum(JOB_STATES).optional(),
   dueDate: day.optional(),
   note: text(5000).optional(),
+  /** The days on which what was ordered for it is expected; nothing that needs it is planned before. */
+  awaits: z.strictObject({ foam: day.optional(), cloth: day.optional() }).optional(),
   /** Money there is for new cores now; the rest waits. */
   budget: z.number().nonnegative().max(1e7).optional(),
   cushions: z

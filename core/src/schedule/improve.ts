@@ -30,6 +30,19 @@ function tails({ tasks }: Model): number[] {
   return tail;
 }
 
+/** Tasks put by hand and all that they come after, in the order of their times: they are placed first, in every order that is tried. */
+function putByHand({ tasks }: Model): number[] {
+  const byHand = tasks.filter(({ step }) => step.person || step.notBefore).sort((a, b) => a.ready - b.ready || a.index - b.index);
+  const first: number[] = [];
+  const take = (index: number): void => {
+    if (first.includes(index)) return;
+    for (const before of tasks[index]?.after ?? []) take(before);
+    first.push(index);
+  };
+  for (const { index } of byHand) take(index);
+  return first;
+}
+
 /** Orders to begin with: by due day and slack, by due day alone, and by what is worst by weight. */
 function firstOrders(model: Model): number[][] {
   const { tasks, jobs } = model;
@@ -48,22 +61,26 @@ function improved(model: Model, start: number[], tries: number, random: () => nu
   let told: (number | null)[] = model.tasks.map(() => null);
   let board = decoded(model, order, told);
   let best: Found = { board, cost: board.cost };
-  const count = order.length;
+  // What was put by hand keeps its place before the rest.
+  const kept = putByHand(model).length;
+  const count = order.length - kept;
+  if (count === 0) return best;
   const pick = (below: number): number => Math.floor(random() * below);
   for (let i = 0; i < tries; i++) {
     // Nothing late, nothing to change for, and no step that could be earlier: there is nothing to gain.
     const [next, people] = [[...order], [...told]];
     const kind = random();
-    const at = pick(count);
+    const at = kept + pick(count);
     if (kind < 0.5) {
       const [moved] = next.splice(at, 1) as [number];
-      next.splice(pick(count), 0, moved);
+      next.splice(kept + pick(count), 0, moved);
     } else if (kind < 0.75) {
       const { job } = model.tasks[order[at] as number] as Model['tasks'][number];
-      const own = next.filter((index) => model.tasks[index]?.job === job);
-      const others = next.filter((index) => model.tasks[index]?.job !== job);
+      const free = next.splice(kept);
+      const own = free.filter((index) => model.tasks[index]?.job === job);
+      const others = free.filter((index) => model.tasks[index]?.job !== job);
       others.splice(pick(others.length + 1), 0, ...own);
-      next.splice(0, count, ...others);
+      next.push(...others);
     } else {
       const index = order[at] as number;
       const { able } = model.tasks[index] as Model['tasks'][number];
@@ -118,7 +135,8 @@ function tried(model: Model, known: Found, places: number): Found {
 export function planned(model: Model): Found {
   const { seconds, seed } = model.request;
   const random = seededRandom(seed);
-  const starts = firstOrders(model);
+  const first = putByHand(model);
+  const starts = firstOrders(model).map((order) => [...first, ...order.filter((index) => !first.includes(index))]);
   const tries = Math.round((seconds * STEPS_PER_SECOND) / Math.max(10, model.tasks.length));
   const from = starts
     .map((order) => ({
@@ -131,5 +149,5 @@ export function planned(model: Model): Found {
     }))
     .reduce((a, b) => (better(b.cost, a.cost) ? b : a));
   const found = improved(model, from.order, tries, random);
-  return model.tasks.length <= MOST_EXACT ? tried(model, found, Math.max(LEAST_PLACES, seconds * PLACES_PER_SECOND)) : found;
+  return model.tasks.length <= MOST_EXACT && first.length === 0 ? tried(model, found, Math.max(LEAST_PLACES, seconds * PLACES_PER_SECOND)) : found;
 }

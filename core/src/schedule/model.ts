@@ -1,4 +1,4 @@
-import { daysFrom, hoursOf, type Hours } from './calendar';
+import { daysFrom, hoursOf, minutesFrom, type Hours } from './calendar';
 import { canDo, minutesOf, type ScheduleRequest, type ScheduleStep } from './request';
 
 /** A step made ready for planning: numbers in place of names. */
@@ -50,7 +50,10 @@ export function modelOf(request: ScheduleRequest): Model {
         step,
         after: step.after.flatMap((before) => place.get(before) ?? []),
         able: request.people.flatMap((person, p) => (canDo(person, step, opens) ? [p] : [])),
-        ready: DAY * Math.max(ready, step.ready ? daysFrom(request.from, step.ready) : 0),
+        ready: Math.max(
+          DAY * Math.max(ready, step.ready ? daysFrom(request.from, step.ready) : 0),
+          step.notBefore ? minutesFrom(request.from, step.notBefore) : 0,
+        ),
       });
     }
     return { id: job.id, weight: job.weight, due: DAY * (daysFrom(request.from, job.due) + 1), tasks: job.steps.map((_, i) => first + i) };

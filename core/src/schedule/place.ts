@@ -10,11 +10,12 @@ export interface Placed {
   readonly end: number;
 }
 
-/** What a plan is judged by, the first that differs deciding: lateness by weight in days, changes of cloth, thread and foot, the last end. */
+/** What a plan is judged by, the first that differs deciding: lateness by weight in days, changes of cloth, thread and foot, the last end; then the ends of all jobs by weight, so that nothing waits for nothing. */
 export interface Cost {
   readonly lateness: number;
   readonly setups: number;
   readonly last: number;
+  readonly ends: number;
 }
 
 const SAME = 1e-9;
@@ -23,7 +24,8 @@ const SAME = 1e-9;
 export function better(a: Cost, b: Cost): boolean {
   if (a.lateness !== b.lateness && !(Math.abs(a.lateness - b.lateness) <= SAME)) return a.lateness < b.lateness;
   if (a.setups !== b.setups) return a.setups < b.setups;
-  return a.last < b.last - SAME;
+  if (Math.abs(a.last - b.last) > SAME) return a.last < b.last;
+  return a.ends < b.ends - SAME;
 }
 
 /** A plan as it grows: what each person does, in the order of time, and what holds each machine. */
@@ -103,15 +105,16 @@ export class Board {
   }
 
   get cost(): Cost {
-    let [lateness, last] = [0, 0];
+    let [lateness, last, ends] = [0, 0, 0];
     this.model.jobs.forEach(({ due, weight }, j) => {
       const end = this.endOf(j);
       lateness += weight * Math.max(0, (end - due) / (24 * 60));
       last = Math.max(last, end);
+      ends += weight * end;
     });
     // What finds no place before the horizon makes any other plan better.
     if (this.placed.includes(null)) lateness = Infinity;
-    return { lateness, setups: this.setups, last };
+    return { lateness, setups: this.setups, last, ends };
   }
 
   /** Null where the person and the machine are free; otherwise the next time at which that may be so. */

@@ -5,6 +5,7 @@ const name = z.string().trim().min(1).max(80);
 const id = z.string().min(1).max(120);
 const day = z.iso.date();
 const minutes = z.number().min(0).max(100_000);
+const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/);
 
 const stepSchema = z.strictObject({
   id,
@@ -22,6 +23,9 @@ const stepSchema = z.strictObject({
   setup: z.union([name, z.record(name, name).transform((parts) => JSON.stringify(Object.entries(parts).sort()))]).nullish(),
   /** Not before this day: its material is there then. */
   ready: day.nullish(),
+  /** Put by hand: at this person, and not before this time. Put by hand it comes before whatever is not. */
+  person: name.nullish(),
+  notBefore: z.iso.datetime({ local: true, precision: -1 }).nullish(),
 });
 
 const jobSchema = z.strictObject({
@@ -38,13 +42,20 @@ const personSchema = z.strictObject({
   hours: z.array(z.number().min(0).max(24)).length(7),
   does: z.array(name).min(1).max(20),
   off: z.array(day).max(400).default([]),
+  /** Days with other hours than their weekday's: a Saturday that is worked, a late evening. */
+  otherwise: z
+    .array(z.strictObject({ day, hours: z.number().min(0).max(24) }))
+    .max(400)
+    .default([]),
 });
 
 /** What is to be done by whom and when: a question for the plan of the day. Times are local, in minutes from the first day's midnight. */
 export const scheduleRequestSchema = z.strictObject({
   format: z.literal('yardland/schedule@1'),
   from: day,
-  dayStarts: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/),
+  dayStarts: clock,
+  /** On the first day it is so late already. */
+  now: clock.nullish(),
   people: z.array(personSchema).min(1).max(40),
   machines: z.record(name, z.int().min(0).max(100)).default({}),
   jobs: z.array(jobSchema).max(200),
@@ -80,7 +91,12 @@ function circleIn(steps: readonly ScheduleStep[]): string | undefined {
 }
 
 /** Whether somebody does such a step, and has a day that is long enough for it where it may not be left. `opens`: when the day starts, minutes from midnight. */
-export function canDo({ does, hours }: ScheduleRequest['people'][number], step: Pick<ScheduleStep, 'does' | 'minutes' | 'splits'>, opens: number): boolean {
+export function canDo(
+  { name: own, does, hours }: ScheduleRequest['people'][number],
+  step: Pick<ScheduleStep, 'does' | 'minutes' | 'splits' | 'person'>,
+  opens: number,
+): boolean {
+  if (step.person && step.person !== own) return false;
   const longest = Math.min(24 * 60 - opens, Math.round(Math.max(...hours) * 60));
   return does.includes(step.does) && longest > 0 && (step.splits || longest >= Math.ceil(step.minutes));
 }
@@ -89,7 +105,14 @@ export function canDo({ does, hours }: ScheduleRequest['people'][number], step: 
 export function checkSchedule({ people, machines, jobs, dayStarts }: ScheduleRequest): Issue[] {
   const problems: Issue[] = [];
   const says = (
-    code: 'schedule-name-twice' | 'schedule-after-unknown' | 'schedule-circle' | 'schedule-nobody' | 'schedule-no-machine' | 'schedule-too-long',
+    code:
+      | 'schedule-name-twice'
+      | 'schedule-after-unknown'
+      | 'schedule-circle'
+      | 'schedule-nobody'
+      | 'schedule-no-machine'
+      | 'schedule-too-long'
+      | 'schedule-no-person',
     path: string,
     what: string,
   ): void => {
@@ -110,7 +133,8 @@ export function checkSchedule({ people, machines, jobs, dayStarts }: ScheduleReq
       const path = `jobs.${j}.steps.${s}`;
       const unknown = step.after.find((before) => !known.has(before));
       if (unknown !== undefined) says('schedule-after-unknown', `${path}.after`, unknown);
-      if (!people.some(({ does, hours }) => does.includes(step.does) && hours.some((one) => one > 0))) says('schedule-nobody', `${path}.does`, step.does);
+      if (step.person && !people.some((one) => one.name === step.person)) says('schedule-no-person', `${path}.person`, step.person);
+      else if (!people.some(({ does, hours }) => does.includes(step.does) && hours.some((one) => one > 0))) says('schedule-nobody', `${path}.does`, step.does);
       else if (!people.some((one) => canDo(one, step, opens))) says('schedule-too-long', `${path}.minutes`, step.id);
       if (step.needs && !(machines[step.needs] ?? 0)) says('schedule-no-machine', `${path}.needs`, step.needs);
     });

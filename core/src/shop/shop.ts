@@ -12,6 +12,7 @@ import {
   type Stock,
   type Wadding,
 } from '../material/material';
+import { shopDaySchema } from './day';
 import { allAssumed, ASSUMPTIONS, RETIRED_ASSUMPTIONS, type AssumptionKey } from './assumptions';
 import type { UnitSystem } from '../units/length';
 import { COOL_EDGES, FILL_WAYS, MACHINES, RAW_EDGES } from './ways';
@@ -88,6 +89,8 @@ export const shopSchema = z.strictObject({
     )
     .default([]),
   calibration: calibrationSchema,
+  /** When and by whom work is done; absent: the usual week. */
+  day: shopDaySchema.optional(),
   /** What checks have taught, in the order it was taken. */
   learnt: z.array(learntSchema).max(500).optional(),
 });

@@ -12,6 +12,7 @@ import { sessions } from './migrations/0009-sessions.sql';
 import { remnantsOfAnyMaterial } from './migrations/0010-remnants-of-any-material.sql';
 import { shopSettings } from './migrations/0011-shop-settings.sql';
 import { log } from './migrations/0012-log.sql';
+import { secrets } from './migrations/0013-secrets.sql';
 
 export interface Migration {
   readonly name: string;
@@ -32,6 +33,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'remnants-of-any-material', sql: remnantsOfAnyMaterial },
   { name: 'shop-settings', sql: shopSettings },
   { name: 'log', sql: log },
+  { name: 'secrets', sql: secrets },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

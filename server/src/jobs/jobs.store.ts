@@ -93,6 +93,11 @@ export class JobStore {
     return this.#row(id);
   }
 
+  /** Jobs that are not ready yet, the first to be due first, as they are stored. */
+  toDo(most: number): readonly { readonly id: string; readonly revision: number; readonly document: string }[] {
+    return this.#sql.toDo.all(most);
+  }
+
   /** Of so many jobs that were worked at last those with clocked minutes, as they are stored. */
   clocked(most: number): string[] {
     return this.#sql.clocked.all(most).map(({ document: text }) => text);

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
-import { COMPLAINTS, LOG_KINDS, logEntrySchema, readJob, sampleSchema, shopSchema, type Job, type LogAbout, type LogEntry } from '@yardland/core';
+import { COMPLAINTS, JOB_STATES, LOG_KINDS, logEntrySchema, readJob, sampleSchema, shopSchema, type Job, type LogAbout, type LogEntry } from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import * as z from 'zod';
 import { localDay } from '../local-day';
@@ -10,7 +10,7 @@ import { prepared } from '../jobs/prepared';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
 
-const manifestSchema = z.array(z.strictObject({ file: z.string(), dueInDays: z.int() }));
+const manifestSchema = z.array(z.strictObject({ file: z.string(), dueInDays: z.int(), state: z.enum(JOB_STATES).optional(), foamInDays: z.int().optional() }));
 const DAY_MS = 86_400_000;
 /** The day that dates in the demo's files count from: they are moved along with the day of seeding. */
 const AS_OF = '2026-12-01';
@@ -28,6 +28,9 @@ const demoEntrySchema = z.strictObject({
   outcome: z.string().optional(),
 });
 type DemoEntry = z.infer<typeof demoEntrySchema>;
+
+/** How far the demo's dates are moved along. */
+const sinceMs = (today: Date): number => Math.round((Date.parse(localDay(today)) - Date.parse(AS_OF)) / DAY_MS) * DAY_MS;
 
 /** The value with every day in it moved along by so many days. */
 function moved(value: unknown, byMs: number): unknown {
@@ -59,18 +62,21 @@ function entryOf({ job, cushion, supplier, material, ...rest }: DemoEntry, ids: 
 export function seedDemo(demoDir: string, db: Database, jobs: JobStore, shops: ShopStore, today = new Date()): number {
   const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(demoDir, file), 'utf8'));
   if (!shops.isEmpty()) return 0;
-  const shop = shopSchema.parse(read('shop.json'));
+  const shop = shopSchema.parse(moved(read('shop.json'), sinceMs(today)));
   const manifest = manifestSchema.parse(read('manifest.json'));
-  const sinceMs = Math.round((Date.parse(localDay(today)) - Date.parse(AS_OF)) / DAY_MS) * DAY_MS;
-  const documents = manifest.map(({ file, dueInDays }) => ({
-    ...readDemo(moved(read(file), sinceMs), file),
-    dueDate: localDay(new Date(today.getTime() + dueInDays * DAY_MS)),
+  const byMs = sinceMs(today);
+  const inDays = (days: number): string => localDay(new Date(today.getTime() + days * DAY_MS));
+  const documents = manifest.map(({ file, dueInDays, state, foamInDays }) => ({
+    ...readDemo(moved(read(file), byMs), file),
+    dueDate: inDays(dueInDays),
+    ...(state ? { state } : {}),
+    ...(foamInDays === undefined ? {} : { awaits: { foam: inDays(foamInDays) } }),
   }));
   const past = z
     .array(z.unknown())
-    .parse(moved(read('past-jobs.json'), sinceMs))
+    .parse(moved(read('past-jobs.json'), byMs))
     .map((one) => readDemo(one, 'past-jobs.json'));
-  const entries = z.array(demoEntrySchema).parse(moved(read('log.json'), sinceMs));
+  const entries = z.array(demoEntrySchema).parse(moved(read('log.json'), byMs));
   const samples = z.array(sampleSchema).parse(read('samples.json'));
   // All of it or nothing: a seeding that was stopped half-way would be taken for the shop's own work.
   db.transaction(() => {

@@ -81,6 +81,8 @@ export function times({ jobs, shop }: { readonly jobs: readonly string[]; readon
   return { jobs: jobs.length, works: learntFrom(clocked.flat()) };
 }
 
+export { dayPaper, dayPlan, dayPromise, daySavers } from './day-tasks';
+
 /** One of the simulated camera's pictures, as a JPEG file. */
 export async function photograph({ shot }: { readonly shot: number }): Promise<Uint8Array> {
   const { picture } = madePicture(shot);

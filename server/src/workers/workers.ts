@@ -1,7 +1,8 @@
 import { availableParallelism } from 'node:os';
-import type { Printed } from '@yardland/paper';
+import type { DayPaperAsk, Printed } from '@yardland/paper';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/refusal';
+import type { DayTask } from './day-tasks';
 import type * as tasks from './tasks';
 import { tasksBeside } from './threads';
 import { Turns, type Expected } from './turns';
@@ -61,6 +62,15 @@ export class Workers {
 
   times(task: Parameters<typeof tasks.times>[0], asker: Asker): Promise<ReturnType<typeof tasks.times>> {
     return this.#run('times', task, asker);
+  }
+
+  /** Anything that is read off the plan of the day. */
+  day<Answer>(
+    name: 'dayPlan' | 'dayPromise' | 'daySavers' | 'dayPaper',
+    task: DayTask & Partial<{ job: string; ask: DayPaperAsk }>,
+    asker: Asker,
+  ): Promise<Answer> {
+    return this.#run(name, task, asker, 'day');
   }
 
   photograph(shot: number): Promise<Uint8Array> {
