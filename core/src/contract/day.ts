@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { LOCAL_MINUTE, TRADES } from '../shop/day';
+import { LOCAL_MINUTE, shopDaySchema, TRADES } from '../shop/day';
 import { WORKS } from '../shop/minutes';
 import type { Day } from '../schedule/day/day';
 import type { Promised, Saver } from '../schedule/day/promise';
@@ -86,6 +86,8 @@ export const promisedSchema = z.strictObject({
 
 /** Something tried out on the plan. */
 export const whatIfSchema = z.strictObject({
+  /** How the shop works, where that was just changed here: the plan does not wait until it is kept. */
+  shopDay: shopDaySchema.optional(),
   otherwise: z
     .array(z.strictObject({ person: z.string().min(1).max(40), day, hours: z.number().min(0).max(16) }))
     .max(20)

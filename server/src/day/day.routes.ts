@@ -51,9 +51,11 @@ export function dayRoutes(parts: DayParts): Router {
   };
 
   router.get('/', (request, response) => shown(taskOf(parts), request, response));
-  router.post('/what-if', (request, response) =>
-    shown({ ...taskOf(parts), whatIf: check(whatIfSchema, request.body, readWith) as NonNullable<DayTask['whatIf']> }, request, response),
-  );
+  router.post('/what-if', (request, response) => {
+    const { shopDay, ...whatIf } = check(whatIfSchema, request.body, readWith);
+    const task = taskOf(parts);
+    return shown({ ...task, shop: shopDay ? { ...task.shop, day: shopDay } : task.shop, whatIf: whatIf as NonNullable<DayTask['whatIf']> }, request, response);
+  });
   router.get('/promise/:id', async (request, response) => {
     const task = { ...taskOf(parts), job: request.params.id };
     const promised = await workers.day<Promised | null>('dayPromise', task, askerOf(request, response));

@@ -9,6 +9,7 @@ export const ROUTES: Routes = [
   { path: 'stockroom', title: 'Stockroom · Yardland', loadComponent: async () => (await import('./stockroom/stockroom-page')).StockroomPage },
   { path: 'schools', title: 'Schools · Yardland', loadComponent: async () => (await import('./schools/schools-page')).SchoolsPage },
   { path: 'gauges', title: 'Gauges · Yardland', loadComponent: async () => (await import('./gauges/gauges-page')).GaugesPage },
+  { path: 'day', title: 'Day · Yardland', loadComponent: async () => (await import('./day/day-page')).DayPage },
   { path: 'book', title: 'Book · Yardland', loadComponent: async () => (await import('./book/book-page')).BookPage },
   {
     path: 'jobs/:id',

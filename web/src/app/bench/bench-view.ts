@@ -1,6 +1,7 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { formatLength, type Operation } from '@yardland/core';
+import { NextStep } from '../day/next-step';
 import type { JobStore } from '../job/job-store';
 import { Icon } from '../shared/icon';
 import { MEASURES } from '../shared/controls/measures';
@@ -28,7 +29,7 @@ const TICK_MS = 1000;
 /** One step at a time over the whole screen, to be read at two metres: its picture, its words, its sizes and only its own cautions. Stepped by big keys, a swipe, or a foot switch. */
 @Component({
   selector: 'yl-bench-view',
-  imports: [BatchChips, Button, Icon, Table, Tool],
+  imports: [BatchChips, Button, Icon, NextStep, Table, Tool],
   templateUrl: './bench-view.html',
   viewProviders: [{ provide: MEASURES, useFactory: () => inject<BenchViewData>(DIALOG_DATA).store }],
   host: { '(keydown)': 'pressed($event)', class: 'fixed inset-0 block' },
@@ -41,6 +42,7 @@ export class BenchView {
   protected readonly work = this.#data.work;
   protected readonly phaseWords = PHASE_WORDS;
   protected readonly cushion = computed(() => this.#data.store.cushion());
+  protected readonly job = computed(() => this.#data.store.head()?.id ?? '');
   protected readonly scene = computed<Scene>(() => {
     const [one, step] = [this.#data.store.cushionPlan(), this.work.step()];
     const fit = `view ${step?.id ?? ''}`;

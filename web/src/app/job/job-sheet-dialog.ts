@@ -29,6 +29,8 @@ const UNITS = [
           <yl-text label="Promised for" type="date" [value]="job.dueDate ?? ''" (valueChange)="set('Due date', 'dueDate', $event)" />
           <yl-choice label="State" [options]="states" [value]="job.state ?? 'new'" (picked)="setState($event)" />
           <yl-switch label="Measured in" [options]="units" [value]="job.units" (picked)="setUnits($event)" />
+          <yl-text label="Foam comes on" type="date" [value]="job.awaits?.foam ?? ''" (valueChange)="setAwaited('foam', $event)" />
+          <yl-text label="Cloth comes on" type="date" [value]="job.awaits?.cloth ?? ''" (valueChange)="setAwaited('cloth', $event)" />
           <yl-note class="col-span-full" label="Remarks" [value]="job.note ?? ''" (valueChange)="set('Remarks', 'note', $event)" />
         </div>
       }
@@ -55,6 +57,15 @@ export class JobSheetDialog {
   /** Sets a field; empty leaves it out of the document. */
   protected set(label: string, key: 'customer' | 'dueDate' | 'note', value: string): void {
     this.store.edit(label, ({ [key]: _before, ...job }) => (value.trim() ? ({ ...job, [key]: value.trim() } as Job) : job));
+  }
+
+  /** The day on which what was ordered is expected; empty where nobody has said. */
+  protected setAwaited(what: 'foam' | 'cloth', on: string): void {
+    this.store.edit(what === 'foam' ? 'Foam comes on' : 'Cloth comes on', ({ awaits, ...job }) => {
+      const { [what]: _before, ...others } = awaits ?? {};
+      const next = on ? { ...others, [what]: on } : others;
+      return Object.keys(next).length ? { ...job, awaits: next } : job;
+    });
   }
 
   /** Delivered, it keeps what holds in the shop on that day: for the day on which one more is wanted. */

@@ -1,5 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { filled, formatLength, formatLengthUnit, oldCoreAsRemnant, lookedOver, oldCoreCosts, refreshSteps, say, timed, type RefreshItem, minutesInWords } from '@yardland/core';
+import {
+  filled,
+  formatLength,
+  formatLengthUnit,
+  oldCoreAsRemnant,
+  lookedOver,
+  oldCoreCosts,
+  refreshSteps,
+  say,
+  timed,
+  type RefreshItem,
+  minutesInWords,
+} from '@yardland/core';
 import { Tickbox } from '../shared/controls/tickbox';
 import { newId } from '../shared/saving/new-id';
 import { ShopEditor } from '../shared/saving/shop-editor';

@@ -8,6 +8,7 @@ const STATE_WORDS: Record<StationState, string> = { open: '', done: 'done', doub
 /** The shop's rooms, round the stations of a job. */
 const ROOMS = [
   { path: '/jobs', name: 'Jobs' },
+  { path: '/day', name: 'Day' },
   { path: '/stockroom', name: 'Stockroom' },
   { path: '/schools', name: 'Schools' },
   { path: '/gauges', name: 'Gauges' },

@@ -32,7 +32,7 @@ export class TextField implements FormValueControl<string> {
   readonly value = model.required<string>();
   readonly touched = model(false);
   readonly maxLength = input<number | undefined>(120);
-  readonly type = input<'text' | 'date'>('text');
+  readonly type = input<'text' | 'date' | 'time'>('text');
   readonly mode = input<'text' | 'decimal'>('text');
   readonly placeholder = input('');
   /** The label is read out but not shown. */

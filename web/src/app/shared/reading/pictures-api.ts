@@ -11,7 +11,9 @@ export class PicturesApi {
   /** Keeps a picture, of a job or of none. */
   send(jobId: string | null, file: File): Observable<Picture> {
     return this.#http
-      .post(jobId === null ? '/api/pictures' : `/api/jobs/${jobId}/pictures`, file, { headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' } })
+      .post(jobId === null ? '/api/pictures' : `/api/jobs/${jobId}/pictures`, file, {
+        headers: { 'content-type': file.type.startsWith('image/') ? file.type : 'image/unknown' },
+      })
       .pipe(map((value) => pictureSchema.parse(value)));
   }
 

@@ -1,0 +1,100 @@
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import type { ShopDay } from '@yardland/core';
+import { movedBetween, USUAL_DAY, withoutDonePins, withPins, type Day, type PlannedStep } from '@yardland/core/schedule';
+import { catchError, combineLatest, distinctUntilChanged, EMPTY, fromEvent, interval, map, merge, startWith, Subject, switchMap, tap } from 'rxjs';
+import { Messages } from '../shared/messages';
+import { problemOf } from '../shared/saving/problem';
+import { ShopEditor } from '../shared/saving/shop-editor';
+import { ShopService } from '../shared/saving/shop.service';
+import { dayWords } from '../shared/words/days';
+import { DayApi } from './day-api';
+
+/** The plan is asked for again so often: the clock goes on, and others tick at their benches. */
+const AGAIN_MS = 60_000;
+const ABOUT = 'the plan of the day';
+/** Changes of the plan that can be taken back. */
+const MOST_UNDO = 50;
+
+/** The plan of the day on this page: asked for again when the shop, the clock or the bench moves it; what is put by hand, and taken back. */
+@Injectable()
+export class DayStore {
+  readonly #api = inject(DayApi);
+  readonly #edit = inject(ShopEditor);
+  readonly #messages = inject(Messages);
+  readonly #announcer = inject(LiveAnnouncer);
+  readonly #again = new Subject<void>();
+  readonly #shop = toSignal(inject(ShopService).document$);
+  readonly #undo = signal<readonly ShopDay[]>([]);
+  readonly failure = signal<string | null>(null);
+  /** What the last change pushed, in words. */
+  readonly pushed = signal('');
+  #before: Day | null = null;
+
+  readonly shown = toSignal(
+    combineLatest([
+      inject(ShopService).document$.pipe(
+        map(({ day, people }) => ({ day, people })),
+        distinctUntilChanged((a, b) => JSON.stringify(a) === JSON.stringify(b)),
+      ),
+      merge(this.#again, interval(AGAIN_MS), fromEvent(document, 'visibilitychange')).pipe(startWith(null)),
+    ]).pipe(
+      switchMap(([{ day }]) =>
+        this.#api.shown(day).pipe(
+          tap((shown) => this.#came(shown.day)),
+          catchError((error: unknown) => {
+            this.failure.set(problemOf(error).message);
+            return EMPTY;
+          }),
+        ),
+      ),
+      takeUntilDestroyed(inject(DestroyRef)),
+    ),
+  );
+  readonly day = computed(() => this.shown()?.day ?? null);
+  readonly shopDay = computed(() => this.#shop()?.day ?? USUAL_DAY);
+  readonly canUndo = computed(() => this.#undo().length > 0);
+
+  /** Puts steps at a person, not before a time; nothing of both lets them go. */
+  put(steps: readonly PlannedStep[], put: { readonly person?: string; readonly notBefore?: string }): void {
+    this.change((day) => withPins(day, steps, put));
+  }
+
+  /** Changes how the shop works; what it pushes is said when the plan comes. */
+  change(edit: (day: ShopDay) => ShopDay): void {
+    const before = this.shopDay();
+    this.#before = this.day();
+    this.#undo.update((all) => [...all.slice(-MOST_UNDO + 1), before]);
+    const steps = this.day()?.steps ?? [];
+    this.#edit.change((shop) => ({ ...shop, day: withoutDonePins(edit(shop.day ?? USUAL_DAY), steps) }));
+  }
+
+  undo(): void {
+    const before = this.#undo().at(-1);
+    if (!before) return;
+    this.#before = this.day();
+    this.#undo.update((all) => all.slice(0, -1));
+    this.#edit.change((shop) => ({ ...shop, day: before }));
+  }
+
+  again(): void {
+    this.#again.next();
+  }
+
+  warn(error: unknown): void {
+    this.#messages.warn(ABOUT, problemOf(error).message);
+  }
+
+  #came(day: Day): void {
+    this.failure.set(null);
+    const before = this.#before;
+    this.#before = null;
+    if (!before) return;
+    const moved = movedBetween(before, day);
+    const told = moved.slice(0, 3).map(({ name, to, days }) => `${name} ends ${days > 0 ? 'later' : 'sooner'}, ${dayWords(to.slice(0, 10))}`);
+    const words = moved.length ? `${told.join('; ')}${moved.length > 3 ? `; ${moved.length - 3} more move` : ''}.` : 'No job ends at another time.';
+    this.pushed.set(words);
+    void this.#announcer.announce(words);
+  }
+}
