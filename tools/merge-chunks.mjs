@@ -8,6 +8,8 @@ const JOB = 'jobs/:id';
 const STATIONS = ['look-over', 'filling', 'template', 'build', 'cover', 'lay', 'bench', 'check'];
 /** The room that is opened most, and first. */
 const LIST = 'jobs';
+/** Rooms that share much with single stations: what they share goes by the stations alone, or every station would load it. */
+const BESIDE = new Set(['book', 'day']);
 
 /** The routes that load a page or a station, each with its source file. */
 function routes() {
@@ -40,7 +42,9 @@ function routeScripts(imports, holds) {
  * The script that one of the build's small ones goes into, by the routes that need it; undefined for one that stays with the page that alone needs it. Whatever a script names is needed
  * by at least the same routes, so that these never name each other in a circle.
  */
-function mergedName(needed) {
+function mergedName(all) {
+  const needed = new Set([...all].filter((route) => !BESIDE.has(route)));
+  if (needed.size === 0) return all.size > 1 ? 'beside' : undefined;
   const stations = STATIONS.filter((station) => needed.has(station));
   const rooms = [...needed].filter((route) => route !== JOB && !STATIONS.includes(route));
   const job = needed.has(JOB) || stations.length > 0;

@@ -28,11 +28,12 @@ const tracePicture = async (page: Page): Promise<void> => {
 
 const PICTURES: readonly Picture[] = [
   { file: 'jobs', place: '' },
+  { file: 'day', place: '', room: 'day', before: (page) => page.getByRole('region', { name: 'Ines' }).getByRole('listitem').first().waitFor() },
+  { file: 'book', place: '', room: 'book', before: (page) => page.getByRole('listitem').first().waitFor() },
   { file: 'look-over', job: 'Stalls benches', place: '3/look-over', before: (page) => page.getByText('Old core', { exact: true }).click() },
   { file: 'filling', job: 'Prompt-side boxes', place: '1/filling' },
   { file: 'template', job: 'Gallery and box seats', place: '3/template' },
   { file: 'template-picture', job: 'Gallery and box seats', place: '6/template', before: tracePicture },
-  { file: 'filling-choose', job: 'Conductor’s chair', place: '1/filling', before: (page) => page.getByRole('button', { name: 'Choose for me' }).click() },
   { file: 'build', job: 'Prompt-side boxes', place: '1/build', before: openWhy },
   {
     file: 'build-crown',
@@ -41,15 +42,6 @@ const PICTURES: readonly Picture[] = [
     before: async (page) => {
       await page.locator('[data-part=tabs]').getByText('Crown', { exact: true }).click();
       await page.getByText('Profile along the dragged line').waitFor();
-    },
-  },
-  {
-    file: 'build-compare',
-    job: 'Stalls benches',
-    place: '1/build',
-    before: async (page) => {
-      await page.getByRole('button', { name: 'Compare schools' }).click();
-      await page.getByText('Working the schools out').waitFor({ state: 'hidden' });
     },
   },
   { file: 'cover', job: 'Roof terrace', place: '1/cover' },
@@ -81,9 +73,9 @@ const PICTURES: readonly Picture[] = [
       await dialog.locator('svg').last().waitFor();
     },
   },
-  { file: 'gauges', room: 'gauges', place: '' },
-  { file: 'schools', room: 'schools', place: '' },
-  { file: 'stockroom', room: 'stockroom', place: '' },
+  { file: 'gauges', room: 'gauges', place: '', before: (page) => page.locator('[ylPanel] h3').first().waitFor() },
+  { file: 'schools', room: 'schools', place: '', before: (page) => page.locator('[ylPanel] h2').first().waitFor() },
+  { file: 'stockroom', room: 'stockroom', place: '', before: (page) => page.locator('[ylPanel] h3').first().waitFor() },
   { file: 'check', job: 'Storage chest top', place: '1/check' },
   {
     file: 'cover-compare',
@@ -101,7 +93,7 @@ try {
     const id = job === undefined ? undefined : jobId(job);
     await page.goto(id ? `${base}/jobs/${id}/${place}` : `${base}/${room ?? 'jobs'}`);
     await page
-      .locator(id ? 'yl-ticket h2' : room ? '[ylPanel] h2, [ylPanel] h3' : '[data-part=name]')
+      .locator(id ? 'yl-ticket h2' : room ? 'main h1' : '[data-part=name]')
       .first()
       .waitFor();
     // Until every lay is worked out and the fonts are there.

@@ -1,10 +1,12 @@
 import { refusal, type Outcome, type Verb } from './verb';
 import { crownVerb, fitVerb } from './verbs/crown';
 import { chooseVerb, feelVerb, pressVerb } from './verbs/filling';
+import { dayVerb } from './verbs/day';
 import { layVerb } from './verbs/lay';
 import { learnVerb } from './verbs/learn';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
+import { recordVerb } from './verbs/record';
 import { scheduleVerb } from './verbs/schedule';
 import { solidVerb } from './verbs/solid';
 import { splitVerb } from './verbs/split';
@@ -22,6 +24,8 @@ const VERBS: readonly Verb[] = [
   solidVerb,
   learnVerb,
   scheduleVerb,
+  recordVerb,
+  dayVerb,
 ];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');

@@ -84,7 +84,7 @@ test('a cushion is made again, and a complaint is looked back on', async ({ page
   await expect(page.getByRole('heading', { name: /Directors’ box chairs, again/ })).toBeVisible();
   await page.goto('/book');
   await page.getByLabel('Words, customer, job or cushion').fill('soft folds');
-  await page.getByRole('button', { name: /^Look back/ }).click();
+  await page.getByRole('button', { name: /^Look back: Faces lie/ }).click();
   await expect(page.getByRole('region', { name: 'What was measured' })).toContainText(/may explain it.*the crown stands \d+ mm lower than promised/, {
     timeout: 30_000,
   });

@@ -2,7 +2,6 @@ import * as z from 'zod';
 import { jobSchema } from '../job/document';
 import { upgraded } from '../job/upgrades/upgrades';
 import { refusalSchema } from './answers';
-import { storedEntrySchema } from './log';
 import { storedSampleSchema } from './samples';
 import { storedShopSchema } from './shop';
 
@@ -43,6 +42,7 @@ export const problemSchema = z.strictObject({
   current: storedJobSchema.optional(),
   currentShop: storedShopSchema.optional(),
   currentSample: storedSampleSchema.optional(),
-  currentEntry: storedEntrySchema.optional(),
+  /** As the log keeps it: read by whoever writes in the log. */
+  currentEntry: z.unknown().optional(),
 });
 export type Problem = z.infer<typeof problemSchema>;

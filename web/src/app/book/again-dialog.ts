@@ -1,14 +1,15 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { canMatch, formatLengthUnit, madeAgain, openShop, sewnThen, sinceMade } from '@yardland/core';
-import { catchError, forkJoin, map, of } from 'rxjs';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { canMatch, formatLengthUnit } from '@yardland/core';
+import { catchError, combineLatest, forkJoin, map, of, startWith, switchMap } from 'rxjs';
 import { JobsApi } from '../job/saving/jobs-api';
 import { Choice } from '../shared/controls/choice';
 import { problemOf } from '../shared/saving/problem';
 import { ShopService } from '../shared/saving/shop.service';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
 import { dayWords, today } from '../shared/words/days';
+import { lookedAtAgain } from './checks-work';
 import { MATCH_WORDS, sinceWords } from './since-words';
 
 /** Sizes are told to this. */
@@ -55,6 +56,8 @@ const ORDER = { other: 0, near: 1, none: 2 } as const;
               <li>{{ line }}</li>
             }
           </ul>
+        } @else if (asking()) {
+          <p ylWords role="status">Looking at what has changed since …</p>
         } @else {
           <p ylWords="bad">This cushion cannot be made any more as it stands: open its job to see why.</p>
         }
@@ -81,7 +84,7 @@ export class AgainDialog {
   protected readonly sending = signal(false);
   protected readonly read = toSignal(
     forkJoin([this.#api.read(this.#id), inject(ShopService).shop$]).pipe(
-      map(([{ job }, shop]) => ({ job, shop: openShop(shop.document) })),
+      map(([{ job }, { document }]) => ({ job, document })),
       catchError((error: unknown) => {
         this.failure.set(problemOf(error).message);
         return of(null);
@@ -92,17 +95,24 @@ export class AgainDialog {
     () => this.read()?.job.cushions.map(({ name, quantity }, i) => ({ value: String(i), name: quantity > 1 ? `${name}, ${quantity} of it` : name })) ?? [],
   );
 
+  /** What the thread says of the cushion that is chosen; undefined while it is asked. */
+  readonly #again = toSignal(
+    combineLatest([toObservable(this.read), toObservable(this.index)]).pipe(
+      switchMap(([read, index]) =>
+        read ? lookedAtAgain({ again: { job: read.job, index, id: this.#id, on: today() }, shop: read.document }).pipe(startWith(undefined)) : of(undefined),
+      ),
+    ),
+  );
+  protected readonly asking = computed(() => this.#again() === undefined);
+
   protected readonly facts = computed(() => {
-    const read = this.read();
-    if (!read) return null;
-    const { job, shop } = read;
-    const made = madeAgain(job, this.index(), shop);
-    const sewn = sewnThen(job, this.index(), shop);
-    if (!made || !sewn) return null;
-    const since = [...sinceMade(job, this.index(), shop)].sort((a, b) => ORDER[a.worst] - ORDER[b.worst]);
+    const [job, again] = [this.read()?.job, this.#again()];
+    if (!job || !again) return null;
+    const since = [...again.since].sort((a, b) => ORDER[a.worst] - ORDER[b.worst]);
     const match = canMatch(since);
-    const { measured } = made.repeats ?? {};
+    const { measured } = again.made.repeats ?? {};
     const told = (mm: number | undefined): string => (mm === undefined ? '—' : formatLengthUnit(mm, job.units, STEP));
+    const { sewn } = again;
     return {
       sizes: [
         { name: job.delivered ? `as sewn, ${dayWords(job.delivered.on)}` : 'as sewn', sizes: [sewn.widthMm, sewn.depthMm, sewn.heightMm].map(told) },
@@ -115,8 +125,7 @@ export class AgainDialog {
   });
 
   protected make(): void {
-    const read = this.read();
-    const job = read && madeAgain(read.job, this.index(), read.shop, { id: this.#id, on: today() });
+    const job = this.#again()?.made;
     if (!job) return;
     this.sending.set(true);
     this.#api.create(job).subscribe({

@@ -1,4 +1,4 @@
-import type { CheckPoint, ComplaintSort, Job, ShopDocument } from '@yardland/core';
+import type { CheckPoint, ComplaintSort, Job, ShopDocument, Since, ThreeSizes } from '@yardland/core';
 import type { Evidence, Learnt } from '@yardland/core/book';
 
 /** A question to the thread that holds checks against promises. */
@@ -27,3 +27,12 @@ export interface ToLookBack {
 
 /** What was found; null where there is no such cushion. */
 export type FromLookBack = readonly Evidence[] | null;
+
+/** A question about making a cushion once more: which, and since when. */
+export interface ToAgain {
+  readonly again: { readonly job: Job; readonly index: number; readonly id: string; readonly on: string };
+  readonly shop: ShopDocument;
+}
+
+/** The job that makes it again, what it was sewn to, and what has changed since; null where it cannot be made any more. */
+export type FromAgain = { readonly made: Job; readonly sewn: ThreeSizes; readonly since: readonly Since[] } | null;

@@ -2,7 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { debounceTime, Observable, shareReplay, startWith, switchMap } from 'rxjs';
 import { ShopService } from '../shared/saving/shop.service';
 import { LogApi } from '../log/log-api';
-import type { FromChecks, FromLookBack, ToChecks, ToLookBack } from './checks-messages';
+import type { FromAgain, FromChecks, FromLookBack, ToAgain, ToChecks, ToLookBack } from './checks-messages';
 
 /** The shop has been still for so long before checks are held against it anew, ms. */
 const STILL_MS = 400;
@@ -27,8 +27,11 @@ const worked = (question: ToChecks): Observable<FromChecks> => answered(question
 /** Looks back over a cushion. */
 export const lookedBack = (question: ToLookBack): Observable<FromLookBack> => answered(question, () => true);
 
+/** Says what making a cushion once more comes to. */
+export const lookedAtAgain = (question: ToAgain): Observable<FromAgain> => answered(question, () => true);
+
 /** Asks a thread that is started for this, and ends it when it has given its last answer or is not waited for. */
-function answered<Answer>(question: ToChecks | ToLookBack, last: (answer: Answer) => boolean): Observable<Answer> {
+function answered<Answer>(question: ToChecks | ToLookBack | ToAgain, last: (answer: Answer) => boolean): Observable<Answer> {
   return new Observable((subscriber) => {
     const worker = new Worker(new URL('./checks.worker', import.meta.url), { type: 'module' });
     worker.addEventListener('message', ({ data }: MessageEvent<Answer>) => {

@@ -1,7 +1,7 @@
 /// <reference lib="webworker" />
-import { openShop, pointsOf, readJob } from '@yardland/core';
+import { madeAgain, openShop, pointsOf, readJob, sewnThen, sinceMade } from '@yardland/core';
 import { constantsInUse, learnFrom, lookBack, observationsIn, planForChecks, type Observation } from '@yardland/core/book';
-import type { FromChecks, FromLookBack, JobPoint, ToChecks, ToLookBack } from './checks-messages';
+import type { FromAgain, FromChecks, FromLookBack, JobPoint, ToAgain, ToChecks, ToLookBack } from './checks-messages';
 
 /** Every job's checks held against what was promised, then what they teach; tells how far it is after each job. */
 function holdChecks({ jobs, shop: document }: ToChecks, tell: (message: FromChecks) => void): void {
@@ -28,7 +28,14 @@ function lookedBack({ job, index, complaint, shop }: ToLookBack): FromLookBack {
   return one ? lookBack(one, problems, complaint) : null;
 }
 
-addEventListener('message', ({ data }: MessageEvent<ToChecks | ToLookBack>) => {
-  if ('jobs' in data) holdChecks(data, (message) => postMessage(message));
+function again({ again: { job, index, id, on }, shop: document }: ToAgain): FromAgain {
+  const shop = openShop(document);
+  const [made, sewn] = [madeAgain(job, index, shop, { id, on }), sewnThen(job, index, shop)];
+  return made && sewn ? { made, sewn, since: sinceMade(job, index, shop) } : null;
+}
+
+addEventListener('message', ({ data }: MessageEvent<ToChecks | ToLookBack | ToAgain>) => {
+  if ('again' in data) postMessage(again(data));
+  else if ('jobs' in data) holdChecks(data, (message) => postMessage(message));
   else postMessage(lookedBack(data));
 });

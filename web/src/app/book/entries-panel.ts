@@ -5,8 +5,10 @@ import { CONSTRUCTIONS, formatNumber, MOST_COUNTED, type LogKind, type LogList, 
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, tap } from 'rxjs';
 import { Choice, type Option } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
-import { Icon, type IconName } from '../shared/icon';
+import type { IconNode } from 'lucide';
+import { Icon } from '../shared/icon';
 import { Messages } from '../shared/messages';
+import { ROOM_ICONS } from '../shared/room-icons';
 import { PicturesApi } from '../shared/reading/pictures-api';
 import { problemOf } from '../shared/saving/problem';
 import { ShopService } from '../shared/saving/shop.service';
@@ -21,13 +23,13 @@ import { NOTHING_ASKED, queryOf, sizeOf, type Asked } from './entry-query';
 const PAGE = 100;
 const STILL_MS = 150;
 
-const ICONS: Readonly<Record<LogKind, IconName>> = {
-  made: 'scissors',
-  measured: 'ruler',
-  changed: 'replace',
-  bought: 'package',
-  remark: 'message-square-text',
-  complaint: 'triangle-alert',
+const ICONS: Readonly<Record<LogKind, IconNode>> = {
+  made: ROOM_ICONS.scissors,
+  measured: ROOM_ICONS.ruler,
+  changed: ROOM_ICONS.replace,
+  bought: ROOM_ICONS.package,
+  remark: ROOM_ICONS.messageSquareText,
+  complaint: ROOM_ICONS.triangleAlert,
 };
 const ANY: Option = { value: 'any', name: 'any' };
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'long', year: 'numeric' });
@@ -36,7 +38,7 @@ interface Row {
   readonly entry: StoredEntry;
   readonly day: string;
   readonly kind: string;
-  readonly icon: IconName;
+  readonly icon: IconNode;
   readonly complaint: string;
   readonly material: string;
   /** What it is about, and where that is. */
@@ -75,6 +77,7 @@ export class EntriesPanel {
     { initialValue: { customers: [], years: [] } },
   );
 
+  protected readonly icons = ROOM_ICONS;
   protected readonly asked = signal<Asked>(NOTHING_ASKED);
   /** Entries beyond the first page, fetched when they were asked for. */
   readonly #further = signal<Pick<LogList, 'entries' | 'more'> | null>(null);

@@ -5,6 +5,7 @@ import { WriteButton } from '../log/write-button';
 import { Switch, type Option } from '../shared/controls/choice';
 import { Icon } from '../shared/icon';
 import { Messages } from '../shared/messages';
+import { ROOM_ICONS } from '../shared/room-icons';
 import { Button, Empty, Room, RoomHead, RoomMain, Tool, Words } from '../shared/ui/ui';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
@@ -69,7 +70,7 @@ const PARTS: readonly Option<Part>[] = [
           [disabled]="!store.shown()"
           (click)="copyCalendar()"
         >
-          <svg ylIcon="calendar-days" size="20"></svg>
+          <svg [ylIcon]="icons.calendarDays" size="20"></svg>
         </button>
         <a ylButton href="/api/day/day.pdf" target="_blank" rel="noopener"><svg ylIcon="printer" size="20"></svg> For the wall</a>
       </div>
@@ -127,6 +128,7 @@ const PARTS: readonly Option<Part>[] = [
 export class DayPage {
   readonly #router = inject(Router);
   readonly #messages = inject(Messages);
+  protected readonly icons = ROOM_ICONS;
   protected readonly store = inject(DayStore);
   /** From the address: which part is shown. */
   readonly read = input<string>();

@@ -1,6 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
-import { LiveAnnouncer } from '@angular/cdk/a11y';
 import type { ShopDay } from '@yardland/core';
 import { movedBetween, USUAL_DAY, withoutDonePins, withPins, type Day, type PlannedStep } from '@yardland/core/schedule';
 import { catchError, combineLatest, distinctUntilChanged, EMPTY, fromEvent, interval, map, merge, startWith, Subject, switchMap, tap } from 'rxjs';
@@ -23,12 +22,11 @@ export class DayStore {
   readonly #api = inject(DayApi);
   readonly #edit = inject(ShopEditor);
   readonly #messages = inject(Messages);
-  readonly #announcer = inject(LiveAnnouncer);
   readonly #again = new Subject<void>();
   readonly #shop = toSignal(inject(ShopService).document$);
   readonly #undo = signal<readonly ShopDay[]>([]);
   readonly failure = signal<string | null>(null);
-  /** What the last change pushed, in words. */
+  /** What the last change pushed, in words: read out where they stand. */
   readonly pushed = signal('');
   #before: Day | null = null;
 
@@ -95,6 +93,5 @@ export class DayStore {
     const told = moved.slice(0, 3).map(({ name, to, days }) => `${name} ends ${days > 0 ? 'later' : 'sooner'}, ${dayWords(to.slice(0, 10))}`);
     const words = moved.length ? `${told.join('; ')}${moved.length > 3 ? `; ${moved.length - 3} more move` : ''}.` : 'No job ends at another time.';
     this.pushed.set(words);
-    void this.#announcer.announce(words);
   }
 }

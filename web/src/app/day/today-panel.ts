@@ -3,6 +3,7 @@ import { RouterLink } from '@angular/router';
 import { minutesInWords } from '@yardland/core';
 import { dayAfter, setupWords, stepWords, type PlannedStep } from '@yardland/core/schedule';
 import { Icon } from '../shared/icon';
+import { ROOM_ICONS } from '../shared/room-icons';
 import { Tool, Words } from '../shared/ui/ui';
 import { DayStore } from './day-store';
 
@@ -58,7 +59,7 @@ interface Card {
                     <b class="ml-auto rounded-full bg-ok-ground px-2 text-caption text-ok">in hand</b>
                   }
                   @if (card.step.pinned) {
-                    <svg ylIcon="pin" size="15" role="img" aria-label="put by hand"></svg>
+                    <svg [ylIcon]="icons.pin" size="15" role="img" aria-label="put by hand"></svg>
                   }
                 </p>
                 <p class="text-panel leading-tight font-[650]">{{ card.what }}</p>
@@ -86,6 +87,7 @@ interface Card {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TodayPanel {
+  protected readonly icons = ROOM_ICONS;
   protected readonly store = inject(DayStore);
   protected readonly first = computed(() => this.store.day()?.from ?? '');
   protected readonly on = linkedSignal(() => this.first());

@@ -5,6 +5,7 @@ import { minutesInWords } from '@yardland/core';
 import { dayAfter, nextWorkDay, setupWords, stepWords } from '@yardland/core/schedule';
 import { Choice, Switch, type Option } from '../shared/controls/choice';
 import { Icon } from '../shared/icon';
+import { ROOM_ICONS } from '../shared/room-icons';
 import { Button, Tool, Words } from '../shared/ui/ui';
 import { dayWords } from '../shared/words/days';
 import { barsOf, timeAt, type Bar, type BarsBy } from './bars';
@@ -67,6 +68,7 @@ const SHORT = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class WeeksPanel {
+  protected readonly icons = ROOM_ICONS;
   protected readonly store = inject(DayStore);
   private readonly field = viewChild<ElementRef<HTMLElement>>('field');
   protected readonly ways = WAYS;

@@ -17,7 +17,6 @@ import {
   DatabaseBackup,
   Download,
   Ellipsis,
-  Flag,
   FolderOpen,
   GripVertical,
   Image,
@@ -28,13 +27,6 @@ import {
   NotebookPen,
   OctagonX,
   Plus,
-  Pin,
-  CalendarDays,
-  Replace,
-  MessageSquareText,
-  Ruler,
-  Package,
-  Pencil,
   Printer,
   Redo2,
   RotateCcw,
@@ -55,6 +47,7 @@ import {
   X,
   ZoomIn,
   ZoomOut,
+  type IconNode,
 } from 'lucide';
 
 /** The icons there are, by the name they have in templates. */
@@ -76,7 +69,6 @@ const ICONS = {
   'database-backup': DatabaseBackup,
   download: Download,
   ellipsis: Ellipsis,
-  flag: Flag,
   'folder-open': FolderOpen,
   'grip-vertical': GripVertical,
   image: Image,
@@ -87,13 +79,6 @@ const ICONS = {
   'notebook-pen': NotebookPen,
   'octagon-x': OctagonX,
   plus: Plus,
-  pin: Pin,
-  'calendar-days': CalendarDays,
-  replace: Replace,
-  'message-square-text': MessageSquareText,
-  ruler: Ruler,
-  package: Package,
-  pencil: Pencil,
   printer: Printer,
   'redo-2': Redo2,
   'rotate-ccw': RotateCcw,
@@ -138,14 +123,16 @@ const SVG = 'http://www.w3.org/2000/svg';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Icon {
-  readonly name = input.required<IconName>({ alias: 'ylIcon' });
+  /** By its name; or one that only a room has, as its own lines (`shared/room-icons.ts`). */
+  readonly name = input.required<IconName | IconNode>({ alias: 'ylIcon' });
   /** Pixels. */
   readonly size = input<number | string>(20);
 
   constructor() {
     const host = inject<ElementRef<SVGElement>>(ElementRef).nativeElement;
     effect(() => {
-      const parts = ICONS[this.name()].map(([tag, attributes]) => {
+      const name = this.name();
+      const parts = (typeof name === 'string' ? ICONS[name] : name).map(([tag, attributes]) => {
         const part = document.createElementNS(SVG, tag);
         for (const [name, value] of Object.entries(attributes)) part.setAttribute(name, String(value));
         return part;
