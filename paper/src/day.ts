@@ -16,6 +16,8 @@ const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', 
 const dayWords = (day: string): string => DAY.format(new Date(`${day}T00:00:00Z`));
 /** Columns narrower than this cannot be read from a step away: more people go on another sheet, points. */
 const LEAST_COLUMN = 175;
+/** Room that a step takes besides its words, and lines of them, points. */
+const STEP = { head: 11, words: 13.5, small: 10.5, gap: 8 } as const;
 
 interface Row {
   readonly step: PlannedStep;
@@ -36,6 +38,32 @@ function shownDay({ steps, from }: Day): string {
   return steps.flatMap(({ parts }) => parts.map(({ start }) => start.slice(0, 10))).sort()[0] ?? from;
 }
 
+/** What is late and what is expected: below the columns where it fits, else on a sheet of its own. */
+function writeNotes(
+  sheet: Sheet,
+  day: Day,
+  { written, bottom, width, head }: { readonly written: number; readonly bottom: number; readonly width: number; readonly head: () => number },
+): void {
+  const late = day.jobs
+    .filter(({ lateDays }) => lateDays > 0)
+    .map(({ name, lateDays }) => `${name} will be ${Math.ceil(lateDays)} ${Math.ceil(lateDays) === 1 ? 'day' : 'days'} late`);
+  const comes = day.jobs.flatMap(({ name, awaits }) =>
+    awaits.map(({ what, on: when, assumed }) => `${what} for ${name} ${dayWords(when)}${assumed ? ' (not said)' : ''}`),
+  );
+  const notes = [...late, ...comes];
+  if (notes.length) {
+    const lines = sheet.wrapped(notes.join(' · '), width, { size: 10 });
+    // Below the columns where it fits, else on a sheet of its own.
+    let y = written + 10;
+    if (y + 22 + lines.length * 13 > bottom) {
+      sheet.nextPage();
+      y = head();
+    }
+    sheet.line('Late, and expected', MARGIN, y, { size: 14, face: 'bold' });
+    lines.forEach((line, n) => sheet.line(line, MARGIN, y + 20 + n * 13, { size: 10 }));
+  }
+}
+
 /** Today for the wall: a column for each person, large enough to be read from a step away; what does not fit goes on the next sheet. Late jobs and what is expected stand below. */
 export async function dayPdf(day: Day, { shop, units, printedAt }: DayPaperAsk): Promise<Uint8Array> {
   const lying: [number, number] = units === 'inch' ? [792, 612] : [841.89, 595.28];
@@ -53,6 +81,8 @@ export async function dayPdf(day: Day, { shop, units, printedAt }: DayPaperAsk):
   };
 
   let first = true;
+  // How far down the last sheet is written.
+  let written = 0;
   for (let at = 0; at < day.people.length; at += perSheet) {
     const people = day.people.slice(at, at + perSheet);
     const column = (width - GAP * (people.length - 1)) / people.length;
@@ -63,18 +93,21 @@ export async function dayPdf(day: Day, { shop, units, printedAt }: DayPaperAsk):
       if (!first) sheet.nextPage();
       first = false;
       const top = head();
+      written = 0;
       people.forEach(({ name }, i) => {
         const x = MARGIN + i * (column + GAP);
         const rows = left[i] ?? [];
-        sheet.line(name, x, top, { size: 17, face: 'bold', most: column });
+        // On a further sheet only those who go on there.
+        if (whole[i] !== 0 && !rows.length) return;
+        sheet.line(rows.length < (whole[i] ?? 0) ? `${name}, continued` : name, x, top, { size: 17, face: 'bold', most: column });
         let y = top + 24;
         if (whole[i] === 0) sheet.line('nothing planned', x, y, { size: 11, grey: 90 });
         while (rows.length) {
           const [row] = rows as [Row, ...Row[]];
-          const words = sheet.wrapped(stepWords(row.step), column - 16, { size: 12.5, face: 'bold' });
+          const words = sheet.wrapped(stepWords(row.step), column - 16, { size: 11.5, face: 'bold' });
           const small = [named.get(row.step.job) ?? '', setupWords(row.step)].filter(Boolean).join(' · ');
-          const under = sheet.wrapped(small, column - 16, { size: 9.5 });
-          const height = 15 + words.length * 15 + under.length * 12 + 9;
+          const under = sheet.wrapped(small, column - 16, { size: 9 });
+          const height = STEP.head + words.length * STEP.words + under.length * STEP.small + STEP.gap;
           if (y + height > bottom && y > top + 30) break;
           sheet.shape(
             [
@@ -86,30 +119,18 @@ export async function dayPdf(day: Day, { shop, units, printedAt }: DayPaperAsk):
             { width: 1 },
           );
           const rest = row.step.restsUntil === null ? '' : `, rests until ${row.step.restsUntil.slice(11)}`;
-          sheet.line(`${row.start}–${row.end} · ${minutesInWords(row.step.minutes)}${rest}`, x + 15, y, { size: 9.5, grey: 60, most: column - 15 });
-          words.forEach((line, n) => sheet.line(line, x + 15, y + 13 + n * 15, { size: 12.5, face: 'bold' }));
-          under.forEach((line, n) => sheet.line(line, x + 15, y + 13 + words.length * 15 + n * 12, { size: 9.5, grey: 50 }));
+          sheet.line(`${row.start}–${row.end} · ${minutesInWords(row.step.minutes)}${rest}`, x + 15, y, { size: 9, grey: 60, most: column - 15 });
+          const below = y + STEP.head;
+          words.forEach((line, n) => sheet.line(line, x + 15, below + n * STEP.words, { size: 11.5, face: 'bold' }));
+          under.forEach((line, n) => sheet.line(line, x + 15, below + words.length * STEP.words + n * STEP.small, { size: 9, grey: 50 }));
           y += height;
           sheet.rule(x, y - 4, column, 0.3, 170);
           rows.shift();
         }
+        written = Math.max(written, y);
       });
     } while (left.some((rows) => rows.length));
   }
-  const late = day.jobs
-    .filter(({ lateDays }) => lateDays > 0)
-    .map(({ name, lateDays }) => `${name} will be ${Math.ceil(lateDays)} ${Math.ceil(lateDays) === 1 ? 'day' : 'days'} late`);
-  const comes = day.jobs.flatMap(({ name, awaits }) =>
-    awaits.map(({ what, on: when, assumed }) => `${what} for ${name} ${dayWords(when)}${assumed ? ' (not said)' : ''}`),
-  );
-  const notes = [...late, ...comes];
-  if (notes.length) {
-    const lines = sheet.wrapped(notes.join(' · '), width, { size: 9.5 });
-    // On a sheet of its own where it would not fit below the columns.
-    sheet.nextPage();
-    head();
-    sheet.line('Late, and expected', MARGIN, 62, { size: 17, face: 'bold' });
-    lines.forEach((line, n) => sheet.line(line, MARGIN, 88 + n * 13, { size: 9.5 }));
-  }
+  writeNotes(sheet, day, { written, bottom, width, head });
   return sheet.finish();
 }
