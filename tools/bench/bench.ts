@@ -7,6 +7,7 @@ import { coreRows } from './core-rows';
 import { dragRows } from './drag-rows';
 import { layRows } from './lay-rows';
 import { arithmeticLoop, rowOf, table, type Row } from './measure';
+import { logRows } from './log-rows';
 import { meshRows, turningRows } from './round-rows';
 import { serverRows } from './server-rows';
 
@@ -57,6 +58,7 @@ const rows = [
   ...meshRows(root, arithmeticLoop()),
   ...layRows(root),
   ...(await serverRows(root)),
+  ...logRows(),
   ...firstLoad(),
   ...(await dragRows()),
   ...(await turningRows(root)),
