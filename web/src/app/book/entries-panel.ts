@@ -56,7 +56,7 @@ type Loaded = { readonly list: LogList; readonly failure: null } | { readonly li
   selector: 'yl-entries-panel',
   imports: [RouterLink, Choice, Icon, Button, Chip, Empty, InputBox, Label, Tool, Words],
   templateUrl: './entries-panel.html',
-  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  host: { class: 'flex min-h-0 flex-1 flex-col max-phone:overflow-y-auto' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class EntriesPanel {
