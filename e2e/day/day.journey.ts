@@ -9,6 +9,8 @@ test('today is a list for each person, and leads to the bench', async ({ page, s
   await shop.expectAccessible();
   await page.getByRole('button', { name: 'The day after' }).click();
   await expect(page.getByRole('heading', { level: 2 })).not.toContainText('Today');
+  // Over a weekend, to the next day on which she works.
+  for (let i = 0; i < 4 && !(await ines.getByRole('link').count()); i++) await page.getByRole('button', { name: 'The day after' }).click();
   await ines.getByRole('link').first().click();
   await expect(page.locator('yl-tape a.here')).toContainText('Bench');
 });
@@ -26,24 +28,21 @@ test('a bar is moved by keys and by hand, stays there, is said, and comes back',
   await expect(hand).toContainText(/–/);
   await hand.getByRole('button', { name: 'The bar before' }).click();
   await expect(hand.getByRole('link')).toHaveText(first!);
-  // A step of filling can go to anybody who fills: with the arrow keys to the next of them.
-  const bar = page.getByRole('button', { name: /^Green room settle: .*Bram/ }).first();
-  const name = (await bar.getAttribute('aria-label'))!;
-  await bar.focus();
-  await page.keyboard.press('ArrowDown');
-  await expect(page.getByRole('status').filter({ hasText: /ends|does not/ })).toBeVisible({ timeout: 30_000 });
+  // To the next day on which they work, with the arrow keys.
+  await bars.first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('status').filter({ hasText: /ends|No job ends/ })).toBeVisible({ timeout: 30_000 });
   await expect.poll(async () => (await plan()).steps.filter(({ pinned }) => pinned).length).toBeGreaterThan(0);
-  const pinned = (await plan()).steps.find((step) => step.pinned)!;
-  expect(pinned.person).not.toBe('Bram');
+  const { from, steps: planned } = await plan();
+  expect(planned.find((step) => step.pinned)!.parts[0]!.start.slice(0, 10) > from).toBe(true);
   await page.getByRole('button', { name: 'Take the last change back' }).click();
   await expect.poll(async () => (await plan()).steps.filter((step) => step.pinned).length).toBe(0);
-  await expect(page.getByRole('button', { name, exact: true }).first()).toBeVisible();
 
   // Dragged a day to the right.
-  const dragged = page.getByRole('button', { name: /^Dressing room one: / }).first();
+  const dragged = bars.first();
   await dragged.scrollIntoViewIfNeeded();
   const box = (await dragged.boundingBox())!;
-  await page.mouse.move(box.x + 8, box.y + box.height / 2);
+  await page.mouse.move(box.x + 3, box.y + box.height / 2);
   await page.mouse.down();
   await page.mouse.move(box.x + 60, box.y + box.height / 2, { steps: 4 });
   await page.mouse.move(box.x + 190, box.y + box.height / 2, { steps: 6 });
