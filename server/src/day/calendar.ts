@@ -1,4 +1,4 @@
-import { setupWords, stepWords, type Day } from '@yardland/core/schedule';
+import { dayAfter, setupWords, stepWords, type Day } from '@yardland/core/schedule';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 
 const NAME = 'yardland';
@@ -6,15 +6,13 @@ const NAME = 'yardland';
 /** `2026-12-04T11:20`, or a day, as the calendar's maker takes it. */
 const dateOf = (time: string): DateArray => time.split(/[-T:]/).map(Number) as unknown as DateArray;
 
-/** The day after, YYYY-MM-DD: whole days end before it. */
-const next = (day: string): string => new Date(Date.parse(`${day}T00:00:00Z`) + 86_400_000).toISOString().slice(0, 10);
-
 /** A whole day, with an identifier that stays. */
 const wholeDay = (uid: string, day: string, title: string, description = ''): EventAttributes => ({
   uid: `${uid}@${NAME}`,
   productId: NAME,
   start: dateOf(day),
-  end: dateOf(next(day)),
+  // Whole days end before the next one.
+  end: dateOf(dayAfter(day, 1)),
   title,
   ...(description ? { description } : {}),
 });
