@@ -13,7 +13,8 @@ exports.karmaConfig = (project, config) => ({
   coverageReporter: { dir: path.join(__dirname, '..', 'coverage', project), reporters: [{ type: 'text-summary' }] },
   reporters: ['dots', 'results'],
   browsers: ['DebianChromium'],
-  customLaunchers: { DebianChromium: { base: 'ChromeHeadless', flags } },
+  // As wide as a laptop: what is laid out for a phone is looked at by the journeys.
+  customLaunchers: { DebianChromium: { base: 'ChromeHeadless', flags: [...flags, '--window-size=1280,900'] } },
   browserNoActivityTimeout: 120_000,
   // A spec that traces a picture keeps the page busy for seconds.
   pingTimeout: 60_000,

@@ -6,6 +6,7 @@ import { layVerb } from './verbs/lay';
 import { learnVerb } from './verbs/learn';
 import { outlineVerb } from './verbs/outline';
 import { planVerb } from './verbs/plan';
+import { quickVerb } from './verbs/quick';
 import { recordVerb } from './verbs/record';
 import { scheduleVerb } from './verbs/schedule';
 import { solidVerb } from './verbs/solid';
@@ -26,6 +27,7 @@ const VERBS: readonly Verb[] = [
   scheduleVerb,
   recordVerb,
   dayVerb,
+  quickVerb,
 ];
 
 const HELP = ['yardland VERB FILE …', '', ...VERBS.map((verb) => `  ${verb.usage}\n      ${verb.does}`), ''].join('\n');

@@ -33,7 +33,7 @@ function bundled(): string {
     target: 'node20',
     // What is of this repository goes in; what is installed stays outside.
     packages: 'bundle',
-    external: ['pdfkit', 'fontkit', 'any-ascii'],
+    external: ['pdfkit', 'fontkit', 'qrcode', 'any-ascii'],
     logLevel: 'error',
   });
   return (bundle = outfile);

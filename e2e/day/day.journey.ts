@@ -52,6 +52,14 @@ test('a bar is moved by keys and by hand, stays there, is said, and comes back',
   await expect(steps).toContainText('put by hand');
   await steps.getByRole('button', { name: 'Let it go' }).click();
   await expect.poll(async () => (await plan()).steps.filter((step) => step.pinned).length).toBe(0);
+
+  // Let go it stays where it is, for the plan goes on from what stands; made anew it is wherever it is best, and that is taken back too.
+  const where = async (): Promise<string> => JSON.stringify((await plan()).steps.map(({ job, step: id, person }) => [job, id, person]));
+  const stood = await where();
+  await page.getByRole('button', { name: 'Plan anew' }).click();
+  await expect(page.getByText(/^Planned anew\. /)).toBeVisible({ timeout: 30_000 });
+  await page.getByRole('button', { name: 'Take the last change back' }).click();
+  await expect.poll(where).toBe(stood);
 });
 
 test('a job is promised with its reasons, and something is tried out before it is done', async ({ page, shop }) => {

@@ -212,7 +212,7 @@ test('the shop says once how it fills and how it makes a cover; a cushion goes i
   await page.getByRole('button', { name: 'Always make it so' }).click();
   await expect(page.getByText('Boxed: new cushions are made so from now on.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Always make it so' })).toBeHidden();
-  await page.getByRole('textbox', { name: /^Quick line/ }).fill('500 x 450 x 75 boxed');
+  await page.getByRole('combobox', { name: /^Quick line/ }).fill('500 x 450 x 75 boxed');
   await page.keyboard.press('Enter');
   await expect(shop.ticket()).toContainText('ridged');
   await shop.saved();

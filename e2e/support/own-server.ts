@@ -26,7 +26,7 @@ export async function ownServer(env: NodeJS.ProcessEnv = {}): Promise<OwnServer>
     let said = '';
     server.stdout.on('data', (text) => {
       said += String(text);
-      const address = /open at (http:\S+)/.exec(said)?.[1];
+      const address = /open at (https?:\S+)/.exec(said)?.[1];
       if (address) resolve(address);
     });
     void gone.then(() => reject(new Error(`the server did not start: ${said}`)));

@@ -111,7 +111,7 @@ function layRows(writer: Writer, lay: PlannedLay): void {
  */
 export async function cuttingListPdf(plan: Plan, stamp: Stamp): Promise<Uint8Array> {
   const cushions = plan.job.cushions.reduce((sum, { quantity }) => sum + quantity, 0);
-  const writer = new Writer(plan, { title: 'Cutting list', aside: cushions === 1 ? 'one cushion' : `${cushions} cushions`, mark: '' }, stamp);
+  const writer = new Writer(plan, { title: 'Cutting list', aside: cushions === 1 ? 'one cushion' : `${cushions} cushions`, mark: '', opens: '1/lay' }, stamp);
   writer.head(true);
   const problems = plan.problems.filter(({ severity }) => severity === 'error');
   if (problems.length) {

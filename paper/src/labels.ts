@@ -1,4 +1,5 @@
 import { clothWords, formatLength, formatLengthUnit, type LABEL_STOCKS, type Plan, type Piece, type Planned, type CushionPlan } from '@yardland/core';
+import { codeAddress, drawCode } from './code';
 import { Sheet } from './sheet';
 
 const PT_PER_MM = 72 / 25.4;
@@ -6,6 +7,8 @@ const PT_PER_MM = 72 / 25.4;
 export const MOST_LABELS = 2000;
 /** Room inside a label's edge, mm. */
 const EDGE_MM = 2.5;
+/** Side of a label's code, mm. */
+const CODE_MM = 17;
 /** Words of a label are as large as they fit, between these, points. */
 const SIZES = [11, 10, 9, 8, 7, 6, 5, 4] as const;
 
@@ -35,6 +38,8 @@ const STOCKS = {
 /** One label: what the piece is, what it is for, and how large. */
 export interface PieceLabel {
   readonly head: string;
+  /** Where the piece is met next, below the job's address. */
+  readonly opens: string;
   readonly cushion: string;
   readonly size: string;
   readonly of: string;
@@ -42,7 +47,7 @@ export interface PieceLabel {
 
 const cutOf = ({ material }: Piece): boolean => material.kind === 'cloth' || material.kind === 'foam' || material.kind === 'wadding';
 
-function labelsOf(one: Planned, plan: Plan): PieceLabel[] {
+function labelsOf(one: Planned, plan: Plan, cushionNumber: number): PieceLabel[] {
   const { units } = plan.job;
   const { step } = plan.shop.document;
   const { source } = one;
@@ -62,6 +67,7 @@ function labelsOf(one: Planned, plan: Plan): PieceLabel[] {
         cushion: source.quantity > 1 ? `${source.name}, ${cushion + 1} of ${source.quantity}` : source.name,
         size: size + cut,
         of,
+        opens: `${cushionNumber}/p/${encodeURI(piece.id)}`,
       })),
     ).flat();
   });
@@ -70,7 +76,7 @@ function labelsOf(one: Planned, plan: Plan): PieceLabel[] {
 /** A label for every piece that is cut: of one cushion, or of the whole job. Cushions that cannot be cut yet have none. */
 export function pieceLabels(plan: Plan, index: number | null): PieceLabel[] {
   const planned = (one: CushionPlan | undefined): one is Planned => one?.state === 'planned';
-  return plan.cushions.filter((_, i) => index === null || i === index).flatMap((one) => (planned(one) ? labelsOf(one, plan) : []));
+  return plan.cushions.flatMap((one, i) => ((index === null || i === index) && planned(one) ? labelsOf(one, plan, i + 1) : []));
 }
 
 /** Where a label is written, points. */
@@ -99,15 +105,18 @@ function writeLabel(sheet: Sheet, { head, cushion, size, of }: PieceLabel, job: 
   for (const { text, face, times } of lines) at = sheet.block(text, x, at, { size: points * times, face, most: width });
 }
 
-/** Labels on sheets or off a roll, as PDF: each piece by its name, its copy, its cushion, its size as it is cut and its material. */
-export async function labelsPdf(plan: Plan, index: number | null, stock: LabelStock): Promise<Uint8Array> {
+/** Labels on sheets or off a roll, as PDF: each piece by its name, its copy, its cushion, its size as it is cut and its material, and, where the job has an address, a code that opens what is done with it next. */
+export async function labelsPdf(plan: Plan, index: number | null, stock: LabelStock, link: string | null = null): Promise<Uint8Array> {
   const { page, across, down, widthMm, heightMm, leftMm, topMm, pitchMm }: Stock = STOCKS[stock];
   const sheet = new Sheet(typeof page === 'string' ? page : [page[0] * PT_PER_MM, page[1] * PT_PER_MM], `${plan.job.name}: labels`);
   pieceLabels(plan, index).forEach((label, i) => {
     const place = i % (across * down);
     if (i > 0 && place === 0) sheet.nextPage();
     const [x, y] = [leftMm + (place % across) * pitchMm + EDGE_MM, topMm + Math.floor(place / across) * heightMm + EDGE_MM];
-    const [width, height] = [widthMm - 2 * EDGE_MM, heightMm - 2 * EDGE_MM];
+    const height = heightMm - 2 * EDGE_MM;
+    const code = link === null ? 0 : Math.min(CODE_MM, height);
+    const width = widthMm - 2 * EDGE_MM - code;
+    if (link !== null) drawCode(sheet, codeAddress(link, label.opens), (x + width) * PT_PER_MM, y * PT_PER_MM, code * PT_PER_MM);
     writeLabel(sheet, label, plan.job.name, { x: x * PT_PER_MM, y: y * PT_PER_MM, width: width * PT_PER_MM, height: height * PT_PER_MM });
   });
   return sheet.finish();

@@ -66,13 +66,13 @@ const labels: Paper<z.infer<typeof labelQuerySchema>> = {
   ending: 'pdf',
   query: labelQuerySchema,
   laid: false,
-  async make(plan, { query: { stock = plan.job.units === 'inch' ? 'letter' : 'a4', cushion } }) {
+  async make(plan, { stamp, query: { stock = plan.job.units === 'inch' ? 'letter' : 'a4', cushion } }) {
     const index = cushion === undefined ? null : cushion - 1;
     if (index !== null && !plan.cushions[index]) return { kind: 'no-cushion' };
     const count = pieceLabels(plan, index).length;
     if (count === 0) return { kind: 'no-outline' };
     if (count > MOST_LABELS) return { kind: 'refused', problem: issue('error', 'print-too-many-labels', 'cushion', { labels: count, most: MOST_LABELS }) };
-    return { kind: 'file', file: await labelsPdf(plan, index, stock), words: 'labels', count };
+    return { kind: 'file', file: await labelsPdf(plan, index, stock, stamp.link ?? null), words: 'labels', count };
   },
 };
 

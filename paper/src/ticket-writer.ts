@@ -9,6 +9,10 @@ export class TicketWriter extends Writer {
     mark: string,
     stamp: Stamp,
   ) {
-    super(plan, { title: one.source.name, aside: `× ${one.source.quantity}`, mark: `Stamp ${mark} · ` }, stamp);
+    super(
+      plan,
+      { title: one.source.name, aside: `× ${one.source.quantity}`, mark: `Stamp ${mark} · `, opens: `${plan.cushions.indexOf(one) + 1}/bench` },
+      stamp,
+    );
   }
 }

@@ -14,6 +14,7 @@ import {
   type Stage,
 } from '@yardland/core';
 import { drawRoll, drawStaplePlan, sectionAreas, type Frame } from './drawing';
+import { codeAddress, drawCode } from './code';
 import { localTime } from './local-time';
 import { Sheet } from './sheet';
 import { stageLines } from './stages';
@@ -203,6 +204,9 @@ function drawStep(sheet: Sheet, { plan, one, hand }: Shown, step: Operation, fra
   }
 }
 
+/** Side of the code that opens a step, points. */
+const CODE = 36;
+
 const cellsOf = (one: CushionPlan, plan: Plan): Cell[] =>
   one.operations.map((step, i) => ({
     step,
@@ -253,7 +257,10 @@ export async function wallPdf(plan: Plan, index: number, { size, hand }: WallLoo
     const cell = { x: MARGIN + column * (cellW + GAP), y: top + row * (cellH + GAP), width: wide ? 2 * cellW + GAP : cellW, height: cellH };
     // The words of a row begin at one height.
     const wordsHigh = Math.max(...written.filter((other) => other.page === on && other.row === row).map((other) => other.lines.length)) * words * 1.2;
-    drawStep(sheet, { plan, one, hand }, step, { ...cell, height: cell.height - wordsHigh - WORDS_GAP });
+    const drawing = { ...cell, height: cell.height - wordsHigh - WORDS_GAP };
+    const side = stamp.link ? Math.min(CODE, drawing.height / 2, drawing.width / 3) : 0;
+    drawStep(sheet, { plan, one, hand }, step, { ...drawing, width: drawing.width - side });
+    if (stamp.link) drawCode(sheet, codeAddress(stamp.link, `${index + 1}/s/${encodeURI(step.id)}`), cell.x + cell.width - side, cell.y, side);
     const y = cell.y + cell.height - wordsHigh;
     sheet.line(String(number), cell.x, y - 1, { size: words + 1.5, face: 'bold' });
     lines.forEach((line, i) => sheet.line(line, cell.x + 16, y + i * words * 1.2, style));

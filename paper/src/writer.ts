@@ -1,10 +1,13 @@
 import { formatLength, type Figure, type Plan, type SayIn } from '@yardland/core';
+import { codeAddress, drawCode } from './code';
 import { localTime } from './local-time';
 import { Sheet } from './sheet';
 
 export interface Stamp {
   readonly revision: number;
   readonly printedAt: Date;
+  /** The job's address for other devices, to be printed as codes; none where the server is open on its own machine only. */
+  readonly link?: string | null;
 }
 
 /** Free at the edges of each page, points. */
@@ -19,7 +22,12 @@ export interface Heading {
   readonly aside: string;
   /** Small, before the revision: the stamp of a ticket. */
   readonly mark: string;
+  /** What the code on the first page opens, below the job's address. */
+  readonly opens?: string;
 }
+
+/** Side of the code at the head of a page, points. */
+const CODE = 46;
 
 /** A paper as it is written: a page, and how far down it is. What does not fit any more goes on the next one, its heading repeated. */
 export class Writer {
@@ -54,14 +62,17 @@ export class Writer {
   head(first: boolean): void {
     const { sheet, plan, heading, stamp } = this;
     const { title, aside, mark } = heading;
-    const right = sheet.width - MARGIN;
+    const code = first && stamp.link && heading.opens !== undefined ? codeAddress(stamp.link, heading.opens) : null;
+    if (code !== null) drawCode(sheet, code, sheet.width - MARGIN - CODE + 4, 16, CODE);
+    const taken = code === null ? 0 : CODE + 4;
+    const right = sheet.width - MARGIN - taken;
     const size = first ? 22 : 14;
     // Room for the count beside it; a long name goes over several lines.
-    const name = sheet.wrapped(title, this.width - 70, { size, face: 'head' });
+    const name = sheet.wrapped(title, this.width - 70 - taken, { size, face: 'head' });
     name.forEach((line, i) => sheet.line(line, MARGIN, 26 + i * size * 1.15, { size, face: 'head' }));
     sheet.line(aside, right, 22, { size: first ? 26 : 16, face: 'head', align: 'right' });
     const y = 26 + name.length * size * 1.15 + 5;
-    const job = sheet.wrapped([plan.job.name, plan.job.customer].filter(Boolean).join(' · '), this.width - 230, { size: 10.5, grey: 70 });
+    const job = sheet.wrapped([plan.job.name, plan.job.customer].filter(Boolean).join(' · '), this.width - 230 - taken, { size: 10.5, grey: 70 });
     job.forEach((line, i) => sheet.line(line, MARGIN, y + i * 13, { size: 10.5, grey: 70 }));
     sheet.line(`${mark}revision ${stamp.revision} · printed ${localTime(stamp.printedAt)}`, right, y + 1, { size: 8.5, grey: 70, align: 'right' });
     const below = y + job.length * 13 + 4;

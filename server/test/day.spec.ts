@@ -47,12 +47,36 @@ describe('the plan of the day', () => {
     const after = (await shown()).day;
     expect(after.steps.some((one) => one.job === step.job && one.step === step.step)).toBeFalse();
     expect(after.steps.length).toBe(before.steps.length - 1);
+    // Nobody gets another step by it than they had.
+    const had = new Map(before.steps.map((one) => [`${one.job} ${one.step}`, one.person]));
+    expect(after.steps.filter((one) => had.get(`${one.job} ${one.step}`) !== one.person)).toEqual([]);
     const other = after.steps.find(({ does, person }) => does === 'fill' && person !== 'Tove')!;
     const { revision, shop } = (await app.get('/api/shop')).body;
     const pins = [{ job: other.job, step: other.step, person: 'Tove' }];
     await app.send('PUT', '/api/shop', { revision, shop: { ...shop, day: { ...shop.day, pins } } });
     const pinned = (await shown()).day.steps.find((one) => one.job === other.job && one.step === other.step)!;
     expect([pinned.person, pinned.pinned]).toEqual(['Tove', true]);
+  });
+
+  it('goes on from the plan that stands, for whoever asks; made anew and put back', async () => {
+    const standing = (await shown()).day;
+    const where = ({ steps }: ShownDay['day']) => steps.map(({ job, step, person }) => ({ job, step, person }));
+    // Everything at another person who does it too: that plan goes on as it is, but for what it makes late.
+    const order = standing.people.map(({ name }) => name);
+    const swapped = standing.steps.map(({ job, step, person, does, parts }) => {
+      const others = standing.people.filter((one) => one.does.includes(does)).map(({ name }) => name);
+      return { job, step, person: does === 'fill' ? others[(others.indexOf(person) + 1) % others.length]! : person, start: parts[0]!.start };
+    });
+    expect((await app.send('PUT', '/api/day/standing', { steps: swapped })).status).toBe(204);
+    const next = (await shown()).day;
+    const kept = next.steps.filter((one) => swapped.some((was) => was.job === one.job && was.step === one.step && was.person === one.person));
+    expect(kept.length).toBeGreaterThan(0.9 * next.steps.length);
+    expect(where((await shown()).day)).toEqual(where(next));
+    expect((await app.send('DELETE', '/api/day/standing')).status).toBe(204);
+    const anew = (await shown()).day;
+    expect(where(anew)).not.toEqual(where(next));
+    const wrong = await app.send('PUT', '/api/day/standing', { steps: [{ job: standing.jobs[0]!.id, step: 's', person: order[0]!, start: 'soon' }] });
+    expect([wrong.status, wrong.body.path]).toEqual([400, 'steps.0.start']);
   });
 
   it('says what can be promised, what would save a late job, and what comes of something tried out, without keeping it', async () => {

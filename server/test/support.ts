@@ -7,6 +7,7 @@ import { fileURLToPath } from 'node:url';
 import { jobSchema, type Job } from '@yardland/core';
 import { pino } from 'pino';
 import { createApp } from '../src/app';
+import type { Reached } from '../src/tls/trust.routes';
 import { openDatabase } from '../src/db/open';
 import { JobStore } from '../src/jobs/jobs.store';
 import { seedDemo } from '../src/seed/seed';
@@ -42,7 +43,7 @@ export interface Running {
 
 /** The real application on a real port over a fresh database, seeded with the demo shop. */
 export async function running(
-  over: { passPhrase?: string; webDir?: string; limitBytes?: number; key?: string; proxies?: readonly string[] } = {},
+  over: { passPhrase?: string; webDir?: string; limitBytes?: number; key?: string; proxies?: readonly string[]; reached?: Reached } = {},
 ): Promise<Running> {
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
@@ -59,8 +60,16 @@ export async function running(
     names: [],
     proxies: over.proxies ?? [],
     limitBytes: over.limitBytes ?? 8e9,
+    tls: 'none' as const,
   };
-  const app = createApp(config, db, workers, pino({ level: 'silent' }), over.key ?? null);
+  const app = createApp({
+    config,
+    db,
+    workers,
+    log: pino({ level: 'silent' }),
+    ...(over.key ? { key: over.key } : {}),
+    ...(over.reached ? { reached: over.reached } : {}),
+  });
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });

@@ -4,6 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { coreRows } from './core-rows';
+import { dayRows } from './day-rows';
 import { dragRows } from './drag-rows';
 import { layRows } from './lay-rows';
 import { arithmeticLoop, rowOf, table, type Row } from './measure';
@@ -59,6 +60,7 @@ const rows = [
   ...layRows(root),
   ...(await serverRows(root)),
   ...logRows(),
+  ...dayRows(root, arithmeticLoop()),
   ...firstLoad(),
   ...(await dragRows()),
   ...(await turningRows(root)),

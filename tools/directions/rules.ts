@@ -29,6 +29,8 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   // Who does what when. The engine is given steps and knows nothing of cushions; the day takes them from the jobs' plans.
   schedule: ['plan'],
   progress: ['record'],
+  // A job with mistakes in it, for whoever learns.
+  practice: ['plan'],
   format: ['template', 'form'],
   contract: ['record', 'schedule'],
   testing: ['compare'],
@@ -45,7 +47,7 @@ const WORKSPACES: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Packages, or parts of them, that the core may use; everything that touches a screen, a disk or a clock stays outside. */
-const CORE_PACKAGES = new Set(['zod', 'clipper2-ts/dist/Offset.js', 'earcut', 'papaparse', 'saxes', 'svgpath', 'cdt2d']);
+const CORE_PACKAGES = new Set(['zod', 'clipper2-ts/dist/Offset.js', 'earcut', 'fastest-levenshtein', 'papaparse', 'saxes', 'svgpath', 'cdt2d']);
 const CORE_SPEC_PACKAGES = new Set([...CORE_PACKAGES, 'fast-check']);
 
 export interface Import {

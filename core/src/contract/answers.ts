@@ -11,6 +11,9 @@ export const refusalSchema = z.object({
 /** How the server is, and how much of its room the database takes. */
 export const healthSchema = z.object({
   ok: z.literal(true),
+  version: z.string(),
+  /** The form that the database has. */
+  migrations: z.int(),
   space: z.strictObject({ bytes: z.number(), limitBytes: z.number(), nearlyFull: z.boolean(), full: z.boolean() }),
 });
 export type Health = z.infer<typeof healthSchema>;

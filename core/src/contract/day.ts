@@ -98,6 +98,11 @@ export const whatIfSchema = z.strictObject({
     .optional(),
 });
 
+/** The plan that the next one goes on from: whose each step is, and when it was to begin. */
+export const standingSchema = z.strictObject({
+  steps: z.array(z.strictObject({ job: z.uuid(), step: z.string().min(1).max(120), person: z.string().min(1).max(80), start: time })).max(80_000),
+});
+
 export const saversSchema = z.strictObject({
   savers: z.array(z.strictObject({ whatIf: whatIfSchema, lateDays: z.number(), end: time, pushes })) as unknown as z.ZodType<readonly Saver[]>,
 });

@@ -10,3 +10,5 @@ export * from './samples';
 export * from './shop';
 export * from './templates';
 export * from './times';
+export * from './practice';
+export * from './tokens';

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { plan } from '../plan/plan';
-import { readQuickLine } from '../job/quick-line';
+import { readQuickLine } from '../job/quick/quick-line';
 import { unequalSeams } from '../piece/seam';
 import { SHIPPED_SCHOOLS } from '../shop/schools';
 import { SHAPES, type Template } from '../template/shapes/shapes';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { DECKS, POSTURES } from './feel';
+import { DECKS, POSTURES } from './under-and-over';
 
 export const chooseRequestSchema = z.strictObject({
   format: z.literal('yardland/choose@1'),

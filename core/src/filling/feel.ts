@@ -3,10 +3,7 @@ import type { Constants } from '../shop/assumptions';
 import { comfortLayers } from './comfort';
 import { foamThickness, layerSchema, strainLaw, type FillingLayer } from './layer';
 import { GRAVITY, waddingAt } from './load-curve';
-
-export const POSTURES = ['upright', 'reclined', 'lying'] as const;
-export const DECKS = ['board', 'folding-bed', 'webbing', 'springs'] as const;
-export type Deck = (typeof DECKS)[number];
+import { DECKS, POSTURES } from './under-and-over';
 
 export const sitterSchema = z.strictObject({ massKg: z.number().min(3).max(400), posture: z.enum(POSTURES), frail: z.boolean().optional() });
 export type Sitter = z.infer<typeof sitterSchema>;

@@ -13,3 +13,4 @@ export * from './quoted';
 export * from './refresh';
 export * from './sample';
 export * from './sitters';
+export * from './under-and-over';

@@ -6,7 +6,7 @@ import { CROWN_WAYS } from '../crown/domed';
 import { CUTTING_TOOLS } from '../allowance/tools';
 import { LOOKS } from '../piece/operation';
 import { GIVEN } from '../piece/sizes';
-import { POSTURES } from '../filling/feel';
+import { POSTURES } from '../filling/under-and-over';
 import { COVER_FINDINGS, FINDINGS, RATINGS } from '../filling/old-core';
 import { salvagedZipSchema } from '../material/material';
 import { rangeWords } from '../units/format';
@@ -276,8 +276,8 @@ export const cushionSchema = z.strictObject({
       ),
       /** Minutes clocked, by step, over all cushions. */
       minutes: z.record(z.string().max(80), z.number().min(0).max(1e5)).optional(),
-      /** The step that the clock runs on, and since when. */
-      clock: z.strictObject({ step: z.string().max(80), since: z.iso.datetime() }).optional(),
+      /** The step that the clock runs on, since when, and whose it is. */
+      clock: z.strictObject({ step: z.string().max(80), since: z.iso.datetime(), by: z.string().min(1).max(40).optional() }).optional(),
       /** Pieces that were wrong and are cut anew. */
       recuts: z.array(recutSchema).max(200).optional(),
       /** Looks that were answered with no: at what, on which of the cushions, and whether it was sewn again or a piece was wrong. */
@@ -325,6 +325,8 @@ export const jobSchema = z.strictObject({
   state: z.enum(JOB_STATES).optional(),
   dueDate: day.optional(),
   note: text(5000).optional(),
+  /** Made to practise on: the mistakes in it, by their names. */
+  practice: z.array(z.string().max(40)).max(20).optional(),
   /** The days on which what was ordered for it is expected; nothing that needs it is planned before. */
   awaits: z.strictObject({ foam: day.optional(), cloth: day.optional() }).optional(),
   /** Money there is for new cores now; the rest waits. */

@@ -5,8 +5,6 @@ import { compare } from '../record/check';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { readJob, readJobText } from './document';
 import { plan } from '../plan/plan';
-import type { ShopDocument } from '../shop/shop';
-import { readQuickLine, sayQuickProblem } from './quick-line';
 import { sayBy, SENTENCES } from '../say/say';
 
 const shop = demoShop();
@@ -77,88 +75,6 @@ describe('plan on any document that the schema lets through', () => {
   });
 });
 
-describe('the quick line with shapes', () => {
-  it('takes a shape by its word, a round one with one measure less', () => {
-    const round = readQuickLine('2 x round 460 x 90', 'metric');
-    expect(round.ok && [round.quantity, round.template, round.heightMm]).toEqual([2, { shape: 'round', diameterMm: 460 }, 90]);
-    const oval = readQuickLine('600 x 400 x 75 oval welt', 'metric');
-    expect(oval.ok && [oval.template.shape, oval.construction]).toEqual(['oval', { kind: 'boxed', edge: 'welt' }]);
-    const half = readQuickLine('4 x half-round 420 x 50', 'metric');
-    expect(half.ok && [half.quantity, half.template]).toEqual([4, { shape: 'half-round', widthMm: 420 }]);
-    const drum = readQuickLine('2 x round 380 x 60 drum', 'metric');
-    expect(drum.ok && [drum.quantity, drum.given, drum.template, drum.heightMm, drum.construction]).toEqual([
-      2,
-      'seat',
-      { shape: 'round', diameterMm: 380 },
-      60,
-      { kind: 'drum' },
-    ]);
-    const scatter = readQuickLine('4 x 450 x 450 x 120 knife edge envelope', 'metric');
-    expect(scatter.ok && [scatter.given, scatter.construction]).toEqual(['core', { kind: 'knife-edge', closing: 'envelope' }]);
-    const roll = readQuickLine('round 180 x 600 bolster welted', 'metric');
-    expect(roll.ok && [roll.given, roll.construction]).toEqual(['finished', { kind: 'bolster', edge: 'welt' }]);
-    // As it is said at the bench: a T-cushion is a T.
-    for (const line of ['T-cushion 24 x 22 x 4', 't 24 x 22 x 4', '24 x 22 x 4 t-cushion boxed']) {
-      const tee = readQuickLine(line, 'inch');
-      expect(tee.ok && [tee.template.shape, tee.heightMm])
-        .withContext(line)
-        .toEqual(['t', 4 * 25.4]);
-    }
-    // What is no measure because it is a word is said to be a word that is not known.
-    expect(readQuickLine('pouffe 24 x 22 x 4', 'inch')).toEqual({ ok: false, code: 'words-unknown', about: 'pouffe' });
-    // A word of another construction is not understood.
-    expect(readQuickLine('500 x 450 x 75 boxed envelope', 'metric')).toEqual(jasmine.objectContaining({ ok: false, code: 'words-unknown' }));
-    expect(readQuickLine('round 460', 'metric')).toEqual(jasmine.objectContaining({ ok: false, code: 'no-measures' }));
-  });
-});
-
-describe('the quick line', () => {
-  it('takes a whole cushion as scribbled on card', () => {
-    const reading = readQuickLine('6 x 19 3/4 x 17 x 3 boxed welt', 'inch');
-    expect(reading).toEqual({
-      ok: true,
-      quantity: 6,
-      given: 'seat',
-      template: { shape: 'rectangle', widthMm: 19.75 * 25.4, depthMm: 17 * 25.4 },
-      heightMm: 3 * 25.4,
-      construction: { kind: 'boxed', edge: 'welt' },
-    });
-    expect(readQuickLine('500 × 450 × 75', 'metric')).toEqual(jasmine.objectContaining({ ok: true, quantity: 1, heightMm: 75 }));
-    expect(readQuickLine('2 x 19 3/4" x 432 mm x 7,5 cm plain', 'metric')).toEqual(jasmine.objectContaining({ quantity: 2, heightMm: 75 }));
-    expect(readQuickLine('2 x rectangle 500 x 450 x 75 boxed', 'metric')).toEqual(jasmine.objectContaining({ quantity: 2 }));
-  });
-
-  it('takes what it does not say from how the shop usually makes it, and passes over what no construction knows', () => {
-    const made = (text: string, usual: ShopDocument['usual']) => {
-      const reading = readQuickLine(text, 'metric', { usual });
-      return reading.ok ? reading.construction : reading.code;
-    };
-    const ours = { boxed: { edge: 'welt', cordMm: 6 }, 'rolled-edge': { tufts: 'diamond', tuftWith: 'button', knotted: 'third' } };
-    expect(made('500 x 450 x 75', ours)).toEqual({ kind: 'boxed', edge: 'welt', cordMm: 6 });
-    expect(made('500 x 450 x 75 boxed plain', ours)).toEqual({ kind: 'boxed', edge: 'plain', cordMm: 6 });
-    expect(made('900 x 450 x 100 mattress', ours)).toEqual(
-      jasmine.objectContaining({ kind: 'rolled-edge', tufts: 'diamond', tuftWith: 'button', knotted: 'third' }),
-    );
-    expect(made('500 x 450 x 75', { boxed: { edge: 'feathered' } })).toEqual({ kind: 'boxed', edge: 'plain' });
-  });
-
-  it('says what it did not understand', () => {
-    const problem = (text: string): string => {
-      const reading = readQuickLine(text, 'inch');
-      return reading.ok ? 'understood' : `${reading.code}: ${reading.about}`;
-    };
-    expect(problem('boxed')).toBe('no-measures: boxed');
-    expect(problem('6 x 19 x 17 x 3 quilted')).toBe('words-unknown: quilted');
-    expect(problem('1.5 x 19 x 17 x 3')).toBe('quantity-unclear: 1.5');
-    expect(problem('6 x 19/0 x 17 x 3')).toBe('measure-unreadable: 19/0');
-    expect(sayQuickProblem('words-unknown', 'quilted')).toContain('quilted');
-    fc.assert(
-      fc.property(fc.string(), (text) => expect(() => readQuickLine(text, 'metric')).not.toThrow()),
-      { seed: 73 },
-    );
-  });
-});
-
 describe('an old core', () => {
   it('gets the heaviest verdict that applies, with all reasons', () => {
     const verdict = (edgeMm: number, middleMm: number, ...findings: Parameters<typeof judge>[0]['findings']) => judge({ edgeMm, middleMm, findings });
@@ -170,7 +86,7 @@ describe('an old core', () => {
     expect(worst.verdict).toBe('replace');
     expect(worst.reasons.map((reason) => reason.code)).toEqual(['old-core-mould', 'old-core-sat-out', 'old-core-discoloured']);
     expect(setOf({})).toBeNull();
-    expect(sayBy(SENTENCES, worst.reasons[1]!, inWords).what).toBe('The middle has lost 20 % of the edge’s thickness.');
+    expect(sayBy(SENTENCES, worst.reasons[1]!, inWords).what).toBe('The middle is sat out by 20 % of the edge’s thickness.');
   });
 });
 

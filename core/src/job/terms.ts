@@ -1,5 +1,5 @@
 // The closed lists of words that a job's document is made of, and its limits. Apart from its schema, so that a list of choices can be shown without it.
-import { DECKS } from '../filling/feel';
+import { DECKS } from '../filling/under-and-over';
 
 /** The format that documents are written in now. */
 export const JOB_FORMAT = 'yardland/job@4' as const;

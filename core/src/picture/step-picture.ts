@@ -9,8 +9,10 @@ import { sewnRuns, type SewnRun } from '../bench/runs';
 const BREAK_FROM = 3;
 const BREAK_END = 0.75;
 const BREAK_GAP = 0.06;
-/** Room between pieces, as a share of the widest: in rows, and under each other, where the drawing is smaller and the words need more of it. */
-const GAP = { 'in-rows': 0.12, 'under-each-other': 0.26 } as const;
+/** Room between pieces, as a share of the widest: in rows; in wide rows on a low drawing, and under each other on a narrow one, which are smaller, so that the words need more of it. */
+const GAP = { 'in-rows': 0.12, 'in-wide-rows': 0.3, 'under-each-other': 0.26 } as const;
+/** How many times as wide as high rows are. */
+const ASPECT = { 'in-rows': 1.25, 'in-wide-rows': 3 } as const;
 /** Room in a row for the words over a small piece, as a share of the widest. */
 const SLOT = 0.62;
 /** On a piece narrower than so many seams the letters of opposite edges stand apart along it: as shares of the run. */
@@ -149,8 +151,13 @@ function placedRun(run: SewnRun, { parts, lowY, height }: Sized, { x, y }: Point
   );
 }
 
-/** The pieces of a step as they are drawn: in rows of about `aspect` times as wide as high, or under each other; the edges that meet as lines with their letters. */
-export function stepPicture(one: Planned, step: Operation, lying: StepLying, aspect = 1.25): StepPicture {
+/** The pieces of a step as they are drawn: in rows of about `aspect` times as wide as high (its own for how they lie, unless it is said), or under each other; the edges that meet as lines with their letters. */
+export function stepPicture(
+  one: Planned,
+  step: Operation,
+  lying: StepLying,
+  aspect: number = ASPECT[lying === 'in-wide-rows' ? lying : 'in-rows'],
+): StepPicture {
   const pieces = one.pieces.filter(({ id }) => step.pieces.includes(id));
   const runs = sewnRuns({ seams: step.asks?.seams ?? step.seams }, one.pieces, one.cover.seams);
   const seamMm = one.sizes.seam.value;
@@ -159,7 +166,7 @@ export function stepPicture(one: Planned, step: Operation, lying: StepLying, asp
   const sized = pieces.map((piece) => sizedAs(piece, widest));
   const slot = (width: number): number => Math.max(width, widest * SLOT);
   const total = sized.reduce((sum, { width, height }) => sum + (slot(width) + gap) * (height + 2 * gap), 0);
-  const limit = lying === 'in-rows' ? Math.max(...sized.map(({ width }) => width), Math.sqrt(total * aspect)) : 0;
+  const limit = lying !== 'under-each-other' ? Math.max(...sized.map(({ width }) => width), Math.sqrt(total * aspect)) : 0;
   const drawn: DrawnPiece[] = [];
   let [x, top, rowHeight] = [0, 0, 0];
   for (const each of sized) {

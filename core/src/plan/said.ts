@@ -4,7 +4,7 @@ import { sayBy, SENTENCES, type Said, type SayIn } from '../say/say';
 import type { Sentences } from '../kernel/sentences';
 
 /** The sentences of every problem there is, with those of each construction. */
-const EVERY_SENTENCE: Sentences = { ...SENTENCES, ...OWN_SENTENCES };
+export const EVERY_SENTENCE: Sentences = { ...SENTENCES, ...OWN_SENTENCES };
 
 /** Every code that has a sentence of its own. */
 export const SPOKEN_CODES = Object.keys(EVERY_SENTENCE) as readonly IssueCode[];

@@ -12,7 +12,7 @@ export const OLD_SENTENCES = {
     `The middle has lost ${n('setPercent')} % of the edge’s thickness.`,
     'Replace it, or put a new firm layer under or over it where the height allows.',
   ],
-  'old-core-sat-out': (n) => [`The middle has lost ${n('setPercent')} % of the edge’s thickness.`, 'Fill the hollow with a crown pad and wrap it anew.'],
+  'old-core-sat-out': (n) => [`The middle is sat out by ${n('setPercent')} % of the edge’s thickness.`, 'Fill the hollow with a crown pad and wrap it anew.'],
   'old-core-too-soft': (n) => [
     `The old foam measures ${n('hardness')} N where ${n('wanted')} N are wanted: more than a class too soft.`,
     'Replace it, or put a new firm layer under or over it where the height allows.',

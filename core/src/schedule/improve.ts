@@ -1,10 +1,11 @@
 import { seededRandom } from '../kernel/random';
 import { boundsOf, chainEnds } from './bounds';
 import type { Model } from './model';
-import { better, Board, decoded, type Cost } from './place';
+import { better, Board, decoded, WORTH_MOVING, type Cost } from './place';
 
 /** Steps put in their places in a second of what is asked for, about what an ordinary machine does with four people: orders tried are so many fewer as there are more steps. */
 const STEPS_PER_SECOND = 80_000;
+const DAY = 24 * 60;
 /** Small shops are tried through, up to so many steps. */
 const MOST_EXACT = 9;
 /** Places in orders looked at by the exact search for each second asked for. */
@@ -55,19 +56,24 @@ function firstOrders(model: Model): number[][] {
   return [by((i) => due(i) - (tail[i] ?? 0)), by(due), by((i) => (due(i) - (tail[i] ?? 0)) / weight(i)), by((i) => chain[i] ?? 0)];
 }
 
+/** An order of the tasks, and whose each is; null for whoever is free first. */
+interface Start {
+  readonly order: readonly number[];
+  readonly told: readonly (number | null)[];
+}
+
 /** Takes a plan and makes it better by moving a task in the order, a whole job, or a task to another person, until nothing is gained or the tries are used up. */
-function improved(model: Model, start: number[], tries: number, random: () => number): Found {
-  let order = start;
-  let told: (number | null)[] = model.tasks.map(() => null);
+function improved(model: Model, start: Start, tries: number, random: () => number, costOf: (board: Board) => Cost): Found {
+  let order = [...start.order];
+  let told = [...start.told];
   let board = decoded(model, order, told);
-  let best: Found = { board, cost: board.cost };
+  let best: Found = { board, cost: costOf(board) };
   // What was put by hand keeps its place before the rest.
   const kept = putByHand(model).length;
   const count = order.length - kept;
   if (count === 0) return best;
   const pick = (below: number): number => Math.floor(random() * below);
   for (let i = 0; i < tries; i++) {
-    // Nothing late, nothing to change for, and no step that could be earlier: there is nothing to gain.
     const [next, people] = [[...order], [...told]];
     const kind = random();
     const at = kept + pick(count);
@@ -87,7 +93,7 @@ function improved(model: Model, start: number[], tries: number, random: () => nu
       people[index] = told[index] === null ? (able[pick(able.length)] ?? null) : null;
     }
     board = decoded(model, next, people);
-    const { cost } = board;
+    const cost = costOf(board);
     if (better(best.cost, cost)) continue;
     [order, told] = [next, people];
     best = { board, cost };
@@ -131,23 +137,47 @@ function tried(model: Model, known: Found, places: number): Found {
   return best;
 }
 
-/** The best plan found for a question: begun by due date and slack, improved by exchange, and tried through where it is small. The same question gives the same plan. */
+/** Another time on the same day disturbs less than another day or another person. */
+const SAME_DAY = 0.25;
+
+/** How much of the plan that stands is moved, in steps: against what comes of going on with it as it is. */
+function movedFrom(before: Board, { standing }: Model): (board: Board) => number {
+  return ({ placed }) =>
+    placed.reduce((sum, now, index) => {
+      const was = before.placed[index];
+      if (!now || !was || !standing[index] || (now.person === was.person && now.start === was.start)) return sum;
+      return sum + (now.person === was.person && Math.floor(now.start / DAY) === Math.floor(was.start / DAY) ? SAME_DAY : 1);
+    }, 0);
+}
+
+/** The plan that stands, gone on with: everybody keeps their steps in their order, and what is new goes where there is room. Better by exchange only where that is worth what it moves. */
+function goneOn(model: Model, rest: readonly number[], tries: number, random: () => number): Found {
+  const { standing, tasks } = model;
+  const first = putByHand(model);
+  const known = tasks.flatMap(({ index }) => (standing[index] && !first.includes(index) ? [index] : []));
+  known.sort((a, b) => (standing[a]?.start ?? 0) - (standing[b]?.start ?? 0) || a - b);
+  const order = [...first, ...known, ...rest.filter((index) => !first.includes(index) && !standing[index])];
+  const start = { order, told: standing.map((one) => one?.person ?? null) };
+  const asItIs = decoded(model, order, start.told);
+  const moved = movedFrom(asItIs, model);
+  // What is late by less than moving one step is worth stays as it is.
+  if (asItIs.cost.lateness <= WORTH_MOVING * SAME_DAY) return { board: asItIs, cost: asItIs.cost };
+  return improved(model, start, tries, random, (board) => ({ ...board.cost, moved: moved(board) }));
+}
+
+/** The best plan found for a question: gone on with from the one that stands; else begun by due date and slack, improved by exchange, and tried through where it is small. The same question gives the same plan. */
 export function planned(model: Model): Found {
   const { seconds, seed } = model.request;
   const random = seededRandom(seed);
-  const first = putByHand(model);
-  const starts = firstOrders(model).map((order) => [...first, ...order.filter((index) => !first.includes(index))]);
+  const orders = firstOrders(model);
   const tries = Math.round((seconds * STEPS_PER_SECOND) / Math.max(10, model.tasks.length));
-  const from = starts
-    .map((order) => ({
-      order,
-      cost: decoded(
-        model,
-        order,
-        model.tasks.map(() => null),
-      ).cost,
-    }))
+  if (model.standing.some((one) => one !== null)) return goneOn(model, orders[0] as number[], tries, random);
+  const first = putByHand(model);
+  const told = model.tasks.map(() => null);
+  const from = orders
+    .map((order): Start => ({ order: [...first, ...order.filter((index) => !first.includes(index))], told }))
+    .map((start) => ({ start, cost: decoded(model, start.order, told).cost }))
     .reduce((a, b) => (better(b.cost, a.cost) ? b : a));
-  const found = improved(model, from.order, tries, random);
+  const found = improved(model, from.start, tries, random, ({ cost }) => cost);
   return model.tasks.length <= MOST_EXACT && first.length === 0 ? tried(model, found, Math.max(LEAST_PLACES, seconds * PLACES_PER_SECOND)) : found;
 }

@@ -22,6 +22,12 @@ export interface ModelJob {
   readonly tasks: readonly number[];
 }
 
+/** Where a task stands on the plan so far: at whom, and when it was to begin, minutes from the first midnight (below 0 for what was to begin earlier). */
+export interface Standing {
+  readonly person: number;
+  readonly start: number;
+}
+
 /** A question with everything looked up once. */
 export interface Model {
   readonly request: ScheduleRequest;
@@ -29,9 +35,21 @@ export interface Model {
   readonly jobs: readonly ModelJob[];
   readonly people: readonly Hours[];
   readonly machines: Readonly<Record<string, number>>;
+  /** By task; null for one that is new, or that whoever had it can do no longer. */
+  readonly standing: readonly (Standing | null)[];
 }
 
 const DAY = 24 * 60;
+
+/** Where each task stands on the plan so far. */
+function standingOf({ standing, people, from, jobs }: ScheduleRequest, tasks: readonly Task[]): (Standing | null)[] {
+  const known = new Map((standing ?? []).map((one) => [JSON.stringify([one.job, one.step]), one]));
+  return tasks.map(({ job, step, able }) => {
+    const before = known.get(JSON.stringify([jobs[job]?.id, step.id]));
+    const person = people.findIndex(({ name }) => name === before?.person);
+    return before && able.includes(person) ? { person, start: minutesFrom(from, before.start) } : null;
+  });
+}
 
 /** The model of a question that `checkSchedule` has nothing against. */
 export function modelOf(request: ScheduleRequest): Model {
@@ -58,5 +76,6 @@ export function modelOf(request: ScheduleRequest): Model {
     }
     return { id: job.id, weight: job.weight, due: DAY * (daysFrom(request.from, job.due) + 1), tasks: job.steps.map((_, i) => first + i) };
   });
-  return { request, tasks, jobs, people: request.people.map((person) => hoursOf(request, person)), machines: request.machines };
+  const people = request.people.map((person) => hoursOf(request, person));
+  return { request, tasks, jobs, people, machines: request.machines, standing: standingOf(request, tasks) };
 }

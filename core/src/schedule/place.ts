@@ -10,19 +10,28 @@ export interface Placed {
   readonly end: number;
 }
 
-/** What a plan is judged by, the first that differs deciding: lateness by weight in days, changes of cloth, thread and foot, the last end; then the ends of all jobs by weight, so that nothing waits for nothing. */
+/**
+ * What a plan is judged by, the first that differs deciding: lateness by weight in days, with what is moved on the plan that stands; changes of cloth, thread and foot; the last end; then
+ * the ends of all jobs by weight, so that nothing waits for nothing.
+ */
 export interface Cost {
   readonly lateness: number;
+  /** Steps moved on the plan that stands; 0 where none stands. */
+  readonly moved: number;
   readonly setups: number;
   readonly last: number;
   readonly ends: number;
 }
 
 const SAME = 1e-9;
+/** Moving a step has to be worth so much lateness: an hour, in days. */
+export const WORTH_MOVING = 1 / 24;
 
 /** Whether one plan is better than another. */
 export function better(a: Cost, b: Cost): boolean {
-  if (a.lateness !== b.lateness && !(Math.abs(a.lateness - b.lateness) <= SAME)) return a.lateness < b.lateness;
+  const [late, other] = [a.lateness + a.moved * WORTH_MOVING, b.lateness + b.moved * WORTH_MOVING];
+  if (late !== other && !(Math.abs(late - other) <= SAME)) return late < other;
+  if (a.moved !== b.moved) return a.moved < b.moved;
   if (a.setups !== b.setups) return a.setups < b.setups;
   if (Math.abs(a.last - b.last) > SAME) return a.last < b.last;
   return a.ends < b.ends - SAME;
@@ -104,6 +113,7 @@ export class Board {
     return (this.model.jobs[job]?.tasks ?? []).reduce((most, task) => Math.max(most, this.placed[task]?.end ?? 0), 0);
   }
 
+  /** What the plan is judged by where none stands. */
   get cost(): Cost {
     let [lateness, last, ends] = [0, 0, 0];
     this.model.jobs.forEach(({ due, weight }, j) => {
@@ -114,7 +124,7 @@ export class Board {
     });
     // What finds no place before the horizon makes any other plan better.
     if (this.placed.includes(null)) lateness = Infinity;
-    return { lateness, setups: this.setups, last, ends };
+    return { lateness, moved: 0, setups: this.setups, last, ends };
   }
 
   /** Null where the person and the machine are free; otherwise the next time at which that may be so. */

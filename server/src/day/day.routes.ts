@@ -1,6 +1,7 @@
 import { randomBytes, timingSafeEqual } from 'node:crypto';
-import { readWith, whatIfSchema, type ShownDay } from '@yardland/core';
-import type { Day, Promised, Saver } from '@yardland/core/schedule';
+import { isDeepStrictEqual } from 'node:util';
+import { readWith, standingSchema, whatIfSchema, type ShownDay } from '@yardland/core';
+import { standingOf, type Day, type Promised, type Saver } from '@yardland/core/schedule';
 import type { Database } from 'better-sqlite3';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { check, notFound } from '../http/refusal';
@@ -11,6 +12,7 @@ import { askerOf } from '../workers/asker';
 import type { DayTask } from '../workers/day-tasks';
 import type { Workers } from '../workers/workers';
 import { calendarOf } from './calendar';
+import type { StandingStore } from './standing.store';
 
 /** So many jobs that are not ready are planned at most. */
 const MOST_JOBS = 200;
@@ -37,24 +39,41 @@ interface DayParts {
   readonly jobs: JobStore;
   readonly shops: ShopStore;
   readonly workers: Workers;
+  readonly standing: StandingStore;
 }
 
-const taskOf = ({ jobs, shops }: DayParts): DayTask => ({ jobs: jobs.toDo(MOST_JOBS), shop: shops.read().document, at: moment() });
+const taskOf = ({ jobs, shops, standing }: DayParts): DayTask => ({
+  jobs: jobs.toDo(MOST_JOBS),
+  shop: shops.read().document,
+  at: { ...moment(), standing: standing.read() },
+});
 
 /** The plan of the day: who does what when, what could be promised, what would save a late job; as a calendar and on paper. */
 export function dayRoutes(parts: DayParts): Router {
-  const { db, workers } = parts;
+  const { db, workers, standing } = parts;
   const router = Router();
-  const shown = async (task: DayTask, request: Request, response: Response): Promise<void> => {
+  /** `holds`: by how the shop works, with nothing tried out. Then the next plan goes on from it, unless another has come to stand meanwhile. */
+  const shown = async (task: DayTask, holds: boolean, request: Request, response: Response): Promise<void> => {
     const plan = await workers.day<Omit<ShownDay, 'calendar'>>('dayPlan', task, askerOf(request, response));
+    if (holds && !plan.day.problems.length && isDeepStrictEqual(standing.read(), task.at.standing)) standing.write(standingOf(plan.day));
     response.json({ ...plan, calendar: `/calendar/${calendarKey(db)}.ics` } satisfies ShownDay);
   };
 
-  router.get('/', (request, response) => shown(taskOf(parts), request, response));
+  router.get('/', (request, response) => shown(taskOf(parts), true, request, response));
   router.post('/what-if', (request, response) => {
     const { shopDay, ...whatIf } = check(whatIfSchema, request.body, readWith);
     const task = taskOf(parts);
-    return shown({ ...task, shop: shopDay ? { ...task.shop, day: shopDay } : task.shop, whatIf: whatIf as NonNullable<DayTask['whatIf']> }, request, response);
+    const holds = Object.keys(whatIf).length === 0 && (!shopDay || isDeepStrictEqual(shopDay, task.shop.day));
+    const tried = { ...task, shop: shopDay ? { ...task.shop, day: shopDay } : task.shop, whatIf: whatIf as NonNullable<DayTask['whatIf']> };
+    return shown(tried, holds, request, response);
+  });
+  router.put('/standing', (request, response) => {
+    standing.write(check(standingSchema, request.body, readWith).steps);
+    response.status(204).end();
+  });
+  router.delete('/standing', (_request, response) => {
+    standing.drop();
+    response.status(204).end();
   });
   router.get('/promise/:id', async (request, response) => {
     const task = { ...taskOf(parts), job: request.params.id };

@@ -13,6 +13,8 @@ import { remnantsOfAnyMaterial } from './migrations/0010-remnants-of-any-materia
 import { shopSettings } from './migrations/0011-shop-settings.sql';
 import { log } from './migrations/0012-log.sql';
 import { secrets } from './migrations/0013-secrets.sql';
+import { standingPlan } from './migrations/0014-standing-plan.sql';
+import { tokens } from './migrations/0015-tokens.sql';
 
 export interface Migration {
   readonly name: string;
@@ -34,6 +36,8 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'shop-settings', sql: shopSettings },
   { name: 'log', sql: log },
   { name: 'secrets', sql: secrets },
+  { name: 'standing-plan', sql: standingPlan },
+  { name: 'tokens', sql: tokens },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

@@ -5,6 +5,8 @@ import type { Logger } from 'pino';
 import { beginEvents } from '../http/events';
 import { check, notFound } from '../http/refusal';
 import type { JobStore } from '../jobs/jobs.store';
+import { codeLink } from '../papers/code-links';
+import type { Reached } from '../tls/trust.routes';
 import { printed } from '../papers/papers.routes';
 import type { ShopStore } from '../shop/shop.store';
 import { askerOf } from '../workers/asker';
@@ -20,6 +22,14 @@ interface Print {
   readonly listeners: Set<(event: LabelPrintEvent, at: LabelPrint) => void>;
 }
 
+interface PrinterParts {
+  readonly jobs: JobStore;
+  readonly shops: ShopStore;
+  readonly workers: Workers;
+  readonly reached: Reached;
+  readonly log: Logger;
+}
+
 /** A print that nobody listens to ends itself after this. */
 const UNHEARD_MS = 30_000;
 const OVER: ReadonlySet<LabelPrintEvent> = new Set(['done', 'out-of-labels', 'stopped', 'failed']);
@@ -28,7 +38,7 @@ const OVER: ReadonlySet<LabelPrintEvent> = new Set(['done', 'out-of-labels', 'st
  * The shop's label printer. `POST /print` makes the labels of a job or of one cushion and sends them to it, one print after the other: what waits says how many are before it.
  * `GET /print/:id` tells of each label that is out as a server-sent event, at the end `done` or `out-of-labels`; who stops listening stops the print after the label in hand.
  */
-export function labelPrinterRoutes(printer: LabelPrinter, jobs: JobStore, shops: ShopStore, workers: Workers, log: Logger): Router {
+export function labelPrinterRoutes(printer: LabelPrinter, { jobs, shops, workers, reached, log }: PrinterParts): Router {
   const router = Router();
   const prints = new Map<string, Print>();
   const turns = new Turns(1);
@@ -69,7 +79,7 @@ export function labelPrinterRoutes(printer: LabelPrinter, jobs: JobStore, shops:
   router.post('/print', async (request, response) => {
     const { job, cushion, from = 1 } = check(labelPrintAskSchema, request.body, readWith);
     const { document, revision } = jobs.readText(job);
-    const ask = { index: null, query: { stock: 'roll', cushion }, stamp: { revision, printedAt: new Date() } };
+    const ask = { index: null, query: { stock: 'roll', cushion }, stamp: { revision, printedAt: new Date(), link: codeLink(reached, job) } };
     const made = await workers.print({ kind: 'labels', job: document, shop: shops.read().document, ask }, askerOf(request, response));
     const { file, count = 0 } = printed(made);
     const id = randomUUID();

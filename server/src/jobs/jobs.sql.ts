@@ -109,6 +109,7 @@ export function jobStatements(db: Database) {
     toDo: db.prepare<[number], { id: string; revision: number; document: string }>(`
       SELECT j.id, j.revision, s.document FROM job j JOIN job_step s ON s.job_id = j.id AND s.step = j.step
       WHERE j.archived = 0 AND j.state NOT IN ('ready', 'delivered') ORDER BY j.due_date IS NULL, j.due_date, j.id LIMIT ?`),
+    byFirst: db.prepare<[string, string], { id: string }>('SELECT id FROM job WHERE id >= ? AND id < ? LIMIT 2'),
     clocked: db.prepare<[number], { document: string }>(`
       SELECT s.document FROM (SELECT id, step FROM job ORDER BY updated_at DESC LIMIT ?) j
       JOIN job_step s ON s.job_id = j.id AND s.step = j.step WHERE instr(s.document, '"minutes":{') > 0`),

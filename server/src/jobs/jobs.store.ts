@@ -98,6 +98,13 @@ export class JobStore {
     return this.#sql.toDo.all(most);
   }
 
+  /** The one job whose id begins so; null where there is none, or more than one. */
+  byFirst(letters: string): string | null {
+    if (!/^[0-9a-f]{8}$/.test(letters)) return null;
+    const found = this.#sql.byFirst.all(letters, `${letters}~`);
+    return found.length === 1 ? (found[0]?.id ?? null) : null;
+  }
+
   /** Of so many jobs that were worked at last those with clocked minutes, as they are stored. */
   clocked(most: number): string[] {
     return this.#sql.clocked.all(most).map(({ document: text }) => text);

@@ -1,6 +1,8 @@
 import { readWith } from '@yardland/core';
 import { PAPERS, type Printed } from '@yardland/paper';
 import { Router } from 'express';
+import type { Reached } from '../tls/trust.routes';
+import { codeLink } from './code-links';
 import { askerOf } from '../workers/asker';
 import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
@@ -18,8 +20,15 @@ export function printed(made: Printed): Extract<Printed, { readonly kind: 'file'
   return made;
 }
 
+interface PaperParts {
+  readonly jobs: JobStore;
+  readonly shops: ShopStore;
+  readonly workers: Workers;
+  readonly reached: Reached;
+}
+
 /** Paper and tables of a job, each kind by its own line in the list of papers, and the whole plan as JSON: made in worker threads. */
-export function paperRoutes(jobs: JobStore, shops: ShopStore, workers: Workers): Router {
+export function paperRoutes({ jobs, shops, workers, reached }: PaperParts): Router {
   const router = Router({ mergeParams: true });
 
   // A look at the head of an answer computes nothing.
@@ -35,7 +44,7 @@ export function paperRoutes(jobs: JobStore, shops: ShopStore, workers: Workers):
       // By its number from 1, as the address has it; whether there is one is seen where the job is read.
       const index = cushion === undefined ? null : Number(cushion) - 1;
       if (index !== null && !(index >= 0 && Number.isInteger(index))) throw notFound('cushion');
-      const ask = { index, query, stamp: { revision, printedAt: new Date() } };
+      const ask = { index, query, stamp: { revision, printedAt: new Date(), link: codeLink(reached, id) } };
       const made = printed(await workers.print({ kind, job, shop: shops.read().document, ask }, askerOf(request, response), `${id} ${cushion ?? ''}`));
       response.setHeader('Content-Disposition', `inline; filename="${fileName(`${name} ${made.words}`, ending)}"`);
       response.type(ending).send(Buffer.from(made.file));

@@ -2,10 +2,12 @@ import { randomBytes, scrypt, timingSafeEqual } from 'node:crypto';
 import { promisify } from 'node:util';
 import express, { Router, type Request, type RequestHandler, type Response } from 'express';
 import type { Logger } from 'pino';
-import { notFound, Refusal } from '../http/refusal';
+import { makeTokenSchema, readWith } from '@yardland/core';
+import { check, notFound, Refusal } from '../http/refusal';
 import { Guesses } from './guesses';
 import { IDLE_MS, type Sessions } from './sessions';
 import { signInPage } from './sign-in-page';
+import type { TokenBearer, Tokens } from './tokens';
 
 const COOKIE = 'yardland_session';
 const WRONG = 'That is not the pass-phrase of this shop.';
@@ -30,11 +32,42 @@ const sendPage = (response: Response, status: number, to: string, problem: strin
     .send(signInPage({ nonce: String(response.locals['nonce']), to, problem }));
 };
 
+interface SignInParts {
+  readonly sessions: Sessions;
+  readonly tokens: Tokens;
+  readonly log: Logger;
+}
+
+/** What a program may not do, whatever its token: say who else comes in. */
+const PEOPLE_ONLY = /^\/api\/(?:sessions|tokens|backups)(?:\/|$)/;
+
+/** Lets a program in by its token, for what it may do; throws the refusal. */
+function letIn(bearer: TokenBearer, { method, path }: Request): void {
+  if (!path.startsWith('/api/') || PEOPLE_ONLY.test(path))
+    throw new Refusal(403, { code: 'token-not-for-this', path: '', message: 'A program’s token is not for this: sign in as a person.' });
+  if (!bearer.mayWrite && !['GET', 'HEAD'].includes(method))
+    throw new Refusal(403, { code: 'token-reads-only', path: '', message: 'This token is for reading only.' });
+}
+
+/** Tokens of programs: listed, made, ended. */
+function tokenRoutes(router: Router, tokens: Tokens): void {
+  router.get('/api/tokens', (_request, response) => {
+    response.json({ tokens: tokens.list() });
+  });
+  router.post('/api/tokens', express.json({ limit: '4kb' }), (request, response) => {
+    response.status(201).json(tokens.make(check(makeTokenSchema, request.body, readWith)));
+  });
+  router.delete('/api/tokens/:id', (request, response) => {
+    if (!tokens.end(request.params.id)) throw notFound('token');
+    response.status(204).end();
+  });
+}
+
 /**
  * Sign-in with the shop's pass-phrase: a page that asks for it, a session in an HttpOnly, SameSite cookie, and signing out. Wrong guesses make the next ones slower and lock
  * nobody out: the right one is always taken. A session that is ended ends its streams with it. Everything after this middleware requires a session.
  */
-export function signIn(passPhrase: string, sessions: Sessions, log: Logger): RequestHandler {
+export function signIn(passPhrase: string, { sessions, tokens, log }: SignInParts): RequestHandler {
   const router = Router();
   const salt = randomBytes(16);
   const wanted = scrypted(passPhrase, salt, 32);
@@ -74,6 +107,13 @@ export function signIn(passPhrase: string, sessions: Sessions, log: Logger): Req
   });
 
   router.use((request, response, next) => {
+    const bearer = tokens.of(request.headers.authorization);
+    if (bearer) {
+      letIn(bearer, request);
+      response.locals['session'] = bearer.id;
+      next();
+      return;
+    }
     const here = sessions.of(tokenOf(request));
     if (here !== null) {
       response.locals['session'] = here;
@@ -95,6 +135,7 @@ export function signIn(passPhrase: string, sessions: Sessions, log: Logger): Req
     response.clearCookie(COOKIE, { path: '/' });
     response.redirect(303, '/sign-in');
   });
+  tokenRoutes(router, tokens);
   router.get('/api/sessions', (_request, response) => {
     response.json({ asked: true, sessions: sessions.list(String(response.locals['session'])) });
   });

@@ -81,6 +81,7 @@ export function times({ jobs, shop }: { readonly jobs: readonly string[]; readon
   return { jobs: jobs.length, works: learntFrom(clocked.flat()) };
 }
 
+export { practiceOf, practiceStart } from './practice-tasks';
 export { dayPaper, dayPlan, dayPromise, daySavers } from './day-tasks';
 
 /** One of the simulated camera's pictures, as a JPEG file. */

@@ -2,6 +2,7 @@ import { availableParallelism } from 'node:os';
 import type { DayPaperAsk, Printed } from '@yardland/paper';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/refusal';
+import type { ShopDocument } from '@yardland/core';
 import type { DayTask } from './day-tasks';
 import type * as tasks from './tasks';
 import { tasksBeside } from './threads';
@@ -71,6 +72,10 @@ export class Workers {
     asker: Asker,
   ): Promise<Answer> {
     return this.#run(name, task, asker, 'day');
+  }
+
+  practice<Answer>(name: 'practiceStart' | 'practiceOf', task: { readonly shop: ShopDocument; readonly job?: string }, asker: Asker): Promise<Answer> {
+    return this.#run(name, task, asker);
   }
 
   photograph(shot: number): Promise<Uint8Array> {

@@ -1,9 +1,12 @@
-import { ChangeDetectionStrategy, Component, inject, Injector } from '@angular/core';
+import { ChangeDetectionStrategy, Component, EnvironmentInjector, inject, Injector } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { WaitingEdits } from './job/saving/waiting-edits';
 import { UNSENT_SAMPLES, WindowShelves } from './shared/saving/window-shelves';
 import { MessagesList } from './shell/messages-list';
 import { Settings } from './shell/settings';
+
+/** Where the guide keeps how far somebody is. */
+const GUIDE_KEY = 'yardland.guide';
 
 @Component({
   selector: 'yl-app',
@@ -17,7 +20,14 @@ export class App {
   constructor() {
     inject(Settings).apply();
     inject(WaitingEdits).start();
+    if (localStorage.getItem(GUIDE_KEY) !== null) void this.#guide(inject(EnvironmentInjector));
     if (inject(WindowShelves).ids(UNSENT_SAMPLES).length) void this.#sendSamples();
+  }
+
+  /** Whoever is being shown the way in, or practises, goes on with it. */
+  async #guide(injector: EnvironmentInjector): Promise<void> {
+    const { showGuide } = await import('./guide/show-guide');
+    showGuide(injector);
   }
 
   /** Samples that an earlier page could not send go out from whatever page is opened next. */

@@ -3,7 +3,7 @@ import type { Job } from '../../job/document';
 import type { ShopDocument } from '../../shop/shop';
 import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import { checkSchedule } from '../request';
-import { dayOf, dayRequest, type JobToDo } from './day';
+import { dayOf, dayRequest, standingOf, type JobToDo } from './day';
 import { promiseFor, saversOf } from './promise';
 import { stepsOf, type DayStep } from './steps';
 
@@ -26,7 +26,7 @@ const one: Pick<ShopDocument, 'people' | 'day'> = {
 function toDo(id: string, minutes: readonly number[], over: Partial<JobToDo> = {}, step: Partial<DayStep> = {}): JobToDo {
   const steps = minutes.map((long, i): DayStep => {
     const base = { id: `s${i}`, does: 'sew', needs: null, minutes: long, waitMinutes: 0, after: i ? [`s${i - 1}`] : [], splits: true, setup: null } as const;
-    return { ...base, material: null, work: 'sew', inHand: false, of: 'seat', operations: [], ...step };
+    return { ...base, material: null, work: 'sew', inHand: false, begunBy: null, of: 'seat', operations: [], ...step };
   });
   return { id, name: id.slice(0, 2), customer: '', state: 'cutting', due: '2026-12-18', awaits: {}, steps, ...over };
 }
@@ -126,6 +126,49 @@ describe('the plan of the day', () => {
     expect(dayOf([toDo(first, [60])], { ...two, day: { ...two.day, pins } }, at).steps[0]!.person).toBe('Bram');
     const nobody = { people: ['Bram'], day: two.day };
     expect(dayOf([toDo(first, [60], {}, { does: 'staple' })], nobody, at).problems[0]!.code).toBe('schedule-nobody');
+  });
+
+  it('goes on with the plan that stands: a tick moves nothing but what then begins sooner', () => {
+    const week = { hours: WEEK, does: ['cut', 'sew', 'fill', 'staple'] as ('cut' | 'sew' | 'fill' | 'staple')[] };
+    const three = { people: ['Ines', 'Bram', 'Tove'], day: { starts: '08:00', workers: { Ines: week, Bram: week, Tove: week } } };
+    const minutes = [95, 40, 130, 70, 25, 210, 55, 85];
+    const jobs = [first, second, third].map((id, j) => toDo(id, [...minutes.slice(j), ...minutes.slice(0, j)], { due: `2026-12-0${2 + j}` }));
+    const before = dayOf(jobs, three, at);
+    for (const { job, step } of before.steps.filter(({ parts }) => parts[0]!.start === '2026-12-01T08:00')) {
+      const left = jobs.map((one) =>
+        one.id === job
+          ? { ...one, steps: one.steps.filter(({ id }) => id !== step).map((each) => ({ ...each, after: each.after.filter((id) => id !== step) })) }
+          : one,
+      );
+      const after = dayOf(left, three, { ...at, standing: standingOf(before) });
+      expect(after.steps.length).toBe(before.steps.length - 1);
+      for (const now of after.steps) {
+        const was = before.steps.find((one) => one.job === now.job && one.step === now.step)!;
+        expect(now.person).withContext(`${now.job} ${now.step}`).toBe(was.person);
+        expect(now.parts[0]!.start <= was.parts[0]!.start)
+          .withContext(`${now.job} ${now.step} begins later`)
+          .toBeTrue();
+      }
+    }
+  });
+
+  it('moves what stands where that saves more lateness than an hour for each step, and not for less', () => {
+    const two = {
+      people: ['Ines', 'Bram'],
+      day: { starts: '08:00', workers: Object.fromEntries(['Ines', 'Bram'].map((name) => [name, { hours: WEEK, does: ['sew' as const] }])) },
+    };
+    const standing = [first, second].map((job, i) => ({ job, step: 's0', person: 'Ines', start: `2026-12-01T${i ? '15' : '08'}:00` }));
+    // Ines has both; the second would be late by 14 hours, for it ends at 14:00 on the day after it is due. Bram has nothing to do.
+    const jobs = (long: number) => [toDo(first, [420], { due: '2026-12-01' }), toDo(second, [long], { due: '2026-12-01' })];
+    expect(dayOf(jobs(420), two, { ...at, standing }).steps.map(({ person, job }) => [job, person])).toEqual([
+      [first, 'Ines'],
+      [second, 'Bram'],
+    ]);
+    // In time either way: whoever has it keeps it, though the other could do it sooner.
+    expect(dayOf(jobs(60), two, { ...at, standing }).steps.map(({ person }) => person)).toEqual(['Ines', 'Ines']);
+    // Whoever began a step ends it, late or not.
+    const begun = [toDo(first, [420], { due: '2026-12-01' }), toDo(second, [420], { due: '2026-12-01' }, { begunBy: 'Ines' })];
+    expect(dayOf(begun, two, { ...at, standing }).steps.find(({ job }) => job === second)!.person).toBe('Ines');
   });
 
   it('shows one person in a shop that has named nobody', () => {

@@ -3,7 +3,7 @@ import type { Job } from '../../job/document';
 import { TRADES, USUAL_START, USUAL_WEEK, type DayPin, type Trade, type Worker } from '../../shop/day';
 import type { ShopDocument } from '../../shop/shop';
 import { schedule, type Schedule } from '../answer';
-import { checkSchedule, type ScheduleRequest } from '../request';
+import { canDo, checkSchedule, minutesOf, type ScheduleRequest } from '../request';
 import type { DayStep } from './steps';
 
 /** A job as the plan of the day takes it: what is left to do, and what it waits for. */
@@ -17,10 +17,14 @@ export interface JobToDo {
   readonly steps: readonly DayStep[];
 }
 
-/** When it is: the day, YYYY-MM-DD, and the time on it, HH:MM. */
+/** A step on the plan that stands: whose it is, and when it was to begin. */
+export type StandingStep = NonNullable<ScheduleRequest['standing']>[number];
+
+/** When it is: the day, YYYY-MM-DD, and the time on it, HH:MM; and the plan that stands then. */
 export interface Moment {
   readonly day: string;
   readonly time: string;
+  readonly standing?: readonly StandingStep[];
 }
 
 /** Something tried out: somebody works other hours on a day, or a job is left until a day. */
@@ -97,7 +101,7 @@ const UNDATED_DAYS = 365;
 /** Who works in a shop that has named nobody. */
 export const ONE_PERSON = 'the shop';
 /** How long the plan is improved, at the pace of an ordinary machine. */
-const SECONDS = 0.6;
+const SECONDS = 0.5;
 
 const DAY_MS = 86_400_000;
 /** A day so many days later, YYYY-MM-DD. */
@@ -132,15 +136,24 @@ const pinsOf = (shop: Pick<ShopDocument, 'day'>): ReadonlyMap<string, DayPin> =>
 export function dayRequest(
   jobs: readonly JobToDo[],
   shop: Pick<ShopDocument, 'people' | 'day'>,
-  { day: from, time: now }: Moment,
+  { day: from, time: now, standing = [] }: Moment,
   over: WhatIf = {},
 ): ScheduleRequest {
   const people = peopleOf(shop);
   const names = new Set(people.map(({ name }) => name));
+  const starts = shop.day?.starts ?? USUAL_START;
+  const asked = people.map(({ name, hours, does, off, otherwise }) => ({
+    name,
+    hours: [...hours],
+    does: [...does],
+    off: [...off],
+    otherwise: [...otherwise, ...(over.otherwise ?? []).filter(({ person }) => person === name).map(({ day, hours: long }) => ({ day, hours: long }))],
+  }));
   const pins = pinsOf(shop);
+  const standsAt = new Map(standing.map((one) => [`${one.job} ${one.step}`, one.person]));
   const stepOf = (
     job: JobToDo,
-    { id, does, needs, minutes, waitMinutes, after, splits, setup, material, inHand }: DayStep,
+    { id, does, needs, minutes, waitMinutes, after, splits, setup, material, inHand, begunBy }: DayStep,
   ): ScheduleRequest['jobs'][number]['steps'][number] => {
     const pin = pins.get(`${job.id} ${id}`);
     const awaited = awaitedOf(job, from).find(({ what }) => what === material);
@@ -149,8 +162,10 @@ export function dayRequest(
       .filter((one) => one !== undefined)
       .sort()
       .at(-1);
-    // Somebody who has left does not hold a step for ever.
-    const person = pin?.person !== undefined && names.has(pin.person) ? pin.person : undefined;
+    // Somebody who has left, or does such work no more, does not hold a step for ever.
+    const began = begunBy ?? (inHand ? standsAt.get(`${job.id} ${id}`) : undefined);
+    const begun = asked.find((one) => one.name === began && canDo(one, { does, minutes, splits, person: null }, minutesOf(starts)))?.name;
+    const person = pin?.person !== undefined && names.has(pin.person) ? pin.person : begun;
     const notBefore = pin?.notBefore ?? (inHand ? `${from}T${now}` : undefined);
     return {
       id,
@@ -170,14 +185,8 @@ export function dayRequest(
     format: 'yardland/schedule@1',
     from,
     now,
-    dayStarts: shop.day?.starts ?? USUAL_START,
-    people: people.map(({ name, hours, does, off, otherwise }) => ({
-      name,
-      hours: [...hours],
-      does: [...does],
-      off: [...off],
-      otherwise: [...otherwise, ...(over.otherwise ?? []).filter(({ person }) => person === name).map(({ day, hours: long }) => ({ day, hours: long }))],
-    })),
+    dayStarts: starts,
+    people: asked,
     machines: { table: shop.day?.tables ?? 1, machine: shop.day?.machines ?? Math.max(1, people.filter(({ does }) => does.includes('sew')).length) },
     jobs: jobs
       .filter(({ steps }) => steps.length > 0)
@@ -189,6 +198,7 @@ export function dayRequest(
       })),
     seconds: SECONDS,
     seed: 1,
+    ...(standing.length ? { standing: [...standing] } : {}),
   };
 }
 
@@ -204,6 +214,10 @@ function plannedSteps(jobs: readonly JobToDo[], shop: Pick<ShopDocument, 'day'>,
     return [{ job, step: id, person, parts, does, needs, minutes, work, of, operations, inHand, restsUntil, pinned: pins.has(`${job} ${id}`), setup, after }];
   });
 }
+
+/** The plan as the next one goes on from it. */
+export const standingOf = ({ steps }: Pick<Day, 'steps'>): StandingStep[] =>
+  steps.map(({ job, step, person, parts }) => ({ job, step, person, start: parts[0]?.start ?? '' }));
 
 /** The plan of the day: all that is left on jobs at work, by the people of the shop. */
 export function dayOf(all: readonly JobToDo[], shop: Pick<ShopDocument, 'people' | 'day'>, at: Moment, over: WhatIf = {}): Day {

@@ -1,4 +1,4 @@
-import { doneOn } from '../../bench/batch';
+import { doneBy, doneOn } from '../../bench/batch';
 import { footFor } from '../../bench/feet';
 import { workOf } from '../../bench/learnt';
 import type { Operation } from '../../piece/operation';
@@ -25,6 +25,8 @@ export interface DayStep {
   readonly work: Work;
   /** The clock at the bench runs on it. */
   readonly inHand: boolean;
+  /** Whose clock runs on it, or who ticked some of its cushions already; null where that is not known. */
+  readonly begunBy: string | null;
   /** What is cut, or the cushions it is done on, in words. */
   readonly of: string;
   /** Its operations, and the place of their cushion in the job. */
@@ -45,6 +47,7 @@ interface Left {
   readonly count: number;
   /** The clock runs on it. */
   readonly inHand: boolean;
+  readonly begunBy: string | null;
   readonly work: Work;
   readonly setup: DayStep['setup'];
   readonly material: DayStep['material'];
@@ -77,7 +80,9 @@ function leftOf(plan: Plan, one: CushionPlan, cushion: number): Left[] {
     const setup: DayStep['setup'] = foot !== null ? { cloth, foot } : material === 'cloth' ? { cloth } : null;
     const group = cuts === null ? '' : cuts === 'cloth' ? `cloth ${cloth}` : cuts;
     const of = cuts === null ? (count > 1 ? `${name}, ${count} of it` : name) : cuts === 'cloth' ? cloth : cuts;
-    return [{ cushion, operation, count, inHand: bench?.clock?.step === operation.id, work, setup, material, of, group }];
+    const inHand = bench?.clock?.step === operation.id;
+    const begunBy = (inHand ? bench?.clock?.by : undefined) ?? doneBy(bench?.done[operation.id], quantity).at(-1)?.person ?? null;
+    return [{ cushion, operation, count, inHand, begunBy, work, setup, material, of, group }];
   });
 }
 
@@ -130,6 +135,7 @@ function stepsFrom(goes: readonly (readonly Left[])[]): DayStep[] {
       material: first.material,
       work: first.work,
       inHand: go.some((one) => one.inHand),
+      begunBy: (go.find((one) => one.inHand && one.begunBy !== null) ?? go.findLast((one) => one.begunBy !== null))?.begunBy ?? null,
       of: [...new Set(go.map(({ of }) => of))].join(', '),
       operations: go.map(({ cushion, operation }) => ({ cushion, id: operation.id })),
     };

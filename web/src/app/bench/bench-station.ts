@@ -1,6 +1,7 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { FILL_WAYS, formatNumber, HANDS, MACHINES, recutPlaces, toolsOf, type Operation, minutesInWords } from '@yardland/core';
+import { PHONE } from '../shared/screens';
 import { JobStore } from '../job/job-store';
 import { layWords } from '../lay/lay-words';
 import { Choice } from '../shared/controls/choice';
@@ -34,8 +35,15 @@ export class BenchStation {
   protected readonly scene = computed<Scene>(() => {
     const [one, step] = [this.store.cushionPlan(), this.work.step()];
     const fit = `bench ${this.store.cushionIndex()} ${step?.id ?? ''}`;
+    // On a narrow screen the picture stands over the work order, as wide as the screen; else it is a column beside it.
     return one?.state === 'planned' && step
-      ? stepScene(one, step, { fit, lying: 'under-each-other', inWords: this.store.inWords(), shop: this.store.shop(), hand: this.work.hand() })
+      ? stepScene(one, step, {
+          fit,
+          lying: matchMedia(PHONE).matches ? 'in-wide-rows' : 'under-each-other',
+          inWords: this.store.inWords(),
+          shop: this.store.shop(),
+          hand: this.work.hand(),
+        })
       : { title: 'Bench', fit, items: [] };
   });
 

@@ -66,8 +66,20 @@ export class BenchWork {
   /** The step in hand: the first that is not done, unless another is pointed at; until something is ticked or there are other steps. */
   readonly here = linkedSignal({
     source: () => ({ done: this.#done(), quantity: this.quantity(), ids: this.#ids() }),
-    computation: () => untracked(() => (this.steps().find((step) => this.done(step).length < this.quantity()) ?? this.steps()[0])?.id ?? ''),
+    computation: () => untracked(() => this.#next()?.id ?? ''),
   });
+  /** The step, or the piece, that a code on paper has led to: in the address, in any case. */
+  #led = new URLSearchParams(location.search).get('at')?.toLowerCase();
+
+  /** The first step that is not done: of those that a code has led to, the first time that there are steps. */
+  #next(): Operation | undefined {
+    const all = this.steps();
+    const led = all.filter(({ id, pieces }) => [id, ...pieces].some((one) => one.toLowerCase() === this.#led));
+    if (all.length) this.#led = undefined;
+    const left = (steps: readonly Operation[]): Operation | undefined => steps.find((step) => this.done(step).length < this.quantity());
+    return left(led) ?? led[0] ?? left(all) ?? all[0];
+  }
+
   readonly step = computed(() => this.steps().find(({ id }) => id === this.here()) ?? this.steps()[0] ?? null);
   readonly place = computed(() => this.steps().findIndex(({ id }) => id === this.step()?.id) + 1);
   readonly time = computed(() => benchTime(this.steps(), this.#passed(), this.#bench().minutes ?? {}, this.quantity()));
@@ -168,7 +180,10 @@ export class BenchWork {
         ...bench,
         minutes: { ...bench.minutes, [running.step]: Math.round(((bench.minutes?.[running.step] ?? 0) + minutes) * 100) / 100 },
       }));
-    } else if (step) this.change('Clock started', (bench) => ({ ...bench, clock: { step: step.id, since: now.toISOString() } }));
+    } else if (step) {
+      const by = this.person();
+      this.change('Clock started', (bench) => ({ ...bench, clock: { step: step.id, since: now.toISOString(), ...(by ? { by } : {}) } }));
+    }
   }
 
   /** Changes what is kept of the bench, as one step of undo. */

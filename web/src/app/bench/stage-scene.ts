@@ -1,4 +1,4 @@
-import type { Stage, StageLook } from '@yardland/core';
+import type { Stage, StageLook, StepLying } from '@yardland/core';
 import { folded } from '../shared/table/draw';
 import type { Look, SceneItem } from '../shared/table/scene';
 
@@ -32,7 +32,7 @@ export const stageColumns = (count: number): number => (count <= 3 ? Math.max(1,
  */
 export function stageItems(
   stages: readonly Stage[],
-  { left, top, width, lying }: { readonly left: number; readonly top: number; readonly width: number; readonly lying: 'in-rows' | 'under-each-other' },
+  { left, top, width, lying }: { readonly left: number; readonly top: number; readonly width: number; readonly lying: StepLying },
 ): SceneItem[] {
   const all = stages.flatMap(({ lines: drawn }) => drawn.filter(({ look }) => look !== 'stitch').flatMap(({ points }) => points));
   const [minX, maxX] = [Math.min(...all.map(({ x }) => x)), Math.max(...all.map(({ x }) => x))];
@@ -42,7 +42,7 @@ export function stageItems(
   const scale = width / (maxX - minX);
   const height = (maxY - minY) * scale;
   return stages.flatMap(({ words, lines: drawn }, i): SceneItem[] => {
-    const columns = lying === 'in-rows' ? stageColumns(stages.length) : 1;
+    const columns = lying !== 'under-each-other' ? stageColumns(stages.length) : 1;
     const [column, row] = [i % columns, Math.floor(i / columns)];
     const [x0, y0] = [left + column * width * APART, top - height - row * (height + width * WORDS_ROOM)];
     return [

@@ -125,8 +125,8 @@ export function stepScene(one: Planned, step: Operation, { fit, lying, inWords, 
   const box = places.length ? bounds(places) : ALONE;
   const wide = box.maxX - box.minX;
   const left = box.minX;
-  const width = lying === 'in-rows' ? (wide / stageColumns(step.stages.length)) * 0.78 : wide * 0.8;
-  const top = box.minY - wide * (lying === 'in-rows' ? 0.1 : 0.16);
+  const width = lying !== 'under-each-other' ? (wide / stageColumns(step.stages.length)) * 0.78 : wide * 0.8;
+  const top = box.minY - wide * (lying !== 'under-each-other' ? 0.1 : 0.16);
   return {
     ...scene,
     title: `${scene.title}. ${step.stages.map(({ words }, i) => `${i + 1}: ${words}`).join('; ')}`,

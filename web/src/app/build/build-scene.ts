@@ -83,12 +83,12 @@ export function buildScene(one: CushionPlan, shop: Shop, inWords: SayIn, fit: st
       kind: 'note',
       key: 'section-words',
       at: { x: 0, y: sectionY - section.underMm },
-      dy: one.profile.kind === 'body' ? 72 : 46,
+      dy: one.profile.kind === 'body' ? 72 : 56,
       text: `Section, ${section.way}`,
       look: 'head',
     },
   ];
-  return { title: `Build of ${one.source.name}, plan and section`, fit, room: { left: 84, right: slope ? 180 : 158, top: 58, bottom: 66 }, items };
+  return { title: `Build of ${one.source.name}, plan and section`, fit, room: { left: 84, right: slope ? 180 : 158, top: 84, bottom: 66 }, items };
 }
 
 /** Heights, as shares of the crown, at which the surface is cut level on the drawing. */

@@ -166,5 +166,5 @@ export function coverScene(one: Planned, fit: string, inWords: SayIn): Scene {
     for (const placed of row) items.push(...pieceItems(placed, y, most, one.sizes.seam.value, inWords));
     y -= most * ROW_GAP;
   }
-  return { title: `Pieces of the cover of ${one.source.name}`, fit, room: { left: 40, right: 40, top: 92, bottom: 34 }, items };
+  return { title: `Pieces of the cover of ${one.source.name}`, fit, room: { left: 40, right: 84, top: 92, bottom: 34 }, items };
 }

@@ -65,6 +65,16 @@ const PARTS: readonly Option<Part>[] = [
         <button
           type="button"
           ylTool
+          aria-label="Plan anew"
+          title="Plan anew: every step to whoever is free first, whatever the plan was so far"
+          [disabled]="!store.day()"
+          (click)="store.anew()"
+        >
+          <svg [ylIcon]="icons.shuffle" size="20"></svg>
+        </button>
+        <button
+          type="button"
+          ylTool
           aria-label="Copy the calendar’s address"
           title="Copy the calendar’s address"
           [disabled]="!store.shown()"

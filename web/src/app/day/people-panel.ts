@@ -34,8 +34,8 @@ const TRADE_WORDS: Readonly<Record<Trade, string>> = { cut: 'cuts', sew: 'sews',
         People are named in the <a class="underline" routerLink="/stockroom">Stockroom</a>. Hours are counted from when the day starts, without a break.
       </p>
     </div>
-    <div class="overflow-x-auto">
-      <table ylRows class="min-w-220 [&_td]:py-1.5! [&_td]:align-top" aria-label="Who works when">
+    <div class="relative max-w-full min-w-0 overflow-x-auto">
+      <table ylRows class="[&_td]:py-1.5! min-[901px]:min-w-220 [&_td]:align-top" aria-label="Who works when">
         <thead>
           <tr>
             <th scope="col">who</th>

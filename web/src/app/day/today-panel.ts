@@ -30,17 +30,16 @@ interface Card {
   selector: 'yl-today-panel',
   imports: [RouterLink, Icon, Tool, Words],
   template: `
-    <div class="mb-2 flex items-center gap-2">
+    <div class="mb-2 flex flex-wrap items-center gap-2">
       <button type="button" ylTool aria-label="The day before" [disabled]="on() <= first()" (click)="on.set(step(-1))">
         <svg ylIcon="chevron-left" size="20"></svg>
       </button>
-      <h2 class="min-w-64 text-center text-figure" aria-live="polite">{{ title() }}</h2>
+      <h2 class="min-w-64 text-center text-figure max-phone:min-w-0 max-phone:flex-1" aria-live="polite">{{ title() }}</h2>
       <button type="button" ylTool aria-label="The day after" (click)="on.set(step(1))"><svg ylIcon="chevron-right" size="20"></svg></button>
-      <p ylWords>{{ sum() }}</p>
+      <p ylWords class="max-phone:basis-full">{{ sum() }}</p>
     </div>
     <div
-      class="grid min-h-0 flex-1 auto-rows-fr gap-4 overflow-auto pb-5"
-      [style.grid-template-columns]="'repeat(' + columns().length + ', minmax(220px, 1fr))'"
+      class="grid min-h-0 flex-1 auto-rows-[minmax(min-content,1fr)] grid-cols-[repeat(auto-fit,minmax(220px,1fr))] gap-4 overflow-auto pb-5 max-phone:auto-rows-auto"
     >
       @for (column of columns(); track column.name) {
         <section class="rounded-xl bg-linen p-3 shadow-card" [attr.aria-label]="column.name">

@@ -22,8 +22,6 @@ const SPANS: readonly Option<'7' | '14'>[] = [
 ];
 /** Heights of a lane, pixels: few people have more room each. */
 const LANE_PX = { job: 48, leastOfPerson: 64, mostOfPerson: 112, ofAll: 450 } as const;
-/** A bar narrower than this says nothing, per cent: what would be seen of its words is no word. */
-const LEAST_WORDS = 3.2;
 
 const SHORT = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
 
@@ -36,6 +34,15 @@ const SHORT = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric
     .bar {
       background: var(--color-linen);
       border-color: var(--color-line-strong);
+    }
+    /* A narrow bar says nothing: what would be seen of its words is no word. */
+    .bar {
+      container-type: inline-size;
+    }
+    @container (width < 46px) {
+      .said {
+        display: none;
+      }
     }
     .works > i {
       background: var(--color-chalk);
@@ -83,7 +90,6 @@ export class WeeksPanel {
     const people = Math.max(1, this.store.day()?.people.length ?? 1);
     return Math.min(LANE_PX.mostOfPerson, Math.max(LANE_PX.leastOfPerson, LANE_PX.ofAll / people));
   });
-  protected readonly leastWords = LEAST_WORDS;
   protected readonly picture = computed(() => {
     const day = this.store.day();
     return day ? barsOf(day, this.by(), this.from(), Number(this.span())) : null;

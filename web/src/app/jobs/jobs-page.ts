@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild, type ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, EnvironmentInjector, inject, signal, viewChild, type ElementRef } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
+import { GraduationCap } from 'lucide';
 import { Icon } from '../shared/icon';
 import { formatNumber, JOB_STATES, JOB_TEXT_LIMIT, type Job, type JobSummary, type StoredJob } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, tap, throwError, type Observable } from 'rxjs';
@@ -36,6 +37,8 @@ const ABOUT = 'jobs';
 export class JobsPage {
   readonly #api = inject(JobsApi);
   readonly #router = inject(Router);
+  readonly #injector = inject(EnvironmentInjector);
+  protected readonly learnIcon = GraduationCap;
   private readonly file = viewChild.required<ElementRef<HTMLInputElement>>('file');
   /** The shop, once it is read; a job that is made before waits for it. */
   readonly #shop$ = inject(ShopService).shop$;
@@ -87,6 +90,31 @@ export class JobsPage {
 
   protected create(): void {
     this.#open(this.#shop$.pipe(switchMap((shop) => this.#api.create(newJob(shop)))));
+  }
+
+  /** The first hour, on the real screens. */
+  protected async wayIn(): Promise<void> {
+    (await this.#guide())?.at(0);
+  }
+
+  /** A job with mistakes in it, to be found. */
+  protected async practise(): Promise<void> {
+    (await this.#guide())?.practise().subscribe({
+      next: (id) => void this.#router.navigate(['/jobs', id, 1, 'template']),
+      error: (error: unknown) => this.#warn(error),
+    });
+  }
+
+  /** What shows the way, fetched when it is asked for. */
+  async #guide() {
+    try {
+      const [{ showGuide }, { GuideStore }] = await Promise.all([import('../guide/show-guide'), import('../guide/guide-store')]);
+      showGuide(this.#injector);
+      return this.#injector.get(GuideStore);
+    } catch {
+      this.#messages.warn(ABOUT, 'The way in could not be fetched: the server does not answer.');
+      return null;
+    }
   }
 
   protected duplicate(id: string): void {

@@ -4,7 +4,7 @@ import { boxArea } from '../shared/table/cushion-scene';
 import type { Look, SceneItem } from '../shared/table/scene';
 
 /** Room between rows or sheets, as a share of the material's width. */
-const GAP = 0.2;
+const GAP = 0.26;
 /** A roll is folded into rows so that the whole is about this much wider than high. */
 const ASPECT = 1.5;
 

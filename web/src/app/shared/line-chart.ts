@@ -1,5 +1,5 @@
 import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
-import type { Data, Layout } from 'plotly.js';
+import type { Annotations, Data, Layout } from 'plotly.js';
 import type * as Plotly from 'plotly.js-basic-dist-min';
 import { resolvedColour } from './chart-colours';
 import { Words } from './ui/ui';
@@ -13,6 +13,11 @@ export interface ChartLine {
 
 const TOKENS = ['--color-chalk', '--color-madder', '--color-sage-line', '--color-straw-line'] as const;
 const DASHES = ['solid', 'dash', 'dot', 'dashdot'] as const;
+
+/** As high as the style of the plot has it, and how far names stand apart, px. */
+const PLOT_PX = 232;
+const NAME_PX = 14;
+const MARGIN = { l: 44, r: 78, t: 8, b: 40 };
 
 /** Lines over each other, told apart by colour and by dashes, with named places on them. Plotly is fetched when the first chart is shown. */
 @Component({
@@ -69,24 +74,47 @@ export class LineChart {
           y: line.points.map((p) => p.y),
           line: { color, width: i === 0 ? 3 : 2, dash: DASHES[i % DASHES.length] ?? 'solid' },
         },
-        // Named to both sides by turns, so that near sitters do not write over each other.
-        ...(['middle right', 'middle left'] as const).map((textposition, side): Data => {
-          const marks = line.marks.filter((_, n) => n % 2 === side);
-          return {
-            type: 'scatter',
-            mode: 'text+markers',
-            // The last sitter's name may stand out over the frame.
-            cliponaxis: false,
-            showlegend: false,
-            x: marks.map((p) => p.x),
-            y: marks.map((p) => p.y),
-            text: marks.map((p) => (i === 0 ? ` ${p.name} ` : '')),
-            textposition,
-            marker: { color, size: 8 },
-          };
-        }),
+        {
+          type: 'scatter',
+          mode: 'markers',
+          cliponaxis: false,
+          showlegend: false,
+          x: line.marks.map((p) => p.x),
+          y: line.marks.map((p) => p.y),
+          marker: { color, size: 8 },
+        },
       ];
     });
+  }
+
+  /** Names of the places on the first line, to the right of it and below, where there is nothing, moved apart where they would lie on each other. */
+  #names(): Partial<Annotations>[] {
+    const [first] = this.lines();
+    const most = Math.max(...this.lines().flatMap(({ points }) => points.map(({ y }) => y)), 1e-9);
+    let under = Infinity;
+    return [...(first?.marks ?? [])]
+      .sort((a, b) => b.y - a.y)
+      .map(({ name, x, y }): Partial<Annotations> => {
+        const own = (y / most) * (PLOT_PX - MARGIN.t - MARGIN.b);
+        const at = Math.min(own, under - NAME_PX);
+        under = at;
+        return {
+          x,
+          y,
+          ax: 26,
+          ay: own - at,
+          text: name,
+          xanchor: 'left',
+          showarrow: true,
+          arrowhead: 0,
+          arrowwidth: 1,
+          arrowcolor: this.#resolved('--color-ink-soft'),
+        };
+      });
+  }
+
+  #farthest(): number {
+    return Math.max(...this.lines().flatMap(({ points, marks }) => [...points, ...marks].map(({ x }) => x)), 1e-9);
   }
 
   #layout(): Partial<Layout> {
@@ -94,11 +122,13 @@ export class LineChart {
     const axis = { color: ink, gridcolor: line, zeroline: false, rangemode: 'tozero' as const, fixedrange: true };
     return {
       autosize: true,
-      margin: { l: 44, r: 34, t: 8, b: 40 },
+      margin: MARGIN,
+      annotations: this.#names(),
       paper_bgcolor: 'transparent',
       plot_bgcolor: 'transparent',
       font: { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 12.5, color: ink },
-      xaxis: { ...axis, title: { text: this.xTitle() } },
+      // Names beside the line stand in the margin: left to itself, the axis grows to take them in and squeezes the line. Few ticks, so that theirs stay level.
+      xaxis: { ...axis, title: { text: this.xTitle() }, range: [0, 1.02 * this.#farthest()], nticks: 5, tickangle: 0 },
       yaxis: { ...axis, title: { text: this.yTitle() } },
       legend: { orientation: 'h', y: 1.02, yanchor: 'bottom', x: 0 },
       showlegend: this.lines().length > 1,

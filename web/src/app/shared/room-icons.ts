@@ -1,4 +1,4 @@
-import { CalendarDays, Flag, MessageSquareText, Package, Pencil, Pin, Replace, Ruler, Scissors, TriangleAlert } from 'lucide';
+import { CalendarDays, Flag, MessageSquareText, Package, Pencil, Pin, Replace, Ruler, Scissors, Shuffle, TriangleAlert } from 'lucide';
 
 /** Icons of the rooms Book and Day: not every page has to load them. */
 export const ROOM_ICONS = {
@@ -11,5 +11,6 @@ export const ROOM_ICONS = {
   replace: Replace,
   ruler: Ruler,
   scissors: Scissors,
+  shuffle: Shuffle,
   triangleAlert: TriangleAlert,
 } as const;

@@ -1,6 +1,6 @@
 import { HttpClient, type HttpInterceptorFn } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
-import { sessionListSchema, type SessionList } from '@yardland/core';
+import { madeTokenSchema, sessionListSchema, tokenListSchema, type MadeToken, type MakeToken, type SessionList, type TokenList } from '@yardland/core';
 import { map, switchMap, tap, type Observable } from 'rxjs';
 import { forgetKept } from '../offline/kept';
 import { problemOf } from '../shared/saving/problem';
@@ -16,6 +16,19 @@ export class SessionsApi {
 
   end(id: string): Observable<unknown> {
     return this.#http.delete(`/api/sessions/${id}`);
+  }
+
+  /** Tokens of the shop's programs. */
+  tokens(): Observable<TokenList> {
+    return this.#http.get('/api/tokens').pipe(map((value) => tokenListSchema.parse(value)));
+  }
+
+  makeToken(asked: MakeToken): Observable<MadeToken> {
+    return this.#http.post('/api/tokens', asked).pipe(map((value) => madeTokenSchema.parse(value)));
+  }
+
+  endToken(id: string): Observable<unknown> {
+    return this.#http.delete(`/api/tokens/${id}`);
   }
 
   /** Signs out; what this device has kept of the shop is forgotten. */

@@ -1,8 +1,10 @@
 import { DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import type { SessionList } from '@yardland/core';
+import type { MakeToken, SessionList, TokenList } from '@yardland/core';
+import { Choice } from '../shared/controls/choice';
+import { TextField } from '../shared/controls/text-field';
 import { problemOf } from '../shared/saving/problem';
-import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
+import { Button, DialogFoot, DialogFrame, FieldRow, Words } from '../shared/ui/ui';
 import { SessionsApi } from './sessions-api';
 
 /** What kind of device a browser says it is on. */
@@ -15,7 +17,7 @@ function agentWords(agent: string): string {
 /** Who is signed in; each can be ended, this one too. */
 @Component({
   selector: 'yl-sessions-dialog',
-  imports: [Button, DialogFoot, DialogFrame, Words],
+  imports: [Button, Choice, DialogFoot, DialogFrame, FieldRow, TextField, Words],
   template: `
     <div ylDialog>
       <h2 id="sessions-title">Who is signed in</h2>
@@ -35,6 +37,34 @@ function agentWords(agent: string): string {
           </li>
         }
       </ul>
+      <p><a class="underline" href="/trust" target="_blank" rel="noopener">How a tablet or a phone is brought in</a></p>
+      <section class="grid gap-1" aria-labelledby="tokens-title">
+        <h3 id="tokens-title" class="text-lead">Programs of the shop</h3>
+        <p ylWords>A program comes in by a token of its own (docs/api.md), and is out once that is ended.</p>
+        <ul class="grid gap-1">
+          @for (one of tokens(); track one.id) {
+            <li class="flex items-center justify-between gap-3 border-t border-line py-1">
+              <span>
+                {{ one.name }}, {{ one.may === 'write' ? 'reads and writes' : 'reads' }}
+                <small class="block text-label text-ink-soft"
+                  >{{ one.seenAt ? 'used last ' + when(one.seenAt) : 'not used yet' }}, since {{ when(one.createdAt) }}</small
+                >
+              </span>
+              <button type="button" ylButton [attr.aria-label]="'End the token of ' + one.name" (click)="endToken(one.id)">End it</button>
+            </li>
+          }
+        </ul>
+        @if (made(); as token) {
+          <p role="status">
+            Its token, told this once:<br /><code class="break-all select-all" data-part="token">{{ token }}</code>
+          </p>
+        }
+        <div ylFieldRow>
+          <yl-text class="field" label="Let a program in, called" [maxLength]="60" [value]="name()" (valueChange)="name.set($event)" />
+          <yl-choice label="It may" [options]="mayOptions" [value]="may()" (picked)="setMay($event)" />
+          <button type="button" ylButton (click)="makeToken()">Make a token</button>
+        </div>
+      </section>
       <div ylDialogFoot>
         <button type="button" ylButton (click)="out()">Sign out here</button>
         <button type="button" ylButton="strong" (click)="close()">Close</button>
@@ -49,6 +79,14 @@ export class SessionsDialog {
   protected readonly sessions = signal<SessionList['sessions']>([]);
   protected readonly problem = signal<string | null>(null);
   protected readonly words = agentWords;
+  protected readonly tokens = signal<TokenList['tokens']>([]);
+  protected readonly made = signal('');
+  protected readonly name = signal('');
+  protected readonly may = signal<MakeToken['may']>('read');
+  protected readonly mayOptions = [
+    { value: 'read', name: 'read' },
+    { value: 'write', name: 'read and write' },
+  ];
   readonly #time = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
   constructor() {
@@ -63,6 +101,30 @@ export class SessionsDialog {
     this.#api.end(id).subscribe({ next: () => this.#read(), error: (error: unknown) => this.problem.set(problemOf(error).message) });
   }
 
+  protected setMay(value: string): void {
+    this.may.set(value === 'write' ? 'write' : 'read');
+  }
+
+  protected makeToken(): void {
+    if (!this.name().trim()) {
+      this.problem.set('Say what the program is called.');
+      return;
+    }
+    this.problem.set('');
+    this.#api.makeToken({ name: this.name().trim(), may: this.may() }).subscribe({
+      next: ({ token }) => {
+        this.made.set(token);
+        this.name.set('');
+        this.#read();
+      },
+      error: (error: unknown) => this.problem.set(problemOf(error).message),
+    });
+  }
+
+  protected endToken(id: string): void {
+    this.#api.endToken(id).subscribe({ next: () => this.#read(), error: (error: unknown) => this.problem.set(problemOf(error).message) });
+  }
+
   protected out(): void {
     this.#api.signOut().subscribe({ next: () => location.assign('/sign-in'), error: (error: unknown) => this.problem.set(problemOf(error).message) });
   }
@@ -72,6 +134,7 @@ export class SessionsDialog {
   }
 
   #read(): void {
+    this.#api.tokens().subscribe({ next: ({ tokens }) => this.tokens.set(tokens), error: (error: unknown) => this.problem.set(problemOf(error).message) });
     this.#api.list().subscribe({ next: ({ sessions }) => this.sessions.set(sessions), error: (error: unknown) => this.problem.set(problemOf(error).message) });
   }
 }

@@ -89,8 +89,10 @@ export class Tape {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     // Where the tape lies across a narrow screen and scrolls, the station in hand is on it.
     afterRenderEffect(() => {
-      const here = this.here() ? host.querySelector<HTMLElement>('.tape-stations a.here') : null;
-      const list = here?.closest<HTMLElement>('.tape-stations');
+      // The marks of what is done make stations wider.
+      this.states();
+      const here = this.here() ? host.querySelector<HTMLElement>('.stations a.here') : null;
+      const list = here?.closest<HTMLElement>('.stations');
       if (here && list) list.scrollLeft += here.getBoundingClientRect().left - list.getBoundingClientRect().left - 40;
     });
   }

@@ -22,6 +22,7 @@ import { plateJoins } from '../../plate/wide';
 import { chosenWelt } from '../../welt/welt';
 import { blockFields, blockSchema, type Block } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
+import { EDGE_CHOICE_WORDS } from '../../words';
 
 const CUTTING = {
   strips: 'the panels',
@@ -202,7 +203,7 @@ export const block: Construction<Block> = {
   name: 'Block stool',
   idea: 'Panels all round, a plate on top, and a base of lining with a zip on three sides through which the block goes in.',
   words: ['block', 'stool', 'pouf'],
-  choiceWords: { welt: { edge: 'welt' }, welted: { edge: 'welt' }, piped: { edge: 'welt' }, plain: { edge: 'plain' } },
+  choiceWords: EDGE_CHOICE_WORDS,
   schema: blockSchema,
   defaults: () => ({ kind: 'block', edge: 'welt' }),
   fields: blockFields,

@@ -17,6 +17,7 @@ import { chosenWelt } from '../../welt/welt';
 import { edgeFields } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
 import { cordMm, seamMm } from '../../sewing/lengths';
+import { EDGE_CHOICE_WORDS } from '../../words';
 
 const CUTTING = { rest: 'the body, then the ends', notch: 'Notch the quarters of both ends and of the body’s two edges.' };
 
@@ -136,7 +137,7 @@ export const bolster: Construction<Bolster> = {
   idea: 'A roll: two ends and a body round them. Measured across its end, its height is its length.',
   heightWord: 'length',
   words: ['bolster'],
-  choiceWords: { welt: { edge: 'welt' }, welted: { edge: 'welt' }, piped: { edge: 'welt' }, plain: { edge: 'plain' } },
+  choiceWords: EDGE_CHOICE_WORDS,
   schema: bolsterSchema,
   defaults: () => ({ kind: 'bolster' }),
   fields,

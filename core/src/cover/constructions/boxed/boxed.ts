@@ -4,6 +4,7 @@ import * as z from 'zod';
 import { boxFields, boxingOf, boxShape, closingOf } from '../../box/choices';
 import { makeBox } from '../../box/make';
 import type { Construction } from '../../contract';
+import { EDGE_CHOICE_WORDS, HAND_CHOICE_WORDS, HOOK_CHOICE_WORDS, ZIP_CHOICE_WORDS } from '../../words';
 
 export const boxedSchema = z.strictObject({ kind: z.literal('boxed'), ...boxShape });
 export type Boxed = z.infer<typeof boxedSchema>;
@@ -18,18 +19,16 @@ export const boxed: Construction<Boxed> = {
   idea: 'Two plates with a band between them, opened at the back.',
   words: ['boxed', 'box'],
   choiceWords: {
-    welt: { edge: 'welt' },
-    welted: { edge: 'welt' },
-    piped: { edge: 'welt' },
-    plain: { edge: 'plain' },
+    ...EDGE_CHOICE_WORDS,
+    ...ZIP_CHOICE_WORDS,
+    ...HAND_CHOICE_WORDS,
+    ...HOOK_CHOICE_WORDS,
     ridge: { edge: 'ridge' },
     ridged: { edge: 'ridge' },
     panels: { boxing: 'panels' },
     strip: { boxing: 'strip' },
     lapped: { plaque: 'lapped' },
     folded: { plaque: 'folded' },
-    'hand-closed': { closing: 'hand' },
-    'hook-and-loop': { closing: 'hook-and-loop' },
   },
   schema: boxedSchema,
   defaults: () => ({ kind: 'boxed', edge: 'plain' }),

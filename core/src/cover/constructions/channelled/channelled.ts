@@ -14,6 +14,7 @@ import { cutCover, dress } from '../../sewing/cover-operations';
 import { featherCase, channelsIn, type Case } from './case';
 import { channelledFields, channelledSchema, isCovered, type Channelled } from './choices';
 import { channelledSizes } from './sizes';
+import { EDGE_CHOICE_WORDS } from '../../words';
 
 const CUTTING = {
   rest: 'the panels and the walls of downproof ticking',
@@ -184,7 +185,7 @@ export const channelled: Construction<Channelled> = {
   idea: 'Downproof ticking with walls between its channels, each filled by weight: alone for a very light sitter, or round a core.',
   heightWord: 'height or loft',
   words: ['channelled'],
-  choiceWords: { envelope: { as: 'envelope' }, down: { mix: 'down' }, fibre: { mix: 'fibre' }, welted: { edge: 'welt' }, plain: { edge: 'plain' } },
+  choiceWords: { envelope: { as: 'envelope' }, down: { mix: 'down' }, fibre: { mix: 'fibre' }, ...EDGE_CHOICE_WORDS },
   schema: channelledSchema,
   defaults: () => ({ kind: 'channelled' }),
   fields: channelledFields,

@@ -13,6 +13,7 @@ import { knifeEdgeFields, knifeEdgeSchema, type KnifeEdge } from './choices';
 import { knifeEdgeOperations } from './operations';
 import { besideOpening, envelopeBack, openingAt, plateLines, wholePlate, type Opening } from './plates';
 import { knifeEdgeSizes } from './sizes';
+import { EDGE_CHOICE_WORDS, HAND_CHOICE_WORDS, ZIP_CHOICE_WORDS } from '../../words';
 
 function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece | null {
   if (choices.edge !== 'welt' || !plate.sewn) return null;
@@ -28,13 +29,10 @@ export const knifeEdge: Construction<KnifeEdge> = {
   heightWord: 'insert’s loft',
   words: ['knife-edge', 'knife', 'scatter', 'pillow'],
   choiceWords: {
-    welt: { edge: 'welt' },
-    welted: { edge: 'welt' },
-    piped: { edge: 'welt' },
-    plain: { edge: 'plain' },
-    zip: { closing: 'zip' },
+    ...EDGE_CHOICE_WORDS,
+    ...ZIP_CHOICE_WORDS,
+    ...HAND_CHOICE_WORDS,
     envelope: { closing: 'envelope' },
-    hand: { closing: 'hand' },
   },
   schema: knifeEdgeSchema,
   defaults: () => ({ kind: 'knife-edge' }),

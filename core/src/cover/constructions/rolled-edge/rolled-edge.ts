@@ -12,6 +12,7 @@ import { slippedKnotStages } from '../../sewing/hand-stages';
 import { rollHeight, rollPlan, rollSides, stitchMarks, THINNEST_ROLL, tuftsOn, type Tufts } from '../../sewing/stitched-edge';
 import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
+import { HAND_CHOICE_WORDS, ZIP_CHOICE_WORDS } from '../../words';
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', { construction: 'rolled edge', why, instead: 'Take a boxed cover.' }),
@@ -137,7 +138,8 @@ export const rolledEdge: Construction<RolledEdge> = {
   words: ['rolled-edge', 'mattress'],
   choiceWords: {
     panels: { boxing: 'panels' },
-    zipped: { closing: 'zip' },
+    ...ZIP_CHOICE_WORDS,
+    ...HAND_CHOICE_WORDS,
     diamond: { tufts: 'diamond' },
     untufted: { tufts: 'none' },
     buttoned: { tuftWith: 'button' },

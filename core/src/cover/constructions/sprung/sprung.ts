@@ -6,6 +6,7 @@ import { makeBox } from '../../box/make';
 import type { Construction, Contents } from '../../contract';
 import { innerCase, UNIT_FLAT } from './inner';
 import { sprungFields, sprungSchema, type Sprung } from './choices';
+import { EDGE_CHOICE_WORDS } from '../../words';
 
 const boxOf = ({ edge, weltOn, cordMm, boxing, plaque, zipWidthMm }: Sprung): Box => ({
   edge: edge ?? 'plain',
@@ -33,11 +34,8 @@ export const sprung: Construction<Sprung> = {
   idea: 'Springs wrapped in felt both ways, in a hand-closed case of plain cloth; a boxed cover over it, a little smaller, its zip round both corners.',
   words: ['sprung'],
   choiceWords: {
-    welt: { edge: 'welt' },
-    welted: { edge: 'welt' },
-    piped: { edge: 'welt' },
+    ...EDGE_CHOICE_WORDS,
     ridged: { edge: 'ridge' },
-    plain: { edge: 'plain' },
     panels: { boxing: 'panels' },
   },
   schema: sprungSchema,

@@ -13,6 +13,7 @@ import { waterfallOperations } from './operations';
 import { waterfallSkin } from './skin';
 import { openingProblems } from '../../sewing/opening';
 import { piecesOf, radiusFor, seamsOf, slabDepth } from './pieces';
+import { EDGE_CHOICE_WORDS } from '../../words';
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', { construction: 'waterfall front', why, instead: 'Take a boxed cover.' }),
@@ -27,7 +28,7 @@ export const waterfall: Construction<Waterfall> = {
   name: 'Waterfall front',
   idea: 'One plate over top, front and bottom: no seam where the legs lie. Sides boxed, the zip round the back.',
   words: ['waterfall'],
-  choiceWords: { welt: { edge: 'welt' }, welted: { edge: 'welt' }, piped: { edge: 'welt' }, plain: { edge: 'plain' } },
+  choiceWords: EDGE_CHOICE_WORDS,
   schema: waterfallSchema,
   defaults: () => ({ kind: 'waterfall' }),
   fields: waterfallFields,

@@ -1,4 +1,5 @@
-import { feelOf, type Deck, type Feel, type FeelRequest, type Sitter } from '../../../filling/feel';
+import { feelOf, type Feel, type FeelRequest, type Sitter } from '../../../filling/feel';
+import type { Deck } from '../../../filling/under-and-over';
 import { layerOf, type FillingLayer } from '../../../filling/layer';
 import type { Shop } from '../../../shop/shop';
 import type { UnitSystem } from '../../../units/length';

@@ -94,7 +94,7 @@ export interface Drawing {
   readonly areas: readonly { readonly item: Area; readonly path: string }[];
   readonly dims: readonly DrawnDimension[];
   readonly ticks: readonly { readonly item: Tick; readonly path: string }[];
-  readonly arrows: readonly { readonly item: Arrow; readonly path: string; readonly x: number; readonly y: number }[];
+  readonly arrows: readonly { readonly item: Arrow; readonly text: string; readonly path: string; readonly x: number; readonly y: number }[];
   readonly notes: readonly { readonly item: Note; readonly text: string; readonly x: number; readonly y: number }[];
   readonly leaders: readonly DrawnLeader[];
   readonly handles: readonly { readonly item: Handle; readonly x: number; readonly y: number }[];
@@ -110,6 +110,8 @@ function arrowPath(item: Arrow, view: View): string {
 
 /** Width of one letter of a note, pixels; generous, so that words end inside their piece. */
 const LETTER_PX = 7.4;
+/** The word beside an arrow has room by one that is longer than this, pixels. */
+const LEAST_ARROW_PX = 30;
 
 /** Height that a line of words needs, pixels. */
 const LINE_PX = 14;
@@ -118,6 +120,17 @@ function fittingWords({ text, short, within, tall }: Note, view: View): string {
   if (tall !== undefined && tall * view.scale < LINE_PX) return '';
   const fits = (words: string): boolean => within === undefined || words.length * LETTER_PX <= within * view.scale;
   return fits(text) ? text : short !== undefined && fits(short) ? short : '';
+}
+
+/** Notes on one line end before the next begins: what has no room is left off, and said so. On pieces they have their own room already. */
+function apart<N extends Drawing['notes'][number]>(notes: readonly N[]): N[] {
+  const beside = notes.filter(({ item, text }) => item.look !== 'onpiece' && (item.anchor ?? 'start') === 'start' && text !== '');
+  return notes.map((note) => {
+    if (!beside.includes(note)) return note;
+    const next = Math.min(...beside.flatMap(({ x, y }) => (x > note.x && Math.abs(y - note.y) < LINE_PX ? [x] : [])));
+    const letters = Math.floor((next - note.x - LETTER_PX) / LETTER_PX);
+    return note.text.length <= letters ? note : { ...note, text: `${note.text.slice(0, Math.max(1, letters - 1)).trimEnd()}…` };
+  });
 }
 
 /** Words beside a drawing: lines are so far apart, pixels, and have at most so many letters where they can be broken. */
@@ -155,13 +168,16 @@ export function drawScene(scene: Scene, view: View): Drawing {
     ticks: of('tick').map((item) => ({ item, path: `M${at(onScreen(item.from, view))}L${at(onScreen(item.to, view))}` })),
     arrows: of('arrow').map((item) => ({
       item,
+      text: Math.hypot(item.to.x - item.from.x, item.to.y - item.from.y) * view.scale < LEAST_ARROW_PX ? '' : item.text,
       path: arrowPath(item, view),
       ...onScreen({ x: (item.from.x + item.to.x) / 2, y: (item.from.y + item.to.y) / 2 }, view),
     })),
-    notes: of('note').map((item) => {
-      const p = onScreen(item.at, view);
-      return { item, text: fittingWords(item, view), x: p.x + (item.dx ?? 0), y: p.y + (item.dy ?? 0) };
-    }),
+    notes: apart(
+      of('note').map((item) => {
+        const p = onScreen(item.at, view);
+        return { item, text: fittingWords(item, view), x: p.x + (item.dx ?? 0), y: p.y + (item.dy ?? 0) };
+      }),
+    ),
     leaders,
     handles: of('handle').map((item) => ({ item, ...onScreen(item.at, view) })),
     knobs: of('knob').map((item) => ({ item, ...onScreen(item.at, view) })),

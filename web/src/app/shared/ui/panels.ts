@@ -13,7 +13,7 @@ export class Panel {}
 @Directive({
   selector: '[ylPanelHead]',
   host: {
-    class: 'flex items-center justify-between [&_h2]:mr-auto [&_h3]:mr-0 [&_h3]:text-lead',
+    class: 'flex flex-wrap items-center justify-between gap-x-2 [&_h2]:mr-auto [&_h3]:mr-0 [&_h3]:text-lead',
   },
 })
 export class PanelHead {}
@@ -59,13 +59,3 @@ export class DialogFields {}
   },
 })
 export class FieldRow {}
-
-/** A table of rows to look through. */
-@Directive({
-  selector: '[ylRows]',
-  host: {
-    class:
-      'w-full text-[15.5px] [&_th]:py-1 [&_th]:pr-3 [&_th]:text-label [&_th]:font-normal [&_th]:text-ink-soft [&_th]:text-left [&_th]:align-bottom [&_td]:py-0.5 [&_td]:pr-3 [&_td]:border-t [&_td]:border-t-line',
-  },
-})
-export class Rows {}

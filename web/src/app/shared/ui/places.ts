@@ -14,7 +14,7 @@ export class Room {}
 @Directive({
   selector: '[ylRoomMain]',
   host: {
-    class: 'px-6.5 pt-5 flex flex-col min-h-0',
+    class: 'px-6.5 pt-5 flex flex-col min-h-0 min-w-0',
   },
 })
 export class RoomMain {}

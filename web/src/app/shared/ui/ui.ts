@@ -4,4 +4,5 @@ export * from './field';
 export * from './not-fetched';
 export * from './panels';
 export * from './places';
+export * from './rows';
 export * from './words';
