@@ -25,6 +25,8 @@ import { JobStore } from './jobs/jobs.store';
 import { practiceRoutes } from './jobs/practice.routes';
 import { timesRoutes } from './jobs/times.routes';
 import { logRoutes } from './log/log.routes';
+import { keptLayRoutes } from './lays/kept-lays.routes';
+import { KeptLayStore } from './lays/kept-lays.store';
 import { LogStore } from './log/log.store';
 import { pictureRoutes } from './pictures/pictures.routes';
 import { sampleRoutes } from './samples/samples.routes';
@@ -56,6 +58,7 @@ export function createApp({ config, db, workers, log, key, reached = HERE_ONLY }
   const reading = new JobReading();
   const jobs = new JobStore(db, reading);
   const shops = new ShopStore(db);
+  const kept = new KeptLayStore(db);
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -88,7 +91,7 @@ export function createApp({ config, db, workers, log, key, reached = HERE_ONLY }
   });
   app.use('/api/backups', backups);
   app.use('/api/shop', shopRoutes(shops));
-  app.use('/api/jobs', jobRoutes(jobs, reading), paperRoutes({ jobs, shops, workers, reached }));
+  app.use('/api/jobs', jobRoutes(jobs, reading), keptLayRoutes(jobs, kept), paperRoutes({ jobs, shops, workers, reached, kept }));
   app.use('/api/practice', practiceRoutes({ jobs, shops, workers, reading }));
   app.use('/api/times', timesRoutes(jobs, shops, workers));
   app.use('/api', pictureRoutes(db, jobs, config.limitBytes));

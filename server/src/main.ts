@@ -14,6 +14,7 @@ import { ShopStore } from './shop/shop.store';
 import { givenCertificate, namesOf, shopCertificate, type TlsFiles } from './tls/certificate';
 import { plainListener, tlsListener } from './tls/listen';
 import type { Reached } from './tls/trust.routes';
+import { KeptLayStore } from './lays/kept-lays.store';
 import { Workers } from './workers/workers';
 
 /** How long open requests may take after a stop was asked for. */
@@ -60,6 +61,7 @@ async function start(): Promise<void> {
   const db = openDatabase(config.dataDir);
   const seeded = seedDemo(config.demoDir, db, new JobStore(db), new ShopStore(db));
   logEarlier(new JobStore(db), log);
+  new KeptLayStore(db).clear();
   if (seeded) log.info({ jobs: seeded }, 'an empty database was filled with the demo shop');
   const workers = new Workers();
   const key = commandKey();

@@ -29,6 +29,7 @@ function routesInSources(): string[] {
     ['jobs/times.routes.ts', '/api/times'],
     ['jobs/jobs.routes.ts', '/api/jobs'],
     ['jobs/practice.routes.ts', '/api/practice'],
+    ['lays/kept-lays.routes.ts', '/api/jobs'],
     ['pictures/pictures.routes.ts', '/api'],
     ['shop/shop.routes.ts', '/api/shop'],
     ['samples/samples.routes.ts', '/api/samples'],

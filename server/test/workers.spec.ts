@@ -49,7 +49,7 @@ describe('work that takes long', () => {
     expect(answers[1]).toEqual([499, 'left']);
     // The threads that were ended are replaced: the next one is answered.
     const after = new Workers({ limitMs: 60_000 });
-    expect((await after.print(task(demoJob('storage-chest')), stay)).kind).toBe('file');
+    expect((await after.print(task(demoJob('storage-chest')), stay)).made.kind).toBe('file');
     await Promise.all([workers.close(), after.close()]);
   }, 90_000);
 

@@ -2,6 +2,7 @@
 export * from './answers';
 export * from './day';
 export * from './documents';
+export * from './kept-lays';
 export * from './lists';
 export * from './log';
 export * from './log-csv';

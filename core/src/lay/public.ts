@@ -4,6 +4,7 @@ export * from './contract';
 export * from './cut-order';
 export * from './edge-to-edge';
 export * from './engine/engine';
+export * from './engine/version';
 export * from './lay-file';
 export * from './pins';
 export * from './room';

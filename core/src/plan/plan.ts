@@ -43,14 +43,15 @@ export interface Plan {
 export const isOfJob = ({ path }: Pick<Issue, 'path'>, { source }: Pick<CushionPlan, 'source'>): boolean => path.startsWith('cloth') && !source.cloth;
 
 function planLay(one: WantedLay, solved: Solved, previous: Plan | undefined): PlannedLay {
+  const solvedLay = solved[one.hash];
+  if (solvedLay?.format === 'yardland/checked-lay@2') {
+    const { answer, problems } = solvedLay;
+    // An answer that breaks the rules is shown as a problem and never cut from.
+    return { ...one, answer: problems.length ? null : answer, problems };
+  }
   const before = previous?.lays.find((lay) => lay.hash === one.hash && lay.answer);
   // The answer is taken over; what the lay is of may have changed around it, such as how much of the cloth there is.
-  if (before) return { ...one, answer: before.answer, problems: before.problems };
-  const solvedLay = solved[one.hash];
-  if (solvedLay?.format !== 'yardland/checked-lay@2') return { ...one, answer: null, problems: [] };
-  const { answer, problems } = solvedLay;
-  // An answer that breaks the rules is shown as a problem and never cut from.
-  return problems.length ? { ...one, answer: null, problems } : { ...one, answer, problems };
+  return before ? { ...one, answer: before.answer, problems: before.problems } : { ...one, answer: null, problems: [] };
 }
 
 /** A core's mark written twice: nobody could tell which cover belongs on which. */

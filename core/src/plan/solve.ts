@@ -13,6 +13,12 @@ export function checkedLay(request: LayRequest, answer: LayAnswer): CheckedLay {
   return { format: 'yardland/checked-lay@2', answer, problems: validateLay(request, answer) };
 }
 
+/** A lay that was kept from an earlier search of the same request, if it can be cut; null where the check finds anything wrong with it. */
+export function stillGood(request: LayRequest, kept: LayAnswer): CheckedLay | null {
+  const checked = checkedLay(request, kept);
+  return checked.problems.length ? null : checked;
+}
+
 /** Answers one heavy question, here and now. */
 export function solve(request: HeavyRequest): HeavyAnswer {
   switch (request.format) {

@@ -15,6 +15,7 @@ import { log } from './migrations/0012-log.sql';
 import { secrets } from './migrations/0013-secrets.sql';
 import { standingPlan } from './migrations/0014-standing-plan.sql';
 import { tokens } from './migrations/0015-tokens.sql';
+import { keptLays } from './migrations/0016-kept-lays.sql';
 
 export interface Migration {
   readonly name: string;
@@ -38,6 +39,7 @@ export const MIGRATIONS: readonly Migration[] = [
   { name: 'secrets', sql: secrets },
   { name: 'standing-plan', sql: standingPlan },
   { name: 'tokens', sql: tokens },
+  { name: 'kept-lays', sql: keptLays },
 ];
 
 const checksum = (sql: string): string => createHash('sha256').update(sql).digest('hex');

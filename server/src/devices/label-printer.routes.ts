@@ -80,7 +80,7 @@ export function labelPrinterRoutes(printer: LabelPrinter, { jobs, shops, workers
     const { job, cushion, from = 1 } = check(labelPrintAskSchema, request.body, readWith);
     const { document, revision } = jobs.readText(job);
     const ask = { index: null, query: { stock: 'roll', cushion }, stamp: { revision, printedAt: new Date(), link: codeLink(reached, job) } };
-    const made = await workers.print({ kind: 'labels', job: document, shop: shops.read().document, ask }, askerOf(request, response));
+    const { made } = await workers.print({ kind: 'labels', job: document, shop: shops.read().document, ask }, askerOf(request, response));
     const { file, count = 0 } = printed(made);
     const id = randomUUID();
     const print: Print = { stop: new AbortController(), event: 'waiting', at: { printed: from - 1, of: count }, listeners: new Set() };

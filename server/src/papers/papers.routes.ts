@@ -4,6 +4,7 @@ import { Router } from 'express';
 import type { Reached } from '../tls/trust.routes';
 import { codeLink } from './code-links';
 import { askerOf } from '../workers/asker';
+import type { KeptLayStore } from '../lays/kept-lays.store';
 import { check, notFound, Refusal, refused } from '../http/refusal';
 import { fileName } from '../jobs/jobs.routes';
 import type { JobStore } from '../jobs/jobs.store';
@@ -25,10 +26,11 @@ interface PaperParts {
   readonly shops: ShopStore;
   readonly workers: Workers;
   readonly reached: Reached;
+  readonly kept: KeptLayStore;
 }
 
 /** Paper and tables of a job, each kind by its own line in the list of papers, and the whole plan as JSON: made in worker threads. */
-export function paperRoutes({ jobs, shops, workers, reached }: PaperParts): Router {
+export function paperRoutes({ jobs, shops, workers, reached, kept }: PaperParts): Router {
   const router = Router({ mergeParams: true });
 
   // A look at the head of an answer computes nothing.
@@ -45,14 +47,20 @@ export function paperRoutes({ jobs, shops, workers, reached }: PaperParts): Rout
       const index = cushion === undefined ? null : Number(cushion) - 1;
       if (index !== null && !(index >= 0 && Number.isInteger(index))) throw notFound('cushion');
       const ask = { index, query, stamp: { revision, printedAt: new Date(), link: codeLink(reached, id) } };
-      const made = printed(await workers.print({ kind, job, shop: shops.read().document, ask }, askerOf(request, response), `${id} ${cushion ?? ''}`));
+      const task = { kind, job, shop: shops.read().document, lays: kept.of(id), ask };
+      const { made: answer, lays } = await workers.print(task, askerOf(request, response), `${id} ${cushion ?? ''}`);
+      kept.keep(id, lays);
+      const made = printed(answer);
       response.setHeader('Content-Disposition', `inline; filename="${fileName(`${name} ${made.words}`, ending)}"`);
       response.type(ending).send(Buffer.from(made.file));
     });
 
   router.get('/:id/plan', async (request, response) => {
-    const { document: job } = jobs.readText(request.params.id);
-    response.type('json').send(await workers.plan({ job, shop: shops.read().document }, askerOf(request, response), request.params.id));
+    const { id } = request.params;
+    const { document: job } = jobs.readText(id);
+    const { made, lays } = await workers.plan({ job, shop: shops.read().document, lays: kept.of(id) }, askerOf(request, response), id);
+    kept.keep(id, lays);
+    response.type('json').send(made);
   });
   return router;
 }

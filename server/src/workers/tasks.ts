@@ -11,6 +11,7 @@ import {
   type HeavyAnswer,
   type HeavyRequest,
   type Job,
+  type KeptLay,
   type LearntTimes,
   type Plan,
   type ShopDocument,
@@ -23,10 +24,17 @@ import { Answers } from './answers';
 
 // What runs in a worker thread: the pool calls these by name, so that the thread that answers requests never waits for them.
 
-/** A job, as its text is stored, and the shop it is made in. */
+/** A job, as its text is stored, and the shop it is made in; `lays`: those of its lays that are known. */
 export interface InShop {
   readonly job: string;
   readonly shop: ShopDocument;
+  readonly lays?: readonly KeptLay[];
+}
+
+/** What was made, and the lays that had to be searched for. */
+export interface Laid<Made> {
+  readonly made: Made;
+  readonly lays: readonly KeptLay[];
 }
 
 /** A paper of a job, by its kind in the list of papers. */
@@ -38,9 +46,16 @@ export interface PrintTask extends InShop {
 /** What this thread has worked out already: a ticket printed twice is not laid twice. */
 const answers = new Answers();
 
-function planned(job: Job, { shop }: Pick<InShop, 'shop'>, asked?: (one: Wanted) => boolean): Promise<Plan> {
-  const answer = (hash: string, request: HeavyRequest): Promise<HeavyAnswer> => Promise.resolve(answers.of(hash, request));
+function planned(job: Job, { shop, lays = [] }: Omit<InShop, 'job'>, asked?: (one: Wanted) => boolean): Promise<Plan> {
+  const kept = new Map(lays.map(({ hash, answer }) => [hash, answer]));
+  const answer = (hash: string, request: HeavyRequest): Promise<HeavyAnswer> => Promise.resolve(answers.of(hash, request, kept));
   return planWith(job, openShop(shop), answer, asked);
+}
+
+/** The lays of a plan that were not among those known: other lays than those, or none. */
+function newLays(plan: Plan, { lays: known = [] }: InShop): KeptLay[] {
+  const before = new Map(known.map(({ hash, answer }) => [hash, answer]));
+  return plan.lays.flatMap(({ hash, answer }) => (answer && before.get(hash) !== answer ? [{ hash, answer }] : []));
 }
 
 /** The job of a task. Throws an Error where it cannot be read as it is stored. */
@@ -56,16 +71,18 @@ export function solve(request: HeavyRequest): HeavyAnswer {
 }
 
 /** One paper. What shapes the pieces is worked out first; a paper without lays waits for none. */
-export async function print({ kind, ask, ...one }: PrintTask): Promise<Printed> {
+export async function print({ kind, ask, ...one }: PrintTask): Promise<Laid<Printed>> {
   const paper = paperOf(kind);
   const job = read(one);
-  if (ask.index !== null && !job.cushions[ask.index]) return { kind: 'no-cushion' };
-  return paper.make(await planned(job, one, paper.laid ? undefined : ({ request }) => request.format !== 'yardland/lay-request@2'), ask);
+  if (ask.index !== null && !job.cushions[ask.index]) return { made: { kind: 'no-cushion' }, lays: [] };
+  const plan = await planned(job, one, paper.laid ? undefined : ({ request }) => request.format !== 'yardland/lay-request@2');
+  return { made: await paper.make(plan, ask), lays: newLays(plan, one) };
 }
 
 /** The whole plan, with everything it wants answered, as JSON text. */
-export async function wholePlan(one: InShop): Promise<string> {
-  return JSON.stringify(planJson(await planned(read(one), one)));
+export async function wholePlan(one: InShop): Promise<Laid<string>> {
+  const plan = await planned(read(one), one);
+  return { made: JSON.stringify(planJson(plan)), lays: newLays(plan, one) };
 }
 
 /** What the clock says of the shop's rates, from jobs as they are stored. One that cannot be read tells nothing. */

@@ -53,11 +53,11 @@ export class Workers {
   }
 
   /** `about`: which job it is, so that what took long the last time is known; the same for `plan`. */
-  print(task: tasks.PrintTask, asker: Asker, about = ''): Promise<Printed> {
+  print(task: tasks.PrintTask, asker: Asker, about = ''): Promise<tasks.Laid<Printed>> {
     return this.#run('print', task, asker, `${task.kind} ${about}`);
   }
 
-  plan(task: tasks.InShop, asker: Asker, about = ''): Promise<string> {
+  plan(task: tasks.InShop, asker: Asker, about = ''): Promise<tasks.Laid<string>> {
     return this.#run('wholePlan', task, asker, about);
   }
 

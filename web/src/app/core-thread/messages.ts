@@ -1,10 +1,10 @@
-import type { HeavyAnswer, HeavyRequest, LayProgress, TrialAnswer, TrialAsk, TrialProgress } from '@yardland/core';
+import type { HeavyAnswer, HeavyRequest, LayAnswer, LayProgress, TrialAnswer, TrialAsk, TrialProgress } from '@yardland/core';
 import type { Delta } from './delta';
 import type { Answer, AnswerKind } from './read-answer';
 
-/** `stop`: the best so far is wanted now. `cancel`: nobody waits any more. */
+/** `kept`: the lay that an earlier search of this request found. `stop`: the best so far is wanted now. `cancel`: nobody waits any more. */
 export type ToSolve =
-  | { readonly kind: 'solve'; readonly id: string; readonly request: HeavyRequest }
+  | { readonly kind: 'solve'; readonly id: string; readonly request: HeavyRequest; readonly kept?: LayAnswer }
   | { readonly kind: 'trial'; readonly id: string; readonly ask: TrialAsk }
   | { readonly kind: 'stop'; readonly id: string }
   | { readonly kind: 'cancel'; readonly id: string };

@@ -1,4 +1,4 @@
-import { checkedLay, layEngine, runTrial, solve, type HeavyRequest, type LayRequest, type TrialAsk } from '@yardland/core';
+import { checkedLay, layEngine, runTrial, solve, stillGood, type LayRequest, type TrialAsk } from '@yardland/core';
 import type { FromSolving, Solving, ToSolve, Trying } from './messages';
 
 /** Progress is told at most this often; a stop is heard as often. */
@@ -33,7 +33,7 @@ export class SolveWork {
     // A cancel that came in the same breath is heard before any work is begun.
     await breathe();
     try {
-      await (message.kind === 'solve' ? this.#solve(id, message.request) : this.#try(id, message.ask));
+      await (message.kind === 'solve' ? this.#solve(message) : this.#try(id, message.ask));
     } catch (error) {
       this.#say(id, { kind: 'failed', message: String(error) });
     } finally {
@@ -49,10 +49,15 @@ export class SolveWork {
     return this.#running.get(id) ?? 'cancel';
   }
 
-  async #solve(id: string, request: HeavyRequest): Promise<void> {
+  async #solve({ id, request, kept }: Extract<ToSolve, { kind: 'solve' }>): Promise<void> {
     if (this.#wish(id) === 'cancel') return;
-    if (request.format === 'yardland/lay-request@2') await this.#lay(id, request);
-    else this.#say(id, { kind: 'done', answer: solve(request) });
+    if (request.format !== 'yardland/lay-request@2') {
+      this.#say(id, { kind: 'done', answer: solve(request) });
+      return;
+    }
+    const good = kept ? stillGood(request, kept) : null;
+    if (good) this.#say(id, { kind: 'done', answer: good });
+    else await this.#lay(id, request);
   }
 
   async #lay(id: string, request: LayRequest): Promise<void> {

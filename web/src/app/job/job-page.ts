@@ -5,6 +5,7 @@ import { Icon } from '../shared/icon';
 import { STATIONS } from '@yardland/core';
 import { filter, map, startWith } from 'rxjs';
 import { Banner, Button, Empty, Tool } from '../shared/ui/ui';
+import { KeptLays } from './solving/kept-lays';
 import { PlanSolver } from './solving/plan-solver';
 import { dueWords } from '../shared/words/days';
 import { Settings } from '../shell/settings';
@@ -39,7 +40,7 @@ const KEPT_WORDS: Record<Kept, string> = {
 @Component({
   selector: 'yl-job-page',
   imports: [Empty, Button, Tool, Banner, RouterOutlet, RouterLink, Tape, ThemeButton, Strip, QuickLine, Ticket, Icon, WriteButton],
-  providers: [JobStore, PlanSolver, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
+  providers: [JobStore, KeptLays, PlanSolver, AdviceStore, { provide: MEASURES, useExisting: JobStore }],
   templateUrl: './job-page.html',
   styleUrl: './job-page.css',
   host: { '(document:keydown)': 'key($event)' },

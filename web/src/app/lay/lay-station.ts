@@ -186,6 +186,11 @@ export class LayStation {
     return this.picked() === null ? '' : this.#pieceWords((this.picked() ?? '').replace(/( \d+)+$/, ''));
   }
 
+  protected searchOn(): void {
+    const hash = this.current()?.hash;
+    if (hash) this.solver.searchOn(hash);
+  }
+
   protected stop(): void {
     const hash = this.current()?.hash;
     if (hash) this.solver.stop(hash);

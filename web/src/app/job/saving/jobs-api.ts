@@ -5,12 +5,14 @@ import {
   healthSchema,
   heldRemnantsSchema,
   jobListSchema,
+  LAY_ENGINE,
   type BackedUp,
   type Health,
   type HeldRemnants,
   type Job,
   type JobList,
   type JobSteps,
+  type KeptLay,
   type StoredJob,
 } from '@yardland/core';
 import { map, switchMap, type Observable } from 'rxjs';
@@ -52,6 +54,19 @@ export class JobsApi {
   /** The last changes of a job, and those that were taken back. */
   steps(id: string): Observable<JobSteps> {
     return this.#http.get(`/api/jobs/${id}/steps`).pipe(switchMap((value) => this.#thread.read('steps', value)));
+  }
+
+  /** Lays of a job that were worked out before. */
+  keptLays(id: string): Observable<readonly KeptLay[]> {
+    return this.#http.get(`/api/jobs/${id}/lays`).pipe(
+      switchMap((value) => this.#thread.read('lays', value)),
+      map(({ lays }) => lays),
+    );
+  }
+
+  /** Keeps lays of a job, so that its papers and its next window need not search for them. */
+  keepLays(id: string, lays: readonly KeptLay[]): Observable<unknown> {
+    return this.#http.put(`/api/jobs/${id}/lays`, { engine: LAY_ENGINE, lays });
   }
 
   /** Remnants that jobs have set aside. */

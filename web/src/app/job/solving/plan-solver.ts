@@ -1,8 +1,9 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
-import { toObservable } from '@angular/core/rxjs-interop';
-import type { LayProgress, Plan, Wanted } from '@yardland/core';
-import { debounceTime, type Subscription } from 'rxjs';
+import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import type { HeavyAnswer, LayAnswer, LayProgress, Plan, Wanted } from '@yardland/core';
+import { combineLatest, debounceTime, type Subscription } from 'rxjs';
 import { JobStore } from '../job-store';
+import { KeptLays } from './kept-lays';
 import { SolvePool } from './solve-pool';
 
 /** Work is begun when the plan has been still for this long, so that a drag does not start some a frame. */
@@ -14,11 +15,12 @@ export interface SolveFailure {
   readonly message: string;
 }
 
-/** Hands what the plan wants worked out to the workers, and their answers back to the store. */
+/** Hands what the plan wants worked out to the workers, and their answers back to the store. Lays wait until it is known which of them are kept. */
 @Injectable()
 export class PlanSolver {
   readonly #store = inject(JobStore);
   readonly #pool = inject(SolvePool);
+  readonly #kept = inject(KeptLays);
   readonly #running = new Map<string, Subscription>();
   /** Told to stop before it was begun. */
   readonly #stopped = new Set<string>();
@@ -28,9 +30,9 @@ export class PlanSolver {
   readonly failure = signal<SolveFailure | null>(null);
 
   constructor() {
-    toObservable(this.#store.plan)
-      .pipe(debounceTime(STILL_MS))
-      .subscribe((plan) => this.#serve(plan));
+    combineLatest([toObservable(this.#store.plan).pipe(debounceTime(STILL_MS)), toObservable(this.#kept.lays)])
+      .pipe(takeUntilDestroyed())
+      .subscribe(([plan, kept]) => this.#serve(plan, kept));
     inject(DestroyRef).onDestroy(() => this.#running.forEach((running) => running.unsubscribe()));
   }
 
@@ -43,12 +45,18 @@ export class PlanSolver {
   /** Tries what failed once more. */
   again(): void {
     this.failure.set(null);
-    this.#serve(this.#store.plan());
+    this.#serve(this.#store.plan(), this.#kept.lays());
   }
 
-  #serve(plan: Plan | null): void {
+  /** Searches anew, to the end, for a lay that was stopped; the one that was found until then stays until it is there. */
+  searchOn(hash: string): void {
+    const lay = this.#store.plan()?.lays.find((one) => one.hash === hash);
+    if (lay && !this.#running.has(hash)) this.#begin(lay);
+  }
+
+  #serve(plan: Plan | null, kept: ReadonlyMap<string, LayAnswer> | null): void {
     const wanted: readonly Wanted[] = plan?.wanted ?? [];
-    const names = new Set(wanted.map((one) => one.hash));
+    const names = new Set([...wanted, ...(plan?.lays ?? [])].map((one) => one.hash));
     for (const [hash, running] of this.#running) {
       if (names.has(hash)) continue;
       running.unsubscribe();
@@ -57,20 +65,27 @@ export class PlanSolver {
     for (const hash of this.#stopped) if (!names.has(hash)) this.#stopped.delete(hash);
     const failed = this.failure();
     if (failed && !names.has(failed.hash)) this.failure.set(null);
-    for (const { hash, request } of wanted) {
-      if (this.#running.has(hash)) continue;
-      const running = this.#pool.solve(hash, request).subscribe((says) => {
-        if (says.kind === 'progress') this.progress.update((all) => ({ ...all, [hash]: says.progress }));
-        if (says.kind === 'done') {
-          if (this.failure()?.hash === hash) this.failure.set(null);
-          this.#store.addSolved(hash, says.answer);
-        }
-        if (says.kind === 'failed') this.failure.set({ hash, message: says.message });
-        if (says.kind !== 'progress') this.#forget(hash);
-      });
-      if (!running.closed) this.#running.set(hash, running);
-      if (this.#stopped.delete(hash)) this.#pool.stop(hash);
+    for (const one of wanted) {
+      const mayWait = one.request.format === 'yardland/lay-request@2' && kept === null;
+      if (!mayWait && !this.#running.has(one.hash)) this.#begin(one, kept?.get(one.hash));
     }
+  }
+
+  #begin({ hash, request }: Wanted, kept?: LayAnswer): void {
+    const running = this.#pool.solve(hash, request, kept).subscribe((says) => {
+      if (says.kind === 'progress') this.progress.update((all) => ({ ...all, [hash]: says.progress }));
+      if (says.kind === 'done') this.#take(hash, says.answer);
+      if (says.kind === 'failed') this.failure.set({ hash, message: says.message });
+      if (says.kind !== 'progress') this.#forget(hash);
+    });
+    if (!running.closed) this.#running.set(hash, running);
+    if (this.#stopped.delete(hash)) this.#pool.stop(hash);
+  }
+
+  #take(hash: string, answer: HeavyAnswer): void {
+    if (this.failure()?.hash === hash) this.failure.set(null);
+    this.#store.addSolved(hash, answer);
+    if (answer.format === 'yardland/checked-lay@2' && answer.problems.length === 0) this.#kept.keep(hash, answer.answer);
   }
 
   #forget(hash: string): void {

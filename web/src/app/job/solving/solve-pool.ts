@@ -1,5 +1,15 @@
 import { inject, Injectable } from '@angular/core';
-import { bestAnswer, joinedProgress, searchesOf, type CheckedLay, type HeavyRequest, type LayProgress, type LayRequest, type TrialAsk } from '@yardland/core';
+import {
+  bestAnswer,
+  joinedProgress,
+  searchesOf,
+  type CheckedLay,
+  type HeavyRequest,
+  type LayAnswer,
+  type LayProgress,
+  type LayRequest,
+  type TrialAsk,
+} from '@yardland/core';
 import { catchError, Observable, of, retry, Subscription, type Subscriber } from 'rxjs';
 import { MAKE_CORE_WORKER, startedWorker } from '../../core-thread/make-core-worker';
 import { Messages } from '../../shared/messages';
@@ -76,15 +86,18 @@ export class SolvePool {
   /** The askings that are under way of a request, by the request's hash: one for each search of a lay. */
   readonly #underWay = new Map<string, { readonly bench: Bench; readonly id: string }[]>();
 
-  /** Solves a request; emits progress and at last the answer. Leaving before that stops the work. The searches of a lay run at once, as far as there are cores. */
-  solve(hash: string, request: HeavyRequest): Observable<Solving> {
-    if (request.format !== 'yardland/lay-request@2') return this.#ask(hash, request);
+  /**
+   * Solves a request; emits progress and at last the answer. Leaving before that stops the work. The searches of a lay run at once, as far as there are cores;
+   * a lay that was `kept` from an earlier search is only checked, and searched for where it cannot be cut.
+   */
+  solve(hash: string, request: HeavyRequest, kept?: LayAnswer): Observable<Solving> {
+    if (request.format !== 'yardland/lay-request@2' || kept) return this.#ask(hash, request, kept);
     const searches = searchesOf(request);
     return searches.length === 1 ? this.#ask(hash, request) : this.#together(hash, request, searches);
   }
 
-  #ask(hash: string, request: HeavyRequest): Observable<Solving> {
-    return this.#begunAgain(this.#askOnce(hash, request)) as Observable<Solving>;
+  #ask(hash: string, request: HeavyRequest, kept?: LayAnswer): Observable<Solving> {
+    return this.#begunAgain(this.#askOnce(hash, request, kept)) as Observable<Solving>;
   }
 
   /** Said and begun again, once, where the worker dies under it; where that dies too, it has failed. */
@@ -101,14 +114,14 @@ export class SolvePool {
     );
   }
 
-  #askOnce(hash: string, request: HeavyRequest): Observable<Said> {
+  #askOnce(hash: string, request: HeavyRequest, kept?: LayAnswer): Observable<Said> {
     return new Observable<Said>((subscriber) => {
       // A name of its own for each asking: the same question may be asked again while its last asking is being put away.
       const id = `${hash} ${++this.#asked}`;
       const bench = this.#solving.reduce((least, one) => (one.load < least.load ? one : least));
       const asking = { bench, id };
       this.#underWay.set(hash, [...(this.#underWay.get(hash) ?? []), asking]);
-      bench.ask(id, { kind: 'solve', id, request }, subscriber);
+      bench.ask(id, { kind: 'solve', id, request, ...(kept ? { kept } : {}) }, subscriber);
       return () => {
         const left = (this.#underWay.get(hash) ?? []).filter((one) => one !== asking);
         if (left.length) this.#underWay.set(hash, left);
