@@ -1,16 +1,31 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
-import { COMPLAINTS, JOB_STATES, LOG_KINDS, logEntrySchema, readJob, sampleSchema, shopSchema, type Job, type LogAbout, type LogEntry } from '@yardland/core';
+import {
+  COMPLAINTS,
+  JOB_STATES,
+  keptLaysSchema,
+  LOG_KINDS,
+  logEntrySchema,
+  readJob,
+  sampleSchema,
+  shopSchema,
+  type Job,
+  type LogAbout,
+  type LogEntry,
+} from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import * as z from 'zod';
 import { localDay } from '../local-day';
+import { KeptLayStore } from '../lays/kept-lays.store';
 import { LogStore } from '../log/log.store';
 import { prepared } from '../jobs/prepared';
 import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
 
 const manifestSchema = z.array(z.strictObject({ file: z.string(), dueInDays: z.int(), state: z.enum(JOB_STATES).optional(), foamInDays: z.int().optional() }));
+/** What `npm run demo-lays` found. */
+const demoLaysSchema = z.strictObject({ engine: keptLaysSchema.shape.engine, jobs: z.record(z.string(), keptLaysSchema.shape.lays) });
 const DAY_MS = 86_400_000;
 /** The day that dates in the demo's files count from: they are moved along with the day of seeding. */
 const AS_OF = '2026-12-01';
@@ -67,11 +82,17 @@ export function seedDemo(demoDir: string, db: Database, jobs: JobStore, shops: S
   const byMs = sinceMs(today);
   const inDays = (days: number): string => localDay(new Date(today.getTime() + days * DAY_MS));
   const documents = manifest.map(({ file, dueInDays, state, foamInDays }) => ({
-    ...readDemo(moved(read(file), byMs), file),
-    dueDate: inDays(dueInDays),
-    ...(state ? { state } : {}),
-    ...(foamInDays === undefined ? {} : { awaits: { foam: inDays(foamInDays) } }),
+    file,
+    job: {
+      ...readDemo(moved(read(file), byMs), file),
+      dueDate: inDays(dueInDays),
+      ...(state ? { state } : {}),
+      ...(foamInDays === undefined ? {} : { awaits: { foam: inDays(foamInDays) } }),
+    },
   }));
+  // Lays of another engine are left to be searched for.
+  const searched = demoLaysSchema.safeParse(read('lays.json'));
+  const lays = searched.success ? searched.data.jobs : {};
   const past = z
     .array(z.unknown())
     .parse(moved(read('past-jobs.json'), byMs))
@@ -81,7 +102,8 @@ export function seedDemo(demoDir: string, db: Database, jobs: JobStore, shops: S
   // All of it or nothing: a seeding that was stopped half-way would be taken for the shop's own work.
   db.transaction(() => {
     shops.write(shop);
-    for (const job of documents) jobs.create(prepared(job), 'Demo job');
+    const kept = new KeptLayStore(db);
+    for (const { file, job } of documents) kept.keep(jobs.create(prepared(job), 'Demo job').id, lays[file] ?? []);
     const ids = new Map<string, { readonly id: string; readonly job: Job }>();
     for (const job of past) {
       const { id, revision } = jobs.create(prepared(job), 'Demo job');
