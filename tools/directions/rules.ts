@@ -29,6 +29,8 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   // Who does what when. The engine is given steps and knows nothing of cushions; the day takes them from the jobs' plans.
   schedule: ['plan'],
   progress: ['record'],
+  // Words of the trade, told to a newcomer: they need nothing.
+  glossary: [],
   // A job with mistakes in it, for whoever learns.
   practice: ['plan'],
   format: ['template', 'form'],

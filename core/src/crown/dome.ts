@@ -1,6 +1,6 @@
 import { flatten } from '../geometry/outline';
-import { knotsOn } from './crown';
 import type { CrownAnswer, CrownAsk } from './domed';
+import { knotsOn } from './knots';
 import { chordsOf } from './membrane';
 
 /** How high a face stands along a line through its highest point, as a share of its crown: 0 at both edges, by share of the way. */

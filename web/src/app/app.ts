@@ -12,6 +12,7 @@ const GUIDE_KEY = 'yardland.guide';
   selector: 'yl-app',
   imports: [RouterOutlet, MessagesList],
   template: `<router-outlet /><yl-messages />`,
+  host: { '(document:keydown.f1)': 'explain($event)' },
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class App {
@@ -22,6 +23,17 @@ export class App {
     inject(WaitingEdits).start();
     if (localStorage.getItem(GUIDE_KEY) !== null) void this.#guide(inject(EnvironmentInjector));
     if (inject(WindowShelves).ids(UNSENT_SAMPLES).length) void this.#sendSamples();
+  }
+
+  /** Explains the word over the field in hand, where it is one of the trade. */
+  protected explain(event: Event): void {
+    const field = document.activeElement;
+    const label = field instanceof HTMLInputElement || field instanceof HTMLSelectElement ? field.labels?.[0] : undefined;
+    const term = (label?.querySelector('yl-term button') ?? field?.closest('fieldset')?.querySelector('legend yl-term button')) as
+      HTMLElement | null | undefined;
+    if (!term) return;
+    event.preventDefault();
+    term.click();
   }
 
   /** Whoever is being shown the way in, or practises, goes on with it. */

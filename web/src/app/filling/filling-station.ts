@@ -28,6 +28,7 @@ import type { ChooseData, ChooseResult } from './choose-dialog';
 import { dropIndex, fillingScene } from './filling-scene';
 import { changeLayers, withThickness, layersFromRemnants } from './layers';
 import { LayersTray } from './layers-tray';
+import { Term } from '../shared/words/term';
 
 const BUILD_NAMES = ['nobody', 'a child', 'very light', 'slight', 'middling', 'sturdy', 'heavy'];
 /** Each verdict, and what would mend it. */
@@ -41,7 +42,7 @@ const VERDICTS: Record<FeelVerdict, string> = {
 /** The stack of layers in section, to scale; soft above, firm below. */
 @Component({
   selector: 'yl-filling-station',
-  imports: [Split, SidePanel, Words, Label, Tray, LayerRow, NotFetched, Button, Table, LineChart, Icon, LayersTray],
+  imports: [Split, SidePanel, Words, Label, Tray, LayerRow, NotFetched, Button, Table, LineChart, Icon, LayersTray, Term],
   templateUrl: './filling-station.html',
   hostDirectives: [StationFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -30,6 +30,7 @@ import {
   notionsOf,
 } from '@yardland/core';
 import { debounceTime, distinctUntilChanged, skip } from 'rxjs';
+import { Term } from '../shared/words/term';
 import { Length } from '../shared/words/length';
 import { Button, FigureButton } from '../shared/ui/ui';
 import { Why } from '../shared/why';
@@ -52,7 +53,7 @@ interface SizeRow {
 /** The paper ticket that is always true: the four sizes, pieces, fit, problems, what to buy. Any number opens its why. */
 @Component({
   selector: 'yl-ticket',
-  imports: [ClosedPicture, FigureButton, Button, Length, TakeAway, Why, RouterLink, Icon],
+  imports: [ClosedPicture, FigureButton, Button, Length, TakeAway, Term, Why, RouterLink, Icon],
   templateUrl: './ticket.html',
   host: {
     class:

@@ -1,3 +1,4 @@
+import type { PositionStrategy } from '@angular/cdk/overlay';
 import { inject, Injectable, Injector, signal, type Type } from '@angular/core';
 import { firstValueFrom } from 'rxjs';
 import { NewVersion } from './new-version';
@@ -10,6 +11,8 @@ export interface DialogAsk<D> {
   readonly labelledBy: string;
   /** It has to be answered: Escape and a press beside it do not close it. */
   readonly mustAnswer?: boolean;
+  /** It stands beside this; in the middle of the page where it is left out. */
+  readonly near?: HTMLElement;
 }
 
 /** Opens dialogs. They and the CDK's dialog itself are fetched when the first one is opened: no page has to load them before it shows. */
@@ -26,11 +29,16 @@ export class Dialogs {
   }
 
   /** Opens the dialog that `load` fetches; what it was closed with, undefined where it was left without an answer. */
-  async open<R, D = null>(load: () => Promise<Type<unknown>>, { data, labelledBy, mustAnswer = false }: DialogAsk<D>): Promise<R | undefined> {
+  async open<R, D = null>(load: () => Promise<Type<unknown>>, { data, labelledBy, mustAnswer = false, near }: DialogAsk<D>): Promise<R | undefined> {
     this.#open.update((count) => count + 1);
     try {
       const [{ Dialog }, component] = await Promise.all([import('@angular/cdk/dialog'), load()]);
-      const ref = this.#injector.get(Dialog).open<R, D>(component, { data, ariaLabelledBy: labelledBy, disableClose: mustAnswer });
+      const ref = this.#injector.get(Dialog).open<R, D>(component, {
+        data,
+        ariaLabelledBy: labelledBy,
+        disableClose: mustAnswer,
+        ...(near ? await this.#beside(near) : {}),
+      });
       return await firstValueFrom(ref.closed);
     } catch {
       // A part of the application that cannot be fetched: the server is away, or has been renewed since this page was opened.
@@ -40,5 +48,20 @@ export class Dialogs {
     } finally {
       this.#open.update((count) => count - 1);
     }
+  }
+
+  /** Under something, or over it, wherever there is room; the page behind it stays as light as it is. */
+  async #beside(origin: HTMLElement): Promise<{ positionStrategy: PositionStrategy; backdropClass: string }> {
+    const { createFlexibleConnectedPositionStrategy } = await import('@angular/cdk/overlay');
+    const positionStrategy = createFlexibleConnectedPositionStrategy(this.#injector, origin)
+      .withPositions([
+        { originX: 'start', originY: 'bottom', overlayX: 'start', overlayY: 'top', offsetY: 6 },
+        { originX: 'start', originY: 'top', overlayX: 'start', overlayY: 'bottom', offsetY: -6 },
+        { originX: 'end', originY: 'bottom', overlayX: 'end', overlayY: 'top', offsetY: 6 },
+        { originX: 'end', originY: 'top', overlayX: 'end', overlayY: 'bottom', offsetY: -6 },
+      ])
+      .withViewportMargin(8)
+      .withPush(true);
+    return { positionStrategy, backdropClass: 'cdk-overlay-transparent-backdrop' };
   }
 }

@@ -12,6 +12,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['p', 'print the ticket'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
+  ['F1', 'in a field: explain the word over it'],
   ['?', 'this list'],
   ['↑  ↓', 'in a size: a step more or less'],
   ['+  −  0', 'on the table: zoom, fit'],

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, model, output } from '@angular/core';
 import type { FormValueControl } from '@angular/forms/signals';
 import { Label } from '../ui/ui';
+import { Term } from '../words/term';
 
 /** One of several values to choose from, with its name. */
 export interface Option<T extends string = string> {
@@ -13,9 +14,9 @@ let nextId = 0;
 /** A choice from a list. A control of a signal form, or by itself. */
 @Component({
   selector: 'yl-choice',
-  imports: [Label],
+  imports: [Label, Term],
   template: `
-    <label ylLabel [class.sr-only]="bare()" [attr.for]="id">{{ label() }}</label>
+    <label ylLabel [class.sr-only]="bare()" [attr.for]="id"><yl-term [words]="label()" /></label>
     <select [id]="id" #box (change)="pick(box.value)">
       @if (value() === '') {
         <option value="" selected>{{ none() }}</option>
@@ -53,10 +54,10 @@ export class Choice<T extends string = string> implements FormValueControl<T | '
 /** A few choices side by side, one of them on. A control of a signal form, or by itself. */
 @Component({
   selector: 'yl-switch',
-  imports: [Label],
+  imports: [Label, Term],
   template: `
     <fieldset class="switch gap-0 flex flex-wrap whitespace-nowrap">
-      <legend ylLabel [class.sr-only]="bare()">{{ label() }}</legend>
+      <legend ylLabel [class.sr-only]="bare()"><yl-term [words]="label()" /></legend>
       @for (option of options(); track option.value) {
         <label
           class="px-3.25 -ml-px border border-line-strong relative inline-flex items-center min-h-11 bg-linen font-semibold cursor-pointer [&.on]:border-ink [&.on]:z-1 [&.on]:bg-ink [&.on]:text-linen last-of-type:rounded-r-lg last-of-type:rounded-l-none focus-within:z-2 focus-within:[outline:3px_solid_var(--color-focus)] focus-within:[outline-offset:1px] first-of-type:ml-0 first-of-type:rounded-l-lg"

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { Term } from '../words/term';
 import { Label } from './words';
 
 /** The frame of a typed field: its label, the box round the input put into it, its unit, and the line under it that helps or says what is wrong. */
 @Component({
   selector: 'yl-field',
-  imports: [Label],
+  imports: [Label, Term],
   template: `
-    <label ylLabel [attr.for]="for()" [class.sr-only]="bare()">{{ label() }}</label>
+    <label ylLabel [attr.for]="for()" [class.sr-only]="bare()"><yl-term [words]="label()" /></label>
     <div
       class="flex min-h-11 items-center rounded-lg border border-line-strong bg-linen px-2.5 focus-within:outline-3 focus-within:outline-offset-1 focus-within:outline-focus has-[input:disabled]:border-dashed has-[input:disabled]:bg-transparent [&.bad]:border-error [&.bad]:shadow-[inset_0_0_0_1px_var(--color-error)] [&_input]:w-full [&_input]:min-w-0 [&_input]:bg-transparent [&_input]:text-figure [&_input]:font-[650] [&_input]:outline-none"
       [class.bad]="problem()"
