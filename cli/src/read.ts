@@ -1,6 +1,19 @@
 import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { issue, JOB_TEXT_LIMIT, openShop, readWith, sayLine, shopSchema, type Issue, type Read, type SayIn, type Shop } from '@yardland/core';
+import {
+  issue,
+  JOB_TEXT_LIMIT,
+  openShop,
+  readJobText,
+  readWith,
+  sayLine,
+  shopSchema,
+  type Issue,
+  type Job,
+  type Read,
+  type SayIn,
+  type Shop,
+} from '@yardland/core';
 
 const DEMO_SHOP = fileURLToPath(new URL('../../demo/shop.json', import.meta.url));
 
@@ -26,6 +39,13 @@ export function readJson(file: string | undefined): Read<unknown> {
   } catch {
     return { ok: false, problems: [issue('error', 'file-not-json', '')] };
   }
+}
+
+/** The job of a file that was named, or of standard input for `-`. */
+export function readJobFile(file: string | undefined): Read<Job> {
+  if (file === undefined) return { ok: false, problems: [issue('error', 'file-missing', '')] };
+  const text = readText(file);
+  return text.ok ? readJobText(text.value) : text;
 }
 
 /** The shop from a file, or the demo shop. */

@@ -102,7 +102,7 @@ test('outlines come in from files and go out full size; a bad file loses nothing
   await expect(shop.tray()).toContainText('arch.svg is the template now.');
   await shop.expectSize('Seat', '360 millimetres', '360 millimetres');
   await file.setInputFiles({ name: 'points.csv', mimeType: 'text/csv', buffer: Buffer.from('0,0\n300,0\n300,200\n0,200\n') });
-  await expect(shop.tray()).toContainText('Its units were not said: millimetres were taken.');
+  await expect(shop.tray()).toContainText('The file does not say its units: read as millimetres.');
 
   const waiting = page.waitForEvent('download');
   await shop.tray().getByRole('button', { name: 'Save as DXF' }).click();
@@ -133,7 +133,7 @@ test('a picture of traced paper becomes the template, its error in millimetres',
   await dialog.getByRole('button', { name: 'Stop' }).click();
   await expect(dialog.getByRole('button', { name: 'Take as the template' })).toBeDisabled();
   await dialog.getByRole('button', { name: 'Find the line' }).click();
-  await expect(dialog).toContainText(/lies 0\.\d+ mm off it on average/, { timeout: 30_000 });
+  await expect(dialog).toContainText(/is 0\.\d+ mm off it on average/, { timeout: 30_000 });
   await shop.expectAccessible();
   await dialog.getByRole('button', { name: 'Take as the template' }).click();
   // The made picture is of a round-back seat, 470 × 460.

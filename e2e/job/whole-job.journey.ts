@@ -74,7 +74,7 @@ test('the same in inches, with bad input that loses nothing', async ({ shop, pag
   const wide = shop.tray().getByRole('textbox', { name: 'Wide' });
   await wide.fill('20 1/0');
   await wide.press('Enter');
-  await expect(shop.tray()).toContainText('A fraction cannot be over nought.');
+  await expect(shop.tray()).toContainText('The lower number of a fraction cannot be zero.');
   await shop.expectSize('Seat', '19 3/4 inches', '17 inches');
   await wide.fill('20 1/4');
   await wide.press('Enter');

@@ -18,7 +18,7 @@ test('jobs are found, copied, put away and brought back', async ({ shop, page })
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Storage chest top, again' })).toHaveCount(1);
   await page.getByRole('searchbox').fill('no such job');
-  await expect(page.getByRole('heading', { name: 'No job is like that' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'No job matches' })).toBeVisible();
 });
 
 for (const [name, size, theme] of [

@@ -43,9 +43,10 @@ test('a piece is moved by keys and by hand, stays where it is put over a reload,
   await shop.goTo('Lay');
   await expect(shop.tray()).toContainText('laid', { timeout: 60_000 });
   await page
-    .getByRole('button', { name: /plate.*copy 1/ })
+    .getByRole('button', { name: /plate.*copy 1, .* along, .* across/ })
     .first()
-    .click();
+    .focus();
+  await page.keyboard.press('Enter');
   await expect(page.locator('[data-part=room]')).toContainText(/^Room round it: .+ towards the beginning, .+ onward, .+ below, .+ above\.$/);
   await page.getByRole('button', { name: 'Pin it here' }).click();
   await expect(page.getByRole('button', { name: 'Unpin all (1)' })).toBeVisible();
@@ -190,7 +191,7 @@ test('a welt for which less is bought is proposed by itself; foam is sawn from e
   // Where the saw goes nothing is moved by hand.
   await page
     .locator('yl-table')
-    .getByRole('button', { name: /copy 1$/ })
+    .getByRole('button', { name: /copy 1,/ })
     .first()
     .click();
   await page.getByRole('button', { name: 'Pin it here' }).click();

@@ -10,6 +10,7 @@ import { layRows } from './lay-rows';
 import { arithmeticLoop, rowOf, table, type Row } from './measure';
 import { logRows } from './log-rows';
 import { meshRows, turningRows } from './round-rows';
+import { paperRows } from './paper-rows';
 import { serverRows } from './server-rows';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
@@ -59,6 +60,7 @@ const rows = [
   ...meshRows(root, arithmeticLoop()),
   ...layRows(root),
   ...(await serverRows(root)),
+  ...(await paperRows(root)),
   ...logRows(),
   ...dayRows(root, arithmeticLoop()),
   ...firstLoad(),

@@ -52,7 +52,8 @@ async function load(count: number, work: (i: number) => Promise<unknown>): Promi
   return { times, perSecond: count / ((performance.now() - begun) / 1000) };
 }
 
-async function start(
+/** Starts the built server over a folder of data; a script of another server where one is given. */
+export async function start(
   root: string,
   data: string,
   script: readonly string[] = ['dist/server/main.js'],

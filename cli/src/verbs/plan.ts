@@ -1,5 +1,5 @@
-import { planJson, planSolved, readJobText } from '@yardland/core';
-import { inWords, readShop, readText } from '../read';
+import { planJson, planSolved } from '@yardland/core';
+import { inWords, readJobFile, readShop } from '../read';
 import { refusal, type Verb } from '../verb';
 
 /** Everything derived from a job document, its lays worked out. */
@@ -9,10 +9,7 @@ export const planVerb: Verb = {
   does: 'works out sizes, pieces, seams, lays and what to buy, and prints the plan as JSON; exits with 1 when the plan holds an error',
   options: ['shop'],
   run([file], options) {
-    if (file === undefined) return refusal([{ code: 'file-missing', path: '', message: 'Name a job file, or - for standard input.' }]);
-    const text = readText(file);
-    if (!text.ok) return refusal(inWords(text.problems));
-    const job = readJobText(text.value);
+    const job = readJobFile(file);
     if (!job.ok) return refusal(inWords(job.problems));
     const shop = readShop(options['shop']);
     if (!shop.ok) return refusal(inWords(shop.problems).map((problem) => ({ ...problem, path: ['shop', problem.path].filter(Boolean).join('.') })));

@@ -1,6 +1,6 @@
-import { pointsOf, readJobText, sinceMade, canMatch, writtenBy } from '@yardland/core';
+import { pointsOf, sinceMade, canMatch, writtenBy } from '@yardland/core';
 import { planForChecks } from '@yardland/core/book';
-import { inWords, readShop, readText } from '../read';
+import { inWords, readJobFile, readShop } from '../read';
 import { refusal, type Verb } from '../verb';
 
 /** What a job says of itself for the log, its checks beside what was promised, and whether each cushion could be matched today. */
@@ -10,10 +10,7 @@ export const recordVerb: Verb = {
   does: 'tells what a job writes into the log, its checks beside what was promised, and whether one more of each cushion could match today',
   options: ['shop'],
   run([file], options) {
-    if (file === undefined) return refusal([{ code: 'file-missing', path: '', message: 'Name a job file, or - for standard input.' }]);
-    const text = readText(file);
-    if (!text.ok) return refusal(inWords(text.problems));
-    const job = readJobText(text.value);
+    const job = readJobFile(file);
     if (!job.ok) return refusal(inWords(job.problems));
     const shop = readShop(options['shop']);
     if (!shop.ok) return refusal(inWords(shop.problems));

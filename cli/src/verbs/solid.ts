@@ -1,7 +1,7 @@
 import fs from 'node:fs';
-import { planSolved, readJobText } from '@yardland/core';
+import { planSolved } from '@yardland/core';
 import { gltfText, looksOf, rgbOf, solidJson, solidOf } from '@yardland/core/solid';
-import { inWords, readShop, readText } from '../read';
+import { inWords, readJobFile, readShop } from '../read';
 import { refusal, type Verb } from '../verb';
 
 const refused = (code: string, path: string, message: string) => refusal([{ code, path, message }]);
@@ -19,10 +19,7 @@ export const solidVerb: Verb = {
   does: 'prints the Nth cushion in the round as a mesh, a part a piece, or writes it as glTF; --bulge 0 leaves the band straight, 1 as predicted',
   options: ['cushion', 'bulge', 'out', 'shop'],
   run([file], options) {
-    if (file === undefined) return refused('file-missing', '', 'Name a job file, or - for standard input.');
-    const text = readText(file);
-    if (!text.ok) return refusal(inWords(text.problems));
-    const job = readJobText(text.value);
+    const job = readJobFile(file);
     if (!job.ok) return refusal(inWords(job.problems));
     const shop = readShop(options['shop']);
     if (!shop.ok) return refusal(inWords(shop.problems));

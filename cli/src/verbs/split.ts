@@ -1,5 +1,5 @@
-import { readJobText, splitCushion } from '@yardland/core';
-import { inWords, readText } from '../read';
+import { splitCushion } from '@yardland/core';
+import { inWords, readJobFile } from '../read';
 import { refusal, type Outcome, type Verb } from '../verb';
 
 const wrong = (path: string, message: string): Outcome => refusal([{ code: 'option-wrong', path, message }]);
@@ -11,10 +11,7 @@ export const splitVerb: Verb = {
   does: 'cuts one cushion of a job (the first where N is not said) into several across its width, the gaps between them shared, and prints the job',
   options: ['cushion', 'into', 'widths', 'gap'],
   run([file], options) {
-    if (file === undefined) return refusal([{ code: 'file-missing', path: '', message: 'Name a job file, or - for standard input.' }]);
-    const text = readText(file);
-    if (!text.ok) return refusal(inWords(text.problems));
-    const read = readJobText(text.value);
+    const read = readJobFile(file);
     if (!read.ok) return refusal(inWords(read.problems));
     const job = read.value;
     const index = Number(options['cushion'] ?? 1) - 1;

@@ -60,7 +60,7 @@ const WORK_WORDS: Record<Work, string> = {
       </table>
     } @else {
       <p ylWords>
-        {{ away() ? 'Not to be had while the server is away.' : 'Nothing was clocked yet. With the clock at the Bench a step says how long it really takes.' }}
+        {{ away() ? 'Not available while the server is away.' : 'Nothing was clocked yet. With the clock at the Bench a step says how long it really takes.' }}
       </p>
     }
   `,

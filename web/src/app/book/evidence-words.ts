@@ -49,7 +49,7 @@ export function evidenceWords(found: Evidence, inWords: SayIn): string {
     case 'kept-as-cut':
       return `${found.piece} was kept as it had been cut although the plan had changed.`;
     case 'core-cut-otherwise':
-      return 'The core came out of the saw otherwise than planned.';
+      return 'The core was not cut as planned.';
     case 'never-measured':
       return 'It was never measured when it was dressed.';
     case 'not-tried':

@@ -31,7 +31,7 @@ const signed = (mm: number): string => `${mm > 0.05 ? '+' : ''}${formatNumber(mm
       <yl-progress class="max-w-100" label="Working out what checks teach" [done]="progress.done" [of]="progress.of" />
     }
     @if (failed()) {
-      <p ylWords="bad" role="alert">The checks could not be fetched, or not be worked out. Look at this page again when the server answers.</p>
+      <p ylWords="bad" role="alert">The checks could not be fetched or worked out. Open this page again when the server answers.</p>
     }
     @if (learnt(); as learnt) {
       <div class="overflow-x-auto">
@@ -64,7 +64,7 @@ const signed = (mm: number): string => `${mm > 0.05 ? '+' : ''}${formatNumber(mm
           </tbody>
         </table>
       </div>
-      <h2 id="schools-title">What is left, by school</h2>
+      <h2 id="schools-title">What the constants do not explain, by school</h2>
       @if (learnt.schools.length) {
         <table ylRows aria-labelledby="schools-title" class="max-w-260 [&_td]:py-1.5!">
           <thead>
@@ -87,7 +87,7 @@ const signed = (mm: number): string => `${mm > 0.05 ? '+' : ''}${formatNumber(mm
                       Copy with that much ease
                     </button>
                   } @else {
-                    <span class="text-note text-ink-soft">{{ row.school.checks < 5 ? 'five checks at least tell' : 'no more than chance' }}</span>
+                    <span class="text-note text-ink-soft">{{ row.school.checks < 5 ? 'at least five checks are needed' : 'no more than chance' }}</span>
                   }
                 </td>
               </tr>

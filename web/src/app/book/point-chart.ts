@@ -1,18 +1,6 @@
-import {
-  afterNextRender,
-  ChangeDetectionStrategy,
-  Component,
-  DestroyRef,
-  effect,
-  type ElementRef,
-  inject,
-  input,
-  output,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, output, viewChild } from '@angular/core';
 import type { Data, Layout, PlotlyHTMLElement } from 'plotly.js';
-import type * as Plotly from 'plotly.js-basic-dist-min';
+import { fetchedPlotly } from '../shared/fetched-plotly';
 import { resolvedColour } from '../shared/chart-colours';
 import { Words } from '../shared/ui/ui';
 
@@ -47,16 +35,11 @@ export class PointChart {
   /** A point was pressed. */
   readonly picked = output<number>();
   private readonly plot = viewChild.required<ElementRef<HTMLElement>>('plot');
-  readonly #plotly = signal<typeof Plotly | null>(null);
-  protected readonly failed = signal(false);
+  readonly #fetched = fetchedPlotly();
+  readonly #plotly = this.#fetched.plotly;
+  protected readonly failed = this.#fetched.failed;
 
   constructor() {
-    afterNextRender(() => {
-      import('plotly.js-basic-dist-min').then(
-        (module) => this.#plotly.set((module as unknown as { default?: typeof Plotly }).default ?? module),
-        () => this.failed.set(true),
-      );
-    });
     effect(() => {
       const [plotly, data] = [this.#plotly(), this.#data()];
       if (!plotly) return;

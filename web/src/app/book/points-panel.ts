@@ -80,7 +80,7 @@ const ROWS = 40;
         </div>
       </div>
     } @else if (failed()) {
-      <p ylWords="bad" role="alert">The checks could not be fetched, or not be worked out. Look at this page again when the server answers.</p>
+      <p ylWords="bad" role="alert">The checks could not be fetched or worked out. Open this page again when the server answers.</p>
     } @else if (!working()) {
       <p ylWords>No check has measured this yet. Dressed cushions are measured at the station Check of their job.</p>
     }
@@ -153,7 +153,7 @@ export class PointsPanel {
     if (!points.length) return '';
     const mean = points.reduce((sum, { measuredMm, promisedMm }) => sum + measuredMm - promisedMm, 0) / points.length;
     const words = formatExact(Math.abs(mean), this.#units());
-    const lean = Math.abs(mean) < 0.25 ? 'as promised in the mean' : `${words} ${this.unit()} ${mean > 0 ? 'more' : 'less'} than promised in the mean`;
+    const lean = Math.abs(mean) < 0.25 ? 'as promised, on average' : `${words} ${this.unit()} ${mean > 0 ? 'more' : 'less'} than promised in the mean`;
     return `${points.length} ${points.length === 1 ? 'measure' : 'measures'}: ${lean}.`;
   });
 

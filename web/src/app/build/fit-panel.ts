@@ -133,8 +133,8 @@ export class FitPanel {
       ],
       why:
         of === 'tension'
-          ? `What it pulls decides: over ${formatTensionUnit(shop.assume('hardToCloseTension', units), units)} it is hard to close, over ${formatTension(shop.assume('willNotCloseTension', units), units)} it will not.`
-          : `What it presses with on the slacker way decides: loose under ${formatPressureUnit(shop.assume('looseBelow', units), units)}, roomy under ${formatPressure(shop.assume('roomyBelow', units), units)}.`,
+          ? `The pull in the cloth decides: over ${formatTensionUnit(shop.assume('hardToCloseTension', units), units)} it is hard to close, over ${formatTension(shop.assume('willNotCloseTension', units), units)} it will not.`
+          : `The pressure in the slacker direction decides: loose under ${formatPressureUnit(shop.assume('looseBelow', units), units)}, roomy under ${formatPressure(shop.assume('roomyBelow', units), units)}.`,
       pressureUnit: PRESSURE_UNITS[units],
       tensionUnit: TENSION_UNITS[units],
       bow: fit.bowRisk,

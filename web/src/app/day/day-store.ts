@@ -117,7 +117,7 @@ export class DayStore {
     if (!before) return;
     const moved = movedBetween(before, day);
     const told = moved.slice(0, 3).map(({ name, to, days }) => `${name} ends ${days > 0 ? 'later' : 'sooner'}, ${dayWords(to.slice(0, 10))}`);
-    const words = moved.length ? `${told.join('; ')}${moved.length > 3 ? `; ${moved.length - 3} more move` : ''}.` : 'No job ends at another time.';
+    const words = moved.length ? `${told.join('; ')}${moved.length > 3 ? `; ${moved.length - 3} more move` : ''}.` : 'No job ends earlier or later.';
     this.pushed.set(words);
     if (this.#tells) this.#messages.tell(ABOUT, `Planned anew. ${words}`);
     this.#tells = false;

@@ -35,7 +35,7 @@ const TRADE_WORDS: Readonly<Record<Trade, string>> = { cut: 'cuts', sew: 'sews',
       </p>
     </div>
     <div class="relative max-w-full min-w-0 overflow-x-auto">
-      <table ylRows class="[&_td]:py-1.5! min-[901px]:min-w-220 [&_td]:align-top" aria-label="Who works when">
+      <table ylRows class="[&_td]:py-1.5! min-[56.3125rem]:min-w-220 [&_td]:align-top" aria-label="Who works when">
         <thead>
           <tr>
             <th scope="col">who</th>

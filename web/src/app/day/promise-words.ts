@@ -11,7 +11,7 @@ export function promiseReasons({ end, alone, awaits, heldUp, pushes }: Promised)
     `By the plan it is done ${whenWords(end)}; half a day of slack is kept for every week until then.`,
     ...awaits.map(({ what, on, assumed }) => `Its ${what} comes ${dayWords(on)}${assumed ? ', as nobody has said the day' : ''}.`),
     ...heldUp.map(({ by, until }) => `${by === 'machine' ? 'The machine' : by === 'table' ? 'The cutting table' : by} is full until ${whenWords(until)}.`),
-    ...(alone < end ? [`Were nothing else to do, it would be done ${whenWords(alone)}.`] : []),
+    ...(alone < end ? [`If there were nothing else to do, it would be done ${whenWords(alone)}.`] : []),
     ...pushes.map(({ name, days }) => `${name} would be ${daysWords(days)} later by it.`),
   ];
 }

@@ -289,7 +289,7 @@ export class JobStore {
     if (there) this.#job.set(there);
     else if (this.saveState() === 'offline') {
       // Waiting for it would hold up every change until then.
-      this.#messages.warn('undo', 'This step is known to the server alone, and it does not answer: it can be taken when the server is back.');
+      this.#messages.warn('undo', 'Only the server knows this step, and it does not answer: try again when it is back.');
       return;
     } else {
       this.#history.forget();

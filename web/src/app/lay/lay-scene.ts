@@ -98,6 +98,10 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
       ? hideItems(band, i, material)
       : bandItems(band, i, answer, band.sheet === null ? `from ${formatLengthUnit(band.from, units, step)}` : `${sheetWord(lay)} ${band.sheet + 1}`),
   );
+  const whereWords = (points: readonly Point[], turn: number): string => {
+    const { minX, minY } = bounds(points);
+    return `${formatRun(minX, units)} along, ${formatLengthUnit(minY, units, step)} across${turn ? `, turned ${turn}°` : ''}`;
+  };
   let knob: Point | null = null;
   let around: Scene['around'];
   for (const placement of inListOrder(lay, answer)) {
@@ -119,7 +123,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
         key: `${key} ${i === main ? 0 : i + 1}`,
         shape: part,
         look: lookOf(lay, placement.item),
-        pick: `${words(placement.item)}, copy ${placement.copy + 1}`,
+        pick: `${words(placement.item)}, copy ${placement.copy + 1}, ${whereWords(points, placement.turn)}${pinned(key) ? ', pinned' : ''}`,
       });
       if (i !== main) return;
       if (picked === key) knob = middle;

@@ -96,7 +96,7 @@ export class AllCoresTray {
       ? `${spent} ${later} wait; the worst go first.`
       : waiting.length
         ? `${spent} All that want replacing are paid for.`
-        : 'None wants replacing now.';
+        : 'None has to be replaced now.';
     return `${now}${then}`;
   });
 

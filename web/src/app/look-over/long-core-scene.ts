@@ -3,8 +3,8 @@ import { boxArea } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
 export function longCoreWords(answer: LongCoreAnswer, { units, step }: SayIn): string {
-  if (answer.kind === 'too-short') return `What can be used is ${formatLengthUnit(answer.missingMm, units, step)} too short: fill the gap with an offcut.`;
-  if (answer.kind === 'none') return 'No way was found to make the length of these.';
+  if (answer.kind === 'too-short') return `What is usable is ${formatLengthUnit(answer.missingMm, units, step)} too short: fill the gap with an offcut.`;
+  if (answer.kind === 'none') return 'No way was found to make the length from these.';
   const { cuts, joins, joinsClear } = answer.plan;
   const many = (n: number, word: string): string => (n === 0 ? `no ${word}` : n === 1 ? `one ${word}` : `${n} ${word}s`);
   const where = joinsClear ? 'none where somebody sits' : 'but some where somebody sits: no other way was found with these';

@@ -71,7 +71,7 @@ export class LongCoreTray {
     if (longCore && !longCore.answer) return 'Looking for the best way to join them …';
     return longCore?.answer
       ? longCoreWords(longCore.answer, this.edit.store.inWords())
-      : 'Put in what there is: old cores of this height, and offcuts. The best way to join them is drawn above.';
+      : 'Enter what there is: old cores of this height, and offcuts. The best way to join them is drawn above.';
   });
 
   /** Joining what there is, against a new core. */

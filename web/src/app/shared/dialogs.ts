@@ -43,7 +43,7 @@ export class Dialogs {
     } catch {
       // A part of the application that cannot be fetched: the server is away, or has been renewed since this page was opened.
       if (await this.#version.partMissed()) return undefined;
-      this.#messages.warn('dialog', 'This could not be opened: the server does not answer, or is another one now. Load the page again when it is back.');
+      this.#messages.warn('dialog', 'This could not be opened: the server does not answer, or has been updated. Load the page again when it is back.');
       return undefined;
     } finally {
       this.#open.update((count) => count - 1);

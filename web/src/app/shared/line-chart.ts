@@ -1,6 +1,6 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, effect, type ElementRef, inject, input, viewChild } from '@angular/core';
 import type { Annotations, Data, Layout } from 'plotly.js';
-import type * as Plotly from 'plotly.js-basic-dist-min';
+import { fetchedPlotly } from './fetched-plotly';
 import { resolvedColour } from './chart-colours';
 import { Words } from './ui/ui';
 
@@ -41,16 +41,11 @@ export class LineChart {
   /** What the chart shows, in words. */
   readonly words = input.required<string>();
   private readonly plot = viewChild.required<ElementRef<HTMLElement>>('plot');
-  readonly #plotly = signal<typeof Plotly | null>(null);
-  protected readonly failed = signal(false);
+  readonly #fetched = fetchedPlotly();
+  readonly #plotly = this.#fetched.plotly;
+  protected readonly failed = this.#fetched.failed;
 
   constructor() {
-    afterNextRender(() => {
-      import('plotly.js-basic-dist-min').then(
-        (module) => this.#plotly.set((module as unknown as { default?: typeof Plotly }).default ?? module),
-        () => this.failed.set(true),
-      );
-    });
     effect(() => {
       const plotly = this.#plotly();
       if (plotly) void plotly.react(this.plot().nativeElement, this.#data(), this.#layout(), { displayModeBar: false, responsive: true, staticPlot: true });

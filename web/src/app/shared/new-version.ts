@@ -20,7 +20,7 @@ export class NewVersion {
       this.#messages.warn(ABOUT, 'This page could not be fetched: the server does not answer. Try again when it is back.');
       return;
     }
-    this.#messages.tell(ABOUT, 'A new version is here, and is loaded now. What you have typed is kept.');
+    this.#messages.tell(ABOUT, 'A new version is being loaded. What you have typed is kept.');
     this.load(url);
   }
 

@@ -1,2 +1,2 @@
 /** A screen as narrow as a phone's: the theme's `max-phone:`. */
-export const PHONE = '(max-width: 900.98px)';
+export const PHONE = '(max-width: 56.311em)';

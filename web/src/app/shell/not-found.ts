@@ -7,7 +7,7 @@ import { Button, Empty } from '../shared/ui/ui';
   imports: [Empty, Button, RouterLink],
   template: `
     <main ylEmpty>
-      <h1>There is nothing at this address</h1>
+      <h1>There is no page at this address</h1>
       <p>The job may have been renamed or the link cut short.</p>
       <a ylButton routerLink="/jobs">Go to the jobs</a>
     </main>

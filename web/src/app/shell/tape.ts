@@ -21,7 +21,7 @@ const ROOMS = [
   imports: [RouterLink, Icon],
   template: `
     <a
-      class="pt-5 pl-4.5 font-head text-[20px]/7 font-extrabold text-ink no-underline max-tablet:pl-3 max-phone:px-3 max-phone:py-1 max-phone:text-panel"
+      class="pt-5 pl-4.5 font-head text-[1.25rem]/7 font-extrabold text-ink no-underline max-tablet:pl-3 max-phone:px-3 max-phone:py-1 max-phone:text-panel"
       routerLink="/jobs"
       aria-label="Yardland, all jobs"
       >Yardland</a

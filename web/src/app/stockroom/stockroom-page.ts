@@ -169,7 +169,7 @@ export class StockroomPage {
   protected calibrate(key: AssumptionKey, text: string): void {
     const value = parseNumber(text);
     if (text.trim() && !(value !== null && value >= 0)) {
-      this.#edit.refuse(`“${text}” is not a number of nought or more.`);
+      this.#edit.refuse(`“${text}” is not a number from zero up.`);
       return;
     }
     this.#edit.change((shop) => {

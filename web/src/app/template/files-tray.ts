@@ -105,7 +105,7 @@ export class FilesTray {
     this.message.set(
       [
         `${file.name} is the template now.`,
-        read.unsaid ? `Its units were not said: ${this.fileUnits() === 'mm' ? 'millimetres' : 'inches'} were taken.` : '',
+        read.unsaid ? `The file does not say its units: read as ${this.fileUnits() === 'mm' ? 'millimetres' : 'inches'}.` : '',
         this.#words(read.notes),
       ]
         .filter(Boolean)

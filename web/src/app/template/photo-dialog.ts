@@ -121,7 +121,7 @@ export class PhotoDialog {
     const traced = this.traced();
     return (
       traced &&
-      `The line is ${formatNumber(traced.lineMm, 1)} mm wide. What was fitted lies ${formatNumber(traced.meanErrorMm, 2)} mm off it on average, ${formatNumber(traced.worstErrorMm, 2)} mm at the worst place.`
+      `The line is ${formatNumber(traced.lineMm, 1)} mm wide. The outline is ${formatNumber(traced.meanErrorMm, 2)} mm off it on average, ${formatNumber(traced.worstErrorMm, 2)} mm at most.`
     );
   });
 

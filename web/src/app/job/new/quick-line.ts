@@ -63,7 +63,7 @@ export class QuickLine {
       this.slot().createComponent(QuickPanel).setInput('reader', reader);
       return reader;
     } catch {
-      this.#messages.warn('quick-line', 'The line cannot be read while the server is away; it was not opened in this browser before.');
+      this.#messages.warn('quick-line', 'The quick line is not available while the server is away: this browser has not opened it before.');
       return null;
     }
   }

@@ -91,7 +91,7 @@ describe('the solve pool', () => {
       TestBed.inject(Messages)
         .all()
         .map(({ text }) => text),
-    ).toEqual(['What was being worked out stopped (out of memory) and is begun again.']);
+    ).toEqual(['Something being worked out stopped (out of memory) and was started again.']);
   });
 
   it('fails those who wait when the new worker dies too, and makes another for the next', async () => {

@@ -106,7 +106,7 @@ export class SolvePool {
       retry({
         count: 1,
         delay: (died: Error) => {
-          this.#messages.tell('a worker', `What was being worked out stopped (${died.message}) and is begun again.`);
+          this.#messages.tell('a worker', `Something being worked out stopped (${died.message}) and was started again.`);
           return of(true);
         },
       }),

@@ -162,7 +162,7 @@ export class QuantityField implements FormValueControl<number | null> {
 
   #sentence(code: string, rest: string): string | null {
     if (code === 'empty') return this.optional() ? null : 'Write a length.';
-    if (code === 'zero-denominator') return 'A fraction cannot be over nought.';
+    if (code === 'zero-denominator') return 'The lower number of a fraction cannot be zero.';
     return `“${rest}” is not a length. Try ${this.here.units() === 'inch' ? '23 1/2 or 597 mm' : '597 or 23 1/2"'}.`;
   }
 }

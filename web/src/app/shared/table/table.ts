@@ -36,6 +36,9 @@ export interface Move {
   readonly to: Point;
 }
 
+/** Measures and words of a drawing that are read out with it, at most. */
+const MOST_TOLD = 40;
+
 const KEY_PAN_PX = 40;
 const KEY_ZOOM = 1.2;
 /** A pointer that went less than this has not moved, pixels. */
@@ -81,6 +84,8 @@ export class Table {
   protected readonly cushionHatches = CUSHION_HATCHES;
   protected readonly paper = viewChild.required<ElementRef<SVGSVGElement>>('paper');
   private readonly fields = viewChildren(QuantityField);
+  /** How large the browser's letters are against the usual 16 pixels. */
+  readonly #letters = parseFloat(getComputedStyle(document.documentElement).fontSize) / 16;
   readonly #size = signal<Size>({ width: 800, height: 560 });
   /** The view chosen by hand; null: fitted. */
   readonly #own = signal<View | null>(null);
@@ -100,7 +105,17 @@ export class Table {
   });
 
   readonly #view = computed<View>(() => this.#own() ?? fittedView(sceneBounds(this.scene()), this.#size(), this.scene().room));
-  protected readonly drawing = computed(() => drawScene(this.scene(), this.#view()));
+  protected readonly drawing = computed(() => drawScene(this.scene(), this.#view(), this.#letters));
+
+  /** What the drawing says, for whoever has it read out: its measures, and the words beside its parts. */
+  protected readonly told = computed(() => {
+    const told = this.scene().items.flatMap((item) => {
+      if (item.kind === 'dim') return [`${item.name} ${this.say(item.mm)}`];
+      if (item.kind === 'leader') return [item.text];
+      return item.kind === 'note' && item.look !== 'onpiece' ? [item.text] : [];
+    });
+    return [...new Set(told)].slice(0, MOST_TOLD).join('; ');
+  });
 
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;

@@ -36,7 +36,7 @@ export class Tool {
   selector: '[ylFigure]',
   host: {
     class:
-      '-mr-1 inline-flex min-h-9 items-center justify-end rounded-[5px] bg-transparent px-1 text-panel font-semibold text-ink cursor-pointer hover:bg-calico-deep aria-expanded:bg-ink aria-expanded:text-linen max-tablet:text-[16.5px]',
+      '-mr-1 inline-flex min-h-9 items-center justify-end rounded-[5px] bg-transparent px-1 text-panel font-semibold text-ink cursor-pointer hover:bg-calico-deep aria-expanded:bg-ink aria-expanded:text-linen max-tablet:text-[1.03125rem]',
   },
 })
 export class FigureButton {}

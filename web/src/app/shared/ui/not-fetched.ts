@@ -6,7 +6,7 @@ import { Words } from './words';
   selector: 'yl-not-fetched',
   imports: [Words],
   template: `<p ylWords role="status">
-    This part could not be fetched: the server does not answer, or is another one now. Load the page again when it is back.
+    This part could not be fetched: the server does not answer, or has been updated. Load the page again when it is back.
   </p>`,
   host: { class: 'contents' },
   changeDetection: ChangeDetectionStrategy.OnPush,

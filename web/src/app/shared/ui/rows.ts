@@ -9,7 +9,7 @@ import { DestroyRef, Directive, ElementRef, inject } from '@angular/core';
   host: {
     role: 'table',
     class:
-      'rows w-full text-[15.5px] [&_th]:py-1 [&_th]:pr-3 [&_th]:text-label [&_th]:font-normal [&_th]:text-ink-soft [&_th]:text-left [&_th]:align-bottom [&_td]:py-0.5 [&_td]:pr-3 [&_td]:border-t [&_td]:border-t-line',
+      'rows w-full text-[0.96875rem] [&_th]:py-1 [&_th]:pr-3 [&_th]:text-label [&_th]:font-normal [&_th]:text-ink-soft [&_th]:text-left [&_th]:align-bottom [&_td]:py-0.5 [&_td]:pr-3 [&_td]:border-t [&_td]:border-t-line',
   },
 })
 export class Rows {

@@ -37,7 +37,7 @@ const MEANINGS: { readonly [C in Meaning['code']]: (meaning: Extract<Meaning, { 
   smaller: ({ mm }, length) => ({
     means: `Both ways smaller than it was sewn by about ${length(mm)}: the seams were sewn ${length(mm / 2)} deep, or the filling draws the faces up.`,
     now: 'Knead the filling out to the seams; if it bows, take wadding out of the middle.',
-    next: 'Measure a seam. If it is right, the plates want to be cut for the crown, or the school loosened.',
+    next: 'Measure a seam. If it is right, cut the plates for the crown, or choose a roomier school.',
     station: 'build',
   }),
   'one-way': ({ mm, place, over }, length) => ({
@@ -59,13 +59,13 @@ const MEANINGS: { readonly [C in Meaning['code']]: (meaning: Extract<Meaning, { 
     station: 'filling',
   }),
   prouder: ({ mm }, length) => ({
-    means: `The middle stands ${length(mm)} prouder than was predicted: the filling is firmer or thicker than it is taken for.`,
+    means: `The middle stands ${length(mm)} prouder than was predicted: the filling is firmer or thicker than assumed.`,
     now: 'Leave it a week under use: new wrap settles.',
     next: 'Test the foam at the gauges; a thinner wrap or a softer top layer brings it down.',
     station: 'filling',
   }),
   flatter: ({ mm }, length) => ({
-    means: `The middle is ${length(mm)} flatter than was predicted: the filling gives way more than it is taken for.`,
+    means: `The middle is ${length(mm)} flatter than was predicted: the filling gives way more than assumed.`,
     now: 'A pad of wadding on the middle, under the wrap.',
     next: 'Test the foam at the gauges; a crown pad, or a firmer top layer.',
     station: 'build',
