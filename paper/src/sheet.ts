@@ -120,13 +120,13 @@ export class Sheet {
     this.doc.undash();
   }
 
-  /** An open line through points. */
-  polyline(points: readonly Point[], { width = 1, dash }: Pick<Pen, 'width' | 'dash'>): void {
+  /** An open line through points; `white` over what is drawn already. */
+  polyline(points: readonly Point[], { width = 1, dash, white = false }: Pick<Pen, 'width' | 'dash'> & { readonly white?: boolean }): void {
     points.forEach((point, i) => (i === 0 ? this.doc.moveTo(point.x, point.y) : this.doc.lineTo(point.x, point.y)));
     this.doc.lineWidth(width);
     if (dash) this.doc.dash(dash[0], { space: dash[1] });
     else this.doc.undash();
-    this.doc.strokeColor('black').stroke();
+    this.doc.strokeColor(white ? 'white' : 'black').stroke();
     this.doc.undash();
   }
 

@@ -27,6 +27,7 @@ import {
   notchWords,
   notionsOf,
 } from '@yardland/core';
+import { drawCushion } from './cushion-picture';
 import { drawPlan, drawRoll, drawSection, drawStaples, planPiece } from './drawing';
 import { workOrder } from './work-order';
 import { TicketWriter } from './ticket-writer';
@@ -228,6 +229,9 @@ function warnings(writer: TicketWriter): void {
   }
 }
 
+/** The picture of the cushion made up is this high at least, points. */
+const LEAST_PICTURE = 64;
+
 /**
  * The ticket of one cushion on as many pages as it needs: the sketch to scale, the sizes, every piece with its derivation, closing and notions, what is wrong, the order of
  * work to be ticked off, what is cut anew; each page stamped and numbered.
@@ -260,6 +264,12 @@ export async function ticketPdf(plan: Plan, index: number, stamp: Stamp): Promis
       most: tableWidth,
     },
   );
+  if (one.state === 'planned') {
+    // Under the sizes, as far down as the section beside it reaches.
+    const height = Math.max(LEAST_PICTURE, drawn - below - 12);
+    drawCushion(sheet, one, { x: tableX, y: below + 8, width: tableWidth, height });
+    below += height + 12;
+  }
   writer.y = Math.max(drawn, below) + 6;
   if (one.source.note) writer.paragraph(one.source.note, { size: 9.5 });
   sheet.rule(MARGIN, writer.y, writer.width, 0.8);

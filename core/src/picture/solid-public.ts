@@ -3,6 +3,8 @@ export * from '../form/solid/solid';
 export * from '../form/solid/normals';
 export * from '../format/gltf';
 export * from './solid';
+export * from './cushion-picture';
+export type { LinePicture, PictureLine } from '../form/solid/line-picture';
 export * from './solid-json';
 export * from './solid-look';
 export * from './solid-cloth';

@@ -6,7 +6,7 @@ export interface Seen extends Point {
   readonly depth: number;
 }
 
-/** How near the nearest thing is at each dot of a picture: rows of dots from the lowest up. `NaN`-free: where nothing is, it is infinitely far. */
+/** How near the nearest thing is at each dot of a picture, rows of dots from the lowest up; infinitely far where nothing is. */
 export class DepthMap {
   readonly columns: number;
   readonly rows: number;
@@ -35,28 +35,31 @@ export class DepthMap {
     return { x: (x - 1) * this.dotMm + this.minX, y: (y - 1) * this.dotMm + this.minY };
   }
 
-  /** Draws every triangle of a part into it. */
+  /** Draws the triangles of a part that face the eye into it: those that turn away lie behind others of a closed solid. */
   draw({ triangles }: SolidPart, seen: readonly Seen[]): void {
-    for (let t = 0; t < triangles.length; t += 3) {
-      const [a, b, c] = [0, 1, 2].map((k) => {
-        const p = seen[triangles[t + k] as number] as Seen;
-        return { ...this.dot(p), depth: p.depth };
-      }) as [Seen, Seen, Seen];
-      this.triangle(a, b, c);
-    }
+    const dots = new Float64Array(3 * seen.length);
+    seen.forEach((p, i) => {
+      const { x, y } = this.dot(p);
+      dots.set([x, y, p.depth], 3 * i);
+    });
+    for (let t = 0; t < triangles.length; t += 3)
+      this.triangle(dots, 3 * (triangles[t] as number), 3 * (triangles[t + 1] as number), 3 * (triangles[t + 2] as number));
   }
 
-  private triangle(a: Seen, b: Seen, c: Seen): void {
-    const twice = (b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y);
-    if (twice === 0) return;
-    const [left, right] = [Math.ceil(Math.min(a.x, b.x, c.x)), Math.floor(Math.max(a.x, b.x, c.x))];
-    const [low, high] = [Math.ceil(Math.min(a.y, b.y, c.y)), Math.floor(Math.max(a.y, b.y, c.y))];
+  private triangle(dots: Float64Array, a: number, b: number, c: number): void {
+    const [ax, ay, ad] = [dots[a] as number, dots[a + 1] as number, dots[a + 2] as number];
+    const [bx, by, cx, cy] = [(dots[b] as number) - ax, (dots[b + 1] as number) - ay, (dots[c] as number) - ax, (dots[c + 1] as number) - ay];
+    const twice = bx * cy - cx * by;
+    if (twice <= 0) return;
+    const [bd, cd] = [(dots[b + 2] as number) - ad, (dots[c + 2] as number) - ad];
+    const [left, right] = [Math.ceil(ax + Math.min(0, bx, cx)), Math.floor(ax + Math.max(0, bx, cx))];
+    const [low, high] = [Math.ceil(ay + Math.min(0, by, cy)), Math.floor(ay + Math.max(0, by, cy))];
     for (let y = low; y <= high; y++)
       for (let x = left; x <= right; x++) {
-        const u = ((x - a.x) * (c.y - a.y) - (c.x - a.x) * (y - a.y)) / twice;
-        const v = ((b.x - a.x) * (y - a.y) - (x - a.x) * (b.y - a.y)) / twice;
+        const u = ((x - ax) * cy - cx * (y - ay)) / twice;
+        const v = (bx * (y - ay) - (x - ax) * by) / twice;
         if (u < 0 || v < 0 || u + v > 1) continue;
-        const depth = a.depth + u * (b.depth - a.depth) + v * (c.depth - a.depth);
+        const depth = ad + u * bd + v * cd;
         const at = y * this.columns + x;
         if (depth < (this.nearest[at] as number)) this.nearest[at] = depth;
       }

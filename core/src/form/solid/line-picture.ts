@@ -44,7 +44,21 @@ type Stretch = readonly [Seen, Seen];
 const SAME_MM = 1e-3;
 const placeKey = ({ positions }: SolidPart, i: number): string => [0, 1, 2].map((axis) => Math.round((positions[3 * i + axis] as number) / SAME_MM)).join();
 
-/** Sides of triangles on which two parts meet, or that belong to one triangle only. */
+/** The direction that a triangle of a part looks in, as long as twice its area. */
+function normalOf({ positions, triangles }: SolidPart, t: number): readonly [number, number, number] {
+  const [a, b, c] = [0, 1, 2].map((k) => 3 * (triangles[t + k] as number)) as [number, number, number];
+  const side = (to: number, axis: number): number => (positions[to + axis] as number) - (positions[a + axis] as number);
+  const [ux, uy, uz, vx, vy, vz] = [side(b, 0), side(b, 1), side(b, 2), side(c, 0), side(c, 1), side(c, 2)];
+  return [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+}
+
+/** Whether two directions differ by so much that the cloth between them is folded: by 45° or more. */
+function isFold(one: readonly [number, number, number], other: readonly [number, number, number]): boolean {
+  const dot = one[0] * other[0] + one[1] * other[1] + one[2] * other[2];
+  return dot < Math.SQRT1_2 * Math.hypot(...one) * Math.hypot(...other);
+}
+
+/** Sides of triangles on which two parts meet, on which one is folded, or that belong to one triangle only. */
 function seamsOf(parts: readonly SolidPart[], seen: readonly (readonly Seen[])[]): Stretch[] {
   const places = new Map<string, number>();
   const numbers = parts.map((part) =>
@@ -55,20 +69,26 @@ function seamsOf(parts: readonly SolidPart[], seen: readonly (readonly Seen[])[]
       return known;
     }),
   );
-  const sides = new Map<number, { readonly stretch: Stretch; readonly part: number; count: number; seam: boolean }>();
-  parts.forEach(({ triangles }, n) => {
-    for (let t = 0; t < triangles.length; t += 3)
+  const sides = new Map<
+    number,
+    { readonly stretch: Stretch; readonly part: number; readonly normal: readonly [number, number, number]; count: number; seam: boolean }
+  >();
+  parts.forEach((part, n) => {
+    const { triangles } = part;
+    for (let t = 0; t < triangles.length; t += 3) {
+      const normal = normalOf(part, t);
       for (let k = 0; k < 3; k++) {
         const [a, b] = [triangles[t + k] as number, triangles[t + ((k + 1) % 3)] as number];
         const [one, other] = [numbers[n]?.[a] ?? 0, numbers[n]?.[b] ?? 0];
         const key = Math.min(one, other) * places.size + Math.max(one, other);
         const side = sides.get(key);
-        if (!side) sides.set(key, { stretch: [seen[n]?.[a] as Seen, seen[n]?.[b] as Seen], part: n, count: 1, seam: false });
+        if (!side) sides.set(key, { stretch: [seen[n]?.[a] as Seen, seen[n]?.[b] as Seen], part: n, normal, count: 1, seam: false });
         else {
           side.count++;
-          side.seam ||= side.part !== n;
+          side.seam ||= side.part !== n || isFold(side.normal, normal);
         }
       }
+    }
   });
   return [...sides.values()].filter(({ seam, count }) => seam || count === 1).map(({ stretch }) => stretch);
 }
@@ -180,7 +200,13 @@ export function linePicture(solid: Solid, view: View3): LinePicture {
     Array.from({ length: positions.length / 3 }, (_, i) => see(positions[3 * i] as number, positions[3 * i + 1] as number, positions[3 * i + 2] as number)),
   );
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const { x, y } of seen.flat()) [minX, minY, maxX, maxY] = [Math.min(minX, x), Math.min(minY, y), Math.max(maxX, x), Math.max(maxY, y)];
+  for (const places of seen)
+    for (const { x, y } of places) {
+      if (x < minX) minX = x;
+      if (x > maxX) maxX = x;
+      if (y < minY) minY = y;
+      if (y > maxY) maxY = y;
+    }
   const map = new DepthMap(minX, minY, maxX, maxY, Math.max(maxX - minX, maxY - minY) / DOTS);
   parts.forEach((part, i) => map.draw(part, seen[i] ?? []));
   const sewn = parts.map((_, i) => i).filter((i) => ['cover', 'board'].includes(parts[i]?.kind ?? ''));

@@ -1,11 +1,19 @@
 import type { Planned } from '@yardland/core';
-import type { Solid } from '@yardland/core/solid';
+import type { LinePicture, Solid } from '@yardland/core/solid';
 
-/** A cushion to be made into a mesh, with a number to know the answer by. */
+/** What can be made of a planned cushion: its mesh, or its picture in lines. Null where there is nothing to show. */
+export interface RoundMade {
+  readonly solid: Solid | null;
+  readonly picture: LinePicture | null;
+}
+export type RoundWanted = keyof RoundMade;
+
+/** A cushion that something is to be made of, with a number to know the answer by. */
 export interface ToRound {
   readonly id: number;
   readonly one: Planned;
+  readonly wanted: RoundWanted;
 }
 
-/** Its mesh; null where there is nothing to show, a sentence where it failed. */
-export type FromRound = { readonly id: number; readonly solid: Solid | null } | { readonly id: number; readonly failed: string };
+/** What was made; a sentence where it failed. */
+export type FromRound = { readonly id: number; readonly made: RoundMade[RoundWanted] } | { readonly id: number; readonly failed: string };

@@ -1,15 +1,15 @@
 import { DestroyRef, inject, Injectable } from '@angular/core';
 import type { Planned } from '@yardland/core';
-import type { Solid } from '@yardland/core/solid';
+import type { LinePicture, Solid } from '@yardland/core/solid';
 import { Observable, type Subscriber } from 'rxjs';
-import type { FromRound, ToRound } from './round-messages';
+import type { FromRound, RoundMade, RoundWanted, ToRound } from './round-messages';
 
-/** Makes meshes of cushions in a thread of its own, which is started with the first of them. One that nobody waits for any more is not answered. */
+/** Makes meshes and pictures of cushions in a thread of its own, which is started with the first of them. One that nobody waits for any more is not answered. */
 @Injectable({ providedIn: 'root' })
 export class RoundWork {
   #worker: Worker | null = null;
   #asked = 0;
-  readonly #waiting = new Map<number, Subscriber<Solid | null>>();
+  readonly #waiting = new Map<number, Subscriber<RoundMade[RoundWanted]>>();
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.#worker?.terminate());
@@ -17,10 +17,19 @@ export class RoundWork {
 
   /** The mesh of a planned cushion; null where there is nothing to show. */
   solid(one: Planned): Observable<Solid | null> {
+    return this.#made('solid', one) as Observable<Solid | null>;
+  }
+
+  /** Its picture in lines, as it stands on paper. */
+  picture(one: Planned): Observable<LinePicture | null> {
+    return this.#made('picture', one) as Observable<LinePicture | null>;
+  }
+
+  #made(wanted: RoundWanted, one: Planned): Observable<RoundMade[RoundWanted]> {
     return new Observable((subscriber) => {
       const id = ++this.#asked;
       this.#waiting.set(id, subscriber);
-      this.#started().postMessage({ id, one } satisfies ToRound);
+      this.#started().postMessage({ id, one, wanted } satisfies ToRound);
       return () => this.#waiting.delete(id);
     });
   }
@@ -32,7 +41,7 @@ export class RoundWork {
       const subscriber = this.#waiting.get(data.id);
       if ('failed' in data) subscriber?.error(new Error(data.failed));
       else {
-        subscriber?.next(data.solid);
+        subscriber?.next(data.made);
         subscriber?.complete();
       }
     });

@@ -1,0 +1,31 @@
+import type { Planned } from '@yardland/core';
+import { cushionPicture, type PictureLine } from '@yardland/core/solid';
+import type { Point } from '@yardland/core';
+import type { Sheet } from './sheet';
+
+interface Box {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** How wide each kind of line is drawn, points. A welt is two lines with cloth between them. */
+const WIDTHS: Readonly<Record<PictureLine['kind'], number>> = { seam: 0.55, turn: 0.55, stitch: 0.45, cord: 2 };
+const CORD_INSIDE = 0.9;
+const OUTER = 0.9;
+
+/** The cushion made up, as large as it goes into a box, in its middle; nothing where it has no cover. */
+export function drawCushion(sheet: Sheet, one: Planned, { x, y, width, height }: Box): void {
+  const picture = cushionPicture(one);
+  if (!picture) return;
+  const { minX, minY, maxX, maxY } = picture;
+  const scale = Math.min(width / (maxX - minX), height / (maxY - minY));
+  const on = (p: Point): Point => ({ x: x + width / 2 + (p.x - (minX + maxX) / 2) * scale, y: y + height / 2 - (p.y - (minY + maxY) / 2) * scale });
+  sheet.shape(picture.outline.map(on), { width: OUTER, fill: '#fafafa' });
+  for (const { kind, points } of picture.lines) {
+    const line = points.map(on);
+    sheet.polyline(line, { width: WIDTHS[kind] });
+    if (kind === 'cord') sheet.polyline(line, { width: CORD_INSIDE, white: true });
+  }
+}
