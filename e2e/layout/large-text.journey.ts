@@ -17,8 +17,8 @@ test('with letters twice as large no words are cut off or lie over each other, o
     await (place.startsWith('jobs') ? shop.ticket() : page.locator('h1').first()).waitFor();
     await page.waitForLoadState('networkidle');
     for (const [width, height] of [
-      [1280, 800],
-      [2560, 1440],
+      [1280, 1024],
+      [2560, 1600],
     ] as const) {
       await page.setViewportSize({ width, height });
       await page.waitForTimeout(600);
@@ -32,6 +32,7 @@ test('in colours of the person’s own drawings have these too, and what is in h
   await page.emulateMedia({ forcedColors: 'active' });
   await shop.openJob('Gallery and box seats');
   await shop.goTo('Build');
+  await page.locator('.look-core').first().waitFor();
   const colours = await page.evaluate(() => {
     const system = (name: string): string => {
       const probe = document.createElement('i');
@@ -45,7 +46,7 @@ test('in colours of the person’s own drawings have these too, and what is in h
     return {
       ink: system('CanvasText'),
       ground: system('Canvas'),
-      cut: of('.look-finished', 'stroke'),
+      cut: of('.look-core', 'stroke'),
       station: [of('yl-tape a.here', 'color'), of('yl-tape a.here', 'backgroundColor')],
       other: of('yl-tape a:not(.here)', 'backgroundColor'),
     };

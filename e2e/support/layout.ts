@@ -6,8 +6,8 @@ import type { Page } from '@playwright/test';
  */
 export async function layoutFaults(page: Page): Promise<string[]> {
   return page.evaluate(() => {
-    /** Words overlap, or are cut, by more than this, px: the boxes of letters are higher than the letters. */
-    const SLACK = 5;
+    /** Words overlap, or are cut, by more than this, px: the boxes of letters are higher than the letters, a third of them. */
+    const SLACK = 5 * (parseFloat(getComputedStyle(document.documentElement).fontSize) / 16);
     interface Words {
       readonly element: Element;
       readonly text: string;

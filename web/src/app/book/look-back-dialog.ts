@@ -25,7 +25,7 @@ import { evidenceWords, NOTHING_FOUND, SIDE_WORDS } from './evidence-words';
       </p>
       @if (sides(); as sides) {
         <p ylWords role="status">{{ says() }}</p>
-        <div class="grid grid-cols-[repeat(auto-fit,minmax(250px,1fr))] gap-4">
+        <div class="grid grid-cols-[repeat(auto-fit,minmax(15.625rem,1fr))] gap-4">
           @for (side of sides; track side.side) {
             <section [attr.aria-label]="side.name">
               <h3 class="mb-1.5 text-lead">{{ side.name }}</h3>

@@ -44,7 +44,7 @@ const ROWS = 40;
       <yl-progress class="max-w-100" label="Holding checks against what was promised" [done]="progress.done" [of]="progress.of" />
     }
     @if (shown().length) {
-      <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(380px,46%)] gap-6 overflow-y-auto pb-5 max-tablet:grid-cols-[minmax(0,1fr)]">
+      <div class="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(23.75rem,46%)] gap-6 overflow-y-auto pb-5 max-tablet:grid-cols-[minmax(0,1fr)]">
         <yl-point-chart [groups]="groups()" [unit]="unit()" [words]="says()" (picked)="open($event)" />
         <div class="overflow-x-auto">
           <h2 id="furthest-title" class="mb-1 text-panel">Furthest off first</h2>

@@ -39,7 +39,7 @@ interface Card {
       <p ylWords class="max-phone:basis-full">{{ sum() }}</p>
     </div>
     <div
-      class="grid min-h-0 flex-1 auto-rows-[minmax(min-content,1fr)] grid-cols-[repeat(auto-fit,minmax(220px,1fr))] gap-4 overflow-auto pb-5 max-phone:auto-rows-auto"
+      class="grid min-h-0 flex-1 auto-rows-[minmax(min-content,1fr)] grid-cols-[repeat(auto-fit,minmax(13.75rem,1fr))] gap-4 overflow-auto pb-5 max-phone:auto-rows-auto"
     >
       @for (column of columns(); track column.name) {
         <section class="rounded-xl bg-linen p-3 shadow-card" [attr.aria-label]="column.name">

@@ -85,7 +85,7 @@ export const stackKey = (one: Ranked): string => one.layers.map((layer) => `${la
         </section>
       }
       <ol
-        class="gap-1.5 grid [&_p]:text-note [&_p]:text-ink-soft [&_li]:py-2 [&_li]:border-b [&_li]:border-dotted [&_li]:border-b-line-strong [&_li]:grid [&_li]:grid-cols-[44px_minmax(0,1fr)_auto] [&_li]:items-center [&_li]:gap-y-1 [&_li]:gap-x-3 max-phone:[&_li]:grid-cols-[36px_minmax(0,1fr)]"
+        class="gap-1.5 grid [&_p]:text-note [&_p]:text-ink-soft [&_li]:py-2 [&_li]:border-b [&_li]:border-dotted [&_li]:border-b-line-strong [&_li]:grid [&_li]:grid-cols-[2.75rem_minmax(0,1fr)_auto] [&_li]:items-center [&_li]:gap-y-1 [&_li]:gap-x-3 max-phone:[&_li]:grid-cols-[2.25rem_minmax(0,1fr)]"
         data-part="ranking"
       >
         @for (one of shown(); track key(one)) {

@@ -28,7 +28,7 @@ import { SeatEditor, toggled } from './seat-editor';
     </fieldset>
     @if (verdict(); as verdict) {
       <div
-        class="pt-1.5 border-t border-t-line grid grid-cols-[repeat(auto-fit,minmax(220px,1fr))] flex-[1_1_100%] gap-y-1 gap-x-6.5 [&_h3]:mb-0.5 [&_h3]:text-row [&_ul]:pl-4.5 [&_ul]:mb-1 [&_ul]:text-note [&_ul]:list-disc"
+        class="pt-1.5 border-t border-t-line grid grid-cols-[repeat(auto-fit,minmax(13.75rem,1fr))] flex-[1_1_100%] gap-y-1 gap-x-6.5 [&_h3]:mb-0.5 [&_h3]:text-row [&_ul]:pl-4.5 [&_ul]:mb-1 [&_ul]:text-note [&_ul]:list-disc"
       >
         <section aria-label="Verdict on the old cover">
           <h3>{{ verdict.title }}</h3>

@@ -8,7 +8,7 @@ import { RoundView, type RoundSubject } from './round-view';
   selector: 'yl-side-by-side',
   imports: [RoundView, Choice],
   template: `
-    <div class="grid grid-cols-[repeat(auto-fit,minmax(220px,1fr))] gap-3" role="group" aria-label="Side by side, turned together">
+    <div class="grid grid-cols-[repeat(auto-fit,minmax(13.75rem,1fr))] gap-3" role="group" aria-label="Side by side, turned together">
       @for (one of shown(); track one.name) {
         <figure class="m-0">
           <yl-round-view class="h-52" [subject]="one.subject" [name]="one.name + ', in the round'" [says]="one.says" />

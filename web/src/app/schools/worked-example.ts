@@ -52,7 +52,7 @@ const FIRST: Record<UnitSystem, readonly [acrossMm: number, deepMm: number, heig
       }
     </div>
     <dl
-      class="mt-2 [&_b]:text-panel [&_b]:tabular-nums [&_dt]:text-small [&_dt]:text-ink-soft [&_div]:py-1.75 [&_div]:border-t [&_div]:border-t-line [&_div]:grid [&_div]:grid-cols-[92px_minmax(0,1fr)] [&_small]:block [&_small]:text-label [&_small]:leading-[1.35] [&_small]:text-ink-soft"
+      class="mt-2 [&_b]:text-panel [&_b]:tabular-nums [&_dt]:text-small [&_dt]:text-ink-soft [&_div]:py-1.75 [&_div]:border-t [&_div]:border-t-line [&_div]:grid [&_div]:grid-cols-[5.75rem_minmax(0,1fr)] [&_small]:block [&_small]:text-label [&_small]:leading-[1.35] [&_small]:text-ink-soft"
     >
       @for (row of rows(); track row.name) {
         <div>

@@ -28,7 +28,7 @@ const KEYS: readonly (readonly [string, string])[] = [
     <div ylDialog>
       <h2 id="keys-title">Keys</h2>
       <dl
-        class="grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-y-1 gap-x-5.5 [&_dt]:min-w-16.5 [&_div]:py-1 [&_div]:border-b [&_div]:border-dotted [&_div]:border-b-line-strong [&_div]:gap-2.5 [&_div]:flex [&_div]:items-baseline"
+        class="grid grid-cols-[repeat(auto-fill,minmax(16.875rem,1fr))] gap-y-1 gap-x-5.5 [&_dt]:min-w-16.5 [&_div]:py-1 [&_div]:border-b [&_div]:border-dotted [&_div]:border-b-line-strong [&_div]:gap-2.5 [&_div]:flex [&_div]:items-baseline"
       >
         @for (key of keys; track key[0]) {
           <div>

@@ -41,7 +41,7 @@ const WORKED: Record<ClothKind, string> = {
   template: `
     <h2 id="cloths-title">Cloths</h2>
     <div
-      class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(320px,40%)] items-start [&_h4]:mt-2.5 [&_h4]:mb-1 [&_h4]:text-row max-tablet:grid-cols-[minmax(0,1fr)]"
+      class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(20rem,40%)] items-start [&_h4]:mt-2.5 [&_h4]:mb-1 [&_h4]:text-row max-tablet:grid-cols-[minmax(0,1fr)]"
     >
       <div class="overflow-x-auto">
         <table ylRows aria-labelledby="cloths-title">
@@ -83,7 +83,7 @@ const WORKED: Record<ClothKind, string> = {
               <yl-remove-stock [of]="cloth" (removed)="remove(cloth)" (back)="bringBack(cloth)" />
             </div>
           </div>
-          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
+          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(8.75rem,1fr))]!">
             <yl-text label="Called" [maxLength]="80" [value]="cloth.name" (valueChange)="set({ name: $event })" />
             <yl-choice label="Worked as" [options]="kinds" [value]="nature().kind" (picked)="setKind($event)" />
             <yl-quantity

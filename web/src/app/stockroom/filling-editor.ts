@@ -17,7 +17,7 @@ import { RemoveStock } from './remove-stock';
       <h3 id="stock-title">{{ filling().name }}</h3>
       <yl-remove-stock [of]="filling()" (removed)="removed.emit()" (back)="set({ putAway: undefined })" />
     </div>
-    <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
+    <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(8.75rem,1fr))]!">
       <yl-text label="Called" [maxLength]="80" [value]="filling().name" (valueChange)="set({ name: $event })" />
       <yl-choice label="Is" [options]="kinds" [value]="filling().kind" (picked)="setKind($event)" />
       <yl-number label="Density" unit="kg/m³" [min]="1" [max]="400" [value]="filling().densityKgM3" (entered)="set({ densityKgM3: $event })" />

@@ -34,7 +34,7 @@ interface Mark {
   imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tool, Choice, QuantityField, TextField, Icon, RemnantPicture],
   template: `
     <h2 id="remnants-title">Remnants and hides</h2>
-    <div class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(320px,40%)] items-start max-tablet:grid-cols-[minmax(0,1fr)]">
+    <div class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(20rem,40%)] items-start max-tablet:grid-cols-[minmax(0,1fr)]">
       <div class="overflow-x-auto">
         @if (rows().length) {
           <table ylRows aria-labelledby="remnants-title">
@@ -79,7 +79,7 @@ interface Mark {
           </div>
           <button type="button" ylButton class="mb-2" (click)="photo(remnant)"><svg ylIcon="image" size="20"></svg> Outline and flaws from a picture</button>
           <yl-remnant-picture [remnant]="remnant" />
-          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
+          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(8.75rem,1fr))]!">
             @if (clothOf(remnant); as cloth) {
               <yl-choice label="Cloth" [options]="cloths()" [value]="cloth" (picked)="set(remnant, { cloth: $event })" />
             }
@@ -117,7 +117,7 @@ interface Mark {
               </button>
             </p>
           }
-          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(110px,1fr))]!">
+          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(6.875rem,1fr))]!">
             <yl-choice label="Mark a" [options]="markKinds" [value]="kind()" (picked)="kind.set($event)" />
             @for (field of markFields; track field.key) {
               <yl-quantity

@@ -21,7 +21,7 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
   imports: [RemoveStock, Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tickbox, NumberField, QuantityField, TextField, Icon],
   template: `
     <h2 id="waddings-title">Wadding</h2>
-    <div class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(320px,40%)] items-start max-tablet:grid-cols-[minmax(0,1fr)]">
+    <div class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(20rem,40%)] items-start max-tablet:grid-cols-[minmax(0,1fr)]">
       <div class="overflow-x-auto">
         <table ylRows aria-labelledby="waddings-title">
           <thead>
@@ -66,7 +66,7 @@ const NEW_WADDING: Wadding = { id: 'new-wadding', name: 'New wadding', loftMm: 1
           </div>
         </div>
         @if (wadding(); as wadding) {
-          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(140px,1fr))]!">
+          <div ylDialogFields class="grid-cols-[repeat(auto-fit,minmax(8.75rem,1fr))]!">
             <yl-text label="Called" [maxLength]="80" [value]="wadding.name" (valueChange)="set({ name: $event })" />
             <yl-quantity
               label="Loft"

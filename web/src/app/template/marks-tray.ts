@@ -19,9 +19,9 @@ import { Button, Tool, TrayPart, TrayRow, Words } from '../shared/ui/ui';
       <button type="button" ylButton (click)="addTie()"><svg ylIcon="plus" size="20"></svg> One tie</button>
       <button type="button" ylButton (click)="addButton()"><svg ylIcon="plus" size="20"></svg> A button</button>
     </div>
-    <div class="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] flex-[1_1_100%] gap-y-1 gap-x-4.5" role="group" aria-label="Marks">
+    <div class="grid grid-cols-[repeat(auto-fill,minmax(20.625rem,1fr))] flex-[1_1_100%] gap-y-1 gap-x-4.5" role="group" aria-label="Marks">
       @for (row of rows(); track $index; let i = $index) {
-        <div class="gap-2 grid grid-cols-[110px_minmax(0,1fr)_44px] items-center [&_.field-says:empty]:hidden" [class.picked]="i === picked()">
+        <div class="gap-2 grid grid-cols-[6.875rem_minmax(0,1fr)_2.75rem] items-center [&_.field-says:empty]:hidden" [class.picked]="i === picked()">
           @if (row.mark.kind === 'tie') {
             <span>tie, {{ row.mark.edge }}</span>
             <yl-quantity

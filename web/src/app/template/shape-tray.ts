@@ -49,12 +49,12 @@ import { measureWord, withMeasure } from './measures';
     }
     @if (stations(); as rows) {
       <div
-        class="grid grid-cols-[repeat(auto-fill,minmax(330px,1fr))] flex-[1_1_100%] gap-y-1 gap-x-4.5"
+        class="grid grid-cols-[repeat(auto-fill,minmax(20.625rem,1fr))] flex-[1_1_100%] gap-y-1 gap-x-4.5"
         role="group"
         aria-label="Depths from the straight front"
       >
         @for (row of rows; track $index; let i = $index) {
-          <div class="gap-2 grid grid-cols-[1fr_1fr_auto_44px] items-end [&_.field-says:empty]:hidden">
+          <div class="gap-2 grid grid-cols-[1fr_1fr_auto_2.75rem] items-end [&_.field-says:empty]:hidden">
             <yl-quantity label="at" [value]="row.atMm" (valueChange)="setStation(i, { atMm: $event ?? 0 })" />
             <yl-quantity label="deep" [value]="row.depthMm" (valueChange)="setStation(i, { depthMm: $event ?? 0 })" />
             <yl-tickbox [checked]="row.corner ?? false" (checkedChange)="setStation(i, { corner: !row.corner })">corner</yl-tickbox>

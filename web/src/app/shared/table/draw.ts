@@ -70,14 +70,14 @@ export function drawnDimension(item: Dimension, view: View): DrawnDimension {
 const DIM_PITCH = 38;
 
 /** Moves the figures of upright dimensions on one side apart where they would lie on each other. */
-function spread(dims: readonly DrawnDimension[], letters: number): DrawnDimension[] {
+function spread(dims: readonly DrawnDimension[]): DrawnDimension[] {
   const lowest = new Map<string, number>();
   return [...dims]
     .sort((a, b) => a.y - b.y)
     .map((dim) => {
       const { side } = dim.item;
       if (side === 'below' || side === 'above') return dim;
-      const y = Math.max(dim.y, (lowest.get(side) ?? -Infinity) + DIM_PITCH * letters);
+      const y = Math.max(dim.y, (lowest.get(side) ?? -Infinity) + DIM_PITCH);
       lowest.set(side, y);
       return { ...dim, y };
     });
@@ -108,7 +108,7 @@ function arrowPath(item: Arrow, view: View): string {
   return `M${at(a)}L${at(b)}M${at(barb(0.45))}L${at(b)}L${at(barb(-0.45))}`;
 }
 
-/** Width of one letter of a note, pixels where letters are as large as usual; generous, so that words end inside their piece. */
+/** Width of one letter of a note, pixels; generous, so that words end inside their piece. */
 const LETTER_PX = 7.4;
 /** The word beside an arrow has room by one that is longer than this, pixels. */
 const LEAST_ARROW_PX = 30;
@@ -116,19 +116,19 @@ const LEAST_ARROW_PX = 30;
 /** Height that a line of words needs, pixels. */
 const LINE_PX = 14;
 
-function fittingWords({ text, short, within, tall }: Note, view: View, letters: number): string {
-  if (tall !== undefined && tall * view.scale < LINE_PX * letters) return '';
-  const fits = (words: string): boolean => within === undefined || words.length * LETTER_PX * letters <= within * view.scale;
+function fittingWords({ text, short, within, tall }: Note, view: View): string {
+  if (tall !== undefined && tall * view.scale < LINE_PX) return '';
+  const fits = (words: string): boolean => within === undefined || words.length * LETTER_PX <= within * view.scale;
   return fits(text) ? text : short !== undefined && fits(short) ? short : '';
 }
 
 /** Notes on one line end before the next begins: what has no room is left off, and said so. On pieces they have their own room already. */
-function apart<N extends Drawing['notes'][number]>(notes: readonly N[], large: number): N[] {
+function apart<N extends Drawing['notes'][number]>(notes: readonly N[]): N[] {
   const beside = notes.filter(({ item, text }) => item.look !== 'onpiece' && (item.anchor ?? 'start') === 'start' && text !== '');
   return notes.map((note) => {
     if (!beside.includes(note)) return note;
-    const next = Math.min(...beside.flatMap(({ x, y }) => (x > note.x && Math.abs(y - note.y) < LINE_PX * large ? [x] : [])));
-    const letters = Math.floor((next - note.x) / (LETTER_PX * large)) - 1;
+    const next = Math.min(...beside.flatMap(({ x, y }) => (x > note.x && Math.abs(y - note.y) < LINE_PX ? [x] : [])));
+    const letters = Math.floor((next - note.x - LETTER_PX) / LETTER_PX);
     return note.text.length <= letters ? note : { ...note, text: `${note.text.slice(0, Math.max(1, letters - 1)).trimEnd()}…` };
   });
 }
@@ -148,9 +148,8 @@ export function folded(text: string, letters: number): readonly string[] {
   return lines;
 }
 
-/** Everything of a scene in pixels. `letters`: how large the browser's letters are against 16 pixels. */
-export function drawScene(scene: Scene, view: View, letters = 1): Drawing {
-  const pitch = LEADER_PITCH * letters;
+/** Everything of a scene in pixels. */
+export function drawScene(scene: Scene, view: View): Drawing {
   const of = <K extends Scene['items'][number]['kind']>(kind: K) =>
     scene.items.filter((item): item is Extract<Scene['items'][number], { kind: K }> => item.kind === kind);
   let lowest = -Infinity;
@@ -158,30 +157,26 @@ export function drawScene(scene: Scene, view: View, letters = 1): Drawing {
     .map((item) => ({ item, start: onScreen(item.at, view), endX: onScreen({ x: item.toX, y: 0 }, view).x + 26 }))
     .sort((a, b) => a.start.y - b.start.y)
     .map(({ item, start, endX }) => {
-      const y = Math.max(start.y, lowest + pitch);
-      const lines = folded(item.text, LEADER_LETTERS).map((text, i) => ({ text, x: endX, y: y + i * pitch }));
+      const y = Math.max(start.y, lowest + LEADER_PITCH);
+      const lines = folded(item.text, LEADER_LETTERS).map((text, i) => ({ text, x: endX, y: y + i * LEADER_PITCH }));
       lowest = lines.at(-1)?.y ?? y;
       return { item, path: `M${at(start)}L${at({ x: endX - 14, y })}L${at({ x: endX - 4, y })}`, lines };
     });
   return {
     areas: of('area').map((item) => ({ item, path: areaPath(item, view) })),
-    dims: spread(
-      of('dim').map((item) => drawnDimension(item, view)),
-      letters,
-    ),
+    dims: spread(of('dim').map((item) => drawnDimension(item, view))),
     ticks: of('tick').map((item) => ({ item, path: `M${at(onScreen(item.from, view))}L${at(onScreen(item.to, view))}` })),
     arrows: of('arrow').map((item) => ({
       item,
-      text: Math.hypot(item.to.x - item.from.x, item.to.y - item.from.y) * view.scale < LEAST_ARROW_PX * letters ? '' : item.text,
+      text: Math.hypot(item.to.x - item.from.x, item.to.y - item.from.y) * view.scale < LEAST_ARROW_PX ? '' : item.text,
       path: arrowPath(item, view),
       ...onScreen({ x: (item.from.x + item.to.x) / 2, y: (item.from.y + item.to.y) / 2 }, view),
     })),
     notes: apart(
       of('note').map((item) => {
         const p = onScreen(item.at, view);
-        return { item, text: fittingWords(item, view, letters), x: p.x + (item.dx ?? 0), y: p.y + (item.dy ?? 0) };
+        return { item, text: fittingWords(item, view), x: p.x + (item.dx ?? 0), y: p.y + (item.dy ?? 0) };
       }),
-      letters,
     ),
     leaders,
     handles: of('handle').map((item) => ({ item, ...onScreen(item.at, view) })),

@@ -84,8 +84,8 @@ export class Table {
   protected readonly cushionHatches = CUSHION_HATCHES;
   protected readonly paper = viewChild.required<ElementRef<SVGSVGElement>>('paper');
   private readonly fields = viewChildren(QuantityField);
-  /** How large the browser's letters are against the usual 16 pixels. */
-  readonly #letters = parseFloat(getComputedStyle(document.documentElement).fontSize) / 16;
+  /** How large the browser's letters are against the usual 16 pixels: the whole drawing is as much larger, and so has less room. */
+  protected readonly letters = parseFloat(getComputedStyle(document.documentElement).fontSize) / 16;
   readonly #size = signal<Size>({ width: 800, height: 560 });
   /** The view chosen by hand; null: fitted. */
   readonly #own = signal<View | null>(null);
@@ -105,7 +105,10 @@ export class Table {
   });
 
   readonly #view = computed<View>(() => this.#own() ?? fittedView(sceneBounds(this.scene()), this.#size(), this.scene().room));
-  protected readonly drawing = computed(() => drawScene(this.scene(), this.#view(), this.#letters));
+  protected readonly drawing = computed(() => drawScene(this.scene(), this.#view()));
+
+  /** With the usual letters the drawing is in the page's own pixels. */
+  protected readonly box = computed(() => (this.letters === 1 ? null : `0 0 ${this.#size().width} ${this.#size().height}`));
 
   /** What the drawing says, for whoever has it read out: its measures, and the words beside its parts. */
   protected readonly told = computed(() => {
@@ -120,7 +123,7 @@ export class Table {
   constructor() {
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     const watcher = new ResizeObserver(([entry]) => {
-      if (entry) this.#size.set({ width: entry.contentRect.width, height: entry.contentRect.height });
+      if (entry) this.#size.set({ width: entry.contentRect.width / this.letters, height: entry.contentRect.height / this.letters });
     });
     watcher.observe(host);
     inject(DestroyRef).onDestroy(() => watcher.disconnect());
@@ -309,6 +312,6 @@ export class Table {
 
   #local(event: MouseEvent): Point {
     const box = this.paper().nativeElement.getBoundingClientRect();
-    return { x: event.clientX - box.left, y: event.clientY - box.top };
+    return { x: (event.clientX - box.left) / this.letters, y: (event.clientY - box.top) / this.letters };
   }
 }

@@ -46,7 +46,7 @@ export class DialogFoot {}
 @Directive({
   selector: '[ylDialogFields]',
   host: {
-    class: 'grid grid-cols-[repeat(auto-fit,minmax(250px,1fr))] gap-y-2 gap-x-4.5',
+    class: 'grid grid-cols-[repeat(auto-fit,minmax(15.625rem,1fr))] gap-y-2 gap-x-4.5',
   },
 })
 export class DialogFields {}

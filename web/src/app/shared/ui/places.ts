@@ -5,7 +5,7 @@ import { Directive } from '@angular/core';
   selector: '[ylRoom]',
   host: {
     class:
-      'grid grid-cols-[164px_minmax(0,1fr)] h-dvh max-phone:grid-cols-[minmax(0,1fr)] max-phone:grid-rows-[auto_1fr] max-tablet:grid-cols-[138px_minmax(0,1fr)]',
+      'grid grid-cols-[10.25rem_minmax(0,1fr)] h-dvh max-phone:grid-cols-[minmax(0,1fr)] max-phone:grid-rows-[auto_1fr] max-tablet:grid-cols-[8.625rem_minmax(0,1fr)]',
   },
 })
 export class Room {}
@@ -32,7 +32,7 @@ export class RoomHead {}
 @Directive({
   selector: '[ylStation]',
   host: {
-    class: 'contents [&>*]:min-w-0 [&>yl-table]:[grid-area:table] [&>yl-table]:min-h-0 max-phone:[&>yl-table]:h-[46dvh]',
+    class: 'contents [&>*]:min-w-0 [&>yl-table]:[grid-area:table] [&>yl-table]:min-h-0 max-phone:[&>yl-table]:h-[46dvh] max-phone:[&>yl-table]:min-h-80',
   },
 })
 export class StationFrame {}
@@ -42,7 +42,7 @@ export class StationFrame {}
   selector: '[ylSplit]',
   host: {
     class:
-      'grid [grid-area:table] grid-cols-[minmax(0,1fr)_270px] [&.alone]:grid-cols-[minmax(0,1fr)] min-h-0 max-phone:contents max-phone:[&>*]:min-w-0 max-phone:[&>:first-child]:[grid-area:table] max-phone:[&>:first-child]:h-80 max-tablet:grid-cols-[minmax(0,1fr)_222px]',
+      'grid [grid-area:table] grid-cols-[minmax(0,1fr)_16.875rem] [&.alone]:grid-cols-[minmax(0,1fr)] min-h-0 max-phone:contents max-phone:[&>*]:min-w-0 max-phone:[&>:first-child]:[grid-area:table] max-phone:[&>:first-child]:h-80 max-tablet:grid-cols-[minmax(0,1fr)_13.875rem]',
   },
 })
 export class Split {}
