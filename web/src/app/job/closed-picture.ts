@@ -3,7 +3,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import type { Planned, Point } from '@yardland/core';
 import type { LinePicture } from '@yardland/core/solid';
 import { catchError, debounceTime, of, switchMap } from 'rxjs';
-import { RoundWork } from '../round/round-work';
+import { RoundWork } from '../round-thread/round-work';
 import { JobStore } from './job-store';
 
 /** The picture is drawn anew when nothing has changed for this long: never while something is dragged. */
@@ -28,12 +28,12 @@ function drawn({ outline, lines, minX, minY, maxX, maxY }: LinePicture) {
   template: `
     @if (picture(); as picture) {
       <svg
-        class="block h-full w-full [&_path]:fill-none [&_path]:stroke-ink [&_path]:stroke-[1.1] [&_path]:[stroke-linejoin:round] [&_path]:[vector-effect:non-scaling-stroke] [&_.outline]:fill-linen [&_.outline]:stroke-[1.4] [&_.cord]:stroke-[3] [&_.inside]:stroke-linen! [&_.inside]:stroke-[1.2]!"
+        class="block h-full w-full [&_path]:fill-none [&_path]:stroke-ink [&_path]:stroke-[1.1] [&_path]:[stroke-linejoin:round] [&_path]:[vector-effect:non-scaling-stroke] [&_.whole]:fill-linen [&_.whole]:stroke-[1.4] [&_.cord]:stroke-[3] [&_.inside]:stroke-linen! [&_.inside]:stroke-[1.2]!"
         role="img"
         [attr.aria-label]="name()"
         [attr.viewBox]="picture.box"
       >
-        <path class="outline" [attr.d]="picture.outline" />
+        <path class="whole" [attr.d]="picture.outline" />
         @for (line of picture.lines; track $index) {
           <path [class]="line.kind" [attr.d]="line.path" />
           @if (line.kind === 'cord') {

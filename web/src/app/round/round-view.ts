@@ -22,7 +22,7 @@ import { clothPicture, type ClothPicture } from './cloth-picture';
 import { RoundLook, type Takeable } from './round-look';
 import { apartOf, clothPlaceOf, pictureUvs } from './round-parts';
 import type { RoundScene } from './round-scene';
-import { RoundWork } from './round-work';
+import { RoundWork } from '../round-thread/round-work';
 
 /** A cushion to be shown, in the plan it is of. */
 export interface RoundSubject {
