@@ -1,9 +1,22 @@
-import { LAY_ENGINE, MOST_KEPT_LAYS, type KeptLay, type LayAnswer } from '@yardland/core';
+import fs from 'node:fs';
+import path from 'node:path';
+import {
+  jobSchema,
+  LAY_ENGINE,
+  MOST_KEPT_LAYS,
+  openShop,
+  planSolved,
+  shopSchema,
+  validateLay,
+  type HeavyAnswer,
+  type KeptLay,
+  type LayAnswer,
+} from '@yardland/core';
 import { openDatabase } from '../src/db/open';
 import { JobStore } from '../src/jobs/jobs.store';
 import { prepared } from '../src/jobs/prepared';
 import { KeptLayStore } from '../src/lays/kept-lays.store';
-import { demoJob, running, temporaryFolder, type Running } from './support';
+import { demoDir, demoJob, running, temporaryFolder, type Running } from './support';
 
 interface PlanRead {
   readonly lays: readonly { readonly answer: LayAnswer }[];
@@ -13,6 +26,9 @@ let app: Running;
 let job = '';
 beforeAll(async () => {
   app = await running();
+});
+// Each with a job of its own: they come in any order.
+beforeEach(async () => {
   job = (await app.send('POST', '/api/jobs', { job: demoJob('storage-chest') })).body.id as string;
 });
 afterAll(() => app.stop());
@@ -105,4 +121,35 @@ describe('the store of kept lays', () => {
     expect(store.clear()).toBe(MOST_KEPT_LAYS);
     db.close();
   });
+});
+
+describe('the lays that come with the demo', () => {
+  it('are those that its jobs ask for, and can be cut; where they are not: npm run demo-lays', () => {
+    const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(demoDir, file), 'utf8'));
+    const shop = openShop(shopSchema.parse(read('shop.json')));
+    const { engine, jobs } = read('lays.json') as { readonly engine: number; readonly jobs: Readonly<Record<string, readonly KeptLay[]>> };
+    expect(engine).toBe(LAY_ENGINE);
+    const files = (read('manifest.json') as { readonly file: string }[]).map(({ file }) => file);
+    expect(Object.keys(jobs).sort()).toEqual([...files].sort());
+    for (const file of files) {
+      const given = (jobs[file] ?? []).map(({ hash, answer }): [string, HeavyAnswer] => [hash, { format: 'yardland/checked-lay@2', answer, problems: [] }]);
+      const missing: string[] = [];
+      const made = planSolved(
+        jobSchema.parse(read(file)),
+        shop,
+        ({ hash, request }) => {
+          if (request.format !== 'yardland/lay-request@2') return true;
+          missing.push(hash);
+          return false;
+        },
+        Object.fromEntries(given),
+      );
+      expect(missing).withContext(file).toEqual([]);
+      expect(made.lays.length).withContext(file).toBe(given.length);
+      for (const { request, answer, key } of made.lays)
+        expect(answer && validateLay(request, answer))
+          .withContext(`${file} ${key}`)
+          .toEqual([]);
+    }
+  }, 120_000);
 });
