@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { inflateSync } from 'node:zlib';
 import {
   CONSTRUCTIONS,
   formatLength,
@@ -36,6 +37,28 @@ const stamp = { revision: 3, printedAt: new Date('2026-11-23T10:00:00Z') };
 async function pagesOf(pdf: Uint8Array): Promise<string[]> {
   const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)));
   return text.map((page) => page.replace(/\s+/g, ' '));
+}
+
+/** The boxes of the paths of a file's first page, points from its upper left: read off what is drawn. */
+function pathsOf(pdf: Uint8Array): { left: number; right: number; top: number; bottom: number }[] {
+  const file = Buffer.from(pdf);
+  const first = [...file.toString('latin1').matchAll(/stream\r?\n/g)]
+    .map(({ index, 0: { length } }) => file.subarray(index + length))
+    .map((rest) => rest.subarray(0, rest.indexOf('endstream')))
+    .flatMap((content) => {
+      try {
+        return [inflateSync(content).toString('latin1')];
+      } catch {
+        return [];
+      }
+    })
+    .find((content) => content.includes('BT'));
+  // A path begins where a point is moved to, and goes on by lines.
+  return (first ?? '').split(/(?=^\S+ \S+ m$)/m).map((path) => {
+    const points = [...path.matchAll(/(-?[\d.]+) (-?[\d.]+) [ml]\b/g)].map(([, x, y]) => [Number(x), Number(y)] as const);
+    const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+    return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) };
+  });
 }
 
 /** Page size in points, as the file says. */
@@ -144,6 +167,18 @@ describe('the printed ticket', () => {
     expect(pages.slice(1).join(' ')).toContain('continued');
     for (const page of pages) expect(page).toContain(bench.name);
   }, 60_000);
+
+  it('has the cushion made up under its sizes, its lines inside their room, and welts as two lines', async () => {
+    const whole = planSolved(job('prompt-side-boxes'), shop, shapes);
+    const boxes = pathsOf(await ticketPdf(whole, 0, stamp));
+    // Right of the section, under the last line of the sizes and over the rule that ends the head.
+    const picture = boxes.filter(({ left, right, top, bottom }) => left >= 370 && right - left > 1 && top > 195 && bottom < 332);
+    // Its outer line, both welts twice each, the plaque's ends.
+    expect(picture.length).toBeGreaterThan(6);
+    for (const { right } of picture) expect(right).toBeLessThanOrEqual(612 - 36 + 1);
+    const [widest] = picture.map(({ left, right }) => right - left).sort((one, other) => other - one);
+    expect(widest).toBeGreaterThan(120);
+  });
 
   it('has every piece of random cushions of every construction and shape', async () => {
     const anyCushion = fc.record({
