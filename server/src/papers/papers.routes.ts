@@ -38,7 +38,7 @@ export function paperRoutes({ jobs, shops, workers, reached, kept }: PaperParts)
     jobs.readText(String(request.params['id']));
     response.type(request.path.split('.').at(-1) ?? 'json').end();
   });
-  for (const { kind, path, ending, query: querySchema } of PAPERS)
+  for (const { kind, path, ending, query: querySchema, laid } of PAPERS)
     router.get(`/:id/${path}.${ending}`, async (request, response) => {
       const query = check(querySchema, request.query, readWith);
       const { id, cushion } = request.params as { readonly id: string; readonly cushion?: string };
@@ -47,7 +47,7 @@ export function paperRoutes({ jobs, shops, workers, reached, kept }: PaperParts)
       const index = cushion === undefined ? null : Number(cushion) - 1;
       if (index !== null && !(index >= 0 && Number.isInteger(index))) throw notFound('cushion');
       const ask = { index, query, stamp: { revision, printedAt: new Date(), link: codeLink(reached, id) } };
-      const task = { kind, job, shop: shops.read().document, lays: kept.of(id), ask };
+      const task = { kind, job, shop: shops.read().document, lays: laid ? kept.of(id) : [], ask };
       const { made: answer, lays } = await workers.print(task, askerOf(request, response), `${id} ${cushion ?? ''}`);
       kept.keep(id, lays);
       const made = printed(answer);
