@@ -50,7 +50,7 @@ test('a cushion in one line, stations, why and undo, all by keyboard', async ({ 
   await expect(page.locator('[data-part=quick-marked] mark')).toHaveText('quilted');
   for (let i = 0; i < 7; i++) await page.keyboard.press('Backspace');
   await page.keyboard.type('boxed welt');
-  await expect(page.locator('[data-part=quick-says]')).toHaveText('6 × rectangle, seat 19 3/4 × 17 × 3 high, boxed, welted. Enter adds them.');
+  await expect(page.locator('[data-part=quick-says]')).toHaveText('6 × rectangle, seat 19 3/4 × 17 × 3 in high, boxed, welted. Enter adds them.');
   await page.keyboard.press('Enter');
   await expect(shop.ticket().getByRole('heading', { level: 2 })).toHaveText('Cushion 4');
   await shop.expectSize('Cut, plate', '20 3/4 inches', '18 inches');

@@ -1,6 +1,5 @@
 import {
   flatten,
-  formatLength,
   isNotch,
   numberedApart,
   numberedStaples,
@@ -18,6 +17,8 @@ import {
   type SectionMatter,
   type Shop,
   type StaplePlan,
+  formatLength,
+  formatLengthUnit,
 } from '@yardland/core';
 import type { Sheet } from './sheet';
 
@@ -113,11 +114,16 @@ export function drawStaples(sheet: Sheet, plan: StaplePlan, frame: Frame, inWord
     const p = paper(at);
     sheet.line(`${count} small ${count === 1 ? 'pleat' : 'pleats'}`, (p.x + middle.x) / 2, (p.y * 2 + middle.y) / 3, { size: 8, align: 'center' });
   }
-  sheet.line(`line ${formatLength(plan.inMm, inWords.units, inWords.step)} in, ${plan.staples.length} staples, corners last`, middle.x, middle.y - 4, {
-    size: 8,
-    grey: 60,
-    align: 'center',
-  });
+  sheet.line(
+    `line ${formatLengthUnit(plan.inMm, inWords.units, inWords.step)} from the edge, ${plan.staples.length} staples, corners last`,
+    middle.x,
+    middle.y - 4,
+    {
+      size: 8,
+      grey: 60,
+      align: 'center',
+    },
+  );
   const bottom = paper({ x: box.minX, y: box.minY }).y + 4;
   sheet.line('Stapling, seen from below, the front at the foot', frame.x + 8, bottom, { size: 8, grey: 80 });
   return bottom + 12;

@@ -1,4 +1,4 @@
-import { clothWords, formatLength, formatLengthUnit, type LABEL_STOCKS, type Plan, type Piece, type Planned, type CushionPlan } from '@yardland/core';
+import { clothWords, type LABEL_STOCKS, type Plan, type Piece, type Planned, type CushionPlan, formatLengthUnit, formatSize } from '@yardland/core';
 import { codeAddress, drawCode } from './code';
 import { Sheet } from './sheet';
 
@@ -53,7 +53,7 @@ function labelsOf(one: Planned, plan: Plan, cushionNumber: number): PieceLabel[]
   const { source } = one;
   return one.pieces.filter(cutOf).flatMap((piece) => {
     const { material, countPerCushion, trimMm, width, height, label } = piece;
-    const size = `${formatLength(width.value, units, step)} × ${formatLengthUnit(height.value, units, step)}`;
+    const size = formatSize([width.value, height.value], units, step);
     const cut = trimMm > 0 ? `, cut ${formatLengthUnit(width.value + trimMm, units, step)} long` : '';
     const of =
       material.kind === 'foam'

@@ -1,6 +1,5 @@
 import {
   amountWords,
-  formatLength,
   formatMoney,
   formatNumber,
   formatRun,
@@ -13,6 +12,8 @@ import {
   type SheetRow,
   type Waste,
   wasteOf,
+  formatLength,
+  formatLengthUnit,
 } from '@yardland/core';
 import { localDay } from './local-time';
 import { MARGIN, Writer, type Stamp } from './writer';
@@ -112,7 +113,7 @@ function wasteList(writer: Writer, rows: readonly Waste[], today: string): void 
   for (const { name, thicknessMm, wasteM2, boughtM2, wasteKg, money, pricedOn } of rows)
     writeLine(writer, {
       count: '',
-      words: `${name}${thicknessMm === null ? '' : `, ${formatLength(thicknessMm, units, step)}`}: ${formatNumber((100 * wasteM2) / boughtM2)} %`,
+      words: `${name}${thicknessMm === null ? '' : `, ${formatLengthUnit(thicknessMm, units, step)}`}: ${formatNumber((100 * wasteM2) / boughtM2)} %`,
       size: amountWords('weight', wasteKg * 1000, units),
       small: money === null ? '' : priced(money, pricedOn, today),
     });

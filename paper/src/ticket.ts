@@ -5,8 +5,6 @@ import {
   FIT_WORDS,
   lookWords,
   outlookOf,
-  formatLength,
-  formatLengthUnit,
   formatNumber,
   formatRun,
   hashText,
@@ -26,6 +24,7 @@ import {
   amountWords,
   notchWords,
   notionsOf,
+  formatLengthUnit,
 } from '@yardland/core';
 import { drawCushion } from './cushion-picture';
 import { drawPlan, drawRoll, drawSection, drawStaples, planPiece } from './drawing';
@@ -84,11 +83,11 @@ const KINDS = Object.keys(MATERIAL_WORDS) as MaterialKind[];
 
 /** What a piece is cut from, where its list does not say it. */
 function stuffWords({ plan, inWords }: TicketWriter, { material }: Piece): string {
-  const thick = (mm: number): string => `, ${formatLength(mm, inWords.units, inWords.step)} thick`;
+  const thick = (mm: number): string => `, ${formatLengthUnit(mm, inWords.units, inWords.step)} thick`;
   const named = (id: string): string => plan.shop.stock(id)?.name ?? id;
   if (material.kind === 'foam') return ` · ${named(material.grade)}${thick(material.thicknessMm)}`;
   if (material.kind === 'filling') return ` · ${named(material.filling)}${thick(material.thicknessMm)}`;
-  return material.kind === 'wadding' ? ` · ${formatLength(material.loftMm, inWords.units, inWords.step)} loft` : '';
+  return material.kind === 'wadding' ? ` · ${formatLengthUnit(material.loftMm, inWords.units, inWords.step)} loft` : '';
 }
 
 function pieceRow(writer: TicketWriter, piece: Piece): void {
@@ -97,7 +96,7 @@ function pieceRow(writer: TicketWriter, piece: Piece): void {
   const small = { size: 6.8, grey: 100, most: width - 24 };
   const remarks = [
     piece.remark,
-    piece.trimMm > 0 ? `cut ${formatLength(piece.width.value + piece.trimMm, inWords.units, inWords.step)} long, trimmed at the join` : '',
+    piece.trimMm > 0 ? `cut ${formatLengthUnit(piece.width.value + piece.trimMm, inWords.units, inWords.step)} long, trimmed at the join` : '',
   ]
     .filter(Boolean)
     .join('; ');
@@ -200,7 +199,7 @@ function facts(writer: TicketWriter): void {
   const { name, detail } = one.construction;
   const rows = [
     ...(one.source.split ? [`${splitWords(one.source)}.`] : []),
-    `${[name, detail].filter(Boolean).join(', ')}. School: ${schoolWords(one, plan.shop, inWords) || '—'}. Seam ${formatLength(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
+    `${[name, detail].filter(Boolean).join(', ')}. School: ${schoolWords(one, plan.shop, inWords) || '—'}. Seam ${formatLengthUnit(one.sizes?.seam.value ?? 0, inWords.units, inWords.step)}.`,
     [
       ...(one.cover && !one.keptCover ? one.cover.closings.map((closing) => closingWords(closing, run, size)) : []),
       ...notionsOf(one)

@@ -23,6 +23,9 @@ describe('marks', () => {
   it('go where they are dragged: a tie to the nearest edge, a button anywhere on the face', () => {
     const moved = markNear(outline, tie(0.5), { x: 610, y: 125 });
     expect(moved.kind === 'tie' && [moved.edge, Math.round(moved.share * 100)]).toEqual(['right', 25]);
+    // A step of a millimetre is one: the tie does not stay where it was, nor does it jump.
+    const stepped = markNear(outline, tie(0.5), { x: 301, y: 500 });
+    expect(stepped.kind === 'tie' && 600 * stepped.share).toBeCloseTo(299, 1);
     expect(markNear(outline, { kind: 'button', across: 0, deep: 0 }, { x: 300, y: 900 })).toEqual({ kind: 'button', across: 0.5, deep: 1 });
     expect(evenTies('front', 2).map((one) => one.share)).toEqual([0.25, 0.75]);
   });

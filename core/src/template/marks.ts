@@ -40,7 +40,24 @@ export function buttonAt(outline: Outline, { across, deep }: ButtonMark): Point 
   return { x: minX + (maxX - minX) * across, y: minY + (maxY - minY) * deep };
 }
 
+/** Places along an outline that are tried, and how close the nearest is found between two of them, mm. */
 const STEPS = 600;
+const CLOSE_MM = 0.01;
+
+/** The place nearest to a point, mm round the outline from its first point: the best of many, and then the third of its neighbourhood that lies farther off is left out until the rest is short. */
+function alongNear(outline: Outline, to: Point): number {
+  const total = perimeter(outline);
+  const off = (along: number): number => distance(stationAt(outline, (along + total) % total).at, to);
+  const pitch = total / STEPS;
+  const nearest = Array.from({ length: STEPS }, (_, i) => i * pitch).reduce((a, b) => (off(b) < off(a) ? b : a));
+  let [from, until] = [nearest - pitch, nearest + pitch];
+  while (until - from > CLOSE_MM) {
+    const third = (until - from) / 3;
+    if (off(from + third) > off(until - third)) from += third;
+    else until -= third;
+  }
+  return ((from + until) / 2 + total) % total;
+}
 
 /** The mark moved to a point: a tie to the nearest place of any edge, a button there. */
 export function markNear(outline: Outline, mark: OutlineMark, to: Point): OutlineMark {
@@ -49,18 +66,12 @@ export function markNear(outline: Outline, mark: OutlineMark, to: Point): Outlin
     const within = (value: number): number => Math.max(0, Math.min(1, value));
     return { kind: 'button', across: within((to.x - minX) / (maxX - minX)), deep: within((to.y - minY) / (maxY - minY)) };
   }
-  const total = perimeter(outline);
-  let best = { along: 0, off: Infinity };
-  for (let i = 0; i < STEPS; i++) {
-    const along = (total * i) / STEPS;
-    const off = distance(stationAt(outline, along).at, to);
-    if (off < best.off) best = { along, off };
-  }
+  const along = alongNear(outline, to);
   const near = MARK_EDGES.flatMap((edge) => {
     const run = runOf(outline, edge);
     if (!run) return [];
-    const at = Math.max(run.start, Math.min(run.end, best.along));
-    return [{ edge, share: run.end > run.start ? (at - run.start) / (run.end - run.start) : 0, off: Math.abs(at - best.along) }];
+    const at = Math.max(run.start, Math.min(run.end, along));
+    return [{ edge, share: run.end > run.start ? (at - run.start) / (run.end - run.start) : 0, off: Math.abs(at - along) }];
   }).sort((a, b) => a.off - b.off)[0];
   return near ? { kind: 'tie', edge: near.edge, share: near.share } : mark;
 }

@@ -61,6 +61,11 @@ export function formatLengthUnit(mm: number, system: UnitSystem, step: Pair): st
   return `${formatLength(mm, system, step)} ${system === 'inch' ? 'in' : 'mm'}`;
 }
 
+/** Lengths that belong together, the unit once: `23 1/2 × 20 × 4 in`, `597 × 508 mm`. */
+export function formatSize(mms: readonly number[], system: UnitSystem, step: Pair): string {
+  return mms.map((mm, i) => (i < mms.length - 1 ? formatLength : formatLengthUnit)(mm, system, step)).join(' × ');
+}
+
 /** The length as it enters a sum, before the shop's rounding: tenths of a millimetre, or a fraction of an inch where it is one, else hundredths. */
 export function formatExact(mm: number, system: UnitSystem): string {
   if (system === 'metric') return (mm < 0 ? MINUS : '') + grouped(Math.abs(mm), 1);

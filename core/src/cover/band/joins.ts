@@ -72,14 +72,16 @@ function cost(band: BandToJoin, at: readonly number[]): number {
   return places + untrimmed + (mirrored ? 0 : COST.lopsided) + (longest - shortest) / 100;
 }
 
-function grid(from: number, to: number): number[] {
-  return Array.from({ length: Math.max(0, Math.floor((to - from) / GRID_MM)) }, (_, i) => from + (i + 1) * GRID_MM);
+/** The places of the grid between two, mm: the first one, and from there every `every`th. */
+function grid(from: number, to: number, every = 1): number[] {
+  const places = Math.max(0, Math.floor((to - from) / GRID_MM));
+  return Array.from({ length: Math.ceil(places / every) }, (_, i) => from + (i * every + 1) * GRID_MM);
 }
 
 /** Sets that are not mirrored are looked through in steps of so many places of the grid. */
 const COARSE = 8;
 
-const coarse = (from: number, to: number): number[] => grid(from, to).filter((_, i) => i % COARSE === 0);
+const coarse = (from: number, to: number): number[] => grid(from, to, COARSE);
 
 /** Two joins anywhere. */
 const lopsidedPairs = (length: number): number[][] => coarse(0, length).flatMap((a) => coarse(a, length).map((b) => [a, b]));
@@ -99,7 +101,7 @@ function candidates(band: BandToJoin, count: number): number[][] {
   if (count > 5) return [even];
   // Two mirrored pairs: only those whose strips the cloth gives are worth making.
   const longest = band.stripMm - 2 * band.seamMm;
-  const outer = grid(0, length / 2).filter((_, i) => i % 4 === 0);
+  const outer = grid(0, length / 2, 4);
   const middle = (x: number): number => (count === 4 ? length - 2 * x : length / 2 - x);
   const pairs = outer
     .filter((a) => a <= longest)

@@ -6,7 +6,7 @@ import type { GIVEN } from '../../piece/sizes';
 import { schoolNumber } from '../../shop/schools';
 import type { Shop } from '../../shop/shop';
 import type { Figure } from '../../kernel/figure';
-import { formatLength, formatLengthUnit, formatNumber } from '../../units/format';
+import { formatNumber, formatLength, formatLengthUnit } from '../../units/format';
 import { pairMm, type Pair, type UnitSystem } from '../../units/length';
 import type { Cushion } from '../../job/document';
 import type { CushionPlan } from './cushion-plan';
@@ -45,17 +45,17 @@ export function splitWords({ split }: Pick<Cushion, 'split'>): string {
   return split ? `${split.index} of ${split.of} across ${split.seat}, ${split.middle ? 'joins and pattern matched' : 'joins matched'}` : '';
 }
 
-/** A figure in a sentence: a length in the job's units, a weight with its unit, anything else as a number. */
-function figureWords({ value, unit }: Figure, units: UnitSystem, step: Pair): string {
-  if (unit === 'mm') return formatLength(value, units, step);
+/** A figure in a sentence: a length in the job's units, a weight with its unit, anything else as a number. The first of a pair, `590 × 560 mm`, leaves its unit to the second. */
+function figureWords({ value, unit }: Figure, paired: boolean, units: UnitSystem, step: Pair): string {
+  if (unit === 'mm') return paired ? formatLength(value, units, step) : formatLengthUnit(value, units, step);
   return unit === 'g' ? `${formatNumber(Math.ceil(value - 1e-9))} g` : formatNumber(value);
 }
 
-/** A sentence with its figures put in, lengths in the job's units: `{0} × {1}`. */
+/** A sentence with its figures put in, lengths in the job's units: `{0} × {1}, seam {2}` becomes `590 × 560 mm, seam 13 mm`. */
 export function filled(text: string, figures: readonly Figure[], units: UnitSystem, step: Pair): string {
-  return text.replace(/\{(\d+)\}/g, (_, i: string) => {
+  return text.replace(/\{(\d+)\}(?=( × \{)?)/g, (_, i: string, paired?: string) => {
     const figure = figures[Number(i)];
-    return figure ? figureWords(figure, units, step) : '';
+    return figure ? figureWords(figure, paired !== undefined, units, step) : '';
   });
 }
 

@@ -1,7 +1,7 @@
 import type { LayMaterial } from '../../lay/contract';
 import { nominalThickness, type Remnant } from '../../material/material';
 import type { Shop } from '../../shop/shop';
-import { formatLength, formatLengthUnit } from '../../units/format';
+import { formatSize } from '../../units/format';
 import type { LaySubject } from './planned-lay';
 import type { SayIn } from '../../say/say';
 
@@ -36,7 +36,7 @@ export function remnantMaterial({ widthMm, lengthMm, outline, flaws = [], soft =
 
 /** A remnant in words: `remnant 600 × 400 mm, Stalls`; one of leather is a hide. */
 export function remnantWords(remnant: Omit<Remnant, 'id'> & { readonly cloth?: string }, shop: Shop, { units, step }: SayIn): string {
-  const size = `${formatLength(remnant.lengthMm, units, step)} × ${formatLengthUnit(remnant.widthMm, units, step)}`;
+  const size = formatSize([remnant.lengthMm, remnant.widthMm], units, step);
   const hide = remnant.outline && shop.cloth(remnant.cloth ?? '')?.hideMm !== undefined;
   return `${hide ? 'hide' : 'remnant'} ${size}${remnant.note ? `, ${remnant.note}` : ''}`;
 }

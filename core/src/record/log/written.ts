@@ -1,6 +1,6 @@
 import type { Check, Cushion, Job } from '../../job/document';
 import { minutesInWords } from '../../units/time';
-import { formatLength, formatLengthUnit } from '../../units/format';
+import { formatLengthUnit, formatSize } from '../../units/format';
 import type { ShopDocument } from '../../shop/shop';
 import type { UnitSystem } from '../../units/length';
 import type { LogKind } from './entry';
@@ -41,7 +41,7 @@ const JUDGED: Readonly<Record<string, string>> = {
 function checkText(check: Check, units: UnitSystem): string {
   const measured = [
     check.widthMm !== undefined && check.depthMm !== undefined
-      ? `${formatLength(check.widthMm, units, STEP[units])} × ${length(check.depthMm, units)}`
+      ? formatSize([check.widthMm, check.depthMm], units, STEP[units])
       : check.widthMm !== undefined
         ? `${length(check.widthMm, units)} wide`
         : check.depthMm !== undefined && `${length(check.depthMm, units)} deep`,

@@ -5,7 +5,6 @@ import {
   doneBy,
   doneOn,
   filled,
-  formatLength,
   formatNumber,
   PHASES,
   signedBy,
@@ -18,6 +17,7 @@ import {
   type Operation,
   type Phase,
   minutesInWords,
+  formatSize,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Settings } from '../shell/settings';
@@ -123,7 +123,7 @@ export class BenchWork {
   /** What has changed since the step was ticked, in words: the pieces in hand then have other sizes now, or are gone. */
   changed(step: Operation): string[] {
     const { units, step: shopStep } = this.#store.inWords();
-    const size = (pair: readonly [number, number]): string => pair.map((mm) => formatLength(mm, units, shopStep)).join(' × ');
+    const size = (pair: readonly [number, number]): string => formatSize(pair, units, shopStep);
     return changedSince(this.#bench().done[step.id], this.#store.cushionPlan()?.pieces ?? [], this.#bench().kept).map(({ label, then, now }) =>
       now ? `${label} was ${size(then)} when this was ticked; it is ${size(now)} now.` : `${label}, ${size(then)}, was done here and is no longer in the plan.`,
     );

@@ -5,13 +5,13 @@ import {
   CHANGED_MM,
   changedSince,
   FIT_WORDS,
-  formatLength,
-  formatLengthUnit,
   keptFit,
   shipped,
   type ChangedSince,
   type KeptSizes,
   type Operation,
+  formatLengthUnit,
+  formatSize,
 } from '@yardland/core';
 import type { JobStore } from '../job/job-store';
 import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
@@ -129,7 +129,7 @@ export class CutOtherwiseDialog {
 
   #size(pair: readonly [number, number]): string {
     const { units, step } = this.#data.store.inWords();
-    return `${formatLength(pair[0], units, step)} × ${formatLengthUnit(pair[1], units, step)}`;
+    return formatSize(pair, units, step);
   }
 
   #adaptWords(way: ReturnType<typeof adapting>): string {

@@ -2,7 +2,6 @@ import {
   contour,
   distance,
   flatten,
-  formatLength,
   HEIGHT_WORDS,
   heightAt,
   sectionOf,
@@ -11,6 +10,7 @@ import {
   type Point,
   type SayIn,
   type Shop,
+  formatLengthUnit,
 } from '@yardland/core';
 import { outlineItems, planDimensions, plateItems } from '../shared/table/cushion-scene';
 import { shapeDimensions } from '../shared/table/shape-dimensions';
@@ -118,7 +118,7 @@ export function crownScene(one: CushionPlan, line: ProfileLine, inWords: SayIn, 
   const { sizes, crown, source } = one;
   const flat = crown?.request.outline;
   if (!sizes || !crown || !flat || !source.crown) return { title: 'Crown', fit, items: [] };
-  const words = (mm: number): string => formatLength(mm, inWords.units, inWords.step);
+  const words = (mm: number): string => formatLengthUnit(mm, inWords.units, inWords.step);
   const title = `Crown of ${source.name} from above, and its profile`;
   const room = { left: 60, right: 158, top: 58, bottom: 30 };
   const { answer } = crown;

@@ -1,4 +1,4 @@
-import { bounds, flatten, formatLength, type Bounds, type Outline, type Piece, type Planned, type SayIn } from '@yardland/core';
+import { bounds, flatten, type Bounds, type Outline, type Piece, type Planned, type SayIn, formatSize } from '@yardland/core';
 import { notchItems } from '../shared/table/cushion-scene';
 import { shifted, type Scene, type SceneItem } from '../shared/table/scene';
 
@@ -75,7 +75,7 @@ function pieceItems({ piece, copy, x }: Placed, y: number, most: number, seam: n
       ? `${piece.countPerCushion} × ${piece.label}`
       : piece.label;
   const key = copy ? `${piece.id}-${copy}` : piece.id;
-  const size = `${formatLength(piece.width.value, units, step)} × ${formatLength(piece.height.value, units, step)}`;
+  const size = formatSize([piece.width.value, piece.height.value], units, step);
   const look = piece.grain === 'bias' ? 'bias' : piece.material.kind === 'cloth' ? 'piece' : 'foam';
   // The words above a piece end before its neighbour's begin; what does not fit there is told when it is picked.
   const within = Math.max(width, most * LEAST_SLOT) + most * GAP * 0.8;

@@ -1,4 +1,4 @@
-import { mirrored, numberedStaples, outlineBounds, towards, type Planned, type Point, type SayIn, formatLength } from '@yardland/core';
+import { mirrored, numberedStaples, outlineBounds, towards, type Planned, type Point, type SayIn, formatLengthUnit } from '@yardland/core';
 import { circle } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
@@ -44,9 +44,9 @@ export function stapleScene({ cover, source }: Planned, fit: string, { units, st
     look: 'plain',
     dy: 5,
   }));
-  const line = formatLength(plan.inMm, units, step);
+  const line = formatLengthUnit(plan.inMm, units, step);
   const words: readonly SceneItem[] = [
-    { kind: 'note', key: 'line-words', at: middle, text: `the line, ${line} in from the edge`, anchor: 'middle', look: 'plain' },
+    { kind: 'note', key: 'line-words', at: middle, text: `the line, ${line} from the edge`, anchor: 'middle', look: 'plain' },
     {
       kind: 'note',
       key: 'order-words',

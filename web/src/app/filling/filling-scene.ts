@@ -1,5 +1,4 @@
 import {
-  formatLength,
   layerMatter,
   sectionOf,
   shipped,
@@ -11,6 +10,7 @@ import {
   type Point,
   type SayIn,
   type Shop,
+  formatLengthUnit,
 } from '@yardland/core';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
@@ -116,12 +116,18 @@ function lyingLayers({ source: { core } }: Planned, feel: Feel | null): LyingLay
   });
 }
 
+/** What the stack is shown with: the shop's wares, a sitter's weight on it, and the units of its words. */
+interface Shown {
+  readonly shop: Shop;
+  readonly feel: Feel | null;
+  readonly inWords: SayIn;
+}
+
 /** One layer of the stack: its shape, its thickness to type over, a knob to drag it by where it has a neighbour, its words. */
 function layerItems(
   { layer, index, topMm, bottomMm, sunkMm, stepMm }: LyingLayer,
   { source: { core }, sizes }: Planned,
-  shop: Shop,
-  feel: Feel | null,
+  { shop, feel, inWords }: Shown,
 ): SceneItem[] {
   const width = sizes.core.width.value;
   const middle = (topMm + bottomMm) / 2;
@@ -152,6 +158,7 @@ function layerItems(
             key: `layer-${index}`,
             at: { x: -width * 0.04, y: middle },
             name: `Layer ${index + 1}, drag up or down`,
+            place: `${name}, ${formatLengthUnit(layer.thicknessMm, inWords.units, inWords.step)}, ${index + 1} of ${core.layers.length} from the top`,
             look: 'layer' as const,
             stepMm,
           },
@@ -181,7 +188,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
   ];
   const below = -Math.max(ground, deckGive);
   const items: SceneItem[] = [
-    ...lyingLayers(one, feel).flatMap((layer) => layerItems(layer, one, shop, feel)),
+    ...lyingLayers(one, feel).flatMap((layer) => layerItems(layer, one, { shop, feel, inWords })),
     ...coverItems(one, width.value, total, feel),
     { kind: 'area', key: 'wanted', shape: edge, open: true, look: 'bound' },
     {
@@ -190,7 +197,7 @@ export function fillingScene(one: CushionPlan, shop: Shop, feel: Feel | null, fi
       at: { x: width.value / 2, y: Math.max(height.value, total) + (feel ? 0 : (one.fit?.crownMm ?? 0)) },
       dy: -14,
       anchor: 'middle',
-      text: `the school asks for ${formatLength(height.value, inWords.units, inWords.step)} of core`,
+      text: `the school asks for ${formatLengthUnit(height.value, inWords.units, inWords.step)} of core`,
       look: 'small',
     },
     deckGive > 0

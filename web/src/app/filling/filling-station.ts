@@ -1,11 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChild } from '@angular/core';
 import { Icon } from '../shared/icon';
 import {
   offered,
   BUILDS,
   cushionFeel,
   fillingLayers,
-  formatLengthUnit,
   formatNumber,
   layerOf,
   massOf,
@@ -17,6 +16,7 @@ import {
   type FeelVerdict,
   type FillingLayer,
   type Ranked,
+  formatLengthUnit,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Dialogs } from '../shared/dialogs';
@@ -29,6 +29,8 @@ import { dropIndex, fillingScene } from './filling-scene';
 import { changeLayers, withThickness, layersFromRemnants } from './layers';
 import { LayersTray } from './layers-tray';
 import { Term } from '../shared/words/term';
+
+const layerIndex = (key: string): number => Number(key.replace('layer-', ''));
 
 const BUILD_NAMES = ['nobody', 'a child', 'very light', 'slight', 'middling', 'sturdy', 'heavy'];
 /** Each verdict, and what would mend it. */
@@ -55,6 +57,7 @@ export class FillingStation {
     return builds.length ? Math.max(...builds) : BUILDS.indexOf('middling') + 1;
   });
   protected readonly most = BUILDS.length;
+  private readonly table = viewChild(Table);
   readonly #dialogs = inject(Dialogs);
   protected readonly rivals = signal<readonly Ranked[]>([]);
 
@@ -105,6 +108,11 @@ export class FillingStation {
       verdicts: feel.verdicts.map((verdict) => VERDICTS[verdict]),
       unsaid: this.store.cushion()?.seat?.support === undefined,
     };
+  });
+  /** The same in a sentence, read out when another sitter sits down or the stack changes. */
+  protected readonly told = computed(() => {
+    const read = this.readings();
+    return read ? [`Feels ${read.feel}, sinks ${read.sink}, the worst layer ${read.peak}.`, ...read.verdicts].join(' ') : '';
   });
   protected readonly sitterWords = computed(() => BUILD_NAMES[this.sitting()] ?? '');
 
@@ -197,7 +205,7 @@ export class FillingStation {
   });
 
   protected edited({ key, mm }: Edit): void {
-    if (mm !== null) changeLayers(this.store, 'Layer thickness', withThickness(Number(key.replace('layer-', '')), mm));
+    if (mm !== null) changeLayers(this.store, 'Layer thickness', withThickness(layerIndex(key), mm));
   }
 
   protected readonly full = computed(() => (this.store.cushion()?.core.layers.length ?? 0) >= MOST_LAYERS);
@@ -220,11 +228,15 @@ export class FillingStation {
   }
 
   protected dropped(move: Move): void {
+    const layers = this.store.cushion()?.core.layers ?? [];
+    const to = dropIndex(layers, layerIndex(move.key), move.to.y);
     this.store.editCushion('Layers in another order', (cushion) => this.#withMoved(cushion, move));
+    // The layer that was moved stays in hand, under the key of its new place.
+    this.table()?.holdKnob(`layer-${to}`);
   }
 
   #withMoved(cushion: Cushion, { key, to }: Move): Cushion {
-    const from = Number(key.replace('layer-', ''));
+    const from = layerIndex(key);
     const layers = [...cushion.core.layers];
     const index = dropIndex(layers, from, to.y);
     const [layer] = layers.splice(from, 1);

@@ -1,7 +1,7 @@
 import { LiveAnnouncer } from '@angular/cdk/a11y';
 import { CdkDrag, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { offered, formatLength, formatNumber, isFoam, KG_M3_PER_LB_FT3, N_PER_LBF } from '@yardland/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, type ElementRef, inject, Injector, viewChildren } from '@angular/core';
+import { offered, formatNumber, isFoam, KG_M3_PER_LB_FT3, N_PER_LBF, formatLength } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { Choice } from '../shared/controls/choice';
 import { Icon } from '../shared/icon';
@@ -20,6 +20,9 @@ import { changeLayers, withThickness } from './layers';
 export class LayersTray {
   protected readonly store = inject(JobStore);
   readonly #announcer = inject(LiveAnnouncer);
+  readonly #injector = inject(Injector);
+  private readonly ups = viewChildren<ElementRef<HTMLButtonElement>>('up');
+  private readonly downs = viewChildren<ElementRef<HTMLButtonElement>>('down');
   protected readonly grades = computed(() => {
     const shop = this.store.shop()?.document;
     const named = (this.store.cushion()?.core.layers ?? []).map(({ grade }) => grade);
@@ -47,6 +50,19 @@ export class LayersTray {
       return next;
     });
     void this.#announcer.announce(`Layer ${from + 1} is layer ${to + 1} now`);
+  }
+
+  /** A step up (−1) or down by its button, which stays in hand at the layer's new place; at either end the other one. */
+  protected step(from: number, by: -1 | 1): void {
+    const to = from + by;
+    this.take(from, to);
+    afterNextRender(
+      () => {
+        const [first, second] = by < 0 ? [this.ups(), this.downs()] : [this.downs(), this.ups()];
+        [first[to], second[to]].find((one) => one && !one.nativeElement.disabled)?.nativeElement.focus();
+      },
+      { injector: this.#injector },
+    );
   }
 
   /** Sheets in stock for a layer's foam, or the heights its filling is made in. */

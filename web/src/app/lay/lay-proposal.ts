@@ -6,7 +6,7 @@ import { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solving/solve-pool';
 import { Button, Words } from '../shared/ui/ui';
 import { knownLays } from '../job/solving/known-lays';
-import { BIAS_WORDS } from './lay-words';
+import { BIAS_WORDS } from './way-words';
 
 /** The lays stand still for so long before others are tried, ms. */
 const STILL_MS = 1200;

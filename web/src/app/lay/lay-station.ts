@@ -1,16 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import {
   bounds,
-  clothLayKey,
-  clothName,
-  formatLengthUnit,
   formatRun,
   isSawn,
   nothingOn,
   placed,
-  USUAL_BIAS,
-  withClothUse,
-  type ClothUse,
   type Job,
   type LayAnswer,
   type Placement,
@@ -18,45 +12,32 @@ import {
   type PlannedLay,
   pieceOf,
   isOfPiece,
-  offered,
   isBiasItem,
   isTurned,
+  formatLengthUnit,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import type * as Places from './lay-places';
-import { Choice, Switch } from '../shared/controls/choice';
-import { QuantityField } from '../shared/controls/quantity-field';
+import { Choice } from '../shared/controls/choice';
 import type { Scene } from '../shared/table/scene';
 import { Table } from '../shared/table/table';
 import { Tickbox } from '../shared/controls/tickbox';
 import { Button, NotFetched, StationFrame, Tray, Words } from '../shared/ui/ui';
 import { bandsOf, movedOver, wholeLay } from './lay-drawing';
 import { layScene } from './lay-scene';
-import { knownLays } from '../job/solving/known-lays';
 import { layFacts } from './lay-facts';
-import { layWords, wayWords } from './lay-words';
+import { layWords } from './lay-words';
+import { LayCloth } from './lay-cloth';
 import { LayLot } from './lay-lot';
 import { LayProposal } from './lay-proposal';
 import { LayRemnants } from './lay-remnants';
 import { PlanSolver } from '../job/solving/plan-solver';
-import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import { saveFile } from '../shared/reading/save-file';
-import type { CompareWaysData } from '../job/compare-ways-dialog';
 import { MoveCost, type MoveAsked } from './move-cost';
 import { ProgressTape } from '../shared/ui/progress-tape';
 
-const LYING = [
-  { value: 'up', name: 'up the roll' },
-  { value: 'railroad', name: 'railroaded' },
-];
 type Pin = NonNullable<Job['pins']>[number];
-
-const BIAS_WAYS_WORDS = [
-  { value: 'across', name: 'across, as one' },
-  { value: 'block', name: 'from blocks' },
-  { value: 'tube', name: 'a tube, cut round' },
-];
 
 /** A lay that is longer by less is as long, mm. */
 const COSTS_MM = 5;
@@ -67,7 +48,7 @@ const TOUCHES_MM = 0.05;
 /** The lay on each material: drawn to scale, what to buy, how much is used, how near it is to the least possible. */
 @Component({
   selector: 'yl-lay-station',
-  imports: [NotFetched, ProgressTape, LayLot, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice, Switch, QuantityField],
+  imports: [NotFetched, ProgressTape, LayCloth, LayLot, LayProposal, LayRemnants, Tray, Words, Button, Icon, Tickbox, Table, Choice],
   templateUrl: './lay-station.html',
   hostDirectives: [StationFrame],
   providers: [MoveCost],
@@ -76,18 +57,14 @@ const TOUCHES_MM = 0.05;
 export class LayStation {
   protected readonly store = inject(JobStore);
   protected readonly solver = inject(PlanSolver);
-  protected readonly lying = LYING;
   protected readonly picked = signal<string | null>(null);
   /** The lay that the address asks for, by its key. */
   readonly on = input<string>();
   readonly #chosen = linkedSignal(() => this.on() ?? 'cloth');
   /** A piece that the ticket asks for, by the address: shown close by until another is picked. */
   readonly piece = input<string>();
-  readonly #dialogs = inject(Dialogs);
   readonly #cost = inject(MoveCost);
   protected readonly endings = ['dxf', 'svg', 'plt'];
-  protected readonly biasWays = BIAS_WAYS_WORDS;
-  protected readonly usualBias = USUAL_BIAS;
 
   protected readonly lays = computed(() => this.store.plan()?.lays.filter((lay) => !nothingOn(lay)) ?? []);
   protected readonly current = computed<PlannedLay | null>(() => this.lays().find((lay) => lay.key === this.#chosen()) ?? this.lays()[0] ?? null);
@@ -105,12 +82,6 @@ export class LayStation {
     const [lay, answer, plan] = [this.current(), this.#fresh(), this.store.plan()];
     return lay && answer && plan ? layFacts(lay, answer, plan, (id) => this.#pieceWords(id)) : null;
   });
-
-  /** The lay is on hides: they have neither a roll's direction nor selvedges. */
-  protected readonly onHides = computed(() => this.current()?.subject.kind === 'cloth' && this.current()?.request.material.kind !== 'roll');
-  protected readonly cloths = computed(() =>
-    offered(this.store.shop()?.document.cloths ?? [], this.use()?.material).map(({ id, name }) => ({ value: id, name })),
-  );
 
   /** The material whose lot or batch is noted: foam, or a cloth of the stockroom. */
   protected readonly lotOf = computed(() => {
@@ -186,6 +157,12 @@ export class LayStation {
     return this.picked() === null ? '' : this.#pieceWords((this.picked() ?? '').replace(/( \d+)+$/, ''));
   }
 
+  /** How the cloth of this lay is used was changed: the lay on show stays the one on this cloth, under its new name; another lay was taken: nothing of it is in hand. */
+  protected laidOtherwise(key: string | null): void {
+    if (key === null) this.picked.set(null);
+    else this.#chosen.set(key);
+  }
+
   protected searchOn(): void {
     const hash = this.current()?.hash;
     if (hash) this.solver.searchOn(hash);
@@ -196,77 +173,12 @@ export class LayStation {
     if (hash) this.solver.stop(hash);
   }
 
-  /** How the cloth of this lay is used; null on foam and wadding. */
-  protected readonly use = computed(() => {
-    const subject = this.current()?.subject;
-    return subject?.kind === 'cloth' ? subject.use : null;
-  });
-  /** Whether the cloth of this lay shrinks, so that it can be asked whether it is washed first. */
-  protected readonly shrinks = computed(() => {
-    const cloth = this.store.shop()?.cloth(this.use()?.material ?? '');
-    return Boolean(cloth?.shrinkAlongPercent ?? cloth?.shrinkAcrossPercent);
-  });
-
-  protected setCloth(id: string): void {
-    const width = this.store.shop()?.cloth(id)?.widthMm;
-    this.#useOtherwise('Cloth', (use) => ({ ...use, material: id, widthMm: width ?? use.widthMm }));
-  }
-
-  protected setWidth(mm: number | null): void {
-    if (mm !== null) this.#useOtherwise('Cloth width', (use) => ({ ...use, widthMm: mm }));
-  }
-
-  protected setOwnLength(mm: number | null): void {
-    this.#useOtherwise('Customer’s own cloth', ({ ownLengthMm: _before, ...use }) => (mm === null ? use : { ...use, ownLengthMm: mm }));
-  }
-
-  protected setWashed(washed: boolean): void {
-    this.#useOtherwise('Washed first', ({ washed: _before, ...use }) => (washed ? { ...use, washed } : use));
-  }
-
-  /** Whether welts on the bias are cut from the cloth of this lay, so that it can be asked how. */
-  protected readonly biased = computed(() => this.current()?.request.items.some(({ id }) => isBiasItem(id)) ?? false);
-
-  protected setBias(way: string): void {
-    this.#useOtherwise('Bias strips', ({ bias: _before, ...use }) => (way === this.usualBias ? use : { ...use, bias: way as NonNullable<ClothUse['bias']> }));
-  }
-
-  /** Whether the cloth of this lay has a pattern, so that it can be asked whether it is matched. */
-  protected readonly patterned = computed(() => Boolean(this.store.shop()?.cloth(this.use()?.material ?? '')?.pattern));
-
-  protected setMatched(matched: boolean): void {
-    this.#useOtherwise('Pattern', ({ unmatched: _before, ...use }) => (matched ? use : { ...use, unmatched: true }));
-  }
-
   protected setThorough(thorough: boolean): void {
     this.store.edit('How long lays are looked for', ({ lays: _before, ...job }) => (thorough ? { ...job, lays: 'thorough' as const } : job));
   }
 
   protected setEdgeToEdge(on: boolean): void {
     this.store.edit('How foam is sawn', ({ foamCuts: _before, ...job }) => (on ? { ...job, foamCuts: 'edge-to-edge' as const } : job));
-  }
-
-  /** The lay in other ways; what is taken is one step of undo. */
-  protected async compare(): Promise<void> {
-    const use = this.use();
-    if (!use) return;
-    const [job, shop] = [this.store.job(), this.store.shop()];
-    if (!job || !shop) return;
-    const inWords = this.store.inWords();
-    const taken = await this.#dialogs.open<Job | null, CompareWaysData>(async () => (await import('../job/compare-ways-dialog')).CompareWaysDialog, {
-      data: {
-        store: this.store,
-        title: 'Compare lays',
-        idea: 'The same set on the same cloth, each way really laid. Widths are over the selvedges.',
-        joins: 'Joins in the welt',
-        ask: { format: 'yardland/lay-compare-ask@1', job, use, shop: shop.document, known: knownLays(this.store.plan()) },
-        words: (way) => wayWords(way, use.railroaded ?? false, inWords),
-      },
-      labelledBy: 'ways-title',
-    });
-    if (!taken) return;
-    this.store.edit('The lay otherwise', () => taken);
-    this.picked.set(null);
   }
 
   /** The piece that is picked, by its item and copy: what is picked on the drawing may be a part of it. */
@@ -401,20 +313,6 @@ export class LayStation {
     const drawing = wholeLay(lay, answer, (placement) => `${this.#pieceWords(placement.item)}, copy ${placement.copy + 1}`);
     const text = LAY_FORMATS.find((format) => format.ending === ending)?.write(drawing);
     if (text) saveFile(text, `${this.store.job()?.name ?? 'lay'} ${drawing.title}`, ending);
-  }
-
-  protected setLying(value: string): void {
-    this.#useOtherwise('How the cloth lies', (use) => ({ ...use, railroaded: value === 'railroad' }));
-  }
-
-  /** Changes the cloth of this lay wherever the job uses it: as its main cloth, and for parts of cushions. */
-  #useOtherwise(label: string, change: (use: ClothUse) => ClothUse): void {
-    const [here, before] = [this.use(), this.store.job()];
-    if (!here || !before) return;
-    const name = clothName(here);
-    this.store.edit(label, (job) => withClothUse(job, name, change));
-    // The lay on show stays the one on this cloth, under its new name.
-    this.#chosen.set(clothLayKey(change(here), withClothUse(before, name, change).cloth));
   }
 
   #pieceWords(id: string): string {

@@ -1,4 +1,4 @@
-import { formatLength, formatLengthUnit, joinZones, usedName, type CushionPlan, type LongCoreAnswer, type SayIn } from '@yardland/core';
+import { joinZones, usedName, type CushionPlan, type LongCoreAnswer, type SayIn, formatLengthUnit } from '@yardland/core';
 import { boxArea } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
@@ -33,7 +33,7 @@ function usedItems(
   const pieces = all.flatMap((used, i): SceneItem[] => {
     const { fromMm, toMm } = used;
     const width = toMm - fromMm;
-    const shortened = used.cutShorter ? `cut to ${formatLength(width, inWords.units, inWords.step)}` : 'as it is';
+    const shortened = used.cutShorter ? `cut to ${formatLengthUnit(width, inWords.units, inWords.step)}` : 'as it is';
     const done = [used.turned ? 'turned' : '', used.ripped ? 'ripped to depth' : '', shortened].filter(Boolean).join(', ');
     return [
       boxArea(`piece-${i}`, { x: fromMm, y: 0, width, height: deep }, i % 2 ? 'foam-alt' : 'foam'),

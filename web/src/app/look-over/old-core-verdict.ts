@@ -1,8 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   filled,
-  formatLength,
-  formatLengthUnit,
   oldCoreAsRemnant,
   lookedOver,
   oldCoreCosts,
@@ -11,6 +9,8 @@ import {
   timed,
   type RefreshItem,
   minutesInWords,
+  formatLengthUnit,
+  formatSize,
 } from '@yardland/core';
 import { Tickbox } from '../shared/controls/tickbox';
 import { newId } from '../shared/saving/new-id';
@@ -81,7 +81,7 @@ export class OldCoreVerdict {
     const [one, shop, job, { units, step }] = [this.edit.store.cushionPlan(), this.edit.store.shop(), this.edit.store.job(), this.edit.store.inWords()];
     const found = one && shop && job ? oldCoreAsRemnant(one, job.name, shop) : 'not-measured';
     if (typeof found === 'string' || !shop) return null;
-    const size = [found.widthMm, found.lengthMm].map((mm) => formatLength(mm, units, step)).join(' × ');
+    const size = formatSize([found.widthMm, found.lengthMm], units, step);
     return {
       found,
       there: shop.document.remnants.some((kept) => kept.note === found.note && 'grade' in kept && kept.thicknessMm === found.thicknessMm),
@@ -114,7 +114,7 @@ export class OldCoreVerdict {
   #itemWords(item: RefreshItem): string {
     if (item.kind !== 'pad') return REFRESH_WORDS[item.kind];
     const { units, step } = this.edit.store.inWords();
-    const sizes = item.pads.map((pad) => `${formatLength(pad.widthMm, units, step)} × ${formatLength(pad.depthMm, units, step)}`);
+    const sizes = item.pads.map((pad) => formatSize([pad.widthMm, pad.depthMm], units, step));
     return `${REFRESH_WORDS.pad} of ${item.pads.length === 1 ? 'one layer' : `${item.pads.length} layers`}, ${sizes.join(' and ')}, rounded as drawn`;
   }
 }

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import {
   allAssumed,
   evaluateSizes,
-  formatLength,
   MM_PER_INCH,
   pairMm,
   whyLine,
@@ -11,6 +10,7 @@ import {
   type ShopDocument,
   type SizeRequest,
   type UnitSystem,
+  formatSize,
 } from '@yardland/core';
 import { Choice, Switch } from '../shared/controls/choice';
 import { GIVEN_OPTIONS } from '../shared/words/given-words';
@@ -101,7 +101,11 @@ export class WorkedExample {
     );
     const row = (name: string, ...figures: readonly Figure[]) => ({
       name,
-      size: figures.map((figure) => formatLength(figure.value, units, this.document().step)).join(' × '),
+      size: formatSize(
+        figures.map((figure) => figure.value),
+        units,
+        this.document().step,
+      ),
       why: [...new Set(figures.filter((figure) => figure.kind !== 'given').map((figure) => whyLine(figure, units)))],
     });
     const { seat, finished, core, sewn, cut, boxingCut } = sizes;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { bounds, flatten, formatLength, formatLengthUnit, remnantSchema, say, type Outline, type Point, type Remnant } from '@yardland/core';
+import { bounds, flatten, remnantSchema, say, type Outline, type Point, type Remnant, formatLengthUnit, formatSize } from '@yardland/core';
 import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
@@ -190,7 +190,7 @@ export class RemnantsPanel {
   }
 
   #size(alongMm: number, acrossMm: number): string {
-    return `${formatLength(alongMm, this.units(), STEP)} × ${this.#length(acrossMm)}`;
+    return formatSize([alongMm, acrossMm], this.units(), STEP);
   }
 
   protected name(remnant: Remnant): string {

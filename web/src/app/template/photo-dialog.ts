@@ -4,8 +4,6 @@ import { Icon } from '../shared/icon';
 import {
   bounds,
   flatten,
-  formatLength,
-  formatLengthUnit,
   formatNumber,
   homography,
   mapPoint,
@@ -18,6 +16,7 @@ import {
   type Point,
   type SayIn,
   type Traced,
+  formatSize,
 } from '@yardland/core';
 import type { Subscription } from 'rxjs';
 import { Choice, Switch } from '../shared/controls/choice';
@@ -308,7 +307,7 @@ export class PhotoDialog {
       const count = this.#onSheet(value).length;
       return count ? [`${formatNumber(count)} × ${name}`] : [];
     });
-    return `${formatLength(size.width, units, step)} × ${formatLengthUnit(size.depth, units, step)}${parts.length ? `, with ${parts.join(', ')}` : ''}. The further from the sheet, the less exact.`;
+    return `${formatSize([size.width, size.depth], units, step)}${parts.length ? `, with ${parts.join(', ')}` : ''}. The further from the sheet, the less exact.`;
   });
   protected readonly ready = computed(() => (this.byHand() ? this.#handOutline() !== null : this.traced() !== null));
 

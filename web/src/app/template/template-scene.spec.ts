@@ -17,6 +17,8 @@ const tShape = plans[2] as CushionPlan;
 const of = <K extends SceneItem['kind']>(items: readonly SceneItem[], kind: K) =>
   items.filter((item): item is Extract<SceneItem, { kind: K }> => item.kind === kind);
 
+const words = (mm: number): string => `${mm.toFixed(1)} mm`;
+
 describe('the template on the table', () => {
   it('has every measure of its shape written on it to type over, and grips for width and depth', () => {
     const { items } = measuresScene(tShape, 'one');
@@ -33,7 +35,7 @@ describe('the template on the table', () => {
   });
 
   it('has a knob for every point, two handles for every curve and a bulge for every other side, where they are', () => {
-    const { items } = pointsScene(traced, 'one', 0);
+    const { items } = pointsScene(traced, 'one', 0, words);
     const { segments } = outlineOf(traced.source.template).outline;
     const curves = segments.filter((segment) => segment.kind === 'cubic').length;
     const knobs = of(items, 'knob');
@@ -46,16 +48,24 @@ describe('the template on the table', () => {
     expect(knobs.filter((knob) => knob.picked).map((knob) => knob.key)).toEqual(['middle-0', 'point-0']);
   });
 
+  it('says of every point where it lies and how long its sides are, and of every tie how far along its edge it is', () => {
+    const [first] = of(pointsScene(tShape, 'one', 0, words).items, 'knob').filter((knob) => knob.look === 'corner');
+    // The front left corner: the ear's side, 140, comes before it, the front, 640, after it.
+    expect(first?.place).toBe('0.0 mm from the left, 0.0 mm from the front, sides 140.0 mm and 640.0 mm long');
+    const [tie] = of(marksScene(plans[1] as CushionPlan, 'one', 0, words).items, 'knob');
+    const [along, edge] = [...(tie?.place ?? '').matchAll(/([\d.]+) mm/g)].map(([, mm]) => Number(mm));
+    expect(along).toBeCloseTo((edge ?? 0) / 2, 0);
+  });
+
   it('rings the place where the halves differ most, and nothing on a shape that is even', () => {
-    const words = (mm: number): string => `${mm.toFixed(1)} mm`;
     expect(of(evenScene(traced, 'one', null, words).items, 'note').some((note) => /mm apart here/.test(note.text))).toBeTrue();
     expect(of(evenScene(tShape, 'one', null, words).items, 'note').some((note) => note.text.includes('apart'))).toBeFalse();
   });
 
   it('shows ties as knobs on the seam line and buttons on the face', () => {
-    const chair = of(marksScene(plans[1] as CushionPlan, 'one', 0).items, 'knob');
+    const chair = of(marksScene(plans[1] as CushionPlan, 'one', 0, words).items, 'knob');
     expect(chair.map((knob) => [knob.name, knob.look])).toEqual([['Tie 1, back', 'mark']]);
-    const bay = of(marksScene(plans[4] as CushionPlan, 'one', 0).items, 'knob');
+    const bay = of(marksScene(plans[4] as CushionPlan, 'one', 0, words).items, 'knob');
     expect(bay.map((knob) => knob.look)).toEqual(['smooth', 'smooth']);
   });
 

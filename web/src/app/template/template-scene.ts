@@ -10,6 +10,7 @@ import {
   shapeOf,
   stationAt,
   tieAlong,
+  tieDistance,
   type CushionPlan,
   type Outline,
   type Point,
@@ -90,24 +91,52 @@ export function measuresScene(one: CushionPlan, fit: string): Scene {
   };
 }
 
+/** A length in the job's units. */
+type Words = (mm: number) => string;
+
+const placeWords = (acrossMm: number, deepMm: number, words: Words): string => `${words(acrossMm)} from the left, ${words(deepMm)} from the front`;
+
 /** The template's own outline with every point, handle and bulge to take hold of. Keys: `point-3`, `c1-3`, `c2-3`, `middle-3`, by segment. */
-export function pointsScene(one: CushionPlan, fit: string, picked: number): Scene {
+export function pointsScene(one: CushionPlan, fit: string, picked: number, words: Words): Scene {
   const given = one.outlines?.[one.source.given];
   if (!given) return { title: 'Template', fit, items: [] };
   const { outline } = outlineOf(one.source.template);
   const origin = templateOrigin(one);
   const at = (p: Point): Point => ({ x: p.x + origin.x, y: p.y + origin.y });
   const { segments } = outline;
+  const { minX, minY } = outlineBounds(outline);
+  const place = (p: Point): string => placeWords(p.x - minX, p.y - minY, words);
+  const long = (segment: Segment): string => words(segmentLength(segment));
   const knobs = segments.flatMap((segment, i): SceneItem[] => {
     const middle = pointOn(segment, segmentLength(segment) / 2);
     const handles: SceneItem[] =
       segment.kind === 'cubic'
         ? (['c1', 'c2'] as const).flatMap((key, k): SceneItem[] => [
             { kind: 'area', key: `${key}-line-${i}`, shape: [at(k ? segment.to : segment.from), at(segment[key])], open: true, look: 'bound' },
-            { kind: 'knob', key: `${key}-${i}`, at: at(segment[key]), name: `Handle ${k + 1} of side ${i + 1}`, look: 'control' },
+            {
+              kind: 'knob',
+              key: `${key}-${i}`,
+              at: at(segment[key]),
+              name: `Handle ${k + 1} of side ${i + 1}`,
+              place: `${place(segment[key])}, side ${long(segment)} long`,
+              look: 'control',
+            },
           ])
-        : [{ kind: 'knob', key: `middle-${i}`, at: at(middle), name: `Bulge of side ${i + 1}, ${sideWords(segment)}`, look: 'smooth', picked: i === picked }];
-    return [...handles, { kind: 'knob', key: `point-${i}`, at: at(segment.from), name: `Point ${i + 1}`, look: 'corner', picked: i === picked }];
+        : [
+            {
+              kind: 'knob',
+              key: `middle-${i}`,
+              at: at(middle),
+              name: `Bulge of side ${i + 1}, ${sideWords(segment)}`,
+              place: `${place(middle)}, side ${long(segment)} long`,
+              look: 'smooth',
+              picked: i === picked,
+            },
+          ];
+    const before = segments.at(i - 1) ?? segment;
+    const sides = `sides ${long(before)} and ${long(segment)} long`;
+    const corner = { kind: 'knob' as const, at: at(segment.from), name: `Point ${i + 1}`, place: `${place(segment.from)}, ${sides}` };
+    return [...handles, { ...corner, key: `point-${i}`, look: 'corner', picked: i === picked }];
   });
   const chosen = segments[picked];
   return {
@@ -138,14 +167,17 @@ export function sideWords(segment: Segment): string {
 }
 
 /** The seam line with its ties and buttons to drag. Keys: `mark-0`. */
-export function marksScene(one: CushionPlan, fit: string, picked: number): Scene {
+export function marksScene(one: CushionPlan, fit: string, picked: number, words: Words): Scene {
   const sewn = one.outlines?.sewn;
   if (!sewn) return { title: 'Template', fit, items: [] };
+  const { minX, minY } = outlineBounds(sewn);
   const knobs = (one.source.marks ?? []).flatMap((mark, i): SceneItem[] => {
     const along = mark.kind === 'tie' ? tieAlong(sewn, mark) : null;
     const at = mark.kind === 'button' ? buttonAt(sewn, mark) : along === null ? null : stationAt(sewn, along).at;
     const name = mark.kind === 'tie' ? `Tie ${i + 1}, ${mark.edge}` : `Button ${i + 1}`;
-    return at ? [{ kind: 'knob', key: `mark-${i}`, at, name, look: mark.kind === 'tie' ? 'mark' : 'smooth', picked: i === picked }] : [];
+    const from = mark.kind === 'tie' ? tieDistance(sewn, mark) : null;
+    const place = from ? `${words(from.mm)} of ${words(from.ofMm)} along it` : at ? placeWords(at.x - minX, at.y - minY, words) : '';
+    return at ? [{ kind: 'knob', key: `mark-${i}`, at, name, place, look: mark.kind === 'tie' ? 'mark' : 'smooth', picked: i === picked }] : [];
   });
   return {
     title: `Ties and buttons of ${one.source.name}`,
@@ -156,7 +188,7 @@ export function marksScene(one: CushionPlan, fit: string, picked: number): Scene
 }
 
 /** Both halves over each other, and the place where they differ most. */
-export function evenScene(one: CushionPlan, fit: string, folded: Outline | null, words: (mm: number) => string): Scene {
+export function evenScene(one: CushionPlan, fit: string, folded: Outline | null, words: Words): Scene {
   const given = one.outlines?.[one.source.given];
   if (!given) return { title: 'Template', fit, items: [] };
   const { worstMm, at } = asymmetry(given);

@@ -6,7 +6,6 @@ import {
   movePoint,
   movePointMirrored,
   centreLine,
-  formatLengthUnit,
   markNear,
   outlineOf,
   outlineToJson,
@@ -15,6 +14,7 @@ import {
   type Cushion,
   type Outline,
   type Point,
+  formatLengthUnit,
 } from '@yardland/core';
 import { JobStore } from '../job/job-store';
 import { capital } from '../shared/words/capital';
@@ -71,12 +71,13 @@ export class TemplateStation {
     const one = this.store.cushionPlan();
     const fit = `template ${this.store.cushionIndex()} ${this.part()}`;
     if (!one?.outlines) return { title: 'Template', fit, items: [] };
-    if (this.part() === 'points') return pointsScene(one, fit, this.picked());
-    if (this.part() === 'marks') return marksScene(one, fit, this.picked());
+    const { units, step } = this.store.inWords();
+    const words = (mm: number): string => formatLengthUnit(mm, units, step);
+    if (this.part() === 'points') return pointsScene(one, fit, this.picked(), words);
+    if (this.part() === 'marks') return marksScene(one, fit, this.picked(), words);
     if (this.part() === 'even') {
       const given = one.outlines[one.source.given];
-      const { units, step } = this.store.inWords();
-      return evenScene(one, fit, mirrored(given, centreLine(given)), (mm) => formatLengthUnit(mm, units, step));
+      return evenScene(one, fit, mirrored(given, centreLine(given)), words);
     }
     return measuresScene(one, fit);
   });

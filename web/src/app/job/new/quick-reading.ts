@@ -1,12 +1,23 @@
-import { constructionOf, formatLength, outlineOf, sayQuickProblem, shapeOf, type QuickReading, type SayIn, type ShopDocument } from '@yardland/core';
+import {
+  constructionOf,
+  outlineOf,
+  sayQuickProblem,
+  shapeOf,
+  type QuickReading,
+  type SayIn,
+  type ShopDocument,
+  formatLengthUnit,
+  formatSize,
+} from '@yardland/core';
 
 /** What was understood of a line, in a sentence; or what stood in the way. */
 export function quickWords(reading: QuickReading, { units, step }: SayIn, shop: Pick<ShopDocument, 'grades' | 'cloths'> | undefined): string {
   if (!reading.ok) return sayQuickProblem(reading);
   const { acrossMm, deepMm } = outlineOf(reading.template);
-  const [wide = '', deep = '', high = ''] = [acrossMm, deepMm, reading.heightMm].map((mm) => formatLength(mm, units, step));
   const construction = constructionOf(reading.construction);
-  const size = construction.heightWord ? `${wide} × ${deep}, ${construction.heightWord} ${high}` : `${wide} × ${deep} × ${high} high`;
+  const size = construction.heightWord
+    ? `${formatSize([acrossMm, deepMm], units, step)}, ${construction.heightWord} ${formatLengthUnit(reading.heightMm, units, step)}`
+    : `${formatSize([acrossMm, deepMm, reading.heightMm], units, step)} high`;
   const detail = construction.says(reading.construction);
   const named = [
     shop?.grades.find(({ id }) => id === reading.grade)?.name,

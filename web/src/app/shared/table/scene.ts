@@ -119,6 +119,8 @@ export interface Knob extends Item {
   readonly kind: 'knob';
   readonly at: Point;
   readonly name: string;
+  /** Where it lies, in words: read out with its name, and again when arrow keys have moved it. */
+  readonly place?: string;
   readonly look: 'layer' | 'corner' | 'smooth' | 'control' | 'mark';
   /** How far an arrow key moves it, mm; the shop's step where it is not said. */
   readonly stepMm?: number;

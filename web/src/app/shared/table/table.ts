@@ -17,7 +17,7 @@ import {
 } from '@angular/core';
 import { FocusKeyManager } from '@angular/cdk/a11y';
 import { Icon } from '../icon';
-import { formatLengthUnit, pairMm, roundToStep, type Pair, type Point, type UnitSystem } from '@yardland/core';
+import { pairMm, roundToStep, type Pair, type Point, type UnitSystem, formatLengthUnit } from '@yardland/core';
 import { Length } from '../words/length';
 import { QuantityField } from '../controls/quantity-field';
 import { Tool } from '../ui/ui';
@@ -97,6 +97,14 @@ export class Table {
   readonly #injector = inject(Injector);
   private readonly pickables = viewChildren(Pickable);
   readonly #rover = new FocusKeyManager(this.pickables, this.#injector).withHorizontalOrientation('ltr').withVerticalOrientation().withHomeAndEnd();
+  /** The knob that arrow keys moved last. */
+  readonly #pushed = signal<string | null>(null);
+  /** Where it lies now, for whoever has it read out. */
+  protected readonly pushedTo = computed(() => {
+    const key = this.#pushed();
+    const knob = this.scene().items.find((item) => item.kind === 'knob' && item.key === key);
+    return knob?.kind === 'knob' && knob.place ? `${knob.name}: ${knob.place}` : '';
+  });
   readonly #reached = signal<string | null>(null);
   /** The piece that Tab stops at: the one reached last, else the picked one, else the first. */
   protected readonly stop = computed(() => {
@@ -136,6 +144,13 @@ export class Table {
         this.typing.set(null);
       });
     });
+  }
+
+  /** Takes hold of a knob where it is drawn next: what was moved may have another key at its new place. */
+  holdKnob(key: string): void {
+    this.#pushed.set(key);
+    const found = (): number => this.drawing().knobs.findIndex(({ item }) => item.key === key);
+    afterNextRender(() => this.paper().nativeElement.querySelectorAll<SVGGElement>('.knob')[found()]?.focus(), { injector: this.#injector });
   }
 
   fit(): void {
@@ -278,6 +293,7 @@ export class Table {
     event.preventDefault();
     event.stopPropagation();
     const mm = (knob.stepMm ?? pairMm(this.here.step(), this.here.units())) * (event.shiftKey ? 10 : 1);
+    this.#pushed.set(knob.key);
     this.moved.emit({ key: knob.key, to: { x: knob.at.x + (by[0] ?? 0) * mm, y: knob.at.y + (by[1] ?? 0) * mm } });
   }
 
