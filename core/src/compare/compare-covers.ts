@@ -3,10 +3,8 @@ import type { CoverTraits } from '../cover/contract';
 import { CONSTRUCTIONS } from '../cover/list';
 import { usualChoices } from '../cover/usual';
 import { area } from '../geometry/outline';
-import type { ClosedForm } from '../form/form';
 import type { Issue } from '../kernel/issue';
 import { isLaid } from '../piece/piece';
-import { closedForm } from '../picture/closed-form';
 import { cushionSchema, type Cushion } from '../job/document';
 import type { Planned } from '../plan/cushion/cushion-plan';
 import { planCushion } from '../plan/cushion/plan-cushion';
@@ -26,9 +24,7 @@ export interface CoverFacts {
   readonly minutes: number;
   readonly welted: boolean;
   readonly traits: CoverTraits;
-  /** The finished cushion, for drawing it. */
-  readonly form: ClosedForm;
-  /** The cushion planned so, for showing it in the round. */
+  /** The cushion planned so, for drawing it and showing it in the round. */
   readonly planned: Planned;
 }
 
@@ -83,7 +79,6 @@ export function compareCovers(cushion: Cushion, context: CushionContext): CoverO
           minutes: plan.operations.reduce((sum, step) => sum + step.minutes, 0),
           welted: plan.profile.welt !== null,
           traits: module.traits(construction),
-          form: closedForm(plan),
         },
       },
     ];

@@ -1,43 +1,52 @@
-import { polygonArea } from '../geometry/polygon';
-import { drawClosed, USUAL_VIEW } from './draw';
-import { projected } from './stage';
-import { frontProfile } from './soft-front';
-import { placeOn, riseOf, type ClosedForm } from './form';
+import fc from 'fast-check';
+import type { Point } from '../geometry/point';
+import { contains, polygonArea } from '../geometry/polygon';
+import { onGrid } from './form';
+import { drawRough, type RoughCushion, type Stroke } from './rough';
+import { projected, USUAL_VIEW, type View3 } from './stage';
 
-const BOX: ClosedForm = {
-  rim: [
-    { x: 0, y: 0 },
-    { x: 500, y: 0 },
-    { x: 500, y: 400 },
-    { x: 0, y: 400 },
-  ],
-  front: [true, false, false, false],
-  heightMm: 100,
-  lie: 'across',
-  overMm: 0,
-  underMm: 0,
-  lines: { top: 'seam', bottom: 'seam', corners: true, softFront: false },
-  cornersAt: [0, 1, 2, 3],
-  buttons: [],
-};
-const T: ClosedForm = {
-  ...BOX,
-  // Ears at the front, 100 deep and 60 wide on both sides.
-  rim: [
-    { x: -60, y: 0 },
-    { x: 560, y: 0 },
-    { x: 560, y: 100 },
-    { x: 500, y: 100 },
-    { x: 500, y: 400 },
-    { x: 0, y: 400 },
-    { x: 0, y: 100 },
-    { x: -60, y: 100 },
-  ],
-  front: [true, false, false, false, false, false, false, false],
-  cornersAt: [],
-};
+const LINES = { top: 'seam', bottom: 'seam', corners: true, softFront: false } as const;
+const rim = (...points: readonly (readonly [number, number])[]): Point[] => points.map(([x, y]) => ({ x, y }));
+const BOX: RoughCushion = { rim: rim([0, 0], [500, 0], [500, 400], [0, 400]), heightMm: 100, lines: LINES };
+/** Ears at the front, 100 deep and 60 wide on both sides. */
+const T: RoughCushion = { ...BOX, rim: rim([-60, 0], [560, 0], [560, 100], [500, 100], [500, 400], [0, 400], [0, 100], [-60, 100]) };
+/** A bay open to the right: its long inner side stands behind the end of the short arm, though its middle is nearer to the eye. */
+const BAY: RoughCushion = { ...BOX, rim: rim([0, 0], [300, 0], [300, 60], [80, 60], [80, 120], [1500, 120], [1500, 200], [0, 200]) };
+const L: RoughCushion = { ...BOX, rim: rim([0, 0], [600, 0], [600, 200], [150, 200], [150, 700], [0, 700]) };
 
-describe('a closed cushion', () => {
+const ofKind = ({ strokes }: { readonly strokes: readonly Stroke[] }, kind: string): Stroke[] => strokes.filter((stroke) => stroke.kind === kind);
+
+/** What the eye meets first at a place of the picture, by the ray through it: the upper face, a side by its number, or nothing. */
+function metFirst({ rim: of, heightMm }: RoughCushion, { turnDeg, aboveDeg }: View3, p: Point): 'face' | number | null {
+  const [a, e] = [(turnDeg * Math.PI) / 180, (aboveDeg * Math.PI) / 180];
+  const turned = of.map(({ x, y }) => ({ x: x * Math.cos(a) + y * Math.sin(a), y: -x * Math.sin(a) + y * Math.cos(a) }));
+  const hits: { readonly what: 'face' | number; readonly depth: number }[] = [];
+  const away = (p.y - heightMm * Math.cos(e)) / Math.sin(e);
+  if (contains(turned, { x: p.x, y: away })) hits.push({ what: 'face', depth: away * Math.cos(e) - heightMm * Math.sin(e) });
+  turned.forEach((from, i) => {
+    const to = turned[(i + 1) % turned.length] as Point;
+    if (from.x <= p.x === to.x <= p.x) return;
+    const y = from.y + ((to.y - from.y) * (p.x - from.x)) / (to.x - from.x);
+    const z = (p.y - y * Math.sin(e)) / Math.cos(e);
+    if (z >= 0 && z <= heightMm) hits.push({ what: i, depth: y * Math.cos(e) - z * Math.sin(e) });
+  });
+  return hits.sort((one, other) => one.depth - other.depth)[0]?.what ?? null;
+}
+
+/** What was painted last at a place of the picture. */
+function paintedLast(cushion: RoughCushion, view: View3, p: Point): 'face' | number | null {
+  const to = projected(view);
+  const area = drawRough(cushion, view)
+    .strokes.filter(({ kind, points }) => (kind === 'face' || kind === 'band') && contains(points, p))
+    .at(-1);
+  if (!area) return null;
+  if (area.kind === 'face') return 'face';
+  return cushion.rim.findIndex(
+    ({ x, y }) => Math.hypot(to({ x, y, z: 0 }).x - (area.points[0]?.x ?? NaN), to({ x, y, z: 0 }).y - (area.points[0]?.y ?? NaN)) < 1e-9,
+  );
+}
+
+describe('a cushion drawn in a list', () => {
   it('is projected in parallel: by hand, turned 30° and from 30° above', () => {
     const to = projected({ turnDeg: 30, aboveDeg: 30 });
     // across = 500 cos 30°, away = −500 sin 30°, up = 100 cos 30°.
@@ -49,79 +58,85 @@ describe('a closed cushion', () => {
     expect(to({ x: 0, y: 0, z: 50 }).depth).toBeLessThan(to({ x: 0, y: 0, z: 0 }).depth);
   });
 
-  it('shows the two sides that face the eye, and of a T those of its ears too, those behind first', () => {
-    const bands = (form: ClosedForm) => drawClosed(form).strokes.filter(({ kind }) => kind === 'band');
-    expect(bands(BOX).length).toBe(2);
-    // Front, the right ear's side, the right of the back, and no side that looks away.
-    expect(bands(T).length).toBe(3);
-    // The same solid turned once round is the same drawing; from behind other sides are seen, as many.
-    expect(bands(BOX).length).toBe(drawClosed(BOX, { turnDeg: USUAL_VIEW.turnDeg + 180, aboveDeg: 30 }).strokes.filter(({ kind }) => kind === 'band').length);
-    const order = drawClosed(T).strokes.map(({ kind }) => kind);
-    expect(order.lastIndexOf('band')).toBeLessThan(order.indexOf('face'));
-  });
-
   it('covers what it covers: its sides and its face have the areas of their projections', () => {
-    const area = (kind: string): number =>
-      drawClosed(BOX, { turnDeg: 30, aboveDeg: 30 })
-        .strokes.filter((stroke) => stroke.kind === kind)
-        .reduce((sum, { points }) => sum + Math.abs(polygonArea(points)), 0);
+    const drawn = drawRough(BOX, { turnDeg: 30, aboveDeg: 30 });
+    const area = (kind: string): number => ofKind(drawn, kind).reduce((sum, { points }) => sum + Math.abs(polygonArea(points)), 0);
     // The face 500 × 400 shortened by sin 30°; the sides 500 and 400 by cos 30° and sin 30° of their turn, 100 high by cos 30°.
     expect(area('face')).toBeCloseTo(500 * 400 * 0.5, 3);
     expect(area('band')).toBeCloseTo((500 * Math.cos(Math.PI / 6) + 400 * 0.5) * 100 * Math.cos(Math.PI / 6), 3);
+    // Of a T the front, the right ear’s side and the right side behind it are seen.
+    expect(ofKind(drawRough(T), 'band').length).toBe(3);
   });
 
-  it('domes its face: nothing at the rim, all of it in the middle, and a welt or nothing where the construction says so', () => {
-    const rise = riseOf(BOX);
-    expect([rise({ x: 0, y: 200 }), rise({ x: -5, y: 200 })]).toEqual([0, 0]);
-    expect(rise({ x: 250, y: 200 })).toBeCloseTo(1, 6);
-    expect(rise({ x: 250, y: 100 })).toBeCloseTo(0.75, 6);
-    const kinds = (lines: Partial<ClosedForm['lines']>) =>
-      new Set(drawClosed({ ...BOX, overMm: 30, lines: { ...BOX.lines, ...lines } }).strokes.map(({ kind }) => kind));
+  it('hides what the eye does not meet, behind inner corners too, from every side', () => {
+    const [view, share] = [
+      fc.record({ turnDeg: fc.constantFrom(32, 60, 120, 200, 255, 310), aboveDeg: fc.integer({ min: 12, max: 70 }) }),
+      fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+    ];
+    const met = new Set<unknown>();
+    fc.assert(
+      fc.property(fc.constantFrom(BOX, T, BAY, L), view, share, share, (cushion, from, across, up) => {
+        const { minX, minY, maxX, maxY } = drawRough(cushion, from);
+        const p = { x: minX + (maxX - minX) * across + 1e-4, y: minY + (maxY - minY) * up + 1e-4 };
+        const first = metFirst(cushion, from, p);
+        met.add(typeof first);
+        expect(paintedLast(cushion, from, p))
+          .withContext(JSON.stringify({ from, p }))
+          .toBe(first);
+      }),
+      { numRuns: 3000, seed: 20 },
+    );
+    // The face, sides and places beside the cushion were all among them.
+    expect(met.size).toBe(3);
+    // By hand, from the usual view: the arm’s end is seen whole, its upper part before the long side.
+    const middle = projected(USUAL_VIEW)({ x: 300, y: 30, z: 90 });
+    expect([metFirst(BAY, USUAL_VIEW, middle), paintedLast(BAY, USUAL_VIEW, middle)]).toEqual([1, 1]);
+  });
+
+  it('has the lines that its construction leaves: a welt, a ridge, nothing over a soft front', () => {
+    const kinds = (lines: Partial<RoughCushion['lines']>) => new Set(drawRough({ ...BOX, lines: { ...LINES, ...lines } }).strokes.map(({ kind }) => kind));
     expect([kinds({ top: 'welt' }).has('welt'), kinds({ top: 'ridge' }).has('ridge'), kinds({}).has('welt')]).toEqual([true, true, false]);
-    const domed = drawClosed({ ...BOX, overMm: 60 });
-    expect(domed.maxY).toBeGreaterThanOrEqual(drawClosed(BOX).maxY);
-    expect(domed.strokes.filter(({ kind }) => kind === 'hatch').length).toBeGreaterThan(20);
-  });
-
-  it('leans as a wedge does, and lies along its length as a roll', () => {
-    const wedge: ClosedForm = { ...BOX, backMm: 40 };
-    expect([placeOn(wedge, { x: 0, y: 0 }, 1).z, placeOn(wedge, { x: 0, y: 400 }, 1).z, placeOn(wedge, { x: 0, y: 200 }, 0.5).z]).toEqual([100, 40, 35]);
-    expect(placeOn({ ...BOX, lie: 'along', heightMm: 700 }, { x: 10, y: 20 }, 1)).toEqual({ x: 700, y: 10, z: 20 });
-  });
-
-  it('rounds a front on quarter circles, and is as wide and deep on the picture as before', () => {
-    const rounded = { topMm: 30, bottomMm: 20 };
-    const profile = frontProfile({ heightMm: 100, rounded });
-    const points = profile?.points ?? [];
-    expect([points[0], points.at(-1)].map((p) => ({ backMm: Math.round(p?.backMm ?? NaN), upMm: Math.round(p?.upMm ?? NaN) }))).toEqual([
-      { backMm: 30, upMm: 100 },
-      { backMm: 20, upMm: 0 },
+    // All round in one line, so that it turns its corners whole; with a soft front along the other three sides.
+    expect(ofKind(drawRough({ ...BOX, lines: { ...LINES, top: 'welt' } }), 'welt').map(({ closed }) => closed)).toEqual([true]);
+    expect(ofKind(drawRough({ ...BOX, lines: { ...LINES, top: 'welt', softFront: true } }), 'welt').length).toBe(3);
+    // Four channels have three seams between them, across the whole depth.
+    const seams = ofKind(drawRough({ ...BOX, lines: { ...LINES, corners: false, channels: 4 } }, { turnDeg: 0, aboveDeg: 90 }), 'seam');
+    expect(seams.map(({ points }) => [points[0], points.at(-1)].map((p) => [Math.round(p?.x ?? NaN), Math.round(p?.y ?? NaN)]))).toEqual([
+      [
+        [125, 0],
+        [125, 400],
+      ],
+      [
+        [250, 0],
+        [250, 400],
+      ],
+      [
+        [375, 0],
+        [375, 400],
+      ],
     ]);
-    for (const { backMm, upMm } of points)
-      expect(upMm > 60 ? Math.hypot(backMm - 30, upMm - 70) : Math.hypot(backMm - 20, upMm - 20)).toBeCloseTo(upMm > 60 ? 30 : 20, 6);
-    // Looked at level from the front, the rounded cushion is the same rectangle.
+  });
+
+  it('stands proud by half its loft on both sides where two plates meet, and lies along its length as a roll', () => {
     const level = { turnDeg: 0, aboveDeg: 0 };
-    const [square, soft] = [BOX, { ...BOX, rounded }].map((form) => drawClosed(form, level));
-    for (const side of ['minX', 'maxX', 'minY', 'maxY'] as const) expect(soft?.[side]).toBeCloseTo(square?.[side] ?? NaN, 6);
-    // From above and in front its faces end behind the front: the top's nearest line lies 30 back.
-    const above = drawClosed({ ...BOX, rounded }, { turnDeg: 0, aboveDeg: 90 });
-    const face = above.strokes.filter(({ kind }) => kind === 'face').at(-1);
-    expect(Math.min(...(face?.points ?? []).map(({ y }) => y))).toBeCloseTo(above.minY + 30, 6);
+    const knife = drawRough({ ...BOX, lines: { ...LINES, solid: 'faces' } }, level);
+    expect(knife.maxY).toBeGreaterThan(45);
+    expect(knife.maxY).toBeLessThanOrEqual(50);
+    expect(knife.minY).toBeCloseTo(-knife.maxY, 6);
+    // A roll of 160 across, 700 long.
+    const round = Array.from({ length: 24 }, (_, i) => ({ x: 80 + 80 * Math.cos((i * Math.PI) / 12), y: 80 + 80 * Math.sin((i * Math.PI) / 12) }));
+    const roll = drawRough({ rim: round, heightMm: 700, lines: { ...LINES, solid: 'roll' } }, level);
+    expect([roll.maxX - roll.minX, roll.maxY - roll.minY].map(Math.round)).toEqual([700, 160]);
   });
+});
 
-  it('shows a zip only from the side on which it runs', () => {
-    const zip = [false, false, true, false];
-    const zips = (turnDeg: number): number => drawClosed({ ...BOX, zip }, { turnDeg, aboveDeg: 30 }).strokes.filter(({ kind }) => kind === 'zip').length;
-    expect([zips(32), zips(212)]).toEqual([0, 1]);
-  });
-
-  it('rises as its solved surface does, straight between the places of the grid', () => {
+describe('a surface on its grid', () => {
+  it('rises straight between its places, and is nothing beyond them', () => {
     // A grid of 200: all of the rise at one of its places, half of it at the next.
     const surface = { x0: 0, y0: 0, step: 200, columns: 4, rows: 3, values: [0, 0, 0, 0, 0, 1, 0.5, 0, 0, 0, 0, 0] };
-    const rise = riseOf({ ...BOX, surface });
-    expect([rise({ x: 200, y: 200 }), rise({ x: 400, y: 200 })]).toEqual([1, 0.5]);
-    expect(rise({ x: 300, y: 200 })).toBeCloseTo(0.75, 6);
-    expect(rise({ x: 200, y: 100 })).toBeCloseTo(0.5, 6);
-    expect(rise({ x: -5, y: 200 })).toBe(0);
+    expect([onGrid(surface, { x: 200, y: 200 }), onGrid(surface, { x: 400, y: 200 })]).toEqual([1, 0.5]);
+    expect(onGrid(surface, { x: 300, y: 200 })).toBeCloseTo(0.75, 6);
+    expect(onGrid(surface, { x: 200, y: 100 })).toBeCloseTo(0.5, 6);
+    expect(onGrid(surface, { x: -5, y: 200 })).toBe(0);
   });
 });

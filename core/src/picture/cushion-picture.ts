@@ -1,10 +1,9 @@
-import { USUAL_VIEW } from '../form/draw';
 import { linePicture, type LinePicture, type PictureLine } from '../form/solid/line-picture';
 import type { Solid, Vertex } from '../form/solid/solid';
-import { projected, type View3 } from '../form/stage';
+import { projected, USUAL_VIEW, type View3 } from '../form/stage';
 import type { Point } from '../geometry/point';
 import type { Planned } from '../plan/cushion/cushion-plan';
-import { isButton, plateMarksOf } from './closed-form';
+import { isButton, plateMarksOf } from './plate-marks';
 import { solidOf } from './solid';
 
 /** Half the size of a button in the picture, mm, and of how many points its ring is. */

@@ -1,5 +1,4 @@
 // What is used outside the core.
-export * from './closed-form';
 export * from './closed-lines';
 export * from './outlook';
 export * from './section';

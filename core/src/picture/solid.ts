@@ -10,7 +10,7 @@ import type { SolidCore } from '../form/solid/core-part';
 import type { Solid } from '../form/solid/solid';
 import type { Mark, Piece } from '../piece/piece';
 import type { Planned } from '../plan/cushion/cushion-plan';
-import { isButton, plateMarksOf } from './closed-form';
+import { isButton, plateMarksOf } from './plate-marks';
 import { sideAsItLies } from './section';
 import { materialName } from './solid-material';
 

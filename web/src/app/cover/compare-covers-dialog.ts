@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { answersIn, contextOf, compareCovers, formatLengthUnit, formatNumber, formatRun, sayLine, type CoverOffer } from '@yardland/core';
 import { roundWords } from '@yardland/core/solid';
 import type { JobStore } from '../job/job-store';
-import { ClosedCushion } from '../shared/closed-cushion';
+import { ClosedPicture } from '../round-thread/closed-picture';
 import { SideBySide } from '../round/side-by-side';
 import { Tickbox } from '../shared/controls/tickbox';
 import { takenByKey } from '../shared/taken-by-key';
@@ -31,7 +31,7 @@ const KEYS = '123456789abcdefgh';
 /** The cushion through every construction side by side; one is taken with its key, or by its button. */
 @Component({
   selector: 'yl-compare-covers-dialog',
-  imports: [ClosedCushion, DialogFrame, Button, DialogFoot, Tickbox, SideBySide],
+  imports: [ClosedPicture, DialogFrame, Button, DialogFoot, Tickbox, SideBySide],
   template: `
     <div ylDialog="widest">
       <h2 id="covers-title">Compare covers</h2>
@@ -62,7 +62,7 @@ const KEYS = '123456789abcdefgh';
               <tr [class.here]="row.here">
                 <td class="w-28 p-1!">
                   @if (row.offer.facts; as facts) {
-                    <yl-closed-cushion class="h-18 w-27" [small]="true" [form]="facts.form" [name]="row.offer.name + ', closed'" />
+                    <yl-closed-picture class="h-18 w-27" [one]="facts.planned" [name]="row.offer.name + ', made up'" />
                   }
                 </td>
                 <th scope="row" class="min-w-36">

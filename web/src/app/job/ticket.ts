@@ -37,7 +37,7 @@ import { Why } from '../shared/why';
 import { AdviceStore } from './solving/advice-store';
 import { adviceWords } from './solving/advice-words';
 import { needleAt } from './fit-bar';
-import { ClosedPicture } from './closed-picture';
+import { ClosedPicture } from '../round-thread/closed-picture';
 import { JobStore } from './job-store';
 import { TakeAway } from './take-away';
 
@@ -86,6 +86,11 @@ export class Ticket {
   protected readonly school = computed(() => {
     const [one, shop] = [this.store.cushionPlan(), this.store.shop()];
     return one && shop ? schoolWords(one, shop, this.store.inWords()) : '';
+  });
+  /** The cushion as it is drawn made up; null where it cannot be made. */
+  protected readonly pictured = computed(() => {
+    const one = this.store.cushionPlan();
+    return one?.state === 'planned' ? one : null;
   });
   protected readonly pieces = computed(() => this.store.cushionPlan()?.pieces ?? []);
 

@@ -1,7 +1,12 @@
-import { drawClosed, roughForm, USUAL_VIEW, type ClosedDrawing, type ClosedLines, type JobSummary } from '@yardland/core';
-import { linesOf, type Line } from '../shared/closed-cushion';
+import { drawRough, type ClosedLines, type JobSummary, type RoughDrawing, type StrokeKind } from '@yardland/core';
 import { dayWords, daysUntil } from '../shared/words/days';
 import { jobStateWords } from '../job/state-words';
+
+/** One stroke of a drawing as a path. */
+interface Line {
+  readonly kind: StrokeKind;
+  readonly path: string;
+}
 
 /** One cushion of a job as it is drawn in the list. */
 export interface Shape {
@@ -71,10 +76,10 @@ function shapesOf(job: JobSummary): Shape[] {
         [0, depthMm],
       ];
       const rim = (outline ?? box).map(([x, y]) => ({ x, y }));
-      return { quantity, drawing: drawClosed(roughForm({ rim, heightMm: lines ? heightMm : 0, lines: lines ?? PLAIN }), USUAL_VIEW, 0) };
+      return { quantity, drawing: drawRough({ rim, heightMm: lines ? heightMm : 0, lines: lines ?? PLAIN }) };
     });
-  const wide = ({ minX, maxX }: ClosedDrawing): number => maxX - minX;
-  const high = ({ minY, maxY }: ClosedDrawing): number => maxY - minY;
+  const wide = ({ minX, maxX }: RoughDrawing): number => maxX - minX;
+  const high = ({ minY, maxY }: RoughDrawing): number => maxY - minY;
   const across = drawn.reduce((sum, { drawing }) => sum + wide(drawing), 0);
   const scale = Math.min(
     MOST_SCALE,
@@ -86,5 +91,13 @@ function shapesOf(job: JobSummary): Shape[] {
     width: wide(drawing) * scale + 2 * EDGE_PX,
     height: high(drawing) * scale + 2 * EDGE_PX,
     lines: linesOf(drawing, scale, EDGE_PX - drawing.minX * scale, EDGE_PX + drawing.maxY * scale),
+  }));
+}
+
+/** The strokes of a drawing as paths, moved by dx and dy and scaled, y downwards, to a decimal of a pixel. */
+function linesOf({ strokes }: RoughDrawing, scale: number, dx: number, dy: number): Line[] {
+  return strokes.map(({ kind, points, closed }) => ({
+    kind,
+    path: `M${points.map(({ x, y }) => `${(dx + x * scale).toFixed(1)} ${(dy - y * scale).toFixed(1)}`).join('L')}${closed ? 'z' : ''}`,
   }));
 }

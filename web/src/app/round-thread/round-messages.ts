@@ -1,4 +1,4 @@
-import type { Planned } from '@yardland/core';
+import type { Planned, View3 } from '@yardland/core';
 import type { LinePicture, Solid } from '@yardland/core/solid';
 
 /** What can be made of a planned cushion: its mesh, or its picture in lines. Null where there is nothing to show. */
@@ -13,6 +13,8 @@ export interface ToRound {
   readonly id: number;
   readonly one: Planned;
   readonly wanted: RoundWanted;
+  /** From where a picture is looked at; as usual where it is not said. */
+  readonly view?: View3 | undefined;
 }
 
 /** What was made; a sentence where it failed. */

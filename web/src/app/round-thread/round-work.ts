@@ -1,5 +1,5 @@
 import { DestroyRef, inject, Injectable } from '@angular/core';
-import type { Planned } from '@yardland/core';
+import type { Planned, View3 } from '@yardland/core';
 import type { LinePicture, Solid } from '@yardland/core/solid';
 import { Observable, type Subscriber } from 'rxjs';
 import type { FromRound, RoundMade, RoundWanted, ToRound } from './round-messages';
@@ -21,15 +21,15 @@ export class RoundWork {
   }
 
   /** Its picture in lines, as it stands on paper. */
-  picture(one: Planned): Observable<LinePicture | null> {
-    return this.#made('picture', one) as Observable<LinePicture | null>;
+  picture(one: Planned, view?: View3): Observable<LinePicture | null> {
+    return this.#made('picture', one, view) as Observable<LinePicture | null>;
   }
 
-  #made(wanted: RoundWanted, one: Planned): Observable<RoundMade[RoundWanted]> {
+  #made(wanted: RoundWanted, one: Planned, view?: View3): Observable<RoundMade[RoundWanted]> {
     return new Observable((subscriber) => {
       const id = ++this.#asked;
       this.#waiting.set(id, subscriber);
-      this.#started().postMessage({ id, one, wanted } satisfies ToRound);
+      this.#started().postMessage({ id, one, wanted, view } satisfies ToRound);
       return () => this.#waiting.delete(id);
     });
   }

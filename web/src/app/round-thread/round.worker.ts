@@ -6,10 +6,10 @@ import type { FromRound, ToRound } from './round-messages';
 const memoryOf = (solid: Solid | null): ArrayBuffer[] =>
   (solid?.parts.flatMap(({ positions, triangles, uvs }) => [positions.buffer, triangles.buffer, uvs.buffer]) ?? []) as ArrayBuffer[];
 
-addEventListener('message', ({ data: { id, one, wanted } }: MessageEvent<ToRound>) => {
+addEventListener('message', ({ data: { id, one, wanted, view } }: MessageEvent<ToRound>) => {
   try {
     if (wanted === 'picture') {
-      postMessage({ id, made: cushionPicture(one) } satisfies FromRound);
+      postMessage({ id, made: cushionPicture(one, view) } satisfies FromRound);
       return;
     }
     const solid = solidOf(one);

@@ -13,10 +13,10 @@ import {
   viewChild,
 } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
-import { closedForm, type Job, type Plan, type Planned, type Shop } from '@yardland/core';
+import type { Job, Plan, Planned, Shop } from '@yardland/core';
 import { gltfText, looksOf, rgbOf, type NamedSitting, type Solid } from '@yardland/core/solid';
 import { debounceTime, switchMap, catchError, of } from 'rxjs';
-import { ClosedCushion } from '../shared/closed-cushion';
+import { ClosedPicture } from '../round-thread/closed-picture';
 import { Messages } from '../shared/messages';
 import { clothPicture, type ClothPicture } from './cloth-picture';
 import { RoundLook, type Takeable } from './round-look';
@@ -46,10 +46,10 @@ let nextId = 1;
 /** A cushion in the round, in its cloth, turned by dragging, with the arrows, or by the look that it shares. Where the browser has no WebGL its line drawing is shown. */
 @Component({
   selector: 'yl-round-view',
-  imports: [ClosedCushion],
+  imports: [ClosedPicture],
   template: `
     @if (drawn()) {
-      <yl-closed-cushion class="h-full w-full" [form]="form()" [turned]="look.turnDeg() - 32" [name]="name() + ', drawn'" />
+      <yl-closed-picture class="h-full w-full" [one]="subject().one" [view]="seenFrom()" [name]="name() + ', drawn'" />
     } @else {
       <canvas
         #canvas
@@ -89,7 +89,7 @@ export class RoundView implements Takeable {
 
   /** Line drawing instead: no WebGL, or it was lost. */
   protected readonly drawn = signal(false);
-  protected readonly form = computed(() => closedForm(this.subject().one));
+  protected readonly seenFrom = computed(() => ({ turnDeg: this.look.turnDeg(), aboveDeg: this.look.aboveDeg() }));
   protected readonly frames = signal(0);
   protected readonly parts = computed(() => this.#solid()?.parts.length ?? 0);
   readonly #scene = signal<RoundScene | null>(null);

@@ -1,5 +1,5 @@
 import { buyList } from '../../../plan/buy/buy';
-import { closedForm } from '../../../picture/closed-form';
+import { isButton, plateMarksOf } from '../../../picture/plate-marks';
 import type { Cushion } from '../../../job/document';
 import type { Planned } from '../../../plan/cushion/cushion-plan';
 import { unequalSeams } from '../../../piece/seam';
@@ -123,6 +123,6 @@ describe('a rolled-edge mattress', () => {
   });
 
   it('is drawn with its tufts', () => {
-    expect(closedForm(made({}, {})).buttons.length).toBe(4);
+    expect(plateMarksOf(made({}, {}).cover).filter(isButton).length).toBe(4);
   });
 });

@@ -1,10 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import type { Planned, Point } from '@yardland/core';
+import type { Planned, Point, View3 } from '@yardland/core';
 import type { LinePicture } from '@yardland/core/solid';
-import { catchError, debounceTime, of, switchMap } from 'rxjs';
-import { RoundWork } from '../round-thread/round-work';
-import { JobStore } from './job-store';
+import { catchError, debounceTime, map, of, switchMap } from 'rxjs';
+import { RoundWork } from './round-work';
 
 /** The picture is drawn anew when nothing has changed for this long: never while something is dragged. */
 const STILL_MS = 250;
@@ -22,7 +21,7 @@ function drawn({ outline, lines, minX, minY, maxX, maxY }: LinePicture) {
   };
 }
 
-/** The cushion in hand made up, as it stands on the ticket: a line drawing from its mesh, made in a thread of its own. */
+/** A cushion made up, as it stands on the ticket and on paper: a line drawing from its mesh, made in a thread of its own. */
 @Component({
   selector: 'yl-closed-picture',
   template: `
@@ -47,23 +46,21 @@ function drawn({ outline, lines, minX, minY, maxX, maxY }: LinePicture) {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ClosedPicture {
-  readonly #store = inject(JobStore);
   readonly #work = inject(RoundWork);
-  protected readonly name = computed(() => `${this.#store.cushion()?.name ?? ''}, made up`);
-  readonly #one = computed((): Planned | null => {
-    const one = this.#store.cushionPlan();
-    return one?.state === 'planned' ? one : null;
-  });
-  /** Null while the cushion cannot be made, and until its first picture is there. */
-  readonly #made = toSignal(
-    toObservable(this.#one).pipe(
+  /** Null while the cushion cannot be made. */
+  readonly one = input.required<Planned | null>();
+  /** What it shows, in words. */
+  readonly name = input.required<string>();
+  /** From where it is looked at; from the front, a little from the right and from above where it is not said. */
+  readonly view = input<View3>();
+  readonly #asked = computed(() => ({ one: this.one(), view: this.view() }));
+  /** Null too until the first picture is there. */
+  protected readonly picture = toSignal(
+    toObservable(this.#asked).pipe(
       debounceTime(STILL_MS),
-      switchMap((one) => (one ? this.#work.picture(one).pipe(catchError(() => of(null))) : of(null))),
+      switchMap(({ one, view }) => (one ? this.#work.picture(one, view).pipe(catchError(() => of(null))) : of(null))),
+      map((made) => made && drawn(made)),
     ),
     { initialValue: null },
   );
-  protected readonly picture = computed(() => {
-    const made = this.#made();
-    return made && drawn(made);
-  });
 }
