@@ -47,3 +47,38 @@ test('the way in goes on as what it asks for is done on the real screens, and ca
   await card.getByRole('button', { name: 'Leave the way in' }).click();
   await expect(card).toHaveCount(0);
 });
+
+test.describe('in a shop of one’s own, without any job', () => {
+  test.use({ begins: 'own' });
+
+  test('the way in leads from the empty list to a first cushion, its why, its print and a practice job', async ({ page, shop }) => {
+    await shop.openJobs();
+    await expect(page.getByRole('heading', { name: 'No jobs yet' })).toBeVisible();
+    await page.getByRole('button', { name: 'Show me the way in' }).click();
+    const card = page.getByRole('region', { name: 'The first hour' });
+    await card.getByRole('link', { name: 'To the Stockroom' }).click();
+    await expect(page.getByRole('heading', { name: 'Stockroom' })).toBeVisible();
+    await shop.expectAccessible();
+    await card.getByRole('button', { name: 'Next' }).click();
+    await card.getByRole('link', { name: 'To the jobs' }).click();
+    await page.getByRole('button', { name: 'New job' }).click();
+    await expect(shop.ticket()).toBeVisible();
+    await page.keyboard.press('/');
+    await page.keyboard.type('6 x 500 x 430 x 75 welt');
+    await page.keyboard.press('Enter');
+    await shop.expectSize('Seat', '500 millimetres', '430 millimetres');
+    await shop.ticket().getByRole('button', { name: 'Core wide, why' }).click();
+    await expect(card.getByRole('heading')).toHaveText('One print');
+    await expect(shop.ticket().locator('[data-part=buy]').first()).toBeVisible();
+    // Nothing is on the shelf yet.
+    await expect(shop.ticket()).not.toContainText('on the shelf');
+    const print = shop.ticket().getByRole('link', { name: 'Print this ticket' });
+    const paper = await page.request.get((await print.getAttribute('href')) ?? '');
+    expect(paper.headers()['content-type']).toBe('application/pdf');
+    await print.evaluate((link) => link.addEventListener('click', (event) => event.preventDefault()));
+    await print.click();
+    await card.getByRole('button', { name: 'Practise' }).click();
+    await expect(page.getByRole('region', { name: 'Practice' }).getByRole('heading')).toContainText('Practice: 0 of 8 found');
+    await expect(card).toHaveCount(0);
+  });
+});

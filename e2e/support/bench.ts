@@ -120,10 +120,11 @@ export class Shop {
   }
 }
 
-/** Every journey has a server and a demo shop of its own, so that none finds what another did; and fails on a console error, an exception, or a request that leaves this machine. */
-export const test = base.extend<{ shop: Shop; expectedErrors: RegExp[] }>({
-  baseURL: async ({}, use) => {
-    const { url, stop } = await ownServer();
+/** Every journey has a server and a demo shop of its own (`begins: 'own'`: a shop without jobs), so that none finds what another did; and fails on a console error, an exception, or a request that leaves this machine. */
+export const test = base.extend<{ shop: Shop; expectedErrors: RegExp[]; begins: 'demo' | 'own' }>({
+  begins: ['demo', { option: true }],
+  baseURL: async ({ begins }, use) => {
+    const { url, stop } = await ownServer({ YARDLAND_BEGIN: begins });
     await use(url);
     await stop();
   },

@@ -8,6 +8,8 @@ export interface Config {
   /** Built web files, or null when another server gives them (development). */
   readonly webDir: string | null;
   readonly demoDir: string;
+  /** What an empty database begins with: the demo shop and its jobs, or a shop of one's own without any. */
+  readonly begins: 'demo' | 'own';
   /** How much faster than the clock the simulated devices run. */
   readonly simulationSpeed: number;
   /** Needed to listen anywhere but on this machine. */
@@ -45,6 +47,8 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     throw new Error(`To listen on ${host}, where others reach it, set YARDLAND_PASSPHRASE to at least 8 characters.`);
   if (passPhrase !== null && passPhrase.trim().length < 8)
     throw new Error(`YARDLAND_PASSPHRASE is ${passPhrase.trim() === '' ? 'blank' : 'too short'}. Leave it out, or set it to at least 8 characters.`);
+  const begins = env['YARDLAND_BEGIN'] ?? 'demo';
+  if (begins !== 'demo' && begins !== 'own') throw new Error(`YARDLAND_BEGIN must be demo or own, not “${begins}”.`);
   const proxies = (env['YARDLAND_PROXIES'] ?? '').split(/[\s,]+/).filter(Boolean);
   const limitGb = Number(env['YARDLAND_LIMIT_GB'] ?? 8);
   if (!(limitGb >= 0.01 && limitGb <= 10_000))
@@ -55,6 +59,7 @@ export function readConfig(env: NodeJS.ProcessEnv, root: string): Config {
     dataDir: path.resolve(env['YARDLAND_DATA'] ?? path.join(root, 'data')),
     webDir: env['YARDLAND_WEB'] === 'none' ? null : path.resolve(env['YARDLAND_WEB'] ?? path.join(root, 'dist/web/browser')),
     demoDir: path.join(root, 'demo'),
+    begins,
     simulationSpeed: Math.min(1000, Math.max(0.1, Number(env['YARDLAND_SIM_SPEED'] ?? 1) || 1)),
     passPhrase,
     limitBytes: limitGb * 1e9,

@@ -62,6 +62,7 @@ describe('the server', () => {
   it('opens to others only behind a pass-phrase, and tires of wrong ones', async () => {
     expect(() => readConfig({ HOST: '0.0.0.0' }, '/')).toThrowError(/YARDLAND_PASSPHRASE/);
     expect(() => readConfig({ PORT: 'many' }, '/')).toThrowError(/PORT/);
+    expect(() => readConfig({ YARDLAND_BEGIN: 'empty' }, '/')).toThrowError('YARDLAND_BEGIN must be demo or own, not “empty”.');
     expect(readConfig({ HOST: '0.0.0.0', YARDLAND_PASSPHRASE: 'straw and chalk' }, '/').host).toBe('0.0.0.0');
     expect(() => readConfig({ HOST: '0.0.0.0', YARDLAND_PASSPHRASE: '            ' }, '/')).toThrowError(/YARDLAND_PASSPHRASE/);
     expect(() => readConfig({ YARDLAND_PASSPHRASE: ' ' }, '/')).toThrowError(/blank/);

@@ -55,6 +55,7 @@ export async function running(
     dataDir,
     webDir: over.webDir ?? null,
     demoDir,
+    begins: 'demo' as const,
     simulationSpeed: 400,
     passPhrase: over.passPhrase ?? null,
     names: [],
