@@ -17,6 +17,7 @@ test('with letters twice as large no words are cut off or lie over each other, o
     await (place.startsWith('jobs') ? shop.ticket() : page.locator('h1').first()).waitFor();
     await page.waitForLoadState('networkidle');
     for (const [width, height] of [
+      [1280, 800],
       [1280, 1024],
       [2560, 1600],
     ] as const) {

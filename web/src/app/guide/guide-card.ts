@@ -56,7 +56,7 @@ const LOOK_MS = 2500;
   imports: [RouterLink, Button],
   template: `
     @if (step(); as one) {
-      <section class="guide" aria-label="The first hour">
+      <section class="guide" [class.low]="!onJob()" aria-label="The first hour">
         <p class="text-label text-ink-soft">First hour, {{ at() + 1 }} of {{ steps.length }}</p>
         <h2 class="text-panel">{{ one.title }}</h2>
         <p>{{ one.words }}</p>
@@ -122,6 +122,11 @@ const LOOK_MS = 2500;
       background: var(--color-linen);
       box-shadow: var(--shadow-card);
     }
+    /* On the other pages it lies at the foot, where a list begins last. */
+    .guide.low {
+      top: auto;
+      bottom: 12px;
+    }
     .guide.closed {
       width: auto;
       padding-block: 2px;
@@ -156,6 +161,8 @@ export class GuideCard {
     ),
     { initialValue: '' },
   );
+  /** A job's stations are open: their drawing leaves room above, their tray does not below. */
+  protected readonly onJob = computed(() => /^\/jobs\/./.test(this.#url()));
   /** The practice job, where it is the one that is open. */
   protected readonly id = computed(() => {
     const id = this.store.kept().practice;
