@@ -136,6 +136,39 @@ describe('the cushion in the round', () => {
     expect(Math.abs(areaOf(plate!) / (Math.PI * R * R * (1 + (c * c) / (R * R))) - 1)).toBeLessThan(0.01);
   });
 
+  it('fills a wedge with layers that taper as it does, inside its cover', () => {
+    // 100 at the back, 60 at the front, by hand: without a wrap the filling is 0.4 clear of both faces, 3 of the sides, and drawn a hundredth smaller in plan.
+    const wedge = solved(
+      sampleCushion({
+        ...FLAT,
+        template: { shape: 'wedge', widthMm: 500, depthMm: 400, thinMm: 60, thin: 'front' },
+        heightMm: 100,
+        core: {
+          layers: [
+            { grade: 'wren-28', thicknessMm: 25 },
+            { grade: 'heron-40', thicknessMm: 75 },
+          ],
+        },
+      }),
+    )!;
+    const solid = solidOf({ ...wedge, fit: null, fitRequest: null }, { bulge: 0 })!;
+    const [top, base] = solid.parts.filter(({ kind }) => kind === 'core');
+    const whole = volumeOf([top!]) + volumeOf([base!]);
+    expect(whole / (0.99 * 494 * (0.99 * 394) * ((99.2 + 59.2) / 2))).toBeCloseTo(1, 3);
+    expect(volumeOf([top!]) / whole).toBeCloseTo(0.25, 3);
+    const [inner, outer] = [boundsOf([top!, base!]), boundsOf(skinOf(solid))];
+    for (const axis of ['x', 'y', 'z'] as const) {
+      expect(inner.low[axis]).withContext(axis).toBeGreaterThan(outer.low[axis]);
+      expect(inner.high[axis]).withContext(axis).toBeLessThan(outer.high[axis]);
+    }
+    // At the front the filling ends under the thin edge.
+    const highAtFront = Math.max(
+      ...Array.from({ length: top!.positions.length / 3 }, (_, i) => ((top!.positions[3 * i + 1] as number) < 8 ? (top!.positions[3 * i + 2] as number) : 0)),
+    );
+    expect(highAtFront).toBeGreaterThan(55);
+    expect(highAtFront).toBeLessThan(61);
+  });
+
   it('puts each piece where it is sewn: the front’s middle of plate and boxing meet, and the plaque stands at the back', () => {
     const one = solved(sampleCushion())!;
     const solid = solidOf(one, { bulge: 0 })!;

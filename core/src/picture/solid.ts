@@ -104,15 +104,25 @@ function rollOf({ lines, outlines }: Planned, marks: ReturnType<typeof plateMark
   return stitch ? distanceTo(flatten(outlines.sewn), stitch.at) : null;
 }
 
+/** How high the band stands at the front and at the back, mm: alike but in a wedge, and nothing where two plates meet. */
+function bandHeights({ profile, sizes: { sewn, slope } }: Planned): { readonly frontMm: number; readonly backMm: number } {
+  const thick = profile.kind === 'knife' ? 0 : sewn.height.value;
+  const thin = slope?.sewn.value ?? thick;
+  return slope?.end === 'front' ? { frontMm: thin, backMm: thick } : { frontMm: thick, backMm: thin };
+}
+
 /** The filling as it lies in the cover: flat inside a wrap on its faces, which then makes the crown; without one it fills the cover to its faces. */
 function coreOf(one: Planned, crowns: ReturnType<typeof crownsOf>): SolidCore | null {
-  const { source, outlines, sizes, profile, wrap, wrapWay } = one;
+  const { source, outlines, profile, wrap, wrapWay } = one;
   const { layers } = source.core;
   const total = layers.reduce((mm, { thicknessMm }) => mm + thicknessMm, 0);
-  if (total <= 0 || sizes.slope) return null;
-  const thick = profile.kind === 'knife' ? 0 : sizes.sewn.height.value;
-  const board = profile.onBoard ? thick - profile.heightMm : 0;
+  if (total <= 0) return null;
+  const { frontMm, backMm } = bandHeights(one);
+  const board = profile.onBoard ? frontMm - profile.heightMm : 0;
   const wrapped = profile.kind === 'band' && wrap.value > 0 && wrapLies(wrapWay).faces;
+  // A bulged band draws the faces' edges in: the filling is drawn clear of them.
+  const clearMm = wrapped ? CLEAR_MM : 0.4;
+  const inside = (mm: number): number => Math.max(0, mm - board - 2 * clearMm);
   let above = 1;
   return {
     outline: outlines.core,
@@ -123,9 +133,9 @@ function coreOf(one: Planned, crowns: ReturnType<typeof crownsOf>): SolidCore | 
       return { id: `layer-${i + 1}`, material: `filling/${grade}`, low: Math.max(0, above), high };
     }),
     sideMm: profile.kind === 'band' ? Math.max(CLEAR_MM, sideAsItLies(one, 'across')) : 1,
-    // A bulged band draws the faces' edges in: the filling is drawn clear of them.
-    fromMm: board + (wrapped ? CLEAR_MM : 0.4),
-    thickMm: Math.max(0, thick - board - 2 * (wrapped ? CLEAR_MM : 0.4)),
+    fromMm: board + clearMm,
+    frontMm: inside(frontMm),
+    backMm: inside(backMm),
     overMm: wrapped ? 0 : crowns.overMm,
     underMm: wrapped ? 0 : crowns.underMm,
   };
@@ -133,7 +143,7 @@ function coreOf(one: Planned, crowns: ReturnType<typeof crownsOf>): SolidCore | 
 
 /** What the mesh of a planned cushion is made from; null where its cover has no pieces to show. */
 function askOf(one: Planned, { bulge }: SolidWishes): SolidAsk | null {
-  const { cover, sizes, profile, outlines, lines } = one;
+  const { cover, profile, outlines, lines } = one;
   const { skin } = cover;
   if (!skin) return null;
   const rim = skin.rim ?? outlines.sewn;
@@ -142,9 +152,6 @@ function askOf(one: Planned, { bulge }: SolidWishes): SolidAsk | null {
   const ring = flatten(rim, CHORD_MM);
   const crowned = overMm > 0 || underMm > 0;
   const share = crowned ? crownOver(ring, surfaceOver(one, rim), marks, lines) : (): number => 0;
-  const { slope } = sizes;
-  const thick = profile.kind === 'knife' ? 0 : sizes.sewn.height.value;
-  const thin = slope?.sewn.value ?? thick;
   const front = outlines.sewn.segments.find(({ edge }) => edge === 'front');
   const rounded = profile.roundedFront && front ? { frontY: front.from.y, ...profile.roundedFront } : null;
   return {
@@ -153,8 +160,7 @@ function askOf(one: Planned, { bulge }: SolidWishes): SolidAsk | null {
     materialOf: (id) => materialName(cover.pieces.find((piece) => piece.id === id)),
     partsOf: (id) => cover.pieces.flatMap(({ id: part, partOf, sewn }) => (partOf?.plate === id && sewn ? [{ id: part, sewn }] : [])),
     asCut: asCutOf(one),
-    frontMm: slope?.end === 'front' ? thin : thick,
-    backMm: slope ? (slope.end === 'front' ? thick : thin) : thick,
+    ...bandHeights(one),
     rounded,
     over: { mm: overMm, share },
     under: { mm: underMm, share },

@@ -17,9 +17,11 @@ export interface SolidCore {
   readonly layers: readonly SolidLayer[];
   /** Clear of the cover's sides, mm: the wrap. */
   readonly sideMm: number;
-  /** Its lowest level and how thick it is at the edge, mm over the lower seam. */
+  /** Its lowest level, mm over the lower seam. */
   readonly fromMm: number;
-  readonly thickMm: number;
+  /** How thick it is where the cover's front and its back are, without what the crowns add, mm: alike but in a wedge, whose layers all taper as the whole does. */
+  readonly frontMm: number;
+  readonly backMm: number;
   /** How far it follows the faces' crowns, mm at their highest: over and under. */
   readonly overMm: number;
   readonly underMm: number;
@@ -34,7 +36,7 @@ const UNDER_FACE = 0.94;
 
 /** The layers of a core, each closed in itself, inside a cover with this rim. `share`: how the faces rise. */
 export function coreParts(core: SolidCore, rim: Outline, share: (p: Point) => number): SolidPart[] {
-  const { outline, layers, sideMm, fromMm, thickMm, overMm, underMm } = core;
+  const { outline, layers, sideMm, fromMm, frontMm, backMm, overMm, underMm } = core;
   if (!layers.length) return [];
   const [own, hull] = [outlineBounds(outline), outlineBounds(rim)];
   const fit = (low: 'minX' | 'minY', high: 'maxX' | 'maxY'): number =>
@@ -46,7 +48,8 @@ export function coreParts(core: SolidCore, rim: Outline, share: (p: Point) => nu
   const pitchMm = Math.max(20, Math.sqrt((own.maxX - own.minX) * (own.maxY - own.minY)) * PITCH_SHARE);
   const mesh = faceMesh({ rim: ring, lines: [], more: [], pitchMm });
   const rises = mesh.points.map((p) => UNDER_FACE * share(p));
-  const level = (at: number, i: number): number => fromMm - underMm * (rises[i] ?? 0) + at * (thickMm + (overMm + underMm) * (rises[i] ?? 0));
+  const thick = mesh.points.map(({ y }) => frontMm + ((backMm - frontMm) * (y - hull.minY)) / (hull.maxY - hull.minY || 1));
+  const level = (at: number, i: number): number => fromMm - underMm * (rises[i] ?? 0) + at * ((thick[i] ?? 0) + (overMm + underMm) * (rises[i] ?? 0));
   return layers.map(({ id, material, low, high }) => {
     const builder = new PartBuilder({ id, piece: id, kind: 'core', material });
     const put = (i: number, at: number): number => {
