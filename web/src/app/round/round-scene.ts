@@ -27,6 +27,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import type { ClothPicture } from './cloth-picture';
+import { Pace } from './pace';
 import type { Apart } from './round-parts';
 
 /** What is shown: the parts, how their materials look, and how each comes away. */
@@ -57,8 +58,7 @@ const CHALK = '#fbf8ee';
 /** Seams that are not chalked show as a fine shadow. */
 const SEAM = '#17140f';
 const SEAM_OPACITY = 0.34;
-/** While it is turned the picture is drawn with a pixel a point: without a graphics card that is what keeps it moving. */
-const TURNING_RATIO = 1;
+/** Dots a point of a picture that stands still, where the screen has them. */
 const STILL_RATIO = 2;
 
 const smooth = (t: number): number => {
@@ -81,6 +81,11 @@ export class RoundScene {
   #meshes: { readonly mesh: Mesh; readonly lines: LineSegments | null; readonly apart: Apart }[] = [];
   #size = 1;
   #looked: Looked | null = null;
+  /** As it was drawn last. */
+  #drawn: Looked | null = null;
+  readonly #pace = new Pace();
+  /** The frame for which a turned picture is drawn; null while none is. */
+  #next: number | null = null;
 
   /** Throws where the browser has no WebGL. */
   constructor(canvas: HTMLCanvasElement) {
@@ -120,13 +125,28 @@ export class RoundScene {
     Object.assign(this.#sun.shadow.camera, { left: -reach, right: reach, top: reach, bottom: -reach, near: reach * 0.2, far: reach * 4 });
     this.#sun.shadow.camera.updateProjectionMatrix();
     this.#renderer.shadowMap.needsUpdate = true;
+    this.#drawn = null;
     if (this.#looked) this.look(this.#looked);
   }
 
-  /** Looks at it otherwise. `turning`: more of the kind will follow at once. */
+  /** Looks at it otherwise. `turning`: more of the kind will follow at once, and what has come until the next frame is drawn in it. */
   look(looked: Looked, turning = false): void {
-    const before = this.#looked;
+    const before = this.#drawn;
     this.#looked = looked;
+    if (turning) {
+      this.#next ??= requestAnimationFrame((now) => {
+        this.#next = null;
+        if (this.#looked) this.#draw(this.#looked, before, this.#pace.at(now));
+      });
+      return;
+    }
+    if (this.#next !== null) cancelAnimationFrame(this.#next);
+    this.#next = null;
+    this.#draw(looked, before, STILL_RATIO);
+  }
+
+  #draw(looked: Looked, before: Looked | null, ratio: number): void {
+    this.#drawn = looked;
     const { low, high } = boundsOf(this.#parts);
     const middle = (high.z - low.z) / 2;
     const apart = 1 - looked.together;
@@ -158,7 +178,7 @@ export class RoundScene {
     this.#camera.lookAt(target);
     // From underneath the floor would hide it.
     this.#floor.visible = looked.aboveDeg > 2;
-    this.#ratio(turning ? TURNING_RATIO : STILL_RATIO);
+    this.#ratio(ratio);
     this.#renderer.render(this.#scene, this.#camera);
   }
 
@@ -178,6 +198,7 @@ export class RoundScene {
   }
 
   dispose(): void {
+    if (this.#next !== null) cancelAnimationFrame(this.#next);
     this.#clear(this.#cushion);
     this.#clear(this.#caps);
     this.#floor.geometry.dispose();
