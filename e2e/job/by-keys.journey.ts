@@ -26,21 +26,16 @@ test('a filling is chosen, set and put in order by keys alone, and what changes 
   await page.keyboard.press('0');
 
   // A layer is moved by its knob, stays in hand at its new place, and says where it is.
-  const layers = () =>
-    shop
-      .tray()
-      .locator('[data-part=layer-row] yl-choice:not([data-part=stock-sheet]) select')
-      .evaluateAll((all) => all.map((one) => (one as HTMLSelectElement).value));
-  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+  await expect.poll(() => shop.layers()).toEqual(['eider-feather', 'wren-22-soft']);
   const knob = (n: number) => page.getByRole('button', { name: `Layer ${n}, drag up or down` });
   await expect(knob(1)).toHaveAccessibleDescription(/^Eider.*, 1 of 2 from the top$/);
   await tabTo(page, knob(1));
   await page.keyboard.press('ArrowDown');
-  await expect.poll(layers).toEqual(['wren-22-soft', 'eider-feather']);
+  await expect.poll(() => shop.layers()).toEqual(['wren-22-soft', 'eider-feather']);
   await expect(knob(2)).toBeFocused();
   await expect(page.locator('yl-table').getByRole('status')).toContainText(/Eider.* 2 of 2 from the top$/);
   await page.keyboard.press('ArrowUp');
-  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+  await expect.poll(() => shop.layers()).toEqual(['eider-feather', 'wren-22-soft']);
   await expect(knob(1)).toBeFocused();
 
   // A thickness is typed on the drawing.
@@ -69,10 +64,10 @@ test('a filling is chosen, set and put in order by keys alone, and what changes 
   // In the list the button stays in hand too: pressed again it takes the same layer back.
   await tabTo(page, shop.tray().getByRole('button', { name: 'Layer 1 down' }));
   await page.keyboard.press('Enter');
-  await expect.poll(layers).toEqual(['wren-22-soft', 'eider-feather']);
+  await expect.poll(() => shop.layers()).toEqual(['wren-22-soft', 'eider-feather']);
   await expect(shop.tray().getByRole('button', { name: 'Layer 2 up' })).toBeFocused();
   await page.keyboard.press('Enter');
-  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+  await expect.poll(() => shop.layers()).toEqual(['eider-feather', 'wren-22-soft']);
 
   await tabTo(page, page.getByRole('button', { name: 'Choose for me' }));
   await page.keyboard.press('Enter');

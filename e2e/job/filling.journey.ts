@@ -55,12 +55,7 @@ test('layers are dragged in order, come in stocked sheets, and need not be foam'
   await shop.openJob('Conductor’s chair');
   await page.getByRole('button', { name: 'Back cushion' }).click();
   await shop.goTo('Filling');
-  const layers = () =>
-    shop
-      .tray()
-      .locator('[data-part=layer-row] yl-choice:not([data-part=stock-sheet]) select')
-      .evaluateAll((all) => all.map((one) => (one as HTMLSelectElement).value));
-  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+  await expect.poll(() => shop.layers()).toEqual(['eider-feather', 'wren-22-soft']);
   await expect(shop.tray()).toContainText('by a rule of thumb');
   await expect(shop.ticket()).toContainText('made to size');
 
@@ -71,13 +66,13 @@ test('layers are dragged in order, come in stocked sheets, and need not be foam'
   await page.mouse.down();
   await page.mouse.move(from.x + from.width / 2, from.y + 60, { steps: 4 });
   await page.mouse.move(from.x + from.width / 2, from.y + 160, { steps: 4 });
-  await expect.poll(layers).toEqual(['wren-22-soft', 'eider-feather']);
+  await expect.poll(() => shop.layers()).toEqual(['wren-22-soft', 'eider-feather']);
   await page.mouse.up();
   await shop.saved();
   await expect(page.getByRole('button', { name: 'Undo: Layers in another order' })).toBeVisible();
   // And back by a key.
   await page.getByRole('button', { name: 'Layer 2, drag up or down' }).press('ArrowUp');
-  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+  await expect.poll(() => shop.layers()).toEqual(['eider-feather', 'wren-22-soft']);
 
   // Or in the list itself, by its grip.
   const grips = shop.tray().getByTitle('Drag to another place');
@@ -87,9 +82,9 @@ test('layers are dragged in order, come in stocked sheets, and need not be foam'
   await page.mouse.move(first.x + 8, second.y + 20, { steps: 6 });
   await page.mouse.move(first.x + 8, second.y + 34, { steps: 3 });
   await page.mouse.up();
-  await expect.poll(layers).toEqual(['wren-22-soft', 'eider-feather']);
+  await expect.poll(() => shop.layers()).toEqual(['wren-22-soft', 'eider-feather']);
   await shop.tray().getByRole('button', { name: 'Layer 2 up' }).click();
-  await expect.poll(layers).toEqual(['eider-feather', 'wren-22-soft']);
+  await expect.poll(() => shop.layers()).toEqual(['eider-feather', 'wren-22-soft']);
 
   await shop.tray().getByRole('combobox', { name: 'Layer 2, sheet in stock' }).selectOption('75');
   await expect(shop.tray().getByRole('textbox', { name: 'Layer 2, thickness' })).toHaveValue('75');

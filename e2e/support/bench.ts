@@ -55,6 +55,13 @@ export class Shop {
     await expect.poll(() => this.size(row)).toEqual(lengths);
   }
 
+  /** What the layers of the filling are of, from the top down, as the tray has them. */
+  layers(): Promise<string[]> {
+    return this.tray()
+      .locator('[data-part=layer-row] yl-choice:not([data-part=stock-sheet]) select')
+      .evaluateAll((all) => all.map((one) => (one as HTMLSelectElement).value));
+  }
+
   /** The line of a piece on the ticket. */
   piece(label: string): Locator {
     return this.ticket().locator('[data-part=piece-row]').filter({ hasText: label });

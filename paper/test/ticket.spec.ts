@@ -215,7 +215,7 @@ describe('the printed ticket', () => {
     const whole = plan(job('dressing-room'), shop);
     const text = (await pagesOf(await ticketPdf(whole, 2, stamp))).join(' ');
     expect(text).toContain('Stapling, seen from below, the front at the foot');
-    expect(text).toContain('line 25 in, 90 staples, corners last');
+    expect(text).toContain('line 25 mm from the edge, 90 staples, corners last');
     expect(text).toContain('4 small pleats');
     // 440 of the frame, 70 core, 45 edge, 25 to the staples and 50 to hold.
     expect(text).toMatch(/\b630\b/);

@@ -100,6 +100,6 @@ describe('a construction that joins the list', () => {
       ['lining bag plate', 'lining'],
     ]);
     expect(json!.seams[0]!.edges.map(({ lengthMm }) => lengthMm)).toEqual([2160, 2160]);
-    expect(json!.operations.find(({ id }) => id === 'sew/bag')!.text).toBe('Sew the bag, 610 open.');
+    expect(json!.operations.find(({ id }) => id === 'sew/bag')!.text).toBe('Sew the bag, 610 mm open.');
   });
 });
