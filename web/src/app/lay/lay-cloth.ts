@@ -7,7 +7,7 @@ import { Choice, Switch } from '../shared/controls/choice';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { Tickbox } from '../shared/controls/tickbox';
 import { Dialogs } from '../shared/dialogs';
-import { Button } from '../shared/ui/ui';
+import { Button, TrayPart } from '../shared/ui/ui';
 import { wayWords } from './way-words';
 
 const LYING = [
@@ -26,7 +26,7 @@ const BIAS_WAYS_WORDS = [
   selector: 'yl-lay-cloth',
   imports: [Button, Choice, QuantityField, Switch, Tickbox],
   template: `
-    <yl-choice label="Cloth" [options]="cloths()" [value]="use().material ?? ''" none="a cloth of this width" (picked)="setCloth($event)" />
+    <yl-choice class="wide" label="Cloth" [options]="cloths()" [value]="use().material ?? ''" none="a cloth of this width" (picked)="setCloth($event)" />
     <yl-quantity
       [label]="onHides() ? 'Hide, across' : 'Cloth width'"
       [value]="use().widthMm"
@@ -59,7 +59,7 @@ const BIAS_WAYS_WORDS = [
     }
     <button type="button" ylButton class="self-center" (click)="compare()">Compare lays</button>
   `,
-  host: { class: 'contents' },
+  hostDirectives: [TrayPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class LayCloth {

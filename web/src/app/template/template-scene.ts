@@ -153,7 +153,8 @@ export function pointsScene(one: CushionPlan, fit: string, picked: number, words
               key: 'picked',
               shape: [...shifted({ segments: inArcs({ segments: [chosen] }).segments }, origin.x, origin.y), at(chosen.to)],
               open: true,
-              look: 'lit' as const,
+              // A thick line: a lit area would be filled across to its chord.
+              look: 'cord' as const,
             },
           ]
         : []),
