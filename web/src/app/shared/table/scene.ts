@@ -31,7 +31,6 @@ export type Look =
   | 'fold'
   | 'twine'
   | 'cord'
-  | 'lit'
   | 'crown'
   | 'chalked'
   | 'bound';
