@@ -86,7 +86,7 @@ function shaped({ layers, slope, tool }: CoreWork, { foam, minutes }: Bench): Op
             operation({
               id: `prepare/bevel-${i + 1}`,
               phase: 'prepare',
-              text: `Bevel the upper edges${layers.length > 1 ? ` of layer ${i + 1}` : ''}: {0} down and {0} in, all round.`,
+              text: `Bevel the upper edges${layers.length > 1 ? ` of layer ${i + 1}` : ''}: {0} down and {0} inwards, all round.`,
               figures: [given('bevel', bevelMm, 'entered')],
               cautions: [CAUTION[tool]],
               tools: [CUT_WITH[tool]],

@@ -99,7 +99,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, stitchi
     operation({
       id: 'fix/roll',
       phase: 'fix',
-      text: `Work the filling out to the edge and stitch the roll along both edges, ${stitches} stitches each. ${order} from right to left; a left hand from left to right. Stitches {0} long, {1} from one to the next, {2} in from the seam on plate and boxing; ${KNOTS[choices.knotted ?? 'each']}. It stands {3} high.`,
+      text: `Work the filling out to the edge and stitch the roll along both edges, ${stitches} stitches each. ${order} from right to left; a left hand from left to right. Stitches {0} long, {1} from one to the next, {2} inside the seam on plate and boxing; ${KNOTS[choices.knotted ?? 'each']}. It stands {3} high.`,
       figures: [bite, pitch, inset, high],
       cautions: [
         'The pitch is evened on each side so that a stitch falls on every corner.',

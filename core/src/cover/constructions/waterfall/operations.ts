@@ -51,7 +51,7 @@ export function waterfallOperations(request: CoverRequest, made: Made, pieces: r
     operation({
       id: 'sew/plaque-ends',
       phase: 'sew',
-      text: 'Turn the side boxings’ ends in {0}, lap their folds {1} over the plaque and close each with a row {2} in from the fold: side, plaque and side are one chain.',
+      text: 'Turn the side boxings’ ends in {0}, lap their folds {1} over the plaque and close each with a row {2} inside the fold: side, plaque and side are one chain.',
       figures: [hem, lap, given('from the fold', assume('endRowMm'), 'shop')],
       cautions: made.welt ? ['The row stops short of the welt at both ends: the slider must pass.'] : [],
       pieces: [...sides, ...plaque],
