@@ -1,5 +1,5 @@
 import type { Planned } from '@yardland/core';
-import { cushionPicture, type PictureLine } from '@yardland/core/solid';
+import { cushionPicture, PICTURE_DOTS, USUAL_VIEW, type PictureLine } from '@yardland/core/solid';
 import type { Point } from '@yardland/core';
 import type { Sheet } from './sheet';
 
@@ -14,10 +14,12 @@ interface Box {
 const WIDTHS: Readonly<Record<PictureLine['kind'], number>> = { seam: 0.55, turn: 0.55, stitch: 0.45, cord: 2 };
 const CORD_INSIDE = 0.9;
 const OUTER = 0.9;
+/** Dots of the picture a point: finer is not seen in print. */
+const DOTS = 4.5;
 
 /** The cushion made up, as large as it goes into a box, in its middle; nothing where it has no cover. */
 export function drawCushion(sheet: Sheet, one: Planned, { x, y, width, height }: Box): void {
-  const picture = cushionPicture(one);
+  const picture = cushionPicture(one, USUAL_VIEW, Math.min(PICTURE_DOTS, Math.round(DOTS * Math.max(width, height))));
   if (!picture) return;
   const { minX, minY, maxX, maxY } = picture;
   const scale = Math.min(width / (maxX - minX), height / (maxY - minY));

@@ -15,6 +15,7 @@ import {
   pieceOf,
   isTurned,
 } from '@yardland/core';
+import { drawCushion } from './cushion-picture';
 import { drawLay, MOST_HIGH } from './lay-drawing';
 import { MARGIN, Writer, type Stamp } from './writer';
 
@@ -105,8 +106,36 @@ function layRows(writer: Writer, lay: PlannedLay): void {
   writer.endList();
 }
 
+/** Pictures of the cushions side by side, and how high one is, points. */
+const PICTURES = 6;
+const PICTURE_HIGH = 50;
+const NAME = { size: 8.5 };
+const NAME_HIGH = 10.5;
+
+/** What is cut for: every cushion made up, with its name and how many there are of it. */
+function pictures(writer: Writer): void {
+  const { sheet, width, plan } = writer;
+  const planned = plan.cushions.flatMap((one) => (one.state === 'planned' ? [one] : []));
+  if (!planned.length) return;
+  const wide = width / PICTURES;
+  const named = planned.map((one) => ({ one, lines: sheet.wrapped(`${one.source.name} ×\u00a0${formatNumber(one.source.quantity)}`, wide - 10, NAME) }));
+  const rows = Array.from({ length: Math.ceil(named.length / PICTURES) }, (_, i) => named.slice(i * PICTURES, (i + 1) * PICTURES));
+  const highOf = (row: typeof named): number => PICTURE_HIGH + 6 + NAME_HIGH * Math.max(...row.map(({ lines }) => lines.length));
+  writer.list('Cut for', highOf(rows[0] ?? []));
+  for (const row of rows) {
+    writer.need(highOf(row));
+    row.forEach(({ one, lines }, i) => {
+      const x = MARGIN + i * wide;
+      drawCushion(sheet, one, { x, y: writer.y, width: wide - 14, height: PICTURE_HIGH });
+      lines.forEach((text, k) => sheet.line(text, x, writer.y + PICTURE_HIGH + 3 + k * NAME_HIGH, NAME));
+    });
+    writer.y += highOf(row) + 4;
+  }
+  writer.endList();
+}
+
 /**
- * The cutting list of a whole job, by material: each material with what to buy of it, its lay to scale, and its pieces in the order in which they are cut, then everything else to buy.
+ * The cutting list of a whole job: what is cut for, in pictures; then by material: each material with what to buy of it, its lay to scale, and its pieces in the order in which they are cut, then everything else to buy.
  * Net sizes of strips, with the length they are cut to.
  */
 export async function cuttingListPdf(plan: Plan, stamp: Stamp): Promise<Uint8Array> {
@@ -119,6 +148,7 @@ export async function cuttingListPdf(plan: Plan, stamp: Stamp): Promise<Uint8Arr
     for (const problem of problems) writer.paragraph(`! ${sayLine(problem, writer.inWords)}`, { size: 9.5, face: 'bold' });
     writer.endList();
   }
+  pictures(writer);
   for (const lay of plan.lays) if (!nothingOn(lay)) layRows(writer, lay);
   const others = plan.buy.filter(({ layKey }) => layKey === null);
   if (others.length) {

@@ -326,6 +326,17 @@ describe('the cutting list of a job', () => {
     expect(rows.length).toBeGreaterThan(8);
     expect(rows.filter((row) => !text.includes(row))).toEqual([]);
     expect(text).toContain('To buy besides');
+    // What is cut for stands above all lists, each cushion with its picture: lines between the words and what is over them.
+    expect(text).toMatch(/Cut for Box seat × 6 .* Moss velvet ·/);
+    const [seat] = whole.cushions;
+    const pictures = pathsOf(await cuttingListPdf({ ...whole, lays: [], buy: [] }, stamp)).filter(
+      ({ bottom, left, right }) => bottom < 200 && right - left < 90,
+    );
+    const none = pathsOf(await cuttingListPdf({ ...whole, lays: [], buy: [], cushions: [] }, stamp)).filter(
+      ({ bottom, left, right }) => bottom < 200 && right - left < 90,
+    );
+    expect(seat?.state).toBe('planned');
+    expect(pictures.length - none.length).toBeGreaterThan(3 * 6);
     // The lay stands above its list: every copy has the number of its row. Of the velvet the first row is the longest strip.
     const lay = whole.lays.find(({ key }) => key === 'cloth');
     const numbered = /Moss velvet · [\d /]+ yd((?: \d+)+?) (\d+) (\d+) [A-Z][^:]*: /.exec(text);

@@ -1,4 +1,4 @@
-import { linePicture, type LinePicture, type PictureLine } from '../form/solid/line-picture';
+import { linePicture, PICTURE_DOTS, type LinePicture, type PictureLine } from '../form/solid/line-picture';
 import type { Solid, Vertex } from '../form/solid/solid';
 import { projected, USUAL_VIEW, type View3 } from '../form/stage';
 import type { Point } from '../geometry/point';
@@ -42,10 +42,10 @@ function buttonRings(one: Planned, solid: Solid, view: View3): PictureLine[] {
     });
 }
 
-/** A planned cushion made up, as a line drawing from its mesh: seams, welts, buttons, and only what is seen. Null where nothing is to be shown. Takes a tenth of a second or two. */
-export function cushionPicture(one: Planned, view: View3 = USUAL_VIEW): LinePicture | null {
+/** A planned cushion made up, as a line drawing from its mesh: seams, welts, buttons, and only what is seen. Null where nothing is to be shown. Takes a tenth of a second or two; less with fewer `dots` along its longer side. */
+export function cushionPicture(one: Planned, view: View3 = USUAL_VIEW, dots = PICTURE_DOTS): LinePicture | null {
   const solid = solidOf(one);
   if (!solid) return null;
-  const picture = linePicture(solid, view);
+  const picture = linePicture(solid, view, dots);
   return { ...picture, lines: [...picture.lines, ...buttonRings(one, solid, view)] };
 }

@@ -4,6 +4,7 @@ import type { Point } from '../../geometry/point';
 import type { CordLine, Skin } from '../skin';
 import { bandParts } from './band-part';
 import { coreParts, type SolidCore } from './core-part';
+import { faceDivider } from './face-mesh';
 import { faceParts, type FaceShape } from './face-part';
 import type { Column } from './column';
 import { fallAt, levelsOf, type RoundedEdge } from './front';
@@ -130,9 +131,10 @@ export function closedSolid(ask: SolidAsk): Solid {
     insetsMm: ask.rollMm ? [0.33, 0.67, 1, 1.5].map((share) => share * (ask.rollMm ?? 0)) : [],
   });
   const heads = { materialOf: ask.materialOf, asCut: ask.asCut };
+  const divide = faceDivider();
   const cover = [
-    ...faceParts({ ...shape(true), side: 'top', face: skin.upper, plates: lines.upper, box, ...heads }),
-    ...faceParts({ ...shape(false), side: 'bottom', face: skin.lower, plates: lines.lower, box, ...heads }),
+    ...faceParts({ ...shape(true), side: 'top', face: skin.upper, plates: lines.upper, box, divide, ...heads }),
+    ...faceParts({ ...shape(false), side: 'bottom', face: skin.lower, plates: lines.lower, box, divide, ...heads }),
     ...bandParts({ columns, skin, roundMm: round, rowMm: BAND_MM, mostRows: MOST_ROWS, partsOf: ask.partsOf, ...heads }),
   ];
   const trims = ask.trims.map((trim, i) => trimPart(trim, i, columns));

@@ -66,6 +66,28 @@ export function faceMesh({ rim, lines, more, pitchMm }: FaceAsk): FaceMesh {
   return { points, rimCount: rim.length, triangles, neighbours: neighboursOf(points.length, triangles) };
 }
 
+const samePoints = (one: readonly Point[], other: readonly Point[]): boolean =>
+  one.length === other.length && one.every(({ x, y }, i) => x === other[i]?.x && y === other[i].y);
+
+const sameAsk = (one: FaceAsk, other: FaceAsk): boolean =>
+  one.pitchMm === other.pitchMm &&
+  samePoints(one.rim, other.rim) &&
+  samePoints(one.more, other.more) &&
+  one.lines.length === other.lines.length &&
+  one.lines.every((line, i) => samePoints(line, other.lines[i] ?? []));
+
+/** Divides the faces of one cushion, those that are divided alike once: the upper and the lower face of most are. */
+export function faceDivider(): (ask: FaceAsk) => FaceMesh {
+  const made: { readonly ask: FaceAsk; readonly mesh: FaceMesh }[] = [];
+  return (ask) => {
+    const known = made.find((one) => sameAsk(one.ask, ask));
+    if (known) return known.mesh;
+    const mesh = faceMesh(ask);
+    made.push({ ask, mesh });
+    return mesh;
+  };
+}
+
 /** Lines with a point of both wherever two of them cross: an edge may not run through another. */
 function crossed(lines: readonly (readonly Point[])[]): Point[][] {
   const sides = lines.flatMap((line, owner) => line.slice(1).map((b, i) => ({ a: line[i] as Point, b, owner })));

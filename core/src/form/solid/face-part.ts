@@ -4,7 +4,7 @@ import { distanceTo } from '../../geometry/measure';
 import { distance, type Point } from '../../geometry/point';
 import { contains } from '../../geometry/polygon';
 import type { SkinFace } from '../skin';
-import { faceMesh, spread, type FaceMesh } from './face-mesh';
+import { spread, type FaceAsk, type FaceMesh } from './face-mesh';
 import { fallAt, rolledOut, rolledUp, type RoundedEdge } from './front';
 import { plateAt, type PlateLines } from './plate-lines';
 import type { RimPoint } from './rim';
@@ -36,6 +36,8 @@ export interface FaceParts extends FaceShape {
   readonly box: { readonly minX: number; readonly minY: number };
   readonly materialOf: (piece: string) => string;
   readonly asCut: (piece: string, p: Point) => Point;
+  /** Divides a face into triangles. */
+  readonly divide: (ask: FaceAsk) => FaceMesh;
 }
 
 /** A line that runs this near along the rim is no line across the face, mm: both are drawn by chords of their own. */
@@ -100,11 +102,11 @@ function domedBy(domed: Outline, rim: readonly RimPoint[]): Point[] {
 
 /** A face in triangles, each part of its plates a part of the solid. */
 export function faceParts(ask: FaceParts): SolidPart[] {
-  const { rim, edgeZ, rounded, rise, sign, levelZ, pitchMm, insetsMm, side, face, plates, materialOf, asCut } = ask;
+  const { rim, edgeZ, rounded, rise, sign, levelZ, pitchMm, insetsMm, side, face, plates, materialOf, asCut, divide } = ask;
   const toPlane = (p: Point): Point => (rounded ? rolledOut(rounded, p) : p);
   const toPlan = (p: Point): Point => (rounded ? rolledUp(rounded, p) : p);
   const ring = rim.map(({ at }) => at);
-  const mesh = faceMesh({
+  const mesh = divide({
     rim: ring.map(toPlane),
     lines: plates.flatMap(({ line }) => (line.length ? across(line, ring, toPlane) : [])),
     more: insetPoints(rim, insetsMm).map(toPlane),

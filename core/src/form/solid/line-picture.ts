@@ -23,8 +23,8 @@ export interface LinePicture {
   readonly maxY: number;
 }
 
-/** Dots along the picture's longer side: what is hidden is found to one of them. */
-const DOTS = 640;
+/** Dots along the picture's longer side where it is not said: what is hidden is found to one of them. */
+export const PICTURE_DOTS = 640;
 /** Points of a line that stray less than this from it are left out, dots. */
 const STRAY_DOTS = 0.4;
 /** A line is looked at in steps of so many dots. */
@@ -190,9 +190,9 @@ const isOutside = ({ kind }: SolidPart): boolean => kind !== 'core';
 
 /**
  * A solid as a line drawing with hidden lines removed: its outer line, its seams, and where its surfaces turn away from the eye. What is hidden is found from how near
- * each dot of the picture is, so that it holds for any shape.
+ * each dot of the picture is, so that it holds for any shape. A small picture needs fewer `dots` along its longer side, and is made sooner.
  */
-export function linePicture(solid: Solid, view: View3): LinePicture {
+export function linePicture(solid: Solid, view: View3, dots = PICTURE_DOTS): LinePicture {
   const to = projected(view);
   const see = (x: number, y: number, z: number): Seen => to({ x, y, z });
   const parts = solid.parts.filter(isOutside);
@@ -207,7 +207,7 @@ export function linePicture(solid: Solid, view: View3): LinePicture {
       if (y < minY) minY = y;
       if (y > maxY) maxY = y;
     }
-  const map = new DepthMap(minX, minY, maxX, maxY, Math.max(maxX - minX, maxY - minY) / DOTS);
+  const map = new DepthMap(minX, minY, maxX, maxY, Math.max(maxX - minX, maxY - minY) / dots);
   parts.forEach((part, i) => map.draw(part, seen[i] ?? []));
   const sewn = parts.map((_, i) => i).filter((i) => ['cover', 'board'].includes(parts[i]?.kind ?? ''));
   const seams = seamsOf(

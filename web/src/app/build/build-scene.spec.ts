@@ -53,11 +53,11 @@ describe('Build drawn', () => {
     const areas = levels.map((level) => Math.abs(polygonArea(pointsOf(level.shape))));
     expect(areas.length).toBe(6);
     expect([...areas].sort((a, b) => b - a)).toEqual(areas);
-    expect(texts(scene)).toContain('30 high here');
-    expect(texts(scene).filter((text) => text.startsWith('pad '))).toEqual(['pad 1, at 8', 'pad 2, at 23']);
+    expect(texts(scene)).toContain('30 mm high here');
+    expect(texts(scene).filter((text) => text.startsWith('pad '))).toEqual(['pad 1, at 8 mm', 'pad 2, at 23 mm']);
     // Along the back edge the face is as low as its edge.
     const edge = crownScene(one, { from: { x: 60, y: 539.9 }, to: { x: 540, y: 539.9 } }, inWords, 'x');
-    expect(texts(edge).some((text) => /^[01] high here$/.test(text))).toBeTrue();
+    expect(texts(edge).some((text) => /^[01] mm high here$/.test(text))).toBeTrue();
   });
 
   it('is drawn for a crown that is still worked out, and for cushions without one', () => {
