@@ -12,13 +12,13 @@ test('a crown is asked for, seen from above, walked along its profile, and taken
   await expect(shop.ticket()).toContainText('crown pad 2 of 2');
 
   // The knob is moved by the keyboard too: up to where the plate is narrower, the profile is lower.
-  await expect(page.getByText('30 high here')).toBeVisible();
+  await expect(page.getByText('30 mm high here')).toBeVisible();
   for (const end of ['One end', 'Other end']) {
     const knob = page.getByRole('button', { name: `${end} of the profile line` });
     await knob.focus();
     for (let i = 0; i < 20; i++) await knob.press('ArrowDown');
   }
-  await expect(page.getByText('30 high here')).toBeHidden();
+  await expect(page.getByText('30 mm high here')).toBeHidden();
 
   await tray.getByText('left flat', { exact: true }).click();
   await expect(tray).toContainText('Finished size draws in');

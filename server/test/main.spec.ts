@@ -54,5 +54,5 @@ describe('the server as a process', () => {
     first.child.kill('SIGTERM');
     await first.ended;
     fs.rmSync(dataDir, { recursive: true });
-  }, 30_000);
+  }, 150_000);
 });

@@ -43,7 +43,15 @@ export interface Running {
 
 /** The real application on a real port over a fresh database, seeded with the demo shop. */
 export async function running(
-  over: { passPhrase?: string; webDir?: string; limitBytes?: number; key?: string; proxies?: readonly string[]; reached?: Reached } = {},
+  over: {
+    passPhrase?: string;
+    webDir?: string;
+    limitBytes?: number;
+    key?: string;
+    proxies?: readonly string[];
+    reached?: Reached;
+    simulationSpeed?: number;
+  } = {},
 ): Promise<Running> {
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
@@ -56,7 +64,7 @@ export async function running(
     webDir: over.webDir ?? null,
     demoDir,
     begins: 'demo' as const,
-    simulationSpeed: 400,
+    simulationSpeed: over.simulationSpeed ?? 400,
     passPhrase: over.passPhrase ?? null,
     names: [],
     proxies: over.proxies ?? [],
