@@ -6,7 +6,7 @@ test('a cover is made in another way and of two cloths; cloth that is short is s
   await page.keyboard.press('/');
   await page.keyboard.type('2 x round 400 x 60 drum');
   await expect(page.locator('[data-part=quick-says]')).toHaveText(
-    '2 × round, seat 400 × 400, foam’s thickness 60, drum, with a ridge and a staple flange. Enter adds them.',
+    '2 × round, seat 400 × 400 mm, foam’s thickness 60 mm, drum, with a ridge and a staple flange. Enter adds them.',
   );
   await page.keyboard.press('Enter');
   await expect(shop.ticket()).toContainText('staple flange');
@@ -65,9 +65,9 @@ test('covers of every kind: an order of staples, the cushion finished and turned
   await expect(drawing.locator('path').first()).not.toHaveAttribute('d', seen ?? '');
   await page.getByLabel('Seen from', { exact: true }).selectOption('From the corner');
   await expect(drawing.locator('path').first()).toHaveAttribute('d', seen ?? '');
-  // A drawing of a mattress: more tufts than on one of its ends, and its rolls.
-  expect(await drawing.locator('path.button').count()).toBeGreaterThan(10);
-  expect(await drawing.locator('path.roll').count()).toBeGreaterThan(2);
+  // A drawing of a mattress: a ring for each tuft among its seams, more than on one of its ends, and where its rolls turn away.
+  expect(await drawing.locator('path.seam').count()).toBeGreaterThan(10);
+  expect(await drawing.locator('path.turn').count()).toBeGreaterThan(2);
   await shop.expectAccessible();
 
   await page.goto(page.url().replace(/1\/cover$/, '3/cover'));
