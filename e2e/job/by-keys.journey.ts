@@ -104,6 +104,7 @@ test('a template is measured, drawn by its points and given ties by keys alone, 
   await shop.expectSize('Seat', '641 millimetres', '560 millimetres');
   await tabTo(page, page.getByRole('button', { name: /^between the arms 500/ }));
   await page.keyboard.press('Enter');
+  await expect(page.locator('[data-part=dim]').getByRole('textbox', { name: 'between the arms' })).toBeFocused();
   await page.keyboard.type('521');
   await page.keyboard.press('Enter');
   await expect(shop.tray().getByRole('textbox', { name: 'Between the arms' })).toHaveValue('521');
