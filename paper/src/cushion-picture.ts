@@ -1,6 +1,5 @@
-import type { Planned } from '@yardland/core';
-import { cushionPicture, PICTURE_DOTS, USUAL_VIEW, type PictureLine } from '@yardland/core/solid';
-import type { Point } from '@yardland/core';
+import { cushionPicture, PICTURE_DOTS, type PictureLine } from '@yardland/core/solid';
+import { USUAL_VIEW, type Planned, type Point } from '@yardland/core';
 import type { Sheet } from './sheet';
 
 interface Box {

@@ -93,6 +93,56 @@ describe('a cushion drawn in a list', () => {
     expect([metFirst(BAY, USUAL_VIEW, middle), paintedLast(BAY, USUAL_VIEW, middle)]).toEqual([1, 1]);
   });
 
+  it('hides the sides of a roll with a hollow end behind those before them', () => {
+    // A trough: its end is a U whose hollow opens upwards.
+    const U: RoughCushion = {
+      rim: rim([0, 0], [300, 0], [300, 200], [240, 200], [240, 60], [60, 60], [60, 200], [0, 200]),
+      heightMm: 700,
+      lines: { ...LINES, solid: 'roll' },
+    };
+    const [a, e] = [(USUAL_VIEW.turnDeg * Math.PI) / 180, (USUAL_VIEW.aboveDeg * Math.PI) / 180];
+    const [ca, sa, ce, se] = [Math.cos(a), Math.sin(a), Math.cos(e), Math.sin(e)];
+    /** By the ray through a place of the picture: where it meets each side's plane, and how far away. */
+    const first = ({ x: px, y: py }: Point): number | null => {
+      const hits = U.rim.flatMap((p, i) => {
+        const q = U.rim[(i + 1) % U.rim.length] as Point;
+        // x ca + y sa = px and (−x sa + y ca) se + z ce = py, with y and z along the side by t.
+        const [dy, dz] = [q.x - p.x, q.y - p.y];
+        const [m11, m12, m21, m22] = [ca, dy * sa, -sa * se, dy * ca * se + dz * ce];
+        const [r1, r2] = [px - p.x * sa, py - p.x * ca * se - p.y * ce];
+        const det = m11 * m22 - m12 * m21;
+        const [x, t] = [(r1 * m22 - m12 * r2) / det, (m11 * r2 - m21 * r1) / det];
+        if (!(t >= 0 && t <= 1 && x >= 0 && x <= U.heightMm)) return [];
+        return [{ i, depth: (-x * sa + (p.x + t * dy) * ca) * ce - (p.y + t * dz) * se }];
+      });
+      return hits.sort((one, other) => one.depth - other.depth)[0]?.i ?? null;
+    };
+    const to = projected(USUAL_VIEW);
+    const corner = ({ x, y }: Point): Point => to({ x: 0, y: x, z: y });
+    const painted = drawRough(U).strokes.filter(({ kind }) => kind === 'band' || kind === 'face');
+    let sides = 0;
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 690, noNaN: true }),
+        fc.double({ min: 1, max: 299, noNaN: true }),
+        fc.double({ min: 1, max: 199, noNaN: true }),
+        (x, y, z) => {
+          const p = to({ x, y, z });
+          const area = painted.filter(({ points }) => contains(points, p)).at(-1);
+          // The end is painted over what lies behind it.
+          if (area?.kind !== 'band') return;
+          sides++;
+          const seen = U.rim.findIndex((one) => Math.hypot(corner(one).x - (area.points[0]?.x ?? NaN), corner(one).y - (area.points[0]?.y ?? NaN)) < 1e-9);
+          expect(seen)
+            .withContext(JSON.stringify(p))
+            .toBe(first(p) as number);
+        },
+      ),
+      { numRuns: 600, seed: 5 },
+    );
+    expect(sides).toBeGreaterThan(200);
+  });
+
   it('has the lines that its construction leaves: a welt, a ridge, nothing over a soft front', () => {
     const kinds = (lines: Partial<RoughCushion['lines']>) => new Set(drawRough({ ...BOX, lines: { ...LINES, ...lines } }).strokes.map(({ kind }) => kind));
     expect([kinds({ top: 'welt' }).has('welt'), kinds({ top: 'ridge' }).has('ridge'), kinds({}).has('welt')]).toEqual([true, true, false]);

@@ -107,10 +107,9 @@ function riseOf(rim: readonly Point[]): (p: Point) => number {
 const edge = (kind: EdgeLine, points: readonly Point[], closed = false): Stroke[] =>
   kind === 'soft' ? [] : [{ kind: kind === 'seam' ? 'edge' : kind, points, closed }];
 
-/** What a cushion is drawn with: its rim turned to the eye, and where its places fall. */
+/** What a cushion is drawn with: where its places fall, and its rim turned so that x runs across the picture and y away from the eye. */
 interface Drawn {
   readonly cushion: RoughCushion;
-  readonly to: (p: Point3) => Point;
   /** A place of the outline at a share of the height, `riseMm` above it. */
   readonly at: (p: Point, share: number, riseMm?: number) => Point;
   readonly facing: readonly number[];
@@ -126,6 +125,9 @@ function drawnFrom(cushion: RoughCushion, view: View3): Drawn {
   const isRoll = lines.solid === 'roll';
   const high = lines.solid === 'faces' ? 0 : heightMm;
   const origin = place({ x: 0, y: 0, z: 0 }).depth;
+  // A roll's sides run along it: which stands behind which is seen in the plane of its end.
+  const [deeper, higher] = [place({ x: 0, y: 1, z: 0 }).depth - origin, place({ x: 0, y: 0, z: 1 }).depth - origin];
+  const endOn = ({ x, y }: Point): Point => ({ x: x * higher - y * deeper, y: x * deeper + y * higher });
   const facing = rim.map((p, i) => {
     const q = rim[(i + 1) % rim.length] as Point;
     const [x, y] = [q.y - p.y, p.x - q.x];
@@ -133,10 +135,9 @@ function drawnFrom(cushion: RoughCushion, view: View3): Drawn {
   });
   return {
     cushion,
-    to,
     at: (p, share, riseMm = 0) => to(isRoll ? { x: high * share, y: p.x, z: p.y } : { x: p.x, y: p.y, z: high * share + riseMm }),
     facing,
-    turned: rim.map(({ x, y }) => ({ x: x * Math.cos(a) + y * Math.sin(a), y: -x * Math.sin(a) + y * Math.cos(a) })),
+    turned: rim.map(isRoll ? endOn : ({ x, y }) => ({ x: x * Math.cos(a) + y * Math.sin(a), y: -x * Math.sin(a) + y * Math.cos(a) })),
     back: ({ x, y }) => ({ x: x * Math.cos(a) - y * Math.sin(a), y: x * Math.sin(a) + y * Math.cos(a) }),
   };
 }
@@ -180,9 +181,7 @@ function sidesPaint({ cushion: { rim, lines }, at, facing, turned }: Drawn, isFr
     const [from, to] = [turned[index] as Point, turned[(index + 1) % count] as Point];
     return (facing[index] ?? 0) > EDGE_ON ? [{ index, from, to }] : [];
   });
-  // A roll's sides lie along it and only pass each other where its end is hollow.
-  const inOrder = lines.solid === 'roll' ? sides : rearFirst(sides);
-  return inOrder.flatMap(({ index }): Stroke[] => {
+  return rearFirst(sides).flatMap(({ index }): Stroke[] => {
     const [after, before] = [(index + 1) % count, (index + count - 1) % count];
     const [a, b] = [rim[index] as Point, rim[after] as Point];
     const upright = (p: Point, kind: 'edge' | 'seam'): Stroke => ({ kind, points: [at(p, 0), at(p, 1)], closed: false });

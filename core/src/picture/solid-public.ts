@@ -5,7 +5,6 @@ export * from '../format/gltf';
 export * from './solid';
 export * from './cushion-picture';
 export { PICTURE_DOTS, type LinePicture, type PictureLine } from '../form/solid/line-picture';
-export { USUAL_VIEW } from '../form/stage';
 export * from './solid-json';
 export * from './solid-look';
 export * from './solid-cloth';

@@ -1,6 +1,7 @@
 import * as z from 'zod';
-import { edgeSpans, outlineBounds, perimeter, stationAt, type EdgeSpan, type Outline } from '../geometry/outline';
-import { distance, type Point } from '../geometry/point';
+import { alongOutline } from '../geometry/along';
+import { edgeSpans, outlineBounds, type EdgeSpan, type Outline } from '../geometry/outline';
+import type { Point } from '../geometry/point';
 
 /** Sides of the seat that a tie may be on. */
 export const MARK_EDGES = ['front', 'right', 'back', 'left'] as const;
@@ -40,25 +41,6 @@ export function buttonAt(outline: Outline, { across, deep }: ButtonMark): Point 
   return { x: minX + (maxX - minX) * across, y: minY + (maxY - minY) * deep };
 }
 
-/** Places along an outline that are tried, and how close the nearest is found between two of them, mm. */
-const STEPS = 600;
-const CLOSE_MM = 0.01;
-
-/** The place nearest to a point, mm round the outline from its first point: the best of many, and then the third of its neighbourhood that lies farther off is left out until the rest is short. */
-function alongNear(outline: Outline, to: Point): number {
-  const total = perimeter(outline);
-  const off = (along: number): number => distance(stationAt(outline, (along + total) % total).at, to);
-  const pitch = total / STEPS;
-  const nearest = Array.from({ length: STEPS }, (_, i) => i * pitch).reduce((a, b) => (off(b) < off(a) ? b : a));
-  let [from, until] = [nearest - pitch, nearest + pitch];
-  while (until - from > CLOSE_MM) {
-    const third = (until - from) / 3;
-    if (off(from + third) > off(until - third)) from += third;
-    else until -= third;
-  }
-  return ((from + until) / 2 + total) % total;
-}
-
 /** The mark moved to a point: a tie to the nearest place of any edge, a button there. */
 export function markNear(outline: Outline, mark: OutlineMark, to: Point): OutlineMark {
   if (mark.kind === 'button') {
@@ -66,7 +48,8 @@ export function markNear(outline: Outline, mark: OutlineMark, to: Point): Outlin
     const within = (value: number): number => Math.max(0, Math.min(1, value));
     return { kind: 'button', across: within((to.x - minX) / (maxX - minX)), deep: within((to.y - minY) / (maxY - minY)) };
   }
-  const along = alongNear(outline, to);
+  const along = alongOutline(outline, to, Infinity);
+  if (along === null) return mark;
   const near = MARK_EDGES.flatMap((edge) => {
     const run = runOf(outline, edge);
     if (!run) return [];
