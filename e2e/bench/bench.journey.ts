@@ -219,7 +219,9 @@ test('a wrapped core is tried before its cloth is cut, its edge rolled by a left
   await shop.saved();
   await shop.goTo('Bench');
   const steps = page.getByRole('listitem');
-  await expect(steps.filter({ hasText: 'Before any cloth is cut, measure the wrapped core' }).last()).toContainText('1 800 × 720 mm and 125 mm high were planned');
+  await expect(steps.filter({ hasText: 'Before any cloth is cut, measure the wrapped core' }).last()).toContainText(
+    '1 800 × 720 mm and 125 mm high were planned',
+  );
   await expect(shop.ticket()).toContainText(/sewn\s*1\s806/i);
 
   // The drawing numbers the stitches the way that this person sews.
