@@ -114,8 +114,7 @@ export class Shop {
     await expect(this.page.locator('[data-part=save-state]')).toHaveText('saved');
   }
 
-  /** No accessibility violation by the rules of WCAG 2.2 AA. */
-  /** `without`: rules that the page keeps in another way, which the caller says. */
+  /** No accessibility violation by the rules of WCAG 2.2 AA. `without`: rules that the page keeps in another way, which the caller says. */
   async expectAccessible(without: readonly string[] = []): Promise<void> {
     const { violations } = await new AxeBuilder({ page: this.page })
       // In the page itself: without frames of other origins nothing has to be put together in a page of its own, which takes three times as long.

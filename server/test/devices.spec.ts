@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import sharp from 'sharp';
 import type { Reading } from '@yardland/core';
 import { running, type Answer, type Running } from './support';
 
@@ -131,5 +132,9 @@ describe('the simulated camera', () => {
     expect(first!.equals(second!)).toBeFalse();
     expect(first!.equals(fourth!)).toBeTrue();
     expect((await app.get('/api/devices/camera/picture?shot=-1')).body.path).toBe('shot');
+    const cloth = await app.get('/api/devices/camera/picture?of=cloth');
+    const { channels, width, height } = await sharp(cloth.body as Buffer).metadata();
+    expect([cloth.status, channels, width! > height!]).toEqual([200, 3, true]);
+    expect((await app.get('/api/devices/camera/picture?of=hides')).body.path).toBe('of');
   }, 30_000);
 });

@@ -93,6 +93,30 @@ describe('pictures', () => {
     db.close();
   });
 
+  it('of a cloth stay while the cloth has them', async () => {
+    const db = new Sqlite(path.join(app.dataDir, 'yardland.db'));
+    const made = await fetch(`${app.url}/api/pictures`, {
+      method: 'POST',
+      headers: { 'content-type': 'image/jpeg' },
+      body: new Uint8Array(await plain(40, 50).jpeg().toBuffer()),
+    });
+    const { id } = (await made.json()) as { id: string };
+    const withPicture = async (picture: object | undefined): Promise<number> => {
+      const { revision, shop } = (await app.get('/api/shop')).body;
+      const [first, ...rest] = shop.cloths;
+      return (await app.send('PUT', '/api/shop', { revision, shop: { ...shop, cloths: [{ ...first, picture }, ...rest] } })).status;
+    };
+    const yearsOn = new Date(Date.now() + 1000 * 86_400_000);
+    expect(await withPicture({ id, acrossMm: 4, alongMm: 200 })).toBe(400);
+    expect(await withPicture({ id, acrossMm: 160, alongMm: 200 })).toBe(200);
+    await clearPictures(db, yearsOn);
+    expect((await app.get(`/api/pictures/${id}`)).status).toBe(200);
+    expect(await withPicture(undefined)).toBe(200);
+    await clearPictures(db, yearsOn);
+    expect((await app.get(`/api/pictures/${id}`)).status).toBe(404);
+    db.close();
+  });
+
   it('are no longer taken when the database is full, while jobs still are, and the shop is warned long before', async () => {
     const full = await running({ limitBytes: 1000 });
     const { jobs } = (await full.get('/api/jobs')).body;

@@ -24,8 +24,8 @@ export type DeviceList = z.infer<typeof deviceListSchema>['devices'];
 export const readingSchema = z.strictObject({ second: z.number(), value: z.number(), done: z.boolean() });
 export type Reading = z.infer<typeof readingSchema>;
 
-/** Which of the simulated camera's pictures is taken. */
-export const pictureQuerySchema = z.strictObject({ shot: z.coerce.number().int().min(0).max(1000).optional() });
+/** What the simulated camera looks at, traced sheets where it is not said; and which of its pictures is taken. */
+export const pictureQuerySchema = z.strictObject({ of: z.enum(['sheet', 'cloth']).optional(), shot: z.coerce.number().int().min(0).max(1000).optional() });
 
 export const pressStreamQuerySchema = z.strictObject({
   massKg: z.coerce.number().positive().max(500),

@@ -112,6 +112,10 @@ export const patternSchema = z
   .refine(({ alongMm, acrossMm, halfDrop }) => !halfDrop || (alongMm > 0 && acrossMm > 0), 'a half drop needs both repeats');
 export type ClothPattern = z.infer<typeof patternSchema>;
 
+/** A flat picture of a cloth, kept by the server: one repeat with its motif in the middle where it has a pattern, with the roll's upper end up. What it measures on the cloth, mm. */
+export const clothPictureSchema = z.strictObject({ id: z.uuid(), acrossMm: z.number().min(5).max(3000), alongMm: z.number().min(5).max(3000) });
+export type ClothPictureRef = z.infer<typeof clothPictureSchema>;
+
 /** What a cover is cut of, as far as the way of working with it goes. */
 export const CLOTH_KINDS = ['woven', 'leather', 'vinyl'] as const;
 export type ClothKind = (typeof CLOTH_KINDS)[number];
@@ -139,6 +143,8 @@ export const clothSchema = z.strictObject({
   shrinkAlongPercent: z.number().min(0).max(30).optional(),
   shrinkAcrossPercent: z.number().min(0).max(30).optional(),
   tint,
+  /** Shown in the round; absent: its colour, and a motif where it has a pattern. */
+  picture: clothPictureSchema.optional(),
   pricePerM: z.number().nonnegative().max(1e5),
   pricedOn,
   putAway,

@@ -1,5 +1,5 @@
 import type { Job } from '../job/document';
-import type { ClothPattern } from '../material/material';
+import type { ClothPattern, ClothPictureRef } from '../material/material';
 import { CLOTH_SLOTS, type ClothSlot } from '../piece/material-ref';
 import type { Planned } from '../plan/cushion/cushion-plan';
 import { materialOf } from '../plan/cloths';
@@ -12,6 +12,8 @@ export interface SolidLook {
   /** `#rrggbb`. */
   readonly tint: string;
   readonly pattern: ClothPattern | null;
+  /** A picture taken of it. */
+  readonly picture?: ClothPictureRef | undefined;
 }
 
 const CLOTH = '#8f8a7c';
@@ -29,7 +31,7 @@ export function looksOf({ source }: Pick<Planned, 'source'>, job: Pick<Job, 'clo
     const [kind, what = ''] = material.split('/');
     if (kind === 'cloth' && (CLOTH_SLOTS as readonly string[]).includes(what)) {
       const cloth = materialOf(what as ClothSlot, job, source, shop);
-      return { name: cloth?.name ?? 'Cover cloth', tint: cloth?.tint ?? CLOTH, pattern: cloth?.pattern ?? null };
+      return { name: cloth?.name ?? 'Cover cloth', tint: cloth?.tint ?? CLOTH, pattern: cloth?.pattern ?? null, picture: cloth?.picture };
     }
     if (kind === 'filling' || kind === 'foam') {
       const stock = shop.stock(what);

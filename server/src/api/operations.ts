@@ -186,7 +186,7 @@ const devices: readonly ApiOperation[] = [
   {
     method: 'get',
     path: '/api/devices/camera/picture',
-    does: 'One of the simulated camera’s pictures.',
+    does: 'One of the simulated camera’s pictures: of a traced sheet, or of a cloth.',
     query: pictureQuerySchema,
     answers: file('image/jpeg'),
   },

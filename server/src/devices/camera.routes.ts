@@ -4,12 +4,13 @@ import { Router } from 'express';
 import { check } from '../http/refusal';
 import type { Workers } from '../workers/workers';
 
-/** The simulated camera: takes made pictures of traced sheets in turn, with perspective, shadow and grain. Each is made once and kept. */
+/** The simulated camera: takes made pictures of traced sheets in turn, or one of a cloth, with perspective, uneven light and grain. Each is made once and kept. */
 export function cameraRoutes(workers: Workers): Router {
-  const taken = new Map<number, Promise<Uint8Array>>();
+  const taken = new Map<number | 'cloth', Promise<Uint8Array>>();
   const router = Router();
   router.get('/picture', async (request, response) => {
-    const shot = (check(pictureQuerySchema, request.query, readWith).shot ?? 0) % MADE_PICTURES.length;
+    const asked = check(pictureQuerySchema, request.query, readWith);
+    const shot = asked.of === 'cloth' ? 'cloth' : (asked.shot ?? 0) % MADE_PICTURES.length;
     const kept = taken.get(shot) ?? workers.photograph(shot);
     taken.set(shot, kept);
     response.setHeader('X-Simulated', 'yes');

@@ -17,7 +17,7 @@ import {
   type ShopDocument,
   type Wanted,
 } from '@yardland/core';
-import { madePicture } from '@yardland/core/trace';
+import { madeCloth, madePicture } from '@yardland/core/trace';
 import { paperOf, type PaperAsk, type Printed } from '@yardland/paper';
 import sharp from 'sharp';
 import { Answers } from './answers';
@@ -101,8 +101,14 @@ export function times({ jobs, shop }: { readonly jobs: readonly string[]; readon
 export { practiceOf, practiceStart } from './practice-tasks';
 export { dayPaper, dayPlan, dayPromise, daySavers } from './day-tasks';
 
-/** One of the simulated camera's pictures, as a JPEG file. */
-export async function photograph({ shot }: { readonly shot: number }): Promise<Uint8Array> {
+/** One of the simulated camera's pictures, as a JPEG file: of a cloth, or of a traced sheet by its number. */
+export async function photograph({ shot }: { readonly shot: number | 'cloth' }): Promise<Uint8Array> {
+  if (shot === 'cloth') {
+    const { picture: cloth } = madeCloth();
+    return await sharp(cloth.rgba, { raw: { width: cloth.width, height: cloth.height, channels: 4 } })
+      .jpeg({ quality: 88 })
+      .toBuffer();
+  }
   const { picture } = madePicture(shot);
   return await sharp(picture.data, { raw: { width: picture.width, height: picture.height, channels: 1 } })
     .jpeg({ quality: 88 })

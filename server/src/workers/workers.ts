@@ -78,7 +78,7 @@ export class Workers {
     return this.#run(name, task, asker);
   }
 
-  photograph(shot: number): Promise<Uint8Array> {
+  photograph(shot: number | 'cloth'): Promise<Uint8Array> {
     return this.#run('photograph', { shot }, { name: 'camera', left: new AbortController().signal });
   }
 

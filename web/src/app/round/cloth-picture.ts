@@ -1,4 +1,4 @@
-import type { ClothPattern } from '@yardland/core';
+import type { ClothPattern, ClothPictureRef } from '@yardland/core';
 
 /** A picture of a cloth that repeats: one repeat of its pattern, or a small piece of a plain weave. */
 export interface ClothPicture {
@@ -11,6 +11,8 @@ export interface ClothPicture {
 const WEAVE_MM = 12;
 const STRIPE_MM = 60;
 const PIXELS = 256;
+/** Longer side of one repeat of a picture that was taken. */
+const PHOTO_PIXELS = 512;
 
 /** A colour mixed with white (more than 0) or black (less). */
 function shade(tint: string, by: number): string {
@@ -72,4 +74,27 @@ export function clothPicture(tint: string, pattern: ClothPattern | null): ClothP
     }
   }
   return { canvas, acrossMm: acrossMm * drops, alongMm };
+}
+
+/**
+ * The picture of a cloth from one that was taken of it: one repeat, its motif in the middle. Where the cloth does not repeat in a direction, every other copy is mirrored in it, so that copies meet.
+ */
+export function photographedCloth(image: CanvasImageSource, taken: ClothPictureRef, pattern: ClothPattern | null): ClothPicture {
+  const [acrossMm, alongMm] = [pattern?.acrossMm || taken.acrossMm, pattern?.alongMm || taken.alongMm];
+  const scale = PHOTO_PIXELS / Math.max(acrossMm, alongMm);
+  const [width, height] = [acrossMm, alongMm].map((mm) => Math.max(8, Math.round(mm * scale))) as [number, number];
+  const [mirrorAcross, mirrorAlong] = [!pattern?.acrossMm, !pattern?.alongMm];
+  const [columns, rows] = [pattern?.halfDrop || mirrorAcross ? 2 : 1, mirrorAlong ? 2 : 1];
+  const canvas = document.createElement('canvas');
+  canvas.width = width * columns;
+  canvas.height = height * rows;
+  const pen = canvas.getContext('2d');
+  for (let column = 0; column < columns; column++)
+    for (let row = -1; row < rows; row++) {
+      const down = pattern?.halfDrop && column === 1 ? Math.round(height / 2) : 0;
+      const [flipX, flipY] = [mirrorAcross && column === 1, mirrorAlong && row !== 0];
+      pen?.setTransform(flipX ? -1 : 1, 0, 0, flipY ? -1 : 1, (column + (flipX ? 1 : 0)) * width, (row + (flipY ? 1 : 0)) * height + down);
+      pen?.drawImage(image, 0, 0, width, height);
+    }
+  return { canvas, acrossMm: acrossMm * columns, alongMm: alongMm * rows };
 }

@@ -14,11 +14,12 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
 import type { Job, Plan, Planned, Shop } from '@yardland/core';
-import { gltfText, looksOf, rgbOf, type NamedSitting, type Solid } from '@yardland/core/solid';
+import { gltfText, looksOf, rgbOf, type NamedSitting, type Solid, type SolidLook } from '@yardland/core/solid';
 import { debounceTime, switchMap, catchError, of } from 'rxjs';
 import { ClosedPicture } from '../round-thread/closed-picture';
 import { Messages } from '../shared/messages';
-import { clothPicture, type ClothPicture } from './cloth-picture';
+import { ClothPhotos } from './cloth-photos';
+import { clothPicture, photographedCloth, type ClothPicture } from './cloth-picture';
 import { RoundLook, type Takeable } from './round-look';
 import { apartOf, clothPlaceOf, pictureUvs } from './round-parts';
 import type { RoundScene } from './round-scene';
@@ -97,7 +98,8 @@ export class RoundView implements Takeable {
   readonly #of = linkedSignal(() => this.subject().one);
   #grabbed: { readonly x: number; readonly y: number } | null = null;
   #settling: ReturnType<typeof setTimeout> | null = null;
-  #pictures = new Map<string, ClothPicture | null>();
+  readonly #photos = inject(ClothPhotos);
+  #pictures = new Map<string, ClothPicture>();
 
   constructor() {
     const destroyed = inject(DestroyRef);
@@ -141,8 +143,9 @@ export class RoundView implements Takeable {
     const { one, job, shop } = this.subject();
     const looks = looksOf(one, job, shop);
     return gltfText(solid, one.source.name, (material) => {
-      const { name, tint, pattern } = looks(material);
-      const picture = pattern ? this.#pictureOf(material, tint, pattern) : null;
+      const look = looks(material);
+      const { name, tint } = look;
+      const picture = look.pattern || look.picture ? this.#pictureOf(material, look) : null;
       const { canvas, acrossMm, alongMm } = picture ?? {};
       return {
         name,
@@ -241,23 +244,23 @@ export class RoundView implements Takeable {
       looks,
       sitting,
       pictures: (material) => {
-        const { tint, pattern } = looks(material);
-        return material.startsWith('cloth/') ? this.#pictureOf(material, tint, pattern) : null;
+        return material.startsWith('cloth/') ? this.#pictureOf(material, looks(material)) : null;
       },
       uvs: (part) => {
-        const { tint, pattern } = looks(part.material);
-        const picture = part.material.startsWith('cloth/') ? this.#pictureOf(part.material, tint, pattern) : null;
-        return picture ? pictureUvs(part.uvs, laid ? clothPlaceOf(part, laid.plan, laid.index) : null, picture, pattern) : null;
+        const look = looks(part.material);
+        const picture = part.material.startsWith('cloth/') ? this.#pictureOf(part.material, look) : null;
+        return picture ? pictureUvs(part.uvs, laid ? clothPlaceOf(part, laid.plan, laid.index) : null, picture, look.pattern) : null;
       },
     });
     this.frames.set(scene.counted.frames);
   }
 
-  #pictureOf(material: string, tint: string, pattern: Parameters<typeof clothPicture>[1]): ClothPicture | null {
-    const key = `${material} ${tint} ${JSON.stringify(pattern)}`;
+  #pictureOf(material: string, { name, tint, pattern, picture }: SolidLook): ClothPicture {
+    const image = picture ? this.#photos.of(picture.id, name) : null;
+    const key = `${material} ${tint} ${JSON.stringify(pattern)} ${image && picture ? JSON.stringify(picture) : ''}`;
     const found = this.#pictures.get(key);
-    if (found !== undefined) return found;
-    const made = clothPicture(tint, pattern);
+    if (found) return found;
+    const made = image && picture ? photographedCloth(image, picture, pattern) : clothPicture(tint, pattern);
     this.#pictures.set(key, made);
     return made;
   }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Icon } from '../shared/icon';
 import {
   CLOTH_KINDS,
@@ -12,6 +12,9 @@ import {
   type ClothPattern,
 } from '@yardland/core';
 import { Choice } from '../shared/controls/choice';
+import { Dialogs } from '../shared/dialogs';
+import { PicturesApi } from '../shared/reading/pictures-api';
+import type { ClothPictureData } from './cloth-picture-dialog';
 import { NumberField } from '../shared/controls/number-field';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { TextField } from '../shared/controls/text-field';
@@ -185,6 +188,20 @@ const WORKED: Record<ClothKind, string> = {
               <yl-tickbox [checked]="nature().synthetic" (checkedChange)="set({ synthetic: !nature().synthetic })">synthetic</yl-tickbox>
             }
           </div>
+          <div class="mt-2 flex flex-wrap items-center gap-2.5">
+            @if (cloth.picture; as picture) {
+              <img class="h-14 w-18 rounded-md border border-line-strong object-cover" [src]="address(picture.id)" [alt]="'Picture of ' + cloth.name" />
+            }
+            <button type="button" ylButton (click)="photo(cloth)">
+              <svg ylIcon="camera" size="20"></svg> {{ cloth.picture ? 'Another picture' : 'Picture of the cloth' }}
+            </button>
+            @if (cloth.picture) {
+              <button type="button" ylButton (click)="set({ picture: undefined })">Take it off</button>
+            }
+            <p ylWords class="basis-full">
+              {{ cloth.picture ? 'Cushions are shown in the round in it.' : 'Cushions are shown in the round in its colour.' }}
+            </p>
+          </div>
           <p ylWords>{{ worked() }}</p>
           @if (nature().kind !== 'leather') {
             <p ylWords>Cloth that shrinks is cut larger by its per cent, unless a job says that it is washed first.</p>
@@ -206,6 +223,9 @@ export class ClothsPanel {
   protected readonly kinds = CLOTH_KINDS.map((value) => ({ value, name: KIND_WORDS[value] }));
   protected readonly nature = computed(() => natureOf(this.cloth() ?? {}));
   protected readonly worked = computed(() => WORKED[this.nature().kind]);
+  readonly #dialogs = inject(Dialogs);
+  readonly #pictures = inject(PicturesApi);
+  protected readonly address = (id: string): string => this.#pictures.address(id);
   protected readonly rows = computed(() =>
     this.#list.rows().map((one) => {
       const { id, name, widthMm, oneWay, pattern, shrinkAlongPercent = 0, shrinkAcrossPercent = 0 } = one;
@@ -227,8 +247,8 @@ export class ClothsPanel {
     return `${along} × ${across}${halfDrop ? ', half drop' : ''}`;
   }
 
-  /** A new cloth like the one in hand. */
-  protected add(like: Cloth): void {
+  /** A new cloth like the one in hand, but for its picture. */
+  protected add({ picture: _of, ...like }: Cloth): void {
     this.#list.add(like, `${like.name}, another`);
   }
 
@@ -252,6 +272,16 @@ export class ClothsPanel {
     this.set({
       pattern: pattern.alongMm === 0 && pattern.acrossMm === 0 ? undefined : both ? pattern : { ...straight, ...(change.halfDrop ? { halfDrop: true } : {}) },
     });
+  }
+
+  /** A picture of the cloth, which also gives its colour. */
+  protected async photo(cloth: Cloth): Promise<void> {
+    const data: ClothPictureData = {
+      cloth,
+      inWords: { units: this.units(), step: STEP },
+      taken: (picture, tint) => this.set({ picture, tint }),
+    };
+    await this.#dialogs.open(async () => (await import('./cloth-picture-dialog')).ClothPictureDialog, { data, labelledBy: 'cloth-picture-title' });
   }
 
   /** What only another kind has is taken off: hides are leather. */

@@ -1,6 +1,5 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, type ElementRef, inject, signal, viewChild } from '@angular/core';
-import { Icon } from '../shared/icon';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import {
   bounds,
   flatten,
@@ -21,18 +20,13 @@ import {
 import type { Subscription } from 'rxjs';
 import { Choice, Switch } from '../shared/controls/choice';
 import { NumberField } from '../shared/controls/number-field';
+import { NOT_A_PICTURE, openPicture, type OpenPicture } from '../shared/reading/open-picture';
+import { PictureCorners } from '../shared/reading/picture-corners';
+import { PictureSource } from '../shared/reading/picture-source';
 import { Button, DialogFoot, DialogFrame, TrayRow, Words } from '../shared/ui/ui';
 import { HandRings, sizeOfRing } from './hand-rings';
 import { TraceWork } from './trace-work';
 import { ProgressTape } from '../shared/ui/progress-tape';
-
-/** A picture decoded and brought to a size that is fine enough: half a millimetre a pixel on a large sheet. */
-interface Picture {
-  readonly address: string;
-  readonly rgba: Uint8ClampedArray;
-  readonly width: number;
-  readonly height: number;
-}
 
 /** What a picture is for. */
 export interface PhotoData {
@@ -46,7 +40,6 @@ export interface PhotoData {
   readonly taken: (outline: Outline, parts: Readonly<Record<string, readonly (readonly Point[])[]>>) => void;
 }
 
-const MOST_PX = 2000;
 const SHEETS = [
   { value: '594x841', name: 'A1 sheet', width: 594, depth: 841 },
   { value: '420x594', name: 'A2 sheet', width: 420, depth: 594 },
@@ -59,7 +52,7 @@ const EDGES = [
   { value: 'inner', name: 'its inner edge' },
   { value: 'outer', name: 'its outer edge' },
 ];
-const CORNER_NAMES = ['front left', 'front right', 'back right', 'back left'];
+const CORNER_NAMES = ['front left', 'front right', 'back right', 'back left'].map((name) => `Corner of the sheet, ${name}`);
 const TOLERANCE_MM = 0.6;
 
 /**
@@ -68,7 +61,7 @@ const TOLERANCE_MM = 0.6;
  */
 @Component({
   selector: 'yl-photo-dialog',
-  imports: [ProgressTape, DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, Switch, NumberField, Icon],
+  imports: [ProgressTape, DialogFrame, TrayRow, Button, Words, DialogFoot, Choice, Switch, NumberField, PictureCorners, PictureSource],
   templateUrl: './photo-dialog.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
@@ -76,7 +69,6 @@ export class PhotoDialog {
   protected readonly data = inject<PhotoData>(DIALOG_DATA);
   readonly #dialog = inject(DialogRef);
   readonly #work = inject(TraceWork);
-  private readonly paper = viewChild<ElementRef<SVGSVGElement>>('paper');
   protected readonly sheets = SHEETS.map(({ value, name }) => ({ value, name }));
   protected readonly edges = EDGES;
   protected readonly ways = [
@@ -85,7 +77,7 @@ export class PhotoDialog {
   ];
   protected readonly cornerNames = CORNER_NAMES;
 
-  protected readonly picture = signal<Picture | null>(null);
+  protected readonly picture = signal<OpenPicture | null>(null);
   protected readonly corners = signal<Corners | null>(null);
   protected readonly sheet = signal('594x841');
   protected readonly ownWidth = signal(600);
@@ -96,8 +88,6 @@ export class PhotoDialog {
   protected readonly message = signal<string | null>(null);
   protected readonly traced = signal<Traced | null>(null);
   #running: Subscription | null = null;
-  #shot = 0;
-  #held: number | null = null;
 
   protected readonly size = computed(() => {
     const known = SHEETS.find((one) => one.value === this.sheet());
@@ -111,10 +101,6 @@ export class PhotoDialog {
     if (!map) return '';
     const points = flatten(traced.outline, 0.3).map((p) => mapPoint(map, { x: p.x + traced.origin.x, y: p.y + traced.origin.y }));
     return `M${points.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z`;
-  });
-  protected readonly cornersPath = computed(() => {
-    const corners = this.corners();
-    return corners ? `M${corners.map((p) => `${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('L')}Z` : '';
   });
   protected readonly found = computed(() => {
     const traced = this.traced();
@@ -131,42 +117,23 @@ export class PhotoDialog {
     });
   }
 
-  protected async choose(files: FileList | null): Promise<void> {
-    const file = files?.[0];
-    if (file) await this.#take(file);
-  }
-
-  /** The shop's camera; the one that ships is simulated and takes made pictures in turn. */
-  protected async shoot(): Promise<void> {
-    const answer = await fetch(`/api/devices/camera/picture?shot=${this.#shot++}`).catch(() => null);
-    if (answer?.ok) await this.#take(await answer.blob());
-    else this.message.set('The camera does not answer.');
-  }
-
-  async #take(file: Blob): Promise<void> {
+  /** Opens a picture and looks for its sheet. */
+  protected async open(file: Blob): Promise<void> {
     this.stop();
-    const bitmap = await createImageBitmap(file).catch(() => null);
-    if (!bitmap) {
-      this.message.set('This is not a picture that can be read: take a JPEG, PNG or WebP.');
+    const picture = await openPicture(file);
+    if (!picture) {
+      this.message.set(NOT_A_PICTURE);
       return;
     }
-    const scale = Math.min(1, MOST_PX / Math.max(bitmap.width, bitmap.height));
-    const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
-    const canvas = document.createElement('canvas');
-    canvas.width = width;
-    canvas.height = height;
-    const context = canvas.getContext('2d', { willReadFrequently: true });
-    if (!context) return;
-    context.drawImage(bitmap, 0, 0, width, height);
-    const { data } = context.getImageData(0, 0, width, height);
+    const { rgba, width, height } = picture;
     this.#forget();
     this.message.set(null);
     this.traced.set(null);
     this.corners.set(null);
     this.hand.clear();
-    this.picture.set({ address: URL.createObjectURL(file), rgba: data, width, height });
+    this.picture.set(picture);
     this.busy.set('sheet');
-    this.#running = this.#work.run({ kind: 'find', rgba: data, width, height }).subscribe((said) => {
+    this.#running = this.#work.run({ kind: 'find', rgba, width, height }).subscribe((said) => {
       if (said.kind !== 'sheet') return;
       this.busy.set(null);
       const [w, h] = [width, height];
@@ -239,41 +206,9 @@ export class PhotoDialog {
     this.traced.set(null);
   }
 
-  protected hold(index: number, event: PointerEvent): void {
-    this.#held = index;
-    this.paper()?.nativeElement.setPointerCapture(event.pointerId);
-  }
-
-  protected drag(event: PointerEvent): void {
-    const [index, at, picture] = [this.#held, this.#inPicture(event), this.picture()];
-    if (index === null || !at || !picture) return;
-    this.#put(index, { x: Math.max(0, Math.min(picture.width, at.x)), y: Math.max(0, Math.min(picture.height, at.y)) });
-  }
-
-  /** Where a pointer is in the picture, pixels. */
-  #inPicture({ clientX, clientY }: PointerEvent): Point | null {
-    const toPicture = this.paper()?.nativeElement.getScreenCTM()?.inverse();
-    if (!toPicture) return null;
-    const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(toPicture);
-    return { x, y };
-  }
-
-  protected drop(): void {
-    this.#held = null;
-  }
-
-  protected nudge(index: number, event: KeyboardEvent): void {
-    const by = { ArrowUp: [0, -1], ArrowDown: [0, 1], ArrowLeft: [-1, 0], ArrowRight: [1, 0] }[event.key];
-    const at = this.corners()?.[index];
-    if (!by || !at) return;
-    event.preventDefault();
-    const step = event.shiftKey ? 10 : 1;
-    this.#put(index, { x: at.x + (by[0] ?? 0) * step, y: at.y + (by[1] ?? 0) * step });
-  }
-
-  #put(index: number, to: Point): void {
+  protected setCorners(corners: Corners | null): void {
     this.traced.set(null);
-    this.corners.update((corners) => corners && (corners.map((p, i) => (i === index ? to : p)) as unknown as Corners));
+    this.corners.set(corners);
   }
 
   /** Points are put round it by hand, and not found. */
@@ -312,9 +247,8 @@ export class PhotoDialog {
   protected readonly ready = computed(() => (this.byHand() ? this.#handOutline() !== null : this.traced() !== null));
 
   /** A point by hand, where it is pressed. */
-  protected point(event: PointerEvent): void {
-    const at = this.#inPicture(event);
-    if (this.byHand() && at && this.#held === null) this.hand.add(at);
+  protected point(at: Point): void {
+    if (this.byHand()) this.hand.add(at);
   }
 
   protected take(): void {
