@@ -31,6 +31,19 @@ export interface SkinRun {
 /** Which line a welt's cord follows: the rim above, the rim below, or all round one plate that runs over the front. */
 export type CordLine = 'upper' | 'lower' | 'over-front';
 
+/** A folded strip of cloth along the outside of the band: a tie laid along it from its mark, or a handle. */
+export interface SkinStrap {
+  readonly piece: string;
+  /** Its ends along the plan's seam line, mm from its first point. It runs clockwise where the second is the lesser. */
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly wideMm: number;
+  /** Over the band's lower edge, or over its middle. */
+  readonly over: 'edge' | 'middle';
+  /** Where the side that is seen begins on the piece: its lower left corner. */
+  readonly onPiece: Point;
+}
+
 /** How the pieces of a cover lie on the closed cushion. Between its runs the band is looked up by the nearest one. */
 export interface Skin {
   readonly upper: SkinFace;
@@ -39,7 +52,9 @@ export interface Skin {
   readonly band: readonly SkinRun[];
   /** The welt's strip along each line that it follows. */
   readonly cords: readonly { readonly piece: string; readonly line: CordLine }[];
-  /** Where the zip's teeth lie: a run of the rim, at a share of the height. */
+  /** What is fastened on its outside. */
+  readonly straps?: readonly SkinStrap[];
+  /** Where the zip's teeth are seen: a run of the rim, at a share of the height. */
   readonly zip?: { readonly fromMm: number; readonly toMm: number; readonly share: number } | null;
   /** The seam line that the plates meet in where it is not the sewn size's own. */
   readonly rim?: Outline;

@@ -12,4 +12,5 @@ export * from './solid-words';
 export * from '../form/solid/borders';
 export * from '../form/solid/slice';
 export * from '../form/solid/sat-on';
+export { isStrap } from '../form/solid/strap-part';
 export * from './solid-sitting';

@@ -1,7 +1,18 @@
+import type { SkinStrap } from '../form/skin';
 import type { Planned } from '../plan/cushion/cushion-plan';
 import { crownsOf } from './solid';
 
 const EDGES = { soft: '', seam: 'plain seams', welt: 'welt', ridge: 'top-stitched ridge', roll: 'stitched roll' } as const;
+
+/** Ties and handles, in words. */
+function strapWords(straps: readonly SkinStrap[]): string[] {
+  const handles = straps.filter(({ over }) => over === 'middle').length;
+  const pairs = (straps.length - handles) / 2;
+  return [
+    ...(pairs ? [pairs === 1 ? 'a pair of ties' : `${pairs} pairs of ties`] : []),
+    ...(handles ? [handles === 1 ? 'a handle' : `${handles} handles`] : []),
+  ];
+}
 
 /** What is seen of the closed cushion, in words: `crowned 21 mm on both faces, welt round both edges, zip at the back`. `size` prints a length. */
 export function roundWords(one: Planned, size: (mm: number) => string): string {
@@ -26,7 +37,12 @@ export function roundWords(one: Planned, size: (mm: number) => string): string {
     envelope: 'envelope at the back',
     staples: 'stapled underneath',
   };
-  return [crown, ...(edge ? [`${edge} ${round}`] : []), ...(lines.softFront ? ['no seam over the front'] : []), ...(closing ? [closed[closing]] : [])].join(
-    ', ',
-  );
+  const strapped = strapWords(cover.skin?.straps ?? []);
+  return [
+    crown,
+    ...(edge ? [`${edge} ${round}`] : []),
+    ...(lines.softFront ? ['no seam over the front'] : []),
+    ...(closing ? [closed[closing]] : []),
+    ...strapped,
+  ].join(', ');
 }

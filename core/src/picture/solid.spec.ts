@@ -10,6 +10,7 @@ import { SHAPES, type Template } from '../template/shapes/shapes';
 import { areaOf, areaOnPiece, openSides, skinOf, volumeOf } from '../testing/mesh';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { solidOf } from './solid';
+import { roundWords } from './solid-words';
 
 const shop = demoShop();
 
@@ -167,6 +168,57 @@ describe('the cushion in the round', () => {
     );
     expect(highAtFront).toBeGreaterThan(55);
     expect(highAtFront).toBeLessThan(61);
+  });
+
+  it('has ties laid along the band from their mark, handles in the middle of its longest side, and shows of the zip what no pocket covers', () => {
+    // 590 × 490: the back's middle is 590 + 490 + 295 mm round from the front's left corner.
+    const cushion = (ends: 'plain' | 'pocket'): Planned =>
+      solved(
+        sampleCushion({
+          wrapLoftMm: 0,
+          template: { shape: 'rectangle', widthMm: 590, depthMm: 490 },
+          given: 'sewn',
+          marks: [{ kind: 'tie', edge: 'back', share: 0.5 }],
+          construction: construction.schema.parse({
+            ...construction.defaults(),
+            handles: 1,
+            tieLengthMm: 150,
+            tieWidthMm: 20,
+            zipEnds: ends,
+            zipReach: 'back',
+          }) as Construction,
+        }),
+      )!;
+    const construction = CONSTRUCTIONS.find(({ kind }) => kind === 'boxed')!;
+    const pocketed = cushion('pocket');
+    const solid = solidOf(pocketed, { bulge: 0 })!;
+    const straps = solid.parts.filter(({ id }) => id.startsWith('strap-'));
+    expect(straps.map(({ piece }) => piece)).toEqual(['tie', 'tie', 'handle']);
+    expect(roundWords(pocketed, String)).toMatch(/zip at the back, a pair of ties, a handle$/);
+    const thick = 1.4;
+    const handle = shop.assume('handleLengthMm', 'metric') * shop.assume('handleWidthMm', 'metric') * thick;
+    straps.forEach((strap, i) => {
+      expect(openSides([strap]))
+        .withContext(strap.id)
+        .toBe(0);
+      expect(volumeOf([strap]) / [150 * 20 * thick, 150 * 20 * thick, handle][i]!)
+        .withContext(strap.id)
+        .toBeCloseTo(1, 1);
+    });
+    const [right, left, front] = straps.map((strap) => boundsOf([strap]));
+    // Counter-clockwise along the back is towards the left.
+    expect([left!.low.x, left!.high.x, right!.low.x, right!.high.x].map(Math.round)).toEqual([295, 445, 145, 295]);
+    expect(Math.max(left!.high.y, right!.high.y)).toBeLessThan(490 + 2);
+    expect(front!.low.y).toBeGreaterThan(-7);
+    expect(front!.high.y).toBeLessThan(0);
+    expect((front!.low.x + front!.high.x) / 2).toBeCloseTo(295, 6);
+    const teeth = (one: Planned): number => {
+      const { low, high } = boundsOf(solidOf(one, { bulge: 0 })!.parts.filter(({ id }) => id === 'zip'));
+      return high.x - low.x;
+    };
+    const pocket = shop.assume('zipPocketMm', 'metric');
+    expect(pocket).toBeGreaterThan(5);
+    expect(Math.abs(teeth(cushion('plain')) - teeth(pocketed) - 2 * pocket)).toBeLessThan(6);
   });
 
   it('puts each piece where it is sewn: the front’s middle of plate and boxing meet, and the plaque stands at the back', () => {

@@ -35,6 +35,8 @@ export interface Band {
   readonly ends: readonly SeamDraft[];
   /** Where its pieces stand round the cushion. */
   readonly runs: readonly SkinRun[];
+  /** What of the zip lies under a pocket or a placket at each of its ends, mm. */
+  readonly coversMm: number;
   /** The opening's start and end, mm round the sewn outline. */
   readonly zip: { readonly startMm: number; readonly endMm: number } | null;
   /** The band's lower edge beside the opening and along it, with the same runs of the bottom plate, where it is closed by hand. */

@@ -8,7 +8,7 @@ import type { PlaquePlaces } from '../plaque/ask';
 import { stripEdge } from '../sewing/cloth-piece';
 import { lowerEdges, runsFrom, type Band, type BandPart } from './band';
 import { cornersOf } from './corners';
-import { clearOf, endsOf, placketPiece, type BandEnds } from './ends';
+import { clearOf, coveredMm, endsOf, placketPiece, type BandEnds } from './ends';
 import { stripLengths } from './joins';
 import { bandLie, middleOf, type BandLie } from './lie';
 import { bandParts, joinSeam } from './parts';
@@ -55,6 +55,7 @@ function closedByHand({ sewn, handOpening: opening }: BoxingRequest, { onBand, l
     clear: opening,
     plaque: null,
     plackets: [],
+    coversMm: 0,
     topEdge: edge('upper'),
     bottomEdge: edge('lower'),
     joins: [...shared.joins, { ...ring, id: 'boxing-ring', words: 'the boxing’s two ends' }],
@@ -82,6 +83,7 @@ function withPlaque(request: BoxingRequest, { reached, plaque: makePlaque }: Non
     clear: clearOf(reached.opening, request.ends),
     plaque,
     plackets,
+    coversMm: coveredMm(request.ends, request.seam.value),
     topEdge: [...boxing.map((piece) => stripEdge(piece, 'upper')), ...plaque.topEdge],
     bottomEdge: [...boxing.map((piece) => stripEdge(piece, 'lower')), ...plaque.bottomEdge],
     ends: [

@@ -22,6 +22,12 @@ export function clearOf(opening: Figure, { kind, pocket }: EndAsk): Figure {
   return kind === 'pocket' && pocket.value > 0 ? sum('what shows of the opening', opening, minus(pocket, 2)) : opening;
 }
 
+/** What lies over each end of the zip, mm: a pocket as deep as it is, a placket's longer half past its seam. */
+export function coveredMm({ kind, pocket, placketLength, placketShortMm }: EndAsk, seamMm: number): number {
+  if (kind === 'pocket') return pocket.value;
+  return kind === 'placket' ? Math.max(0, (placketLength.value + placketShortMm) / 2 - seamMm) : 0;
+}
+
 /** A small piece that hides an end of the zip: two a cushion, as high as the boxing. */
 export function placketPiece({ ends, cutHeight, lower, upper, seam }: BoxingRequest): Piece {
   return clothStrip(

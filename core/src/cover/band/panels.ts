@@ -164,6 +164,7 @@ function closedBack({ sewn, sizes, lower, handOpening }: PanelRequest, { front, 
   return {
     panels: true,
     plackets: [],
+    coversMm: 0,
     problems,
     opening: handOpening,
     clear: handOpening,
@@ -203,6 +204,7 @@ function zippedBack({ sewn, sizes, zipWidth }: PanelRequest, plaqueFor: NonNulla
   return {
     panels: true,
     plackets: [],
+    coversMm: 0,
     problems: [...panels.problems, ...tooThin],
     opening,
     clear: opening,

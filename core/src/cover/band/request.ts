@@ -15,6 +15,8 @@ export interface EndAsk {
   readonly hem: Figure;
   readonly lap: Figure;
   readonly placketLength: Figure;
+  /** A placket's end is folded back so far short of its other one, mm. */
+  readonly placketShortMm: number;
 }
 
 /** Where the stitches of a roll go along both edges of plate and band. */

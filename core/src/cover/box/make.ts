@@ -139,6 +139,7 @@ function bandFor(choices: Box, request: CoverRequest, roll: RollMarks | null): B
           hem: given('hem', assume('endHemMm'), 'shop'),
           lap: given('lap', assume('endLapMm'), 'shop'),
           placketLength: given('placket', assume('placketMm'), 'shop'),
+          placketShortMm: assume('placketShortMm'),
         },
         roll,
         tiesMm: tiesOf(request),
@@ -190,13 +191,7 @@ export function makeBox(choices: Box, request: CoverRequest, chalked: Chalked | 
     notions: [...notionsFor([closing], rings), ...extras.notions],
     operations: boxOperations({ choices, request, pieces, plates, welts, band, seams, closing, extras }),
     eased: plates.eased,
-    skin: boxSkin(
-      request,
-      band,
-      plates,
-      welts,
-      extras.pieces.filter(({ role }) => role === 'patch'),
-    ),
+    skin: boxSkin(request, band, plates, welts, { patches: extras.pieces.filter(({ role }) => role === 'patch'), straps: extras.straps }),
     problems: [
       ...band.problems,
       ...tieProblems(choices, request, band),

@@ -1,4 +1,4 @@
-import type { CordLine, Skin, SkinFace, SkinPlate } from '../../form/skin';
+import type { CordLine, Skin, SkinFace, SkinPlate, SkinStrap } from '../../form/skin';
 import { outlineBounds, perimeter } from '../../geometry/outline';
 import type { Piece } from '../../piece/piece';
 import type { Band } from '../band/band';
@@ -20,8 +20,14 @@ function boxFace(plate: Piece, { sewn }: CoverRequest, deep: number, patches: re
   return Math.abs(perimeter(plate.sewn) - perimeter(sewn)) > DOMED_MM ? { plates, domed: plate.sewn } : { plates };
 }
 
-/** How the pieces of a boxed cover lie on it. `patches`: what is sewn flat onto its bottom. */
-export function boxSkin(request: CoverRequest, band: Band, plates: Plates, welts: Welts | null, patches: readonly Piece[]): Skin {
+/** How the pieces of a boxed cover lie on it. `on`: the patches sewn flat onto its bottom, and what is fastened along its band. */
+export function boxSkin(
+  request: CoverRequest,
+  band: Band,
+  plates: Plates,
+  welts: Welts | null,
+  { patches, straps }: { readonly patches: readonly Piece[]; readonly straps: readonly SkinStrap[] },
+): Skin {
   const { slope, sewn } = request.sizes;
   const depth = outlineBounds(request.sewn);
   const deep = slope ? slope.slant.value / (depth.maxY - depth.minY || sewn.depth.value) : 1;
@@ -40,6 +46,7 @@ export function boxSkin(request: CoverRequest, band: Band, plates: Plates, welts
     ),
     band: band.runs,
     cords,
-    zip: band.zip && band.plaque ? { fromMm: band.zip.startMm, toMm: band.zip.endMm, share: band.plaque.split } : null,
+    straps,
+    zip: band.zip && band.plaque ? { fromMm: band.zip.startMm + band.coversMm, toMm: band.zip.endMm - band.coversMm, share: band.plaque.split } : null,
   };
 }

@@ -1,3 +1,4 @@
+import type { SkinStrap } from '../../form/skin';
 import type { Issue } from '../../kernel/issue';
 import type { Operation } from '../../piece/operation';
 import type { OutlineMark } from '../../template/marks';
@@ -22,6 +23,8 @@ export interface Added {
   readonly notions: readonly Notion[];
   readonly operations: readonly Operation[];
   readonly problems: readonly Issue[];
+  /** What of it lies along the outside of the closed cushion. */
+  readonly straps: readonly SkinStrap[];
   /** The bottom plate with the lines on which patches are sewn to it; the same one where there are none. */
   readonly bottom: Piece;
 }

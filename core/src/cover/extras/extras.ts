@@ -26,7 +26,7 @@ const EXTRAS: readonly ((ask: ExtraAsk<Extras>) => Partial<Added>)[] = [addTies,
 
 /** Everything that was asked for besides plates, band, closing and welt. Each sees the bottom plate as the one before it left it. */
 export function extrasOf(ask: ExtraAsk<Extras>): Added {
-  const none: Added = { pieces: [], seams: [], notions: [], operations: [], problems: [], bottom: ask.bottom };
+  const none: Added = { pieces: [], seams: [], notions: [], operations: [], problems: [], straps: [], bottom: ask.bottom };
   return EXTRAS.reduce((sofar, add): Added => {
     const added = add({ ...ask, bottom: sofar.bottom });
     return {
@@ -35,6 +35,7 @@ export function extrasOf(ask: ExtraAsk<Extras>): Added {
       notions: [...sofar.notions, ...(added.notions ?? [])],
       operations: [...sofar.operations, ...(added.operations ?? [])],
       problems: [...sofar.problems, ...(added.problems ?? [])],
+      straps: [...sofar.straps, ...(added.straps ?? [])],
       bottom: added.bottom ?? sofar.bottom,
     };
   }, none);

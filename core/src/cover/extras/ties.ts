@@ -6,6 +6,8 @@ import type { Field } from '../contract';
 import { enteredOr } from '../sewing/entered-or';
 import { lengthField } from '../sewing/fields';
 import { lengthWithin } from '../sewing/lengths';
+import { tiesOf } from '../plate/plate';
+import { stripEdge } from '../sewing/cloth-piece';
 import { marksOf, type Added, type ExtraAsk } from './contract';
 import { foldedEdge, foldedStrip } from './folded-strip';
 
@@ -26,7 +28,10 @@ export function addTies({ choices, request }: ExtraAsk<Ties>): Partial<Added> {
   const length = enteredOr('tie', choices.tieLengthMm, 'tieLengthMm', assume);
   const wide = enteredOr('tie, wide', choices.tieWidthMm, 'tieWidthMm', assume);
   const tie = foldedStrip({ role: 'tie', remark: 'two a mark', length, wide, turnIn, count: 2 * ties });
+  // Seen laid along the band, one either way from its mark.
+  const laid = { piece: tie.id, wideMm: wide.value, over: 'edge', onPiece: stripEdge(tie, 'lower').from } as const;
   return {
+    straps: tiesOf(request).flatMap((mm) => [1, -1].map((way) => ({ ...laid, fromMm: mm, toMm: mm + way * length.value }))),
     pieces: [tie],
     seams: [foldedEdge(tie, 'ties', 'each tie folded and top-stitched')],
     operations: [

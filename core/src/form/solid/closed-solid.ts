@@ -11,6 +11,7 @@ import { fallAt, levelsOf, type RoundedEdge } from './front';
 import { rimOf, type RimPoint } from './rim';
 import { boundsOf, placed, type Solid, type SolidPart } from './solid';
 import { plateLines } from './plate-lines';
+import { strapPart } from './strap-part';
 import { stitchRow, tube, type Loop } from './tube';
 
 /** How a face rises over its rim. */
@@ -138,9 +139,10 @@ export function closedSolid(ask: SolidAsk): Solid {
     ...bandParts({ columns, skin, roundMm: round, rowMm: BAND_MM, mostRows: MOST_ROWS, partsOf: ask.partsOf, ...heads }),
   ];
   const trims = ask.trims.map((trim, i) => trimPart(trim, i, columns));
+  const straps = (skin.straps ?? []).map((strap, i) => strapPart(strap, i, columns, round, ask.materialOf(strap.piece)));
   const zip = zipPart(ask, columns);
   const core = ask.core ? coreParts(ask.core, ask.rim, ask.over.share) : [];
-  const all = [...cover, ...trims, ...(zip ? [zip] : []), ...core];
+  const all = [...cover, ...trims, ...straps, ...(zip ? [zip] : []), ...core];
   return { parts: standing(ask.lie === 'along' ? placed(all, ({ x, y, z }) => ({ x: z, y: x, z: y })) : all) };
 }
 

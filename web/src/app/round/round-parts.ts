@@ -1,5 +1,5 @@
 import type { ClothPattern, Plan } from '@yardland/core';
-import { clothPlaces, type ClothPlace, type Solid, type SolidPart } from '@yardland/core/solid';
+import { clothPlaces, isStrap, type ClothPlace, type Solid, type SolidPart } from '@yardland/core/solid';
 
 /** Which way a part moves when the cushion is taken apart, and how far, as a share of its size; and when it is put in place, by the order of work. */
 export interface Apart {
@@ -9,6 +9,9 @@ export interface Apart {
   /** Its turn, from 0 for the first. */
   readonly turn: number;
 }
+
+/** What is fastened on the band comes away further than the band does. */
+const STRAP_WAY = 1.35;
 
 /** The middle of a part. */
 function middleOf({ positions }: SolidPart): readonly [number, number, number] {
@@ -33,11 +36,14 @@ export function apartOf({ parts }: Solid, operations: readonly { readonly phase:
     if (part.id.endsWith(':bottom')) return { x: 0, y: 0, z: -0.55 };
     // The filling is pushed in at the back; on a board the cover is drawn over it.
     if (part.kind === 'core') return onBoard ? { x: 0, y: 0, z: 0 } : { x: 0, y: 1.5, z: 0 };
-    if (part.kind === 'cord' || (part.kind === 'stitch' && part.piece === 'ridge')) return { x: 0, y: 0, z: middleOf(part)[2] > centre[2] ? 0.72 : -0.35 };
+    const strap = isStrap(part);
+    if ((part.kind === 'cord' && !strap) || (part.kind === 'stitch' && part.piece === 'ridge'))
+      return { x: 0, y: 0, z: middleOf(part)[2] > centre[2] ? 0.72 : -0.35 };
     const [dx, dy] = [x - centre[0], y - centre[1]];
     const long = Math.hypot(dx, dy);
     // A band that goes all round has no side to go to.
-    return long < 5 ? { x: 0, y: 0, z: -0.2 } : { x: dx / long, y: dy / long, z: 0 };
+    const far = strap ? STRAP_WAY : 1;
+    return long < 5 ? { x: 0, y: 0, z: -0.2 } : { x: (far * dx) / long, y: (far * dy) / long, z: 0 };
   });
   const orderOf = ({ piece, kind }: SolidPart): number => (kind === 'core' ? (onBoard ? -1 : Infinity) : known(piece));
   const turns = [...new Set(parts.map(orderOf))].sort((a, b) => a - b);

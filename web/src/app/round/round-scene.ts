@@ -1,4 +1,4 @@
-import { bordersOf, boundsOf, satOn, shaded, sliceOf, type Sitting, type Solid, type SolidLook, type SolidPart } from '@yardland/core/solid';
+import { bordersOf, boundsOf, isStrap, satOn, shaded, sliceOf, type Sitting, type Solid, type SolidLook, type SolidPart } from '@yardland/core/solid';
 import {
   AmbientLight,
   BufferAttribute,
@@ -7,6 +7,7 @@ import {
   Color,
   DirectionalLight,
   DoubleSide,
+  EdgesGeometry,
   Group,
   HemisphereLight,
   LineBasicMaterial,
@@ -58,6 +59,8 @@ const CHALK = '#fbf8ee';
 /** Seams that are not chalked show as a fine shadow. */
 const SEAM = '#17140f';
 const SEAM_OPACITY = 0.34;
+/** A strap is drawn with those edges on which it turns by more than this. */
+const STRAP_EDGE_DEG = 40;
 /** Dots a point of a picture that stands still, where the screen has them. */
 const STILL_RATIO = 2;
 
@@ -240,14 +243,18 @@ export class RoundScene {
     mesh.castShadow = part.kind !== 'stitch';
     mesh.receiveShadow = part.kind !== 'stitch';
     this.#cushion.add(mesh);
-    const borders = part.kind === 'cover' ? bordersOf(part) : new Float32Array();
-    if (!borders.length) return { mesh, lines: null, apart };
-    const lines = new LineSegments(
-      new BufferGeometry().setAttribute('position', new BufferAttribute(borders, 3)),
-      new LineBasicMaterial({ transparent: true, polygonOffset: true, polygonOffsetFactor: -2, clippingPlanes: [] }),
-    );
+    const borders = this.#bordersOf(part, geometry);
+    if (!borders) return { mesh, lines: null, apart };
+    const lines = new LineSegments(borders, new LineBasicMaterial({ transparent: true, polygonOffset: true, polygonOffsetFactor: -2, clippingPlanes: [] }));
     this.#cushion.add(lines);
     return { mesh, lines, apart };
+  }
+
+  /** A seam round each piece of the cover, and the edges of a strap; null where nothing is drawn. */
+  #bordersOf(part: SolidPart, geometry: BufferGeometry): BufferGeometry | null {
+    if (isStrap(part)) return new EdgesGeometry(geometry, STRAP_EDGE_DEG);
+    const borders = part.kind === 'cover' ? bordersOf(part) : new Float32Array();
+    return borders.length ? new BufferGeometry().setAttribute('position', new BufferAttribute(borders, 3)) : null;
   }
 
   #materialOf({ kind, material }: SolidPart): Material {

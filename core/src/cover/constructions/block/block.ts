@@ -44,7 +44,7 @@ function panelsFor({ wide }: Block, request: CoverRequest): Band {
     panels: true,
     opened: null,
     handOpening: none,
-    ends: { kind: 'plain', pocket: none, hem: none, lap: none, placketLength: none },
+    ends: { kind: 'plain', pocket: none, hem: none, lap: none, placketLength: none, placketShortMm: 0 },
     stripMm: cloth.railroaded ? Infinity : cloth.usableMm,
     tiesMm: [],
     jointClearMm: assume('jointClearMm'),
