@@ -5,6 +5,8 @@ import type { Look, SceneItem } from '../shared/table/scene';
 
 /** Room between rows or sheets, as a share of the material's width. */
 const GAP = 0.26;
+/** Of the room between two rows, what words there have. */
+const ROW_WORDS = 0.7;
 /** A roll is folded into rows so that the whole is about this much wider than high. */
 const ASPECT = 1.5;
 
@@ -40,7 +42,8 @@ export function bandItems(band: Band, index: number, answer: LayAnswer, words: s
   const { x, y, width, length } = band;
   const items: SceneItem[] = [
     boxArea(`material-${index}`, { x, y: y - width, width: length, height: width }, 'material'),
-    { kind: 'note', key: `band-${index}`, at: { x, y }, dy: -7, text: words, look: 'small' },
+    // Between two rows the words also stand clear of the row below.
+    { kind: 'note', key: `band-${index}`, at: { x, y }, dy: -7, text: words, look: 'small', ...(y < 0 ? { tall: ROW_WORDS * GAP * width } : {}) },
   ];
   if (band.sheet !== null) return items;
   const edge = width * 0.012;
