@@ -97,6 +97,17 @@ test('a patterned cloth is matched, which costs cloth, and is bought with a repe
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('checkbox', { name: 'pattern matched' })).toBeChecked();
   await expect(shop.tray()).toContainText(`${matched} m laid`, { timeout: 60_000 });
+
+  // What one piece's match costs is told among the ways to lay it, and can be let go by itself.
+  await page.getByRole('button', { name: 'Compare lays' }).click();
+  const one = page.getByRole('row', { name: /^\d+ Day mattress, .* not matched/ }).first();
+  await expect(one).toBeVisible({ timeout: 120_000 });
+  await one.getByRole('button', { name: /^Take/ }).click();
+  await expect(shop.tray()).toContainText('One piece is not matched.');
+  expect(await laid()).toBeLessThanOrEqual(matched);
+  await page.getByRole('button', { name: 'Match again' }).click();
+  await expect(shop.tray()).not.toContainText('not matched');
+  await expect(shop.tray()).toContainText(`${matched} m laid`, { timeout: 60_000 });
   await shop.saved();
 });
 

@@ -1,6 +1,6 @@
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { openShop } from '../shop/shop';
-import { compareLays } from './compare-lays';
+import { compareLays, layWays } from './compare-lays';
 import { cheapestWelt, type LayCompared, type LayWay } from './lay-ways';
 import { planSolved } from '../plan/solve';
 import { finished } from './trials';
@@ -104,5 +104,43 @@ describe('one cloth laid in other ways', () => {
     const width = tube.cushions[0]!.pieces.find(({ role }) => role === 'welt')!.height.value;
     const long = Math.max(...item.polygon.map(({ x }) => x)) - Math.min(...item.polygon.map(({ x }) => x));
     expect(long).toBeCloseTo(strips.reduce((a, b) => a + b, 0) * width * Math.SQRT2, 6);
+  });
+});
+
+describe('what a match costs', () => {
+  const on = (unmatchedPieces?: string[]) => ({
+    ...sampleJob([
+      sampleCushion({ name: 'Seat', template: { shape: 'rectangle', widthMm: 500, depthMm: 450 }, ...(unmatchedPieces ? { unmatchedPieces } : {}) }),
+      sampleCushion({ name: 'Stool', template: { shape: 'rectangle', widthMm: 520, depthMm: 460 } }),
+    ]),
+    cloth: { widthMm: 1420, material: 'meadow-jacquard', railroaded: false },
+  });
+  const motifs = (job: ReturnType<typeof on>): string[] =>
+    planSolved(job, shop)
+      .lays.flatMap(({ request }) => request.items)
+      .flatMap(({ id, motif }) => (motif ? [id] : []));
+
+  it('is told cushion by cushion, and of each piece whose pattern goes on from another’s; a way that is taken frees just that', () => {
+    const job = on();
+    const ways = layWays(planSolved(job, shop), job.cloth, shop).filter(({ way }) => way.kind === 'motif');
+    expect(ways.map(({ way }) => way.kind === 'motif' && [way.cushion, way.piece === null ? null : way.piece.replace(/ \d.*/, ''), way.matched])).toEqual([
+      ['Seat', null, false],
+      ['Seat', 'boxing', false],
+      ['Stool', null, false],
+      ['Stool', 'boxing', false],
+    ]);
+    const before = motifs(job);
+    const [seat, boxing] = ways.map((one) => motifs(one.job as ReturnType<typeof on>));
+    expect(before.some((id) => id.startsWith('0/')) && before.some((id) => id.startsWith('1/'))).toBeTrue();
+    expect(seat).toEqual(before.filter((id) => id.startsWith('1/')));
+    expect(boxing).toEqual(before.filter((id) => !id.startsWith('0/boxing')));
+    expect(boxing).toContain('0/plate');
+  });
+
+  it('offers to match again what was taken off, and then is as it was', () => {
+    const job = on(['boxing-1', 'plate']);
+    const [again] = layWays(planSolved(job, shop), job.cloth, shop).filter(({ way }) => way.kind === 'motif' && way.matched);
+    expect(again?.way).toEqual({ kind: 'motif', cushion: 'Seat', piece: null, matched: true });
+    expect(again?.job).toEqual(on());
   });
 });

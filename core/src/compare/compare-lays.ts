@@ -7,10 +7,11 @@ import type { TrialProgress } from './advice';
 import { clothName, clothUse, withClothUse } from '../plan/cloths';
 import type { ClothUse, Cushion, Job } from '../job/document';
 import { patternFor } from '../plan/lays/lays';
-import { WELT_WAYS, type LayCompared, type LayWay } from './lay-ways';
+import { WELT_WAYS, type LayCompared, type LayWay, type Tried } from './lay-ways';
+import { motifWays } from './motif-ways';
 import { clothLayKey } from '../plan/lays/planned-lay';
 import type { Solved } from '../plan/answers';
-import { plan, type Plan } from '../plan/plan';
+import type { Plan } from '../plan/plan';
 import { remnantKey } from '../plan/lays/remnants';
 import { planSolved } from '../plan/solve';
 
@@ -33,13 +34,6 @@ function withChoice(job: Job, key: string, value: string, wanted: (cushion: Cush
 
 const choiceOf = ({ construction }: Cushion, key: string): unknown => (construction as Readonly<Record<string, unknown>>)[key];
 
-interface Tried {
-  readonly way: LayWay;
-  readonly job: Job;
-  /** The cloth as it is used then. */
-  readonly use: ClothUse;
-}
-
 /** Every way worth trying for one cloth of a job, the one that stands first. */
 export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried[] {
   const { job } = before;
@@ -61,6 +55,7 @@ export function layWays(before: Plan, use: ClothUse, shop: Shop): readonly Tried
       .map((widthMm) => used({ kind: 'width', widthMm }, { ...use, widthMm })),
     ...(biased ? BIAS_WAYS.filter((way) => way !== now).map((way) => used({ kind: 'bias', way }, way === USUAL_BIAS ? plain : { ...use, bias: way })) : []),
     ...(patterned ? [used({ kind: 'pattern', matched: unmatched }, unmatched ? matched : { ...use, unmatched: true })] : []),
+    ...(patterned && !unmatched ? motifWays(before, use) : []),
     {
       way: { kind: 'straight-welt' },
       job: withChoice(job, 'weltCut', 'straight', (cushion) => biased && of('welt', cushion) && choiceOf(cushion, 'edge') === 'welt'),
@@ -144,7 +139,9 @@ export interface LaysAsked {
 
 /** The set on one cloth in every way that might take less, each really laid. Yields after each with the rows so far, so that they can be shown as they come. */
 export function* compareLays(job: Job, use: ClothUse, shop: Shop, { only, known }: LaysAsked = {}): Generator<TrialProgress, LayCompared[]> {
-  const all = layWays(plan(job, shop), use, shop);
+  // What shapes the pieces is worked out first: without it there are no lays to be asked about.
+  const shaped = planSolved(job, shop, (one) => !('key' in one), known);
+  const all = layWays(shaped, use, shop);
   const ways = only === 'welt' ? all.filter(({ way }) => WELT_WAYS.includes(way.kind)) : all;
   const of = ways.length + (only ? 0 : 1);
   const rows: LayCompared[] = [];

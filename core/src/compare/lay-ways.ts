@@ -1,5 +1,5 @@
 import type { BiasWay } from '../cover/welt/bias';
-import type { Job } from '../job/document';
+import type { ClothUse, Job } from '../job/document';
 import type { WrapWay } from '../shop/schools';
 
 /** One other way to lay the same set on a cloth. */
@@ -9,10 +9,20 @@ export type LayWay =
   | { readonly kind: 'width'; readonly widthMm: number }
   | { readonly kind: 'bias'; readonly way: BiasWay }
   | { readonly kind: 'pattern'; readonly matched: boolean }
+  /** One cushion off the pattern, or on it again; or one of its pieces that go on from others. */
+  | { readonly kind: 'motif'; readonly cushion: string; readonly piece: string | null; readonly matched: boolean }
   | { readonly kind: 'straight-welt' }
   | { readonly kind: 'boxing'; readonly strips: 'across' | 'along' }
   | { readonly kind: 'wrap'; readonly wrap: WrapWay }
   | { readonly kind: 'one-by-one' };
+
+/** A way with the job as it would be. */
+export interface Tried {
+  readonly way: LayWay;
+  readonly job: Job;
+  /** The cloth as it is used then. */
+  readonly use: ClothUse;
+}
 
 /** A way with what it takes, each a real lay. */
 export interface LayCompared {

@@ -194,6 +194,8 @@ export const cushionSchema = z.strictObject({
   construction: constructionSchema,
   /** Its main cloth, where it is not the job's. */
   cloth: clothUseSchema.optional(),
+  /** Pieces, by id, that need not lie on their cloth's pattern although the rest is matched. */
+  unmatchedPieces: z.array(z.string().min(1).max(80)).max(80).optional(),
   /** Parts of the cover that are of another cloth than its main one. */
   slots: z.partialRecord(z.enum(CLOTH_SLOTS).exclude(['main']), clothUseSchema).optional(),
   core: z.strictObject({
@@ -244,7 +246,6 @@ export const cushionSchema = z.strictObject({
     })
     .optional(),
   seat: seatSchema.optional(),
-  /** It is one of several that make up one seat: their joins match, so that a pattern runs on. */
   /** One of several across a seat; `middle` is where the seat's middle lies from this part's own, mm: a pattern is laid from there, so that it runs on from one to the next. */
   split: z
     .strictObject({

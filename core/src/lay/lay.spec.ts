@@ -193,6 +193,28 @@ describe('the lay', () => {
     expect(pinsThatHold(ground, [first, lie('a', 1, 100, 100), lie('b', 0, 500, 0), lie('b', 9, 0, 700)])).toEqual([first, lie('b', 0, 500, 0)]);
   });
 
+  it('slides a piece along slanting edges, and into the corner between two of them', () => {
+    // Two right-angled triangles beside each other with their long sides up, as a valley: x + y = 200 on the left, y = x − 200 on the right.
+    const left = { id: 'left', polygon: ring([0, 0], [200, 0], [0, 200]), count: 1, turns: [0] };
+    const right = { id: 'right', polygon: ring([0, 0], [200, 0], [200, 200]), count: 1, turns: [0] };
+    const ground = request([left, right, piece('box', 100, 100, 1, [0])], { gapMm: 0 });
+    const pin = (item: string, x: number, y = 0): Placement => ({ item, copy: 0, sheet: 0, x, y, turn: 0 });
+    const [a, b] = [pin('left', 0), pin('right', 200)];
+    // The box’s lower left corner on x + y = 200: straight off the slant from either side of it, where it is near.
+    for (const [x, y] of [
+      [104, 104],
+      [90, 90],
+    ] as const) {
+      const at = nearestPlace(ground, [a], pin('box', x, y))!;
+      expect([at.x, at.y].map((mm) => Math.round(mm * 1e6) / 1e6)).toEqual([100, 100]);
+    }
+    // Its lower right corner is 100 further: x + y = 200 and y = (x + 100) − 200 meet at 150, 50.
+    const corner = nearestPlace(ground, [a, b], pin('box', 153, 58))!;
+    expect([corner.x, corner.y].map((mm) => Math.round(mm * 1e6) / 1e6)).toEqual([150, 50]);
+    const lies = { ...solveLay(ground), placements: [a, b, corner], unplaced: [], lengthMm: 400 };
+    expect(validateLay(ground, lies).filter(({ code }) => code === 'lay-too-near')).toEqual([]);
+  });
+
   it('finds the hole between pieces that are cut already, with the gap to them', () => {
     // A square of 1000 of which all but 300…500 × 400…600 is cut away.
     const taken = [

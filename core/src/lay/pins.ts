@@ -1,4 +1,4 @@
-import type { Point } from '../geometry/point';
+import { distance, type Point } from '../geometry/point';
 import { boxOf, type LayMaterial, type LayRequest, type Placement } from './contract';
 import { forbiddenBy, TOUCH_MM, type Forbidden } from './engine/forbidden';
 import { hidePanel } from './engine/hide';
@@ -7,6 +7,14 @@ import { alongFrom, offPattern, ON_PATTERN_MM, patternOf, phaseOf, rowsBetween, 
 
 /** What pins are looked at against: everything of a request but the pins. */
 type Ground = Pick<LayRequest, 'material' | 'gapMm' | 'items'>;
+
+/** Edges near to a place that are looked at for where they meet. */
+const MOST_EDGES = 60;
+/** A roll has no end: its edges are looked at so far beyond the place, mm. */
+const NEAR_MM = 5000;
+
+type Box = Readonly<Record<'minX' | 'minY' | 'maxX' | 'maxY', number>>;
+type Stretch = readonly [Point, Point];
 
 /** A place within so much of a contact is meant to be the contact, mm. */
 const SNAP_MM = 12;
@@ -39,7 +47,7 @@ function hindrances(ground: Ground, pins: readonly Placement[], moving: Turned, 
 const clear = (at: Point, hindered: readonly Hindrance[]): boolean => hindered.every(({ forbidden, x, y }) => forbidden.cost(at.x - x, at.y - y) === 0);
 
 /** Where the origin of a turned piece may be for it to lie inside the material's box. */
-function originsOf(material: LayMaterial, shape: Turned): { minX: number; minY: number; maxX: number; maxY: number } | null {
+function originsOf(material: LayMaterial, shape: Turned): Box | null {
   const box = boxOf(material);
   const origins = { minX: box.minX - shape.minX, minY: box.minY - shape.minY, maxX: box.maxX - shape.maxX, maxY: box.maxY - shape.maxY };
   return origins.maxX < origins.minX - TOUCH_MM || origins.maxY < origins.minY - TOUCH_MM ? null : origins;
@@ -51,6 +59,45 @@ function nearestOn(a: Point, b: Point, p: Point): Point {
   const square = dx * dx + dy * dy;
   const t = square === 0 ? 0 : Math.max(0, Math.min(1, ((p.x - a.x) * dx + (p.y - a.y) * dy) / square));
   return { x: a.x + t * dx, y: a.y + t * dy };
+}
+
+/** Where two stretches cross; null where they do not, or lie on one line. */
+function crossing([a, b]: Stretch, [c, d]: Stretch): Point | null {
+  const [dx, dy, ex, ey] = [b.x - a.x, b.y - a.y, d.x - c.x, d.y - c.y];
+  const over = dx * ey - dy * ex;
+  if (Math.abs(over) < 1e-9) return null;
+  const t = ((c.x - a.x) * ey - (c.y - a.y) * ex) / over;
+  const u = ((c.x - a.x) * dy - (c.y - a.y) * dx) / over;
+  return t < 0 || t > 1 || u < 0 || u > 1 ? null : { x: a.x + t * dx, y: a.y + t * dy };
+}
+
+/** Where the piece would touch two things at once near to where it is wanted, slanting ones too: where the edges of regions cross each other, or the edge of where it may lie. */
+function corners(hindered: readonly Hindrance[], wanted: Point, { minX, minY, maxX, maxY }: Box): Point[] {
+  const near = hindered
+    .flatMap(({ forbidden, x, y }) =>
+      forbidden.regions.flatMap((region) =>
+        Array.from({ length: region.corners }, (_, i): Stretch => {
+          const next = (i + 1) % region.corners;
+          return [
+            { x: x + (region.xs[i] as number), y: y + (region.ys[i] as number) },
+            { x: x + (region.xs[next] as number), y: y + (region.ys[next] as number) },
+          ];
+        }),
+      ),
+    )
+    .map((stretch) => ({ stretch, mm: distance(nearestOn(...stretch, wanted), wanted) }))
+    .sort((one, other) => one.mm - other.mm)
+    .slice(0, MOST_EDGES)
+    .map(({ stretch }) => stretch);
+  const far = Number.isFinite(maxX) ? maxX : wanted.x + NEAR_MM;
+  const ring = [
+    { x: minX, y: minY },
+    { x: far, y: minY },
+    { x: far, y: maxY },
+    { x: minX, y: maxY },
+  ];
+  const border = ring.map((p, i): Stretch => [p, ring[(i + 1) % ring.length] as Point]);
+  return near.flatMap((one, i) => [...near.slice(i + 1), ...border].flatMap((other) => crossing(one, other) ?? []));
 }
 
 /** Places where the piece would touch a hindrance: its regions' corners and the points of their edges nearest to a wanted place, and along and across from that. */
@@ -83,10 +130,9 @@ export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted:
   const pattern = patternOf(ground.material);
   const onMotifs = pattern && placesOnPattern(ground, phaseOf(pattern, ground.items, others) ?? patternAtMm, { ...wanted, ...meant }, origins);
   const edges = [origins.minX, origins.maxX].map((x) => ({ x, y: meant.y })).concat([origins.minY, origins.maxY].map((y) => ({ x: meant.x, y })));
-  const corners = [origins.minX, origins.maxX].flatMap((x) => [origins.minY, origins.maxY].map((y) => ({ x, y })));
+  const own = [origins.minX, origins.maxX].flatMap((x) => [origins.minY, origins.maxY].map((y) => ({ x, y })));
   const touching = contacts(hindered, meant);
-  // Touching two at once: what is touched along a line through another contact.
-  const twice = touching.slice(0, 400).flatMap((p) => edges.map((edge) => (edge.x === meant.x ? { x: p.x, y: edge.y } : { x: edge.x, y: p.y })));
+  const twice = [...own, ...corners(hindered, meant, origins)];
   const nearest = (places: readonly Point[], to: Point): { readonly at: Point; readonly mm: number } | undefined =>
     places
       .filter(({ x, y }) => Number.isFinite(x) && Number.isFinite(y))
@@ -99,11 +145,11 @@ export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted:
     const motif = nearest(legal, wanted);
     return motif ? { ...wanted, ...motif.at } : null;
   }
-  const contact = nearest([...edges, ...corners, ...touching, ...twice], meant);
+  const contact = nearest([...edges, ...touching, ...twice], meant);
   const place = clear(meant, hindered) && (!contact || contact.mm > SNAP_MM) ? meant : contact?.at;
   if (!place) return null;
   // In a corner near by it touches two things at once.
-  const corner = nearest([...corners, ...twice], place);
+  const corner = nearest(twice, place);
   return { ...wanted, ...(corner && corner.mm <= SNAP_MM ? corner.at : place) };
 }
 
@@ -120,12 +166,7 @@ function onPattern({ material, items }: Ground, held: readonly Placement[], pin:
 const REPEATS_NEAR = 6;
 
 /** The places on the pattern near to where a piece that has to match is wanted; null for one that need not. */
-function placesOnPattern(
-  { material, items }: Ground,
-  phaseMm: number | null,
-  wanted: Placement,
-  origins: { minX: number; minY: number; maxX: number; maxY: number },
-): Point[] | null {
+function placesOnPattern({ material, items }: Ground, phaseMm: number | null, wanted: Placement, origins: Box): Point[] | null {
   const pattern = patternOf(material);
   const motif = turnedMotif(items.find(({ id }) => id === wanted.item) ?? {}, wanted.turn);
   if (!pattern || !motif) return null;

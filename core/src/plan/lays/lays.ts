@@ -170,7 +170,7 @@ function byCloth(job: Job, plans: readonly CushionPlan[], shop: Shop): Map<strin
       }
       const pattern = patternFor(use, shop);
       if (pattern) motifs ??= motifsOf(plan.pieces, plan.cover?.seams ?? [], seatMiddle(plan.source), pattern);
-      const drawn = pattern ? motifs?.get(cut.piece.id) : undefined;
+      const drawn = pattern && !plan.source.unmatchedPieces?.includes(cut.piece.id) ? motifs?.get(cut.piece.id) : undefined;
       const at = drawn && cut.turned ? { x: cutMiddle(cut) * 2 - drawn.x, y: drawn.y } : drawn;
       const [motif] = at ? alongX([at]) : [];
       const items = here.get(cloth) ?? [];

@@ -7,7 +7,7 @@ import { Choice, Switch } from '../shared/controls/choice';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { Tickbox } from '../shared/controls/tickbox';
 import { Dialogs } from '../shared/dialogs';
-import { Button, TrayPart } from '../shared/ui/ui';
+import { Button, LinkButton, TrayPart, Words } from '../shared/ui/ui';
 import { wayWords } from './way-words';
 
 const LYING = [
@@ -24,7 +24,7 @@ const BIAS_WAYS_WORDS = [
 /** How the cloth of a lay is used: which it is, how wide, whose, how the pieces lie on it; and the same set laid in other ways. */
 @Component({
   selector: 'yl-lay-cloth',
-  imports: [Button, Choice, QuantityField, Switch, Tickbox],
+  imports: [Button, Choice, LinkButton, QuantityField, Switch, Tickbox, Words],
   template: `
     <yl-choice class="wide" label="Cloth" [options]="cloths()" [value]="use().material ?? ''" none="a cloth of this width" (picked)="setCloth($event)" />
     <yl-quantity
@@ -53,6 +53,11 @@ const BIAS_WAYS_WORDS = [
     }
     @if (patterned()) {
       <yl-tickbox [checked]="!use().unmatched" (checkedChange)="setMatched($event)">pattern matched</yl-tickbox>
+      @if (offPattern(); as count) {
+        <p ylWords class="self-center">
+          {{ count === 1 ? 'One piece is' : count + ' pieces are' }} not matched. <button type="button" ylLink (click)="matchAgain()">Match again</button>
+        </p>
+      }
     }
     @if (biased()) {
       <yl-choice label="Bias strips" [options]="biasWays" [value]="use().bias ?? usualBias" (picked)="setBias($event)" />
@@ -83,6 +88,10 @@ export class LayCloth {
   protected readonly shrinks = computed(() => Boolean(this.#cloth()?.shrinkAlongPercent ?? this.#cloth()?.shrinkAcrossPercent));
   /** Whether the cloth of this lay has a pattern, so that it can be asked whether it is matched. */
   protected readonly patterned = computed(() => Boolean(this.#cloth()?.pattern));
+  /** Pieces of cushions that were taken off the pattern by themselves. */
+  protected readonly offPattern = computed(() =>
+    this.use().unmatched ? 0 : (this.store.job()?.cushions ?? []).reduce((count, { unmatchedPieces = [] }) => count + unmatchedPieces.length, 0),
+  );
   /** Whether welts on the bias are cut from the cloth of this lay, so that it can be asked how. */
   protected readonly biased = computed(() => this.lay().request.items.some(({ id }) => isBiasItem(id)));
 
@@ -113,6 +122,11 @@ export class LayCloth {
 
   protected setMatched(matched: boolean): void {
     this.#useOtherwise('Pattern', ({ unmatched: _before, ...use }) => (matched ? use : { ...use, unmatched: true }));
+  }
+
+  protected matchAgain(): void {
+    this.store.edit('Pattern', (job) => ({ ...job, cushions: job.cushions.map(({ unmatchedPieces: _off, ...cushion }) => cushion) }));
+    this.otherwise.emit(null);
   }
 
   /** The lay in other ways; what is taken is one step of undo. */

@@ -20,6 +20,8 @@ export function wayWords(way: LayWay, railroaded: boolean, { units, step }: SayI
       return BIAS_WORDS[way.way];
     case 'pattern':
       return way.matched ? 'Pattern matched' : 'Pattern not matched';
+    case 'motif':
+      return `${way.cushion}${way.piece === null ? '' : `, ${way.piece}`} ${way.matched ? 'matched again' : 'not matched'}`;
     case 'straight-welt':
       return 'Welt cut straight';
     case 'boxing':
