@@ -4,7 +4,7 @@ import type { Issue } from '../kernel/issue';
 
 /**
  * A pattern woven into or printed on a roll: motifs in rows along it. A repeat of 0: none in that direction, as stripes have.
- * Where along the roll the first motif lies is not known before the cloth is on the table, so the lay chooses it.
+ * Where along a roll the first motif lies is not known before the cloth is on the table, so the lay chooses it.
  */
 export interface LayPattern {
   /** Repeat along the roll, mm. */
@@ -32,6 +32,8 @@ export type LayMaterial =
       readonly flaws: readonly (readonly Point[])[];
       readonly soft?: readonly (readonly Point[])[];
       readonly taken?: readonly (readonly Point[])[];
+      /** Of a remnant on which a motif was found: where the first row lies across, and along it a motif of that row. */
+      readonly pattern?: LayPattern & { readonly motifAlongMm: number };
     };
 
 export interface LayItem {

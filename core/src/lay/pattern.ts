@@ -1,6 +1,6 @@
 import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
-import { placed, turnedBy, type LayItem, type LayMaterial, type LayPattern, type Placement } from './contract';
+import { placed, turnedBy, type LayItem, type LayMaterial, type LayPattern, type LayRequest, type Placement } from './contract';
 
 /** A motif may be off the mark by this, mm: double-precision noise, not a rule. */
 export const ON_PATTERN_MM = 1e-3;
@@ -10,7 +10,14 @@ const modulo = (value: number, by: number): number => ((value % by) + by) % by;
 
 /** The pattern of a material, where it has one. */
 export function patternOf(material: LayMaterial): LayPattern | null {
-  return material.kind === 'roll' ? (material.pattern ?? null) : null;
+  return material.kind === 'sheet' ? null : (material.pattern ?? null);
+}
+
+/** Where along a material a motif of its first row lies, where that is known before anything is laid; null where the lay may choose. */
+export function knownPhase(material: LayMaterial): number | null {
+  return material.kind === 'hide' && material.pattern
+    ? phaseAt(material.pattern, { x: material.pattern.motifAlongMm, y: material.pattern.motifAcrossMm })
+    : null;
 }
 
 /** Where a motif's centre falls when the item is turned and its origin is at 0; null when the item need not match. */
@@ -57,8 +64,10 @@ export function alongFrom(pattern: LayPattern, phaseMm: number, motif: Point, ro
   return fromX + modulo(phaseMm + dropOf(pattern, row) - motif.x - fromX, pattern.alongMm);
 }
 
-/** Where along a motif of row 0 lies, told by the first of some placements that has to match; null where none has. */
-export function phaseOf(pattern: LayPattern, items: readonly LayItem[], placements: readonly Placement[]): number | null {
+/** Where along a motif of row 0 lies: as it is known of the material, or told by the first of some placements that has to match; null where neither tells. */
+export function phaseOf({ material, items }: Pick<LayRequest, 'material' | 'items'>, placements: readonly Placement[]): number | null {
+  const [pattern, known] = [patternOf(material), knownPhase(material)];
+  if (known !== null || !pattern) return known;
   for (const { item, turn, x, y } of placements) {
     const motif = turnedMotif(items.find(({ id }) => id === item) ?? {}, turn);
     if (motif) return phaseAt(pattern, { x: x + motif.x, y: y + motif.y });

@@ -128,7 +128,7 @@ export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted:
   const inside = (p: Point): Point => ({ x: Math.min(origins.maxX, Math.max(origins.minX, p.x)), y: Math.min(origins.maxY, Math.max(origins.minY, p.y)) });
   const meant = inside(wanted);
   const pattern = patternOf(ground.material);
-  const onMotifs = pattern && placesOnPattern(ground, phaseOf(pattern, ground.items, others) ?? patternAtMm, { ...wanted, ...meant }, origins);
+  const onMotifs = pattern && placesOnPattern(ground, phaseOf(ground, others) ?? patternAtMm, { ...wanted, ...meant }, origins);
   const edges = [origins.minX, origins.maxX].map((x) => ({ x, y: meant.y })).concat([origins.minY, origins.maxY].map((y) => ({ x: meant.x, y })));
   const own = [origins.minX, origins.maxX].flatMap((x) => [origins.minY, origins.maxY].map((y) => ({ x, y })));
   const touching = contacts(hindered, meant);
@@ -154,11 +154,11 @@ export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted:
 }
 
 /** Whether a piece that has to match lies on the pattern; the first one says where along it begins. */
-function onPattern({ material, items }: Ground, held: readonly Placement[], pin: Placement): boolean {
-  const pattern = patternOf(material);
-  const motif = turnedMotif(items.find(({ id }) => id === pin.item) ?? {}, pin.turn);
+function onPattern(ground: Ground, held: readonly Placement[], pin: Placement): boolean {
+  const pattern = patternOf(ground.material);
+  const motif = turnedMotif(ground.items.find(({ id }) => id === pin.item) ?? {}, pin.turn);
   if (!pattern || !motif) return true;
-  const phaseMm = phaseOf(pattern, items, [...held, pin]) ?? 0;
+  const phaseMm = phaseOf(ground, [...held, pin]) ?? 0;
   return offPattern(pattern, phaseMm, { x: pin.x + motif.x, y: pin.y + motif.y }) <= ON_PATTERN_MM;
 }
 

@@ -4,7 +4,7 @@ import type { Point } from '../geometry/point';
 import { polygonArea, polygonGap } from '../geometry/polygon';
 import { issue, type Issue } from '../kernel/issue';
 import { edgeCuts } from './edge-to-edge';
-import { fitsPattern, offPattern, ON_PATTERN_MM, patternOf, phaseOf, turnedMotif } from './pattern';
+import { fitsPattern, knownPhase, offPattern, ON_PATTERN_MM, patternOf, phaseOf, turnedMotif } from './pattern';
 import { boxOf, isSawn, placed, type LayAnswer, type LayItem, type LayMaterial, type LayRequest, type Placement } from './contract';
 
 /** Pieces may come nearer than the gap by this, mm: double-precision noise, not a rule. */
@@ -77,9 +77,10 @@ const cutAlready = (material: LayMaterial): Laid[] =>
 function notMatched({ material, items }: LayRequest, { placements, patternAtMm = 0 }: LayAnswer): Issue[] {
   const pattern = patternOf(material);
   if (!pattern) return [];
+  const phaseMm = knownPhase(material) ?? patternAtMm;
   return placements.flatMap(({ item, copy, turn, x, y }) => {
     const motif = turnedMotif(items.find(({ id }) => id === item) ?? {}, turn);
-    const offMm = motif ? offPattern(pattern, patternAtMm, { x: x + motif.x, y: y + motif.y }) : 0;
+    const offMm = motif ? offPattern(pattern, phaseMm, { x: x + motif.x, y: y + motif.y }) : 0;
     return offMm > ON_PATTERN_MM ? [issue('error', 'lay-off-pattern', '', { piece: `${item} ${copy + 1}`, byMm: offMm })] : [];
   });
 }
@@ -88,7 +89,7 @@ function notMatched({ material, items }: LayRequest, { placements, patternAtMm =
 function legalPins({ items, pins, material, gapMm }: LayRequest): Placement[] {
   const held = cutAlready(material);
   const pattern = patternOf(material);
-  let phaseMm: number | null = null;
+  let phaseMm: number | null = knownPhase(material);
   return pins.filter((pin) => {
     const item = items.find(({ id }) => id === pin.item);
     if (!item?.turns.includes(pin.turn) || pin.copy >= item.count) return false;
@@ -97,7 +98,7 @@ function legalPins({ items, pins, material, gapMm }: LayRequest): Placement[] {
     if (again || outsideBy(laid.polygon, material, boxOf(material), item.good) > 0 || tooNear([...held, laid], gapMm + 2 * NOISE_MM).length) return false;
     const motif = turnedMotif(item, pin.turn);
     if (pattern && motif) {
-      phaseMm ??= phaseOf(pattern, items, [pin]) ?? 0;
+      phaseMm ??= phaseOf({ material, items }, [pin]) ?? 0;
       if (offPattern(pattern, phaseMm, { x: pin.x + motif.x, y: pin.y + motif.y }) > ON_PATTERN_MM / 2) return false;
     }
     held.push(laid);

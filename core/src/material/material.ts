@@ -188,6 +188,8 @@ const extent = {
   flaws: z.array(ring).max(60).optional(),
   /** Where nothing that is seen may lie: the belly of a hide. */
   soft: z.array(ring).max(20).optional(),
+  /** Of a patterned cloth: where the centre of a motif lies, from the lower left of its box. */
+  motif: z.strictObject({ alongMm: z.number().min(0).max(20_000), acrossMm: z.number().min(0).max(20_000) }).optional(),
   /** Where it came from, and when. */
   note: z.string().max(200).optional(),
 };

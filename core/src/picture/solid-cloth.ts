@@ -1,3 +1,4 @@
+import { patternOf } from '../lay/pattern';
 import { placed, turnedBy, type Placement } from '../lay/contract';
 import { bounds } from '../geometry/outline';
 import type { Point } from '../geometry/point';
@@ -10,8 +11,9 @@ export interface ClothPlace {
   /** A piece's x and y to across and along: `across = a·x + b·y + c`. */
   readonly across: readonly [number, number, number];
   readonly along: readonly [number, number, number];
-  /** Where along the roll the first motif lies; null where the lay has not chosen it. */
+  /** Where along the roll the first motif lies, and across, where it lies otherwise than on the roll; null where the lay has not chosen it. */
   readonly motifAtMm: number | null;
+  readonly motifAcrossMm: number | null;
 }
 
 /** The three numbers that take x and y to a value, from what it is at the origin and one step across and up. */
@@ -20,7 +22,7 @@ function linear(at: (p: Point) => number): readonly [number, number, number] {
   return [at({ x: 1, y: 0 }) - c, at({ x: 0, y: 1 }) - c, c];
 }
 
-function placeOf(cut: Cut, placement: Placement, motifAtMm: number | null): ClothPlace {
+function placeOf(cut: Cut, placement: Placement, motif: Pick<ClothPlace, 'motifAtMm' | 'motifAcrossMm'>): ClothPlace {
   const { minX, maxX } = bounds(cut.polygon);
   const onCloth = (p: Point): Point => {
     const drawn = cut.turned ? { x: minX + maxX - p.x, y: p.y } : p;
@@ -28,7 +30,7 @@ function placeOf(cut: Cut, placement: Placement, motifAtMm: number | null): Clot
     const [lain = p] = placed(turnedBy([drawn], -90), placement);
     return lain;
   };
-  return { across: linear((p) => onCloth(p).y), along: linear((p) => onCloth(p).x), motifAtMm };
+  return { across: linear((p) => onCloth(p).y), along: linear((p) => onCloth(p).x), ...motif };
 }
 
 /**
@@ -37,14 +39,14 @@ function placeOf(cut: Cut, placement: Placement, motifAtMm: number | null): Clot
  */
 export function clothPlaces({ lays, cushions }: Pick<Plan, 'lays' | 'cushions'>, cushion: number, piece: string): readonly ClothPlace[] {
   const cuts = cushions[cushion]?.cuts.filter((cut) => cut.piece.id === piece) ?? [];
-  return lays.flatMap(({ answer, recutOf }) => {
+  return lays.flatMap(({ answer, recutOf, request: { material } }) => {
     if (!answer || recutOf !== null) return [];
     const mine = answer.placements
       .filter(({ item }) => isOfPiece(item, { cushion, piece }))
       .sort((a, b) => Number(isTurned(a.item)) - Number(isTurned(b.item)) || a.copy - b.copy);
     return mine.flatMap((placement) => {
       const cut = cuts.find(({ turned }) => turned === isTurned(placement.item));
-      return cut ? [placeOf(cut, placement, answer.patternAtMm ?? null)] : [];
+      return cut ? [placeOf(cut, placement, { motifAtMm: answer.patternAtMm ?? null, motifAcrossMm: patternOf(material)?.motifAcrossMm ?? null })] : [];
     });
   });
 }

@@ -10,7 +10,7 @@ import { Arrangement, type Body, type Panel, type Place } from './arrangement';
 import { better, boxedCopies, fitsGround, searchBoxes, type BoxedCopy, type BoxGround } from './boxes';
 import { searchEdgeToEdge } from './guillotine';
 import { hidePanel } from './hide';
-import { layMatched, type Matched } from './matched';
+import { layMatched, type Matched, type OnPattern } from './matched';
 import { Budget, COOL, separate } from './separate';
 import { shapesOf, type Turned } from './shape';
 import { layOnRoll } from '../roll/roll';
@@ -102,7 +102,7 @@ function answerOf(question: Question, held: Held): LayAnswer {
         ? material.widthMm * material.lengthMm * held.sheets
         : Math.abs(polygonArea(material.outline)) - [...material.flaws, ...(material.taken ?? [])].reduce((sum, part) => sum + Math.abs(polygonArea(part)), 0);
   const pattern = patternOf(material);
-  const patternAtMm = pattern && phaseOf(pattern, request.items, placements);
+  const patternAtMm = pattern && phaseOf(request, placements);
   return {
     format: 'yardland/lay-answer@2',
     placements,
@@ -168,16 +168,21 @@ function matchedOf({ request, copies, shapes, bodies }: Question): Matched[] {
   });
 }
 
-/** What lies before the rest is laid round it: what a person has pinned, and on a pattern the pieces that have to match it. */
-function heldPlaces(question: Question, ground: BoxGround): readonly (Place | null)[] {
-  const { request, budget, random } = question;
-  const pins = pinsOf(question);
+/** The pattern of a material as it lies on a panel whose corner is at 0, and where along a motif is known to lie. */
+function onPattern(request: LayRequest, corner: { readonly minX: number; readonly minY: number }): OnPattern | null {
   const pattern = patternOf(request.material);
+  const known = phaseOf(request, pinsThatHold(request, request.pins));
+  return pattern && { pattern: { ...pattern, motifAcrossMm: pattern.motifAcrossMm - corner.minY }, knownPhaseMm: known === null ? null : known - corner.minX };
+}
+
+/** What lies before the rest is laid round it: what a person has pinned, and on a pattern the pieces that have to match it. `pins` as the panel has them. */
+function heldPlaces(question: Question, panel: Panel, pins: readonly (Place | null)[], on: OnPattern | null): readonly (Place | null)[] {
+  const { budget, random } = question;
   const matched = matchedOf(question).filter(({ piece }) => !pins[piece]);
-  if (!pattern || matched.length === 0) return pins;
-  const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, 1), random, pins.map(Boolean));
+  if (!on || matched.length === 0) return pins;
+  const all = new Arrangement(question.bodies, question.shapes, [panel], random, pins.map(Boolean));
   put(all, pins);
-  return layMatched(all, { matched, pattern, pinnedPhaseMm: phaseOf(pattern, request.items, pinsThatHold(request, request.pins)) }, budget, random);
+  return layMatched(all, { matched, ...on }, budget, random);
 }
 
 /** The pieces laid one by one round the pinned ones, on as many sheets as that takes. Yields after each. */
@@ -261,7 +266,7 @@ function* onRoll(question: Question): Generator<Held, Held> {
 function* onRollOrSheets(question: Question): Generator<Held, Held> {
   const { request, copies, budget, random } = question;
   const ground = groundOf(request);
-  const pins = heldPlaces(question, ground);
+  const pins = heldPlaces(question, panelsOf(ground, 1)[0] as Panel, pinsOf(question), onPattern(request, { minX: 0, minY: 0 }));
   const fixed = pins.map(Boolean);
   let best: Held = { places: copies.map(() => null), sheets: Infinity, lengthMm: Infinity };
   if (!fixed.includes(true)) {
@@ -313,16 +318,20 @@ function* edgeToEdge(question: Question): Generator<Held, Held> {
 /** A hide: as many pieces as find a place, the largest first. */
 function* onHide(question: Question): Generator<Held, Held> {
   const { request, bodies, shapes, budget, random } = question;
-  if (request.material.kind !== 'hide') throw new Error('not a hide');
-  const pins = pinsOf(question);
-  const corner = bounds(request.material.outline);
-  const all = new Arrangement(bodies, shapes, [hidePanel(request.material, request.gapMm)], random, pins.map(Boolean));
-  put(
-    all,
-    pins.map((pin) => pin && { ...pin, x: pin.x - corner.minX, y: pin.y - corner.minY }),
-  );
+  const { material, gapMm } = request;
+  if (material.kind !== 'hide') throw new Error('not a hide');
+  // A panel's lower left corner is at 0.
+  const corner = bounds(material.outline);
+  const pins = pinsOf(question).map((pin) => pin && { ...pin, x: pin.x - corner.minX, y: pin.y - corner.minY });
+  const panel = hidePanel(material, gapMm);
+  const fixed = heldPlaces(question, panel, pins, onPattern(request, corner));
+  const all = new Arrangement(bodies, shapes, [panel], random, fixed.map(Boolean));
+  put(all, fixed);
+  // What has to match and found no motif to lie on finds no place beside it either.
+  const offMotif = new Set(matchedOf(question).map(({ piece }) => piece));
+  const free = freePieces(question, fixed).filter((i) => !offMotif.has(i));
   const held = (): Held => ({ places: copyOf(all), sheets: 1, lengthMm: endOf(all, 0) });
-  const laying = layInOrder(all, freePieces(question, pins), [0], budget);
+  const laying = layInOrder(all, free, [0], budget);
   let laid = laying.next();
   for (; !laid.done; laid = laying.next()) yield held();
   const open = laid.value;

@@ -20,6 +20,8 @@ export interface Matched {
 
 interface Tried {
   readonly places: readonly (Place | null)[];
+  /** Pieces that found no place: on a roll none. */
+  readonly open: number;
   readonly end: number;
   readonly sum: number;
 }
@@ -46,15 +48,16 @@ interface InTurn {
 }
 
 /** A pattern as it lies, and how far along it the pieces laid so far reach. */
-interface OnPattern {
+interface Laying {
   readonly pattern: LayPattern;
   readonly phaseMm: number;
   readonly end: number;
 }
 
 /** Places on the pattern for one turn of a piece, those that reach least far first on each line; a line ends with the first that is clear. */
-function* linesOf(all: Arrangement, { i, turn, box, motif }: InTurn, { pattern, phaseMm, end }: OnPattern): Generator<Point[]> {
-  const last = Math.min(box.highX, end + (BEYOND_REPEATS + 1) * pattern.alongMm - all.turned(i, turn).minX);
+function* linesOf(all: Arrangement, { i, turn, box, motif }: InTurn, { pattern, phaseMm, end }: Laying): Generator<Point[]> {
+  // A roll is looked at a little beyond what lies; a remnant whole, for flaws may lie on its nearer motifs.
+  const last = Number.isFinite(box.highX) ? box.highX : end + (BEYOND_REPEATS + 1) * pattern.alongMm - all.turned(i, turn).minX;
   const along = (row: number): number[] => {
     const first = alongFrom(pattern, phaseMm, motif, row, box.lowX);
     return Array.from({ length: Math.max(0, Math.floor((last - first) / pattern.alongMm) + 1) }, (_, k) => first + k * pattern.alongMm);
@@ -107,32 +110,39 @@ function flushPhase(all: Arrangement, { piece, motifs }: Matched, pattern: LayPa
 /** All matched pieces one after another, from what lies already. */
 function inOrder(all: Arrangement, order: readonly Matched[], pattern: LayPattern, phaseMm: number, budget: Budget): Tried {
   let end = all.places.reduce((far, place, i) => (place ? Math.max(far, all.reachOf(i)) : far), 0);
-  let sum = 0;
+  let [sum, open] = [0, 0];
   for (const matched of order) {
     budget.spend(all.bodies.length);
     const place = firstPlace(all, matched, pattern, phaseMm, end);
     all.places[matched.piece] = place;
-    if (!place) continue;
+    if (!place) {
+      open++;
+      continue;
+    }
     const reach = all.reachOf(matched.piece);
     end = Math.max(end, reach);
     sum += reach;
   }
-  return { places: [...all.places], end, sum };
+  return { places: [...all.places], open, end, sum };
 }
 
-const better = (a: Tried, b: Tried | null): boolean => !b || a.end < b.end - TOUCH_MM || (a.end < b.end + TOUCH_MM && a.sum < b.sum);
+const better = (a: Tried, b: Tried | null): boolean =>
+  !b || a.open < b.open || (a.open === b.open && (a.end < b.end - TOUCH_MM || (a.end < b.end + TOUCH_MM && a.sum < b.sum)));
 
-interface ToMatch {
-  readonly matched: readonly Matched[];
+/** A pattern, and where along it a motif of the first row lies because a pinned piece or a remnant says so; null where it may be chosen. */
+export interface OnPattern {
   readonly pattern: LayPattern;
-  /** Where a motif lies along because a pinned piece says so. */
-  readonly pinnedPhaseMm: number | null;
+  readonly knownPhaseMm: number | null;
+}
+
+interface ToMatch extends OnPattern {
+  readonly matched: readonly Matched[];
 }
 
 /**
- * Lays the pieces that have to match on the pattern, round those that are pinned, in several orders, so that they reach least far. Each piece must fit on some row of motifs. Returns all places, null for what is still to be laid.
+ * Lays the pieces that have to match on the pattern, round those that are pinned, in several orders, so that as many as can find a place and reach least far. On a roll each must fit on some row of motifs. Returns all places, null for what is still to be laid.
  */
-export function layMatched(all: Arrangement, { matched, pattern, pinnedPhaseMm }: ToMatch, budget: Budget, random: () => number): readonly (Place | null)[] {
+export function layMatched(all: Arrangement, { matched, pattern, knownPhaseMm }: ToMatch, budget: Budget, random: () => number): readonly (Place | null)[] {
   const pinned = [...all.places];
   const least = budget.left * (1 - SHARE);
   const areaOf = ({ piece }: Matched): number => all.bodies[piece]?.areaMm2 ?? 0;
@@ -142,7 +152,7 @@ export function layMatched(all: Arrangement, { matched, pattern, pinnedPhaseMm }
   for (let attempt = 0; attempt < TRIES && (attempt === 0 || budget.left > least); attempt++) {
     const next = attempt === 0 ? order : exchanged(bestOrder, random);
     const leader = next[attempt % 3 === 2 ? Math.floor(random() * next.length) : 0];
-    const phaseMm = pinnedPhaseMm ?? (leader ? flushPhase(all, leader, pattern) : null) ?? 0;
+    const phaseMm = knownPhaseMm ?? (leader ? flushPhase(all, leader, pattern) : null) ?? 0;
     pinned.forEach((place, i) => (all.places[i] = place));
     const tried = inOrder(all, next, pattern, phaseMm, budget);
     if (!better(tried, best)) continue;

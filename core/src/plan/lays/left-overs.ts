@@ -1,10 +1,21 @@
 import type { Remnant } from '../../material/material';
 import type { Plan } from '../plan';
-import { isBought, recutKey } from './planned-lay';
+import { alongFrom } from '../../lay/pattern';
+import { isBought, recutKey, type PlannedLay } from './planned-lay';
 import { leftOver } from './bought';
 
 /** What is left of a material once a job is cut, as the stockroom keeps it, without an id. */
 export type LeftOver = Remnant extends infer One ? (One extends Remnant ? Omit<One, 'id'> : never) : never;
+
+/** Where on the end of a roll a motif lies, told by the lay before it; null where nothing was matched, or none lies on it. */
+function motifOn({ request: { material }, answer }: PlannedLay, lengthMm: number): { readonly alongMm: number; readonly acrossMm: number } | null {
+  const pattern = material.kind === 'roll' ? material.pattern : undefined;
+  if (!pattern || answer?.patternAtMm === undefined) return null;
+  const row = pattern.motifAcrossMm < 0 ? 1 : 0;
+  const acrossMm = pattern.motifAcrossMm + row * pattern.acrossMm;
+  const alongMm = pattern.alongMm > 0 ? alongFrom(pattern, answer.patternAtMm, { x: 0, y: 0 }, row, answer.lengthMm) - answer.lengthMm : 0;
+  return alongMm <= lengthMm ? { alongMm, acrossMm } : null;
+}
 
 /**
  * Leftovers of a job that are worth keeping (at least `keptOffcutMm` long): the end of each roll of cloth and the last sheet of each foam, over the full usable width. Cloth the
@@ -20,6 +31,7 @@ export function leftOvers({ job, shop, lays, buy }: Plan): readonly LeftOver[] {
     const extent = { widthMm: request.material.widthMm, lengthMm, note: job.name.slice(0, 200) };
     if (subject.kind === 'foam') return [{ grade: subject.grade, thicknessMm: subject.thicknessMm, ...extent }];
     const cloth = subject.kind === 'cloth' && subject.ownLengthMm === null && request.material.kind === 'roll' ? subject.use.material : undefined;
-    return cloth === undefined ? [] : [{ cloth, ...extent }];
+    const motif = motifOn(lay, lengthMm);
+    return cloth === undefined ? [] : [{ cloth, ...extent, ...(motif ? { motif } : {}) }];
   });
 }

@@ -156,3 +156,76 @@ describe('a hide with a soft part', () => {
     expect(validateLay(request, moved).map(({ code }) => code)).toEqual(['lay-outside']);
   });
 });
+
+describe('a patterned remnant', () => {
+  // Repeats of 320 along and 350 across, every other row half a repeat further: the demo's jacquard.
+  const seats: Job = {
+    ...sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: 500, depthMm: 450 }, quantity: 2 })]),
+    cloth: { widthMm: 1420, material: 'meadow-jacquard', railroaded: false },
+    remnants: ['end'],
+  };
+  const found = { alongMm: 250, acrossMm: 410 };
+  const end = (motif?: typeof found): Remnant => ({
+    id: 'end',
+    cloth: 'meadow-jacquard',
+    lengthMm: 1500,
+    widthMm: 900,
+    // A moth hole on the motif nearest to the squared end.
+    flaws: [
+      [
+        [200, 380],
+        [300, 380],
+        [300, 440],
+        [200, 440],
+      ],
+    ],
+    ...(motif ? { motif } : {}),
+  });
+  const laid = (remnant: Remnant): Plan => planSolved(seats, openShop({ ...demoShop().document, remnants: [remnant] }));
+  const matchedOn = (made: Plan): { x: number; y: number }[] => {
+    const lay = onCloth(made).find(({ remnant }) => remnant === 'end');
+    return (lay?.answer?.placements ?? []).flatMap(({ item, x, y, turn }) => {
+      const { motif } = lay!.request.items.find(({ id }) => id === item)!;
+      return motif ? [{ x: x + (turn === 180 ? -motif.x : motif.x), y: y + (turn === 180 ? -motif.y : motif.y) }] : [];
+    });
+  };
+
+  it('takes pieces that have to match once a motif was found on it, each with its motif on one of the remnant’s own', () => {
+    expect(matchedOn(laid(end()))).toEqual([]);
+    const made = laid(end(found));
+    const motifs = matchedOn(made);
+    expect(motifs.length).toBeGreaterThan(0);
+    for (const { x, y } of motifs) {
+      const row = (y - found.acrossMm) / 350;
+      const along = (x - found.alongMm) / 160;
+      expect(Math.abs(row - Math.round(row))).toBeLessThan(1e-4);
+      expect(Math.abs(along - Math.round(along))).toBeLessThan(1e-4);
+      // Even rows have theirs at whole repeats of 320, odd ones half-way between.
+      expect(Math.abs(Math.round(along) % 2)).toBe(Math.abs(Math.round(row) % 2));
+    }
+    expect(onCloth(made).every(({ request, answer }) => answer && validateLay(request, answer).length === 0)).toBeTrue();
+    expect(made.problems.map(({ code }) => code)).not.toContain('piece-missing');
+    const bought = (one: Plan): number => one.buy.find(({ ware }) => ware === 'cloth')?.amount?.value ?? 0;
+    expect(bought(made)).toBeLessThan(bought(laid(end())));
+  });
+
+  it('is kept with the place of a motif where one lies on it, reckoned on from the lay before it', () => {
+    const { document } = demoShop();
+    // However short it is.
+    const shop = openShop({ ...document, calibration: { ...document.calibration, keptOffcutMm: 1 } });
+    const [seat] = seats.cushions;
+    const kept = [380, 420, 460, 500, 540].map((depthMm) => {
+      const made = planSolved({ ...seats, cushions: [{ ...seat!, template: { shape: 'rectangle', widthMm: 500, depthMm } }], remnants: [] }, shop);
+      return { one: leftOvers(made).find((left) => 'cloth' in left), answer: onCloth(made)[0]!.answer! };
+    });
+    const noted = kept.flatMap(({ one, answer }) => (one?.motif ? [{ ...one, motif: one.motif, answer }] : []));
+    expect(noted.length).toBeGreaterThan(0);
+    expect(noted.length).toBeLessThan(kept.length);
+    for (const { lengthMm, motif, answer } of noted) {
+      // Along from the squared end of the roll, whole repeats from the first motif of the first row, which lies half a repeat from its edge.
+      const along = (answer.lengthMm + motif.alongMm - answer.patternAtMm!) / 320;
+      expect(Math.abs(along - Math.round(along))).toBeLessThan(1e-6);
+      expect([motif.acrossMm, motif.alongMm <= lengthMm]).toEqual([175, true]);
+    }
+  });
+});

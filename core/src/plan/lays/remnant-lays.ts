@@ -17,7 +17,7 @@ function leftItems(items: readonly LayItem[], left: ReadonlyMap<string, number>)
 /**
  * The lays of a job, remnants first. Each remnant that is set aside gets a lay of what is still to be cut; what does not fit goes to the next remnant, and finally to the
  * lay of what is bought, which disappears when nothing is left for it. Each lay depends on the answers of those before it (`solvedAs`); until they are known the last one is
- * held. Pieces matched to a pattern are not laid on remnants, because where the motifs lie on one is unknown.
+ * held. Pieces matched to a pattern are laid only on remnants on which a motif was found.
  */
 export function offRemnants(job: Job, lays: readonly WantedLay[], shop: Shop, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   const aside = new Set(job.remnants ?? []);
@@ -33,12 +33,14 @@ export function offRemnants(job: Job, lays: readonly WantedLay[], shop: Shop, so
     });
     const before: WantedLay[] = [];
     for (const remnant of remnantsFor(lay.subject, shop).filter(({ id }) => aside.has(id))) {
-      const here = leftItems(items, left).filter(({ motif }) => !motif);
-      if (here.length === 0) break;
+      const { material: bought } = lay.request;
+      const material = remnantMaterial(remnant, bought.kind === 'roll' ? bought.pattern : undefined);
+      const here = leftItems(items, left).filter(({ motif }) => !motif || material.pattern);
+      if (here.length === 0) continue;
       const key = remnantKey(lay.key, remnant.id);
       const on = asked(
         { key, remnant: remnant.id, offPattern: [] },
-        { ...lay.request, material: remnantMaterial(remnant), items: here, pins: pinsOn(job, key, here), moves: movesFor(job, here, remnantMaterial(remnant)) },
+        { ...lay.request, material, items: here, pins: pinsOn(job, key, here), moves: movesFor(job, here, material) },
       );
       before.push(on);
       const { answer, problems } = solvedAs(on);

@@ -1,4 +1,4 @@
-import type { LayMaterial } from '../../lay/contract';
+import type { LayMaterial, LayPattern } from '../../lay/contract';
 import { nominalThickness, type Remnant } from '../../material/material';
 import type { Shop } from '../../shop/shop';
 import { formatSize } from '../../units/format';
@@ -21,8 +21,11 @@ export function remnantsFor(subject: LaySubject, shop: Shop): readonly Remnant[]
   return shop.document.remnants.filter((one) => isOf(one, subject, shop)).sort((a, b) => a.widthMm * a.lengthMm - b.widthMm * b.lengthMm);
 }
 
-/** A remnant as it lies on the table: its outline or its box, x along, its lower left corner at 0. */
-export function remnantMaterial({ widthMm, lengthMm, outline, flaws = [], soft = [] }: Remnant): Extract<LayMaterial, { readonly kind: 'hide' }> {
+/** A remnant as it lies on the table: its outline or its box, x along, its lower left corner at 0. `pattern`: of its cloth, which lies on it as a motif was found on it; without one nothing can be matched there. */
+export function remnantMaterial(
+  { widthMm, lengthMm, outline, flaws = [], soft = [], motif }: Remnant,
+  pattern?: LayPattern,
+): Extract<LayMaterial, { readonly kind: 'hide' }> {
   const box: readonly (readonly [number, number])[] = [
     [0, 0],
     [lengthMm, 0],
@@ -31,7 +34,9 @@ export function remnantMaterial({ widthMm, lengthMm, outline, flaws = [], soft =
   ];
   const [left, low] = [0, 1].map((axis) => Math.min(...(outline ?? box).map((point) => point[axis] ?? 0)));
   const points = (ring: readonly (readonly [number, number])[]) => ring.map(([x, y]) => ({ x: x - (left ?? 0), y: y - (low ?? 0) }));
-  return { kind: 'hide', outline: points(outline ?? box), flaws: flaws.map(points), soft: soft.map(points) };
+  const shape = { kind: 'hide', outline: points(outline ?? box), flaws: flaws.map(points), soft: soft.map(points) } as const;
+  // The row that the motif lies in counts as the first.
+  return motif && pattern ? { ...shape, pattern: { ...pattern, motifAcrossMm: motif.acrossMm, motifAlongMm: motif.alongMm } } : shape;
 }
 
 /** A remnant in words: `remnant 600 × 400 mm, Stalls`; one of leather is a hide. */

@@ -66,7 +66,7 @@ const SAME_MM = 5;
                 <th scope="row">
                   <b>{{ row.key }}</b> {{ row.words }}
                   @if (row.missing) {
-                    <small class="text-error font-semibold">{{ row.missing }} pieces find no place</small>
+                    <small class="text-error! font-semibold">{{ row.missing }} pieces find no place</small>
                   }
                 </th>
                 <td class="figure" [class.font-bold]="row.shortest">{{ row.laid }}</td>

@@ -144,7 +144,7 @@ export function layScene(lay: PlannedLay, answer: LayAnswer, { title, fit, units
     });
   }
   if (isSawn(material)) drawn.push(...cutItems(bands, lay, answer));
-  const pattern = material.kind === 'roll' ? material.pattern : undefined;
+  const pattern = material.kind === 'sheet' ? undefined : material.pattern;
   if (pattern && answer.patternAtMm !== undefined) bands.forEach((band, i) => drawn.push(...motifItems(band, i, pattern, answer.patternAtMm ?? 0)));
   if (knob) drawn.push({ kind: 'knob', key: 'move', at: knob, name: `Move ${words((picked ?? '').replace(/ \d+$/, ''))}`, look: 'mark', stepMm: MOVE_STEP_MM });
   return {

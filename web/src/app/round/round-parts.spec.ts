@@ -45,11 +45,18 @@ describe('a cloth’s picture on a piece', () => {
 
   it('has a motif where the lay has put one, and one repeat further the same again', () => {
     // The piece lies with its origin 250 across and 480 along; the first motif of a row 50 from the edge, of the roll at 160: both are motifs.
-    const place = { across: [-1, 0, 250], along: [0, 1, 480], motifAtMm: 160 } as const;
+    const place = { across: [-1, 0, 250], along: [0, 1, 480], motifAtMm: 160, motifAcrossMm: null } as const;
     const [u, v, u2, v2] = pictureUvs([0, 0, 200, 320], place, picture, pattern);
     // In the middle of the picture, a whole number of pictures away.
     expect([u! - 0.5, v! - 0.5].map((one) => Math.abs(one - Math.round(one)))).toEqual([0, 0]);
     expect([u2! - u!, v2! - v!]).toEqual([1, 1]);
+  });
+
+  it('follows the motif that was found on a remnant, and not the one of the roll', () => {
+    const place = { across: [-1, 0, 250], along: [0, 1, 480], motifAtMm: 160, motifAcrossMm: 90 } as const;
+    const [u, v] = pictureUvs([0, 0, 160, 0], place, picture, pattern).slice(2);
+    // 160 of the piece lies 90 across: there is a motif.
+    expect([u! - 0.5, v! - 0.5].map((one) => Math.abs(one - Math.round(one)))).toEqual([0, 0]);
   });
 
   it('lies as it is drawn where nothing has been laid', () => {

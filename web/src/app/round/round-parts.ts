@@ -67,7 +67,7 @@ export function pictureUvs(
   pattern: ClothPattern | null,
 ): Float32Array {
   const out = new Float32Array(uvs.length);
-  const firstAcross = pattern ? (pattern.motifMm ?? pattern.acrossMm / 2) : 0;
+  const firstAcross = place?.motifAcrossMm ?? (pattern ? (pattern.motifMm ?? pattern.acrossMm / 2) : 0);
   for (let i = 0; i < uvs.length; i += 2) {
     const [u, v] = [uvs[i] as number, uvs[i + 1] as number];
     const across = place ? place.across[0] * u + place.across[1] * v + place.across[2] - firstAcross : -u;

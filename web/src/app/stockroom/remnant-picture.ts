@@ -20,6 +20,9 @@ const path = (points: readonly Point[], heightMm: number): string => points.map(
       @for (d of flaws(); track $index) {
         <path [attr.d]="d" class="fill-ink stroke-ink [vector-effect:non-scaling-stroke]" />
       }
+      @if (cross(); as d) {
+        <path [attr.d]="d" class="fill-none stroke-chalk [vector-effect:non-scaling-stroke]" stroke-width="2" />
+      }
     </svg>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -36,7 +39,15 @@ export class RemnantPicture {
   protected readonly outline = computed(() => this.#path(this.#material().outline));
   protected readonly flaws = computed(() => this.#material().flaws.map((ring) => this.#path(ring)));
   protected readonly soft = computed(() => (this.#material().soft ?? []).map((ring) => this.#path(ring)));
-  protected readonly words = computed(() => `The remnant as it lies: ${this.flaws().length} flaws, ${this.soft().length} soft parts`);
+  /** Where a motif was found. */
+  protected readonly cross = computed(() => {
+    const { motif, widthMm } = this.remnant();
+    const arm = this.hatch();
+    return motif && `M${motif.alongMm - arm} ${widthMm - motif.acrossMm}h${2 * arm}m${-arm} ${-arm}v${2 * arm}`;
+  });
+  protected readonly words = computed(
+    () => `The remnant as it lies: ${this.flaws().length} flaws, ${this.soft().length} soft parts${this.remnant().motif ? ', a motif found' : ''}`,
+  );
 
   #path(points: readonly Point[]): string {
     return path(points, this.remnant().widthMm);

@@ -10,6 +10,7 @@ import { QuantityField } from '../shared/controls/quantity-field';
 import { ShopEditor } from '../shared/saving/shop-editor';
 import { ShopService } from '../shared/saving/shop.service';
 import { TextField } from '../shared/controls/text-field';
+import { Tickbox } from '../shared/controls/tickbox';
 import { Button, DialogFields, LinkButton, Panel, PanelHead, Rows, Tool, Words } from '../shared/ui/ui';
 import type { PhotoData } from '../template/photo-dialog';
 import { RemnantPicture } from './remnant-picture';
@@ -31,7 +32,7 @@ interface Mark {
 /** What is left over and kept, and hides with their flaws: a job sets them aside under Lay, and cuts from them first. */
 @Component({
   selector: 'yl-remnants-panel',
-  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tool, Choice, QuantityField, TextField, Icon, RemnantPicture],
+  imports: [Words, Rows, LinkButton, Panel, PanelHead, Button, DialogFields, Tool, Choice, QuantityField, TextField, Tickbox, Icon, RemnantPicture],
   template: `
     <h2 id="remnants-title">Remnants and hides</h2>
     <div class="mb-6.5 gap-4.5 grid grid-cols-[minmax(0,1fr)_minmax(20rem,40%)] items-start max-tablet:grid-cols-[minmax(0,1fr)]">
@@ -105,6 +106,33 @@ interface Mark {
                 [step]="step"
                 (entered)="set(remnant, { widthMm: $event })"
               />
+            }
+            @if (patterned(remnant)) {
+              <yl-tickbox class="self-end" [checked]="remnant.motif !== undefined" (checkedChange)="noteMotif(remnant, $event)"
+                >a motif is found on it</yl-tickbox
+              >
+              @if (remnant.motif; as motif) {
+                <yl-quantity
+                  label="Its centre, along"
+                  hint="from the left of the drawing"
+                  [value]="motif.alongMm"
+                  [min]="0"
+                  [max]="20000"
+                  [units]="units()"
+                  [step]="step"
+                  (entered)="set(remnant, { motif: { alongMm: $event, acrossMm: motif.acrossMm } })"
+                />
+                <yl-quantity
+                  label="Its centre, across"
+                  hint="from below"
+                  [value]="motif.acrossMm"
+                  [min]="0"
+                  [max]="20000"
+                  [units]="units()"
+                  [step]="step"
+                  (entered)="set(remnant, { motif: { alongMm: motif.alongMm, acrossMm: $event } })"
+                />
+              }
             }
             <yl-text label="Left of" [maxLength]="200" [value]="remnant.note ?? ''" (valueChange)="set(remnant, { note: $event })" />
           </div>
@@ -185,6 +213,16 @@ export class RemnantsPanel {
     );
   });
 
+  /** Its cloth has a pattern: pieces can be matched on it once a motif is found. */
+  protected patterned(remnant: Remnant): boolean {
+    return 'cloth' in remnant && this.#shop()?.cloths.find(({ id }) => id === remnant.cloth)?.pattern !== undefined;
+  }
+
+  /** A motif is looked for from the middle. */
+  protected noteMotif(remnant: Remnant, found: boolean): void {
+    this.set(remnant, { motif: found ? { alongMm: remnant.lengthMm / 2, acrossMm: remnant.widthMm / 2 } : undefined });
+  }
+
   #length(mm: number): string {
     return formatLengthUnit(mm, this.units(), STEP);
   }
@@ -216,7 +254,7 @@ export class RemnantsPanel {
   /** Takes a changed remnant over, or says at once what is wrong with it. */
   protected set(
     remnant: Remnant,
-    change: Partial<Record<'cloth' | 'note', string>> & Partial<Pick<Remnant, 'lengthMm' | 'widthMm' | 'outline' | MarkKind>>,
+    change: Partial<Record<'cloth' | 'note', string>> & Partial<Pick<Remnant, 'lengthMm' | 'widthMm' | 'outline' | 'motif' | MarkKind>>,
   ): void {
     const next = this.#edit.taken(remnantSchema, { ...remnant, ...change }, this.units());
     if (next) this.#edit.change((shop) => ({ ...shop, remnants: shop.remnants.map((one) => (one.id === next.id ? next : one)) }));
