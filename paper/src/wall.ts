@@ -5,7 +5,7 @@ import {
   isNotch,
   sectionOf,
   stepPicture,
-  type CushionPlan,
+  stepShown,
   type Hand,
   type Operation,
   type Plan,
@@ -187,13 +187,14 @@ interface Shown {
 /** The picture of one step. */
 function drawStep(sheet: Sheet, { plan, one, hand }: Shown, step: Operation, frame: Frame): void {
   const { staples, roll } = one.cover;
-  if (roll && step.id === 'fix/roll') drawRoll(sheet, roll, hand, frame);
-  else if (step.stages.length && step.id === 'fix/staple' && staples) {
+  const shown = stepShown(one, step);
+  if (shown === 'roll' && roll) drawRoll(sheet, roll, hand, frame);
+  else if (shown === 'staples' && staples) {
     const half = { ...frame, width: frame.width / 2 - GAP / 2 };
     drawStaplePlan(sheet, staples, half);
     drawMoments(sheet, step.stages, { ...half, x: frame.x + frame.width / 2 + GAP / 2 });
   } else if (step.stages.length) drawMoments(sheet, step.stages, frame);
-  else if (one.pieces.some(({ id }) => step.pieces.includes(id))) drawPieces(sheet, one, step, frame);
+  else if (shown === 'pieces') drawPieces(sheet, one, step, frame);
   else {
     const section = sectionOf(one, plan.shop, { units: plan.job.units, step: plan.shop.document.step });
     const tall = section.heightMm + section.overMm + section.underMm;
@@ -207,12 +208,12 @@ function drawStep(sheet: Sheet, { plan, one, hand }: Shown, step: Operation, fra
 /** Side of the code that opens a step, points. */
 const CODE = 36;
 
-const cellsOf = (one: CushionPlan, plan: Plan): Cell[] =>
+const cellsOf = (one: Planned, plan: Plan): Cell[] =>
   one.operations.map((step, i) => ({
     step,
     number: i + 1,
     words: firstSentences(filled(step.text, step.figures, plan.job.units, plan.shop.document.step)),
-    wide: step.stages.length >= WIDE_FROM || (step.id === 'fix/staple' && step.stages.length > 0),
+    wide: step.stages.length >= WIDE_FROM || stepShown(one, step) === 'staples',
   }));
 
 /**

@@ -24,6 +24,17 @@ const LETTER_IN = 2.4;
 /** How the pieces of a step lie on its drawing. */
 export type StepLying = keyof typeof GAP;
 
+/** What a step is drawn as: a plan of the whole cushion with its roll, its tufts or its staples; moment by moment; the pieces in hand; or the section of the cushion, where it has none. */
+export type StepShown = 'roll' | 'tufts' | 'staples' | 'moments' | 'pieces' | 'section';
+
+/** What a step of a cushion is drawn as. Whoever draws moments may have room for the pieces beside them. */
+export function stepShown({ cover, pieces }: Pick<Planned, 'cover' | 'pieces'>, step: Operation): StepShown {
+  const { onPlan, stages } = step;
+  if (onPlan === 'staples' ? cover.staples && stages.length : onPlan && cover.roll) return onPlan as StepShown;
+  if (stages.length) return 'moments';
+  return pieces.some(({ id }) => step.pieces.includes(id)) ? 'pieces' : 'section';
+}
+
 /** A part of a piece as it is drawn: from where to where along it, and how far it is moved along the drawing. */
 export interface DrawnPart {
   readonly fromX: number;

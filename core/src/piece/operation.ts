@@ -64,6 +64,8 @@ export interface Operation {
   readonly asks?: { readonly kind: LookKind; readonly of: string; readonly seams: readonly string[] } | undefined;
   /** What it folds, slits or turns, moment by moment; empty where the pieces in hand only meet. */
   readonly stages: readonly Stage[];
+  /** It is seen best on a plan of the whole cushion: of its staples, of its stitched roll, of its tufts. */
+  readonly onPlan?: 'staples' | 'roll' | 'tufts' | undefined;
   /** Operations that come before it, where they are in the order at all. */
   readonly after: readonly string[];
 }

@@ -3,7 +3,7 @@ import { circle } from '../shared/table/cushion-scene';
 import type { Scene, SceneItem } from '../shared/table/scene';
 
 /** Which step is drawn: the stitching of the roll, or the tufting. */
-export type StitchedStep = 'roll' | 'tufts';
+type StitchedStep = 'roll' | 'tufts';
 
 /** How far in from the stitches the turn of a side stands, and the arrow of the hand, as shares of the cushion's width: further in a small drawing, whose letters are as large. */
 const ROOM = { large: { side: 0.09, arrow: 0.145 }, small: { side: 0.12, arrow: 0 } } as const;

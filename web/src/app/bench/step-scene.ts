@@ -4,6 +4,7 @@ import {
   isNotch,
   sectionOf,
   stepPicture,
+  stepShown,
   turnedWords,
   type DrawnPiece,
   type DrawnRun,
@@ -19,7 +20,7 @@ import { stapleScene } from '../cover/staple-scene';
 import { boxArea, notchItems } from '../shared/table/cushion-scene';
 import { sectionItems } from '../shared/table/section';
 import { shifted, type Look, type Scene, type SceneItem } from '../shared/table/scene';
-import { rollScene, type StitchedStep } from './roll-scene';
+import { rollScene } from './roll-scene';
 import { stageColumns, stageItems } from './stage-scene';
 
 /** What a piece is drawn as: foam, wadding, cloth on the bias, cloth. */
@@ -89,9 +90,6 @@ function pieceItems({ piece, parts, width, height, at: { x, y }, dy, runs }: Dra
   ];
 }
 
-/** Steps that stitch the filled cushion where its roll plan says. */
-const STITCHED: Readonly<Record<string, StitchedStep>> = { 'fix/roll': 'roll', 'fix/tufts': 'tufts' };
-
 /** A step of more stages than this is drawn by them alone: beside its pieces they would be too small. */
 const MOST_BESIDE_PIECES = 3;
 /** The width that stages by themselves take, mm. */
@@ -109,17 +107,17 @@ export interface StepLook {
 
 /** How a step looks at the bench: where it staples, from below with the order; its pieces; of one that has none in hand, the cushion's section. Under the first two what it folds, slits or turns, moment by moment. */
 export function stepScene(one: Planned, step: Operation, { fit, lying, inWords, shop, hand }: StepLook): Scene {
-  const stitched = one.cover.roll ? STITCHED[step.id] : undefined;
-  if (shop && !stitched && step.stages.length === 0 && !one.pieces.some(({ id }) => step.pieces.includes(id)))
-    return sectionScene(one, fit, lying, inWords, shop);
+  const shown = stepShown(one, step);
+  if (shown === 'section' && shop) return sectionScene(one, fit, lying, inWords, shop);
   const room = lying === 'in-rows' ? 'large' : 'small';
-  const scene = stitched
-    ? rollScene(one, stitched, hand, fit, room)
-    : step.phase === 'fix' && one.cover.staples && step.stages.length
-      ? stapleScene(one, fit, inWords, room)
-      : step.stages.length > MOST_BESIDE_PIECES
-        ? { title: 'How it goes', fit, items: [] }
-        : piecesScene(one, step, fit, lying);
+  const scene =
+    shown === 'roll' || shown === 'tufts'
+      ? rollScene(one, shown, hand, fit, room)
+      : shown === 'staples'
+        ? stapleScene(one, fit, inWords, room)
+        : step.stages.length > MOST_BESIDE_PIECES
+          ? { title: 'How it goes', fit, items: [] }
+          : piecesScene(one, step, fit, lying);
   if (step.stages.length === 0) return scene;
   const places = scene.items.flatMap((item) => (item.kind === 'area' ? ('segments' in item.shape ? flatten(item.shape) : item.shape) : []));
   const box = places.length ? bounds(places) : ALONE;

@@ -111,7 +111,7 @@ export class CoverStation {
   readonly #stapled = computed(() => Boolean(this.store.cushionPlan()?.cover?.staples));
   /** The step of the work order that staples it. */
   protected readonly staplingWords = computed(() => {
-    const step = this.store.cushionPlan()?.operations.find(({ id }) => id === 'fix/staple');
+    const step = this.store.cushionPlan()?.operations.find(({ onPlan }) => onPlan === 'staples');
     const { units, step: fine } = this.store.inWords();
     return step ? filled(step.text, step.figures, units, fine) : '';
   });

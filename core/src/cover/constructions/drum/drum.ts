@@ -175,6 +175,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
     operation({
       id: 'fix/staple',
       phase: 'fix',
+      onPlan: 'staples',
       text: `Turn it over and staple the flange flat under the board: the middle of opposite sides first, look, halve the gaps, one each {0}${smooth(request.sewn) ? '' : ', {1} clear of the corners until all sides are done; then the front corners, the side before the front, and the back corners'}.`,
       figures: [given('apart', assume('stapleEveryMm'), 'shop'), given('from a corner', assume('stapleClearMm'), 'shop')],
       cautions: ['Flat, no pleat.'],

@@ -104,6 +104,7 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
     operation({
       id: 'fix/staple',
       phase: 'fix',
+      onPlan: 'staples',
       text: `Turn it over, mark a line {0} inside the frame’s edge and staple along it, one each {1}: the centre of the front, then of the back, set at an angle for it may have to come out, and the middles of the sides. Look at the top. Halve the gaps, {2} clear of the corners until all sides are done. Then each front corner, the side before the front, the slack worked into the frame’s notch; the back corners last, the back’s first staples pulled and set anew.${pleats} Trim the cloth {3} from the staples.`,
       figures: [
         line,

@@ -85,6 +85,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, stitchi
           operation({
             id: 'fix/tufts',
             phase: 'fix',
+            onPlan: 'tufts',
             text: `Set ${count} tufts from the middle outwards, {0} apart across and {1} deep, the first row half of that in: twine through to the other face and back, ${buttons ? 'a button' : 'a crossed stitch'} on both faces, held by a slipped knot, all drawn {2} deep on both faces and knotted.`,
             figures: [spacing(tufts.acrossMm), spacing(tufts.deepMm), deep],
             cautions: ['The needle goes through square to the face: the tuft underneath lies under the one on top.'],
@@ -99,6 +100,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, stitchi
     operation({
       id: 'fix/roll',
       phase: 'fix',
+      onPlan: 'roll',
       text: `Work the filling out to the edge and stitch the roll along both edges, ${stitches} stitches each. ${order} from right to left; a left hand from left to right. Stitches {0} long, {1} from one to the next, {2} inside the seam on plate and boxing; ${KNOTS[choices.knotted ?? 'each']}. It stands {3} high.`,
       figures: [bite, pitch, inset, high],
       cautions: [
