@@ -21,7 +21,7 @@ export interface SolidWishes {
 }
 
 /** Grid steps of a membrane that is only looked at: its error is far below a millimetre. */
-const STEPS = 64;
+const STEPS = 48;
 const CHORD_MM = 0.3;
 /** Of what the sides of the filling are squeezed in by, so much comes out again in the middle of the band. Assumed: no law is known. */
 const BULGE_SHARE = 0.5;

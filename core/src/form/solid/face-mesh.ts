@@ -182,8 +182,9 @@ function neighboursOf(count: number, triangles: FaceMesh['triangles']): number[]
   return sets.map((set) => [...set]);
 }
 
-/** Rounds of spreading: what is left then is far below what can be seen. */
+/** Rounds of spreading at most; it ends when no value changes by more than this any more, mm: what is left then is far below what can be seen. */
 const ROUNDS = 240;
+const SETTLED_MM = 1e-4;
 const OVER = 1.7;
 
 /** Values that are known on the rim spread over the face, each point inside the mean of its neighbours: a smooth field without highs or lows of its own. */
@@ -197,12 +198,17 @@ export function spread({ points, rimCount, neighbours }: FaceMesh, rimValues: Ar
   const level = Array.from(rimValues).every((value) => Math.abs(value - (rimValues[0] ?? 0)) < 1e-12);
   values.fill(level ? (rimValues[0] ?? 0) : mean, rimCount);
   if (level) return values;
-  for (let round = 0; round < ROUNDS; round++)
+  for (let round = 0; round < ROUNDS; round++) {
+    let most = 0;
     for (let i = rimCount; i < points.length; i++) {
       const near = neighbours[i] as readonly number[];
       let sum = 0;
       for (const n of near) sum += values[n] as number;
-      values[i] = (values[i] as number) + OVER * (sum / (near.length || 1) - (values[i] as number));
+      const change = OVER * (sum / (near.length || 1) - (values[i] as number));
+      values[i] = (values[i] as number) + change;
+      most = Math.max(most, Math.abs(change));
     }
+    if (most < SETTLED_MM) break;
+  }
   return values;
 }
