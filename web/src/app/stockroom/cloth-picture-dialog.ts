@@ -72,9 +72,9 @@ function drawn({ width, height, rgba }: ColourPicture): HTMLCanvasElement {
         }
       </div>
       @if (picture(); as shown) {
-        <div class="grid min-h-0 grid-cols-[minmax(0,1fr)_auto] items-start gap-4 max-tablet:grid-cols-[minmax(0,1fr)]">
+        <div class="grid min-h-0 grid-cols-[minmax(0,1fr)_auto] items-start gap-4 max-phone:grid-cols-[minmax(0,1fr)]">
           <yl-picture-corners
-            class="h-[44dvh]"
+            class="h-[44dvh] max-phone:h-[30dvh]"
             label="The picture with the four corners of its frame"
             [picture]="shown"
             [(corners)]="corners"
@@ -84,7 +84,7 @@ function drawn({ width, height, rgba }: ColourPicture): HTMLCanvasElement {
             <svg:path class="fill-none stroke-[#8ec3f2] stroke-3" [attr.d]="middle()" />
           </yl-picture-corners>
           <figure class="m-0 grid gap-1">
-            <canvas #shown class="block rounded-lg border border-line-strong" role="img" [attr.aria-label]="'As it lies: ' + size()"></canvas>
+            <canvas #shown class="block h-auto max-w-full rounded-lg border border-line-strong" role="img" [attr.aria-label]="'As it lies: ' + size()"></canvas>
             <figcaption class="max-w-84 text-label text-ink-soft">{{ size() }}, shown {{ many }} × {{ many }} times</figcaption>
           </figure>
         </div>

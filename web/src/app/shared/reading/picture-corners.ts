@@ -27,17 +27,22 @@ const NUDGES: Readonly<Record<string, readonly [number, number]>> = { ArrowUp: [
       <path class="fill-none stroke-[#8ec3f2] stroke-4 [stroke-dasharray:16_10]" [attr.d]="frame()" />
       <ng-content />
       @for (corner of corners() ?? []; track $index; let i = $index) {
-        <circle
-          class="fill-[rgb(29_95_158/35%)] stroke-[#fff] stroke-5 cursor-grab focus-visible:outline-none focus-visible:stroke-[#ffd23a] focus-visible:stroke-9"
+        <g
+          class="group cursor-grab outline-none"
           role="button"
           tabindex="0"
           [attr.aria-label]="names()[i]"
-          [attr.cx]="corner.x"
-          [attr.cy]="corner.y"
-          r="26"
           (pointerdown)="hold(i, $event)"
           (keydown)="nudge(i, $event)"
-        />
+        >
+          <circle class="fill-transparent" [attr.cx]="corner.x" [attr.cy]="corner.y" r="70" />
+          <circle
+            class="fill-[rgb(29_95_158/35%)] stroke-[#fff] stroke-5 group-focus-visible:stroke-[#ffd23a] group-focus-visible:stroke-9"
+            [attr.cx]="corner.x"
+            [attr.cy]="corner.y"
+            r="26"
+          />
+        </g>
       }
     </svg>
   `,
