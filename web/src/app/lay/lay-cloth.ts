@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { clothLayKey, clothName, isBiasItem, offered, USUAL_BIAS, withClothUse, type ClothUse, type Job, type PlannedLay } from '@yardland/core';
+import { clothLayKey, clothName, isBiasItem, itemRef, offered, USUAL_BIAS, withClothUse, type ClothUse, type Job, type PlannedLay } from '@yardland/core';
 import type { CompareWaysData } from '../job/compare-ways-dialog';
 import { JobStore } from '../job/job-store';
 import { knownLays } from '../job/solving/known-lays';
@@ -88,10 +88,15 @@ export class LayCloth {
   protected readonly shrinks = computed(() => Boolean(this.#cloth()?.shrinkAlongPercent ?? this.#cloth()?.shrinkAcrossPercent));
   /** Whether the cloth of this lay has a pattern, so that it can be asked whether it is matched. */
   protected readonly patterned = computed(() => Boolean(this.#cloth()?.pattern));
-  /** Pieces of cushions that were taken off the pattern by themselves. */
-  protected readonly offPattern = computed(() =>
-    this.use().unmatched ? 0 : (this.store.job()?.cushions ?? []).reduce((count, { unmatchedPieces = [] }) => count + unmatchedPieces.length, 0),
-  );
+  /** How many pieces of this lay were taken off the pattern by themselves. */
+  protected readonly offPattern = computed(() => {
+    const cushions = this.store.job()?.cushions ?? [];
+    const off = this.lay().request.items.flatMap(({ id }) => {
+      const ref = itemRef(id);
+      return ref?.kind === 'piece' && cushions[ref.cushion]?.unmatchedPieces?.includes(ref.piece) ? [`${ref.cushion}/${ref.piece}`] : [];
+    });
+    return this.use().unmatched ? 0 : new Set(off).size;
+  });
   /** Whether welts on the bias are cut from the cloth of this lay, so that it can be asked how. */
   protected readonly biased = computed(() => this.lay().request.items.some(({ id }) => isBiasItem(id)));
 
