@@ -20,8 +20,8 @@ function withUnmatched(job: Job, index: number, pieces: readonly string[]): Job 
 }
 
 /**
- * What the match costs, cushion by cushion and piece by piece: each cushion on a patterned cloth taken off its pattern by itself, and each of its pieces whose pattern goes on from another's;
- * what is off the pattern already is put back on it. A plate is not taken off alone: what goes on from it would be matched to nothing. A single cushion is not taken off by itself, for that is the whole pattern.
+ * Ways that tell what the match costs: each cushion off its pattern, and each piece that continues another's; what was taken off is put back on it. A plate is not taken off
+ * alone, since its neighbours would continue nothing; nor is a single cushion, which is the whole pattern.
  */
 export function motifWays({ job, cushions, lays }: Plan, use: ClothUse): Tried[] {
   const key = clothLayKey(use, job.cloth);

@@ -1,6 +1,6 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, type ElementRef, inject, signal, viewChild } from '@angular/core';
-import { formatSize, homography, mapPoint, type Cloth, type ClothPictureRef, type Corners, type Point, type SayIn } from '@yardland/core';
+import { formatSize, homography, mapPoint, sheetCorners, type Cloth, type ClothPictureRef, type Corners, type Point, type SayIn } from '@yardland/core';
 import { evenlyLit, meanTint, straightenedPicture, type ColourPicture } from '@yardland/core/trace';
 import { QuantityField } from '../shared/controls/quantity-field';
 import { NOT_A_PICTURE, openPicture, type OpenPicture } from '../shared/reading/open-picture';
@@ -125,37 +125,15 @@ export class ClothPictureDialog {
   });
   readonly #toPicture = computed(() => {
     const corners = this.corners();
-    return (
-      corners &&
-      homography(
-        [
-          { x: 0, y: 0 },
-          { x: 1, y: 0 },
-          { x: 1, y: 1 },
-          { x: 0, y: 1 },
-        ],
-        corners,
-      )
-    );
+    return corners && homography(sheetCorners({ width: 1, depth: 1 }), corners);
   });
   /** The frames of the repeats round the one that is framed, half of every other row further along where it is a half drop. */
   protected readonly repeats = computed(() => {
     const map = this.#toPicture();
     if (!map || !this.pattern) return '';
     const around = [-1, 0, 1].flatMap((column) => [-1, 0, 1].map((row) => ({ x: column, y: row + (this.pattern?.halfDrop && column ? 0.5 : 0) })));
-    return around
-      .map(
-        ({ x, y }) =>
-          `${path(
-            [
-              [0, 0],
-              [1, 0],
-              [1, 1],
-              [0, 1],
-            ].map(([dx, dy]) => mapPoint(map, { x: x + (dx ?? 0), y: y + (dy ?? 0) })),
-          )}Z`,
-      )
-      .join('');
+    const unit = sheetCorners({ width: 1, depth: 1 });
+    return around.map(({ x, y }) => `${path(unit.map((p) => mapPoint(map, { x: x + p.x, y: y + p.y })))}Z`).join('');
   });
   /** A cross in the middle of the frame, where the motif belongs. */
   protected readonly middle = computed(() => {
