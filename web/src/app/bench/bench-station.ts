@@ -1,4 +1,4 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { FILL_WAYS, formatNumber, HANDS, MACHINES, recutPlaces, toolsOf, type Operation, minutesInWords } from '@yardland/core';
 import { PHONE } from '../shared/screens';
@@ -8,6 +8,7 @@ import { Choice } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
 import { Icon } from '../shared/icon';
 import type { Scene } from '../shared/table/scene';
+import { Messages } from '../shared/messages';
 import { Table } from '../shared/table/table';
 import { Button, StationFrame, Tool, Words } from '../shared/ui/ui';
 import { BatchChips } from './batch-chips';
@@ -15,7 +16,7 @@ import type { CutOtherwiseData } from './cut-otherwise-dialog';
 import { BenchWork } from './bench-work';
 import { openLook, openRecut } from './mend-dialogs';
 import { waysOfOne } from '../shared/words/way-words';
-import { stepScene } from './step-scene';
+import type { stepScene } from './step-scene';
 
 /** The work order: what is done on which of the batch, the step in hand drawn, the time it takes, and what was wrong and is cut anew. */
 @Component({
@@ -30,14 +31,19 @@ export class BenchStation {
   protected readonly store = inject(JobStore);
   protected readonly work = inject(BenchWork);
   readonly #dialogs = inject(Dialogs);
+  readonly #messages = inject(Messages);
   protected readonly inWords = minutesInWords;
+
+  /** What draws a step: fetched once the page stands, for no step is drawn before its plan is made. */
+  readonly #draw = signal<typeof stepScene | null>(null);
 
   protected readonly scene = computed<Scene>(() => {
     const [one, step] = [this.store.cushionPlan(), this.work.step()];
     const fit = `bench ${this.store.cushionIndex()} ${step?.id ?? ''}`;
     // On a narrow screen the picture stands over the work order, as wide as the screen; else it is a column beside it.
-    return one?.state === 'planned' && step
-      ? stepScene(one, step, {
+    const draw = this.#draw();
+    return draw && one?.state === 'planned' && step
+      ? draw(one, step, {
           fit,
           lying: matchMedia(PHONE).matches ? 'in-wide-rows' : 'under-each-other',
           inWords: this.store.inWords(),
@@ -85,6 +91,14 @@ export class BenchStation {
   });
 
   constructor() {
+    import('./step-scene').then(
+      ({ stepScene }) => this.#draw.set(stepScene),
+      () =>
+        this.#messages.warn(
+          'drawing',
+          'The drawings of the steps could not be fetched: the server does not answer, or has been updated. Load the page again when it is back.',
+        ),
+    );
     const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
     afterNextRender(() => {
       // Only the list itself is scrolled: scrolling into view would move the whole page with it.
