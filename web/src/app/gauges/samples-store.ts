@@ -1,6 +1,6 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { mergeFields, storedSampleSchema, type Sample } from '@yardland/core';
-import { catchError, EMPTY, forkJoin, map, of, skip, switchMap, type Observable } from 'rxjs';
+import { catchError, defer, EMPTY, forkJoin, map, of, skip, switchMap, type Observable } from 'rxjs';
 import { DocumentQueue, type Unsent, type Version } from '../shared/saving/document-queue';
 import { Messages } from '../shared/messages';
 import { newUuid } from '../shared/saving/new-id';
@@ -27,6 +27,12 @@ export class SamplesStore {
 
   /** Reads the samples, and goes on with what an earlier page could not send. What is being written here stays as it is. Fails where the server is away and nothing was kept. */
   load(): Observable<unknown> {
+    // What is begun while the list is on its way is newer than the list.
+    return defer(() => this.#read(new Set(this.#queues.keys())));
+  }
+
+  /** `known`: the samples that were here when the list was asked for. */
+  #read(known: ReadonlySet<string>): Observable<unknown> {
     return this.#api.list().pipe(
       switchMap((stored) => {
         const versions = new Map(stored.map(({ id, revision, sample }): [string, Version<Sample>] => [id, { revision, document: sample }]));
@@ -40,10 +46,11 @@ export class SamplesStore {
           const document = current.document ?? left?.document;
           const queue = this.#queues.get(id);
           // What this window has as the server has it, or is writing, goes on as it is.
-          if (!document || (queue && (queue.state$.value !== 'saved' || (!left && queue.revision === current.revision)))) continue;
+          if (!document || (queue && (queue.state$.value !== 'saved' || (!left && queue.revision >= current.revision)))) continue;
           this.#begin(id, current, document).resume(left);
         }
-        for (const [id, { state$ }] of this.#queues) if (!versions.has(id) && !unsent.has(id) && state$.value === 'saved') this.#queues.delete(id);
+        for (const [id, { state$ }] of this.#queues)
+          if (known.has(id) && !versions.has(id) && !unsent.has(id) && state$.value === 'saved') this.#queues.delete(id);
         this.#show();
       }),
     );
