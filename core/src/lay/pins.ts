@@ -1,4 +1,5 @@
-import { distance, type Point } from '../geometry/point';
+import type { Point } from '../geometry/point';
+import { pointSegmentDistance } from '../geometry/polygon';
 import { boxOf, type LayMaterial, type LayRequest, type Placement } from './contract';
 import { forbiddenBy, TOUCH_MM, type Forbidden } from './engine/forbidden';
 import { hidePanel } from './engine/hide';
@@ -85,7 +86,7 @@ function corners(hindered: readonly Hindrance[], wanted: Point, { minX, minY, ma
         }),
       ),
     )
-    .map((stretch) => ({ stretch, mm: distance(nearestOn(...stretch, wanted), wanted) }))
+    .map((stretch) => ({ stretch, mm: pointSegmentDistance(wanted, ...stretch) }))
     .sort((one, other) => one.mm - other.mm)
     .slice(0, MOST_EDGES)
     .map(({ stretch }) => stretch);

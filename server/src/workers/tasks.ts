@@ -103,14 +103,7 @@ export { dayPaper, dayPlan, dayPromise, daySavers } from './day-tasks';
 
 /** One of the simulated camera's pictures, as a JPEG file: of a cloth, or of a traced sheet by its number. */
 export async function photograph({ shot }: { readonly shot: number | 'cloth' }): Promise<Uint8Array> {
-  if (shot === 'cloth') {
-    const { picture: cloth } = madeCloth();
-    return await sharp(cloth.rgba, { raw: { width: cloth.width, height: cloth.height, channels: 4 } })
-      .jpeg({ quality: 88 })
-      .toBuffer();
-  }
-  const { picture } = madePicture(shot);
-  return await sharp(picture.data, { raw: { width: picture.width, height: picture.height, channels: 1 } })
-    .jpeg({ quality: 88 })
-    .toBuffer();
+  const { width, height, ...made } = shot === 'cloth' ? madeCloth().picture : madePicture(shot).picture;
+  const [pixels, channels] = 'rgba' in made ? ([made.rgba, 4] as const) : ([made.data, 1] as const);
+  return await sharp(pixels, { raw: { width, height, channels } }).jpeg({ quality: 88 }).toBuffer();
 }

@@ -20,7 +20,7 @@ function boxFace(plate: Piece, { sewn }: CoverRequest, deep: number, patches: re
   return Math.abs(perimeter(plate.sewn) - perimeter(sewn)) > DOMED_MM ? { plates, domed: plate.sewn } : { plates };
 }
 
-/** How the pieces of a boxed cover lie on it. `on`: the patches sewn flat onto its bottom, and what is fastened along its band. */
+/** How the pieces of a boxed cover lie on it. `patches` are sewn flat onto its bottom, `straps` fastened along its band. */
 export function boxSkin(
   request: CoverRequest,
   band: Band,

@@ -171,8 +171,9 @@ function matchedOf({ request, copies, shapes, bodies }: Question): Matched[] {
 /** The pattern of a material as it lies on a panel whose corner is at 0, and where along a motif is known to lie. */
 function onPattern(request: LayRequest, corner: { readonly minX: number; readonly minY: number }): OnPattern | null {
   const pattern = patternOf(request.material);
+  if (!pattern) return null;
   const known = phaseOf(request, pinsThatHold(request, request.pins));
-  return pattern && { pattern: { ...pattern, motifAcrossMm: pattern.motifAcrossMm - corner.minY }, knownPhaseMm: known === null ? null : known - corner.minX };
+  return { pattern: { ...pattern, motifAcrossMm: pattern.motifAcrossMm - corner.minY }, knownPhaseMm: known === null ? null : known - corner.minX };
 }
 
 /** What lies before the rest is laid round it: what a person has pinned, and on a pattern the pieces that have to match it. `pins` as the panel has them. */

@@ -11,10 +11,8 @@ export type LeftOver = Remnant extends infer One ? (One extends Remnant ? Omit<O
 function motifOn({ request: { material }, answer }: PlannedLay, lengthMm: number): { readonly alongMm: number; readonly acrossMm: number } | null {
   const pattern = material.kind === 'roll' ? material.pattern : undefined;
   if (!pattern || answer?.patternAtMm === undefined) return null;
-  const row = pattern.motifAcrossMm < 0 ? 1 : 0;
-  const acrossMm = pattern.motifAcrossMm + row * pattern.acrossMm;
-  const alongMm = pattern.alongMm > 0 ? alongFrom(pattern, answer.patternAtMm, { x: 0, y: 0 }, row, answer.lengthMm) - answer.lengthMm : 0;
-  return alongMm <= lengthMm ? { alongMm, acrossMm } : null;
+  const alongMm = pattern.alongMm > 0 ? alongFrom(pattern, answer.patternAtMm, { x: 0, y: 0 }, 0, answer.lengthMm) - answer.lengthMm : 0;
+  return alongMm <= lengthMm ? { alongMm, acrossMm: pattern.motifAcrossMm } : null;
 }
 
 /**

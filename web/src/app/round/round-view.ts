@@ -238,18 +238,16 @@ export class RoundView implements Takeable {
 
   #show(scene: RoundScene, solid: Solid, { one, job, shop, laid }: RoundSubject, sitting: NamedSitting | null): void {
     const looks = looksOf(one, job, shop);
+    const pictures = (material: string): ClothPicture | null => (material.startsWith('cloth/') ? this.#pictureOf(material, looks(material)) : null);
     scene.show({
       solid,
       apart: apartOf(solid, one.operations),
       looks,
       sitting,
-      pictures: (material) => {
-        return material.startsWith('cloth/') ? this.#pictureOf(material, looks(material)) : null;
-      },
+      pictures,
       uvs: (part) => {
-        const look = looks(part.material);
-        const picture = part.material.startsWith('cloth/') ? this.#pictureOf(part.material, look) : null;
-        return picture ? pictureUvs(part.uvs, laid ? clothPlaceOf(part, laid.plan, laid.index) : null, picture, look.pattern) : null;
+        const picture = pictures(part.material);
+        return picture ? pictureUvs(part.uvs, laid ? clothPlaceOf(part, laid.plan, laid.index) : null, picture, looks(part.material).pattern) : null;
       },
     });
     this.frames.set(scene.counted.frames);
