@@ -62,6 +62,7 @@ await stamped(async () => {
   });
   compressed(browser);
 
+  fs.rmSync(path.join(root, 'dist/server'), { recursive: true, force: true });
   const workspaces = ['core', 'paper', 'server'].map((name) => JSON.parse(fs.readFileSync(path.join(root, name, 'package.json'), 'utf8')));
   const external = [...new Set(workspaces.flatMap((one) => Object.keys(one.dependencies ?? {})))].filter((name) => !name.startsWith('@yardland/'));
   await build({

@@ -1,6 +1,5 @@
 export { cuttingListPdf } from './cutting-list';
 export { dayPdf, type DayPaperAsk } from './day';
 export { labelsPdf, pieceLabels, type LabelStock } from './labels';
-export { PAPERS, paperOf, type Paper, type PaperAsk, type Printed } from './papers';
 export { MOST_PAGES, pagesFor, templatePdf, type TemplatePaper, type TemplatePrint, type TemplateSubject } from './template';
 export { ticketMark, ticketPdf, type Stamp } from './ticket';

@@ -1,12 +1,9 @@
-import { fullSize, HANDS, issue, labelQuerySchema, orderCsv, templatePrintQuerySchema, type Issue, type Plan } from '@yardland/core';
+import { fullSize, HANDS, issue, labelQuerySchema, orderCsv, templatePrintQuerySchema, WALL_PAPERS, type Issue, type Plan } from '@yardland/core';
 import * as z from 'zod';
-import { cuttingListPdf } from './cutting-list';
-import { labelsPdf, MOST_LABELS, pieceLabels } from './labels';
 import { localDay } from './local-time';
-import { orderSheetPdf } from './order-sheet';
-import { MOST_PAGES, pagesFor, templatePdf } from './template';
-import { ticketPdf, type Stamp } from './ticket';
-import { WALL_PAPERS, wallPdf } from './wall';
+import type { Stamp } from './writer';
+
+// What draws a paper is loaded when the first one is made: the server's main thread needs this list only.
 
 /** What a paper is asked for with. */
 export interface PaperAsk<Query> {
@@ -45,6 +42,7 @@ const ticket: Paper<z.infer<typeof noQuery>> = {
   query: noQuery,
   laid: true,
   async make(plan, { index, stamp }) {
+    const { ticketPdf } = await import('./ticket');
     return { kind: 'file', file: await ticketPdf(plan, index ?? 0, stamp), words: plan.job.cushions[index ?? 0]?.name ?? '' };
   },
 };
@@ -56,6 +54,7 @@ const cuttingList: Paper<z.infer<typeof noQuery>> = {
   query: noQuery,
   laid: true,
   async make(plan, { stamp }) {
+    const { cuttingListPdf } = await import('./cutting-list');
     return { kind: 'file', file: await cuttingListPdf(plan, stamp), words: 'cutting list' };
   },
 };
@@ -69,6 +68,7 @@ const labels: Paper<z.infer<typeof labelQuerySchema>> = {
   async make(plan, { stamp, query: { stock = plan.job.units === 'inch' ? 'letter' : 'a4', cushion } }) {
     const index = cushion === undefined ? null : cushion - 1;
     if (index !== null && !plan.cushions[index]) return { kind: 'no-cushion' };
+    const { labelsPdf, MOST_LABELS, pieceLabels } = await import('./labels');
     const count = pieceLabels(plan, index).length;
     if (count === 0) return { kind: 'no-outline' };
     if (count > MOST_LABELS) return { kind: 'refused', problem: issue('error', 'print-too-many-labels', 'cushion', { labels: count, most: MOST_LABELS }) };
@@ -87,6 +87,7 @@ const template: Paper<z.infer<typeof templatePrintQuerySchema>> = {
     const found = cushion && fullSize(cushion, size, piece);
     if (!found) return { kind: piece !== null && cushion?.state === 'planned' ? 'no-piece' : 'no-outline' };
     const { outline, words, piece: printed } = found;
+    const { MOST_PAGES, pagesFor, templatePdf } = await import('./template');
     const pages = rollWidthMm === null ? pagesFor(outline, paper) : 1;
     if (pages > MOST_PAGES) return { kind: 'refused', problem: issue('error', 'print-too-many-pages', 'paper', { pages, most: MOST_PAGES }) };
     const subject = { outline, ...(printed && { sewn: printed.sewn, holes: printed.holes ?? [], marks: printed.marks }) };
@@ -103,6 +104,7 @@ const orderPage: Paper<z.infer<typeof noQuery>> = {
   query: noQuery,
   laid: true,
   async make(plan, { stamp }) {
+    const { orderSheetPdf } = await import('./order-sheet');
     return { kind: 'file', file: await orderSheetPdf(plan, stamp), words: 'order sheet' };
   },
 };
@@ -127,7 +129,9 @@ const wall: Paper<z.infer<typeof wallQuery>> = {
   async make(plan, { index, stamp, query: { paper = plan.job.units === 'inch' ? 'letter' : 'a4', hand = 'right' } }) {
     const cushion = plan.cushions[index ?? 0];
     if (cushion?.state !== 'planned') return { kind: 'no-outline' };
-    return { kind: 'file', file: await wallPdf(plan, index ?? 0, { size: paper, hand }, stamp), words: `${cushion.source.name} order of work` };
+    const { wallPdf } = await import('./wall');
+    const file = await wallPdf(plan, index ?? 0, { size: paper, hand }, stamp);
+    return { kind: 'file', file, words: `${cushion.source.name} order of work` };
   },
 };
 

@@ -12,6 +12,7 @@ import {
   type Planned,
   type Point,
   type Stage,
+  type WallPaper,
 } from '@yardland/core';
 import { drawRoll, drawStaplePlan, sectionAreas, type Frame } from './drawing';
 import { codeAddress, drawCode } from './code';
@@ -19,10 +20,6 @@ import { localTime } from './local-time';
 import { Sheet } from './sheet';
 import { stageLines } from './stages';
 import type { Stamp } from './writer';
-
-/** Papers of a wall picture: each lies on its long side. */
-export const WALL_PAPERS = ['a4', 'a3', 'letter', 'tabloid'] as const;
-export type WallPaper = (typeof WALL_PAPERS)[number];
 
 /** On which paper, and for which hand where something is sewn in its order. */
 export interface WallLook {

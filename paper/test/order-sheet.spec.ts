@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { formatMoney, openShop, orderSheet, planSolved, readJobText, shopSchema, wasteOf } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { paperOf, PAPERS } from '../src';
+import { paperOf, PAPERS } from '../src/papers';
 import { localDay } from '../src/local-time';
 
 const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { openShop, plan, readJobText, shopSchema, type Job, type Plan } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { paperOf, type Printed } from '../src';
+import { paperOf, type Printed } from '../src/papers';
 
 const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
 const shop = openShop(shopSchema.parse(JSON.parse(demo('shop.json'))));

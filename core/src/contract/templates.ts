@@ -3,6 +3,10 @@ import { TEMPLATE_SIZES } from '../plan/cushion/as-cut/full-size';
 
 export const TEMPLATE_PAPERS = ['a4', 'letter', 'a3', 'legal'] as const;
 
+/** Papers of an order of work on the wall: each lies on its long side. */
+export const WALL_PAPERS = ['a4', 'a3', 'letter', 'tabloid'] as const;
+export type WallPaper = (typeof WALL_PAPERS)[number];
+
 /** What labels are printed on: sheets of 24 or 30, or a label printer's roll. */
 export const LABEL_STOCKS = ['a4', 'letter', 'roll'] as const;
 /** Query of piece labels: of one cushion by its place from 1, or of the whole job. */

@@ -42,7 +42,7 @@ import {
   writeJobSchema,
   writeSampleSchema,
 } from '@yardland/core';
-import { PAPERS } from '@yardland/paper';
+import { PAPERS } from '@yardland/paper/papers';
 import * as z from 'zod';
 
 /** What is answered: JSON by a contract, a file of a media type, or nothing. */

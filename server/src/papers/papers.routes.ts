@@ -1,5 +1,5 @@
 import { readWith } from '@yardland/core';
-import { PAPERS, type Printed } from '@yardland/paper';
+import { PAPERS, type Printed } from '@yardland/paper/papers';
 import { Router } from 'express';
 import type { Reached } from '../tls/trust.routes';
 import { codeLink } from './code-links';

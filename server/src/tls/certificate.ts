@@ -3,8 +3,11 @@ import fs from 'node:fs';
 import { isIP } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
-import { generate } from 'selfsigned';
 import type { Config } from '../config';
+import type { generate as Generate } from 'selfsigned';
+
+/** Makes a key and its certificate; read only when one is to be made. */
+const generate: typeof Generate = async (...args) => (await import('selfsigned')).generate(...args);
 
 /** A key and its certificate, PEM. */
 export interface KeyPair {

@@ -18,7 +18,7 @@ import {
   type Wanted,
 } from '@yardland/core';
 import { madeCloth, madePicture } from '@yardland/core/trace';
-import { paperOf, type PaperAsk, type Printed } from '@yardland/paper';
+import { paperOf, type PaperAsk, type Printed } from '@yardland/paper/papers';
 import sharp from 'sharp';
 import { Answers } from './answers';
 
