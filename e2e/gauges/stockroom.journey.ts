@@ -1,5 +1,8 @@
 import { expect, test } from '../support/bench';
 
+/** Rows of a table after its third: the first journey looks at all of them. */
+const ROWS_ALIKE = ['tbody tr:nth-of-type(n+4)'];
+
 test('a foam is added and used, a constant is the shop’s own, and goes back', async ({ shop, page }) => {
   await page.goto('/stockroom');
   await page.getByRole('button', { name: 'New foam' }).click();
@@ -64,7 +67,7 @@ test('a grade code, a hardness quoted otherwise, lots, and a filling that is no 
   await form.getByRole('textbox', { name: 'Lot' }).fill('F33-1');
   await form.getByRole('textbox', { name: 'Lot' }).press('Enter');
   await expect(page.getByRole('row', { name: /Foam 33-160/ })).toContainText('1, 1 lot');
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
   await page.getByRole('button', { name: 'Remove Foam 33-160' }).click();
 
   await page.getByRole('button', { name: 'Mole felt' }).click();
@@ -88,7 +91,7 @@ test('a cloth is given its shrinkage, and the plates of a job of it are cut larg
   await along.fill('5');
   await along.press('Enter');
   await expect(cloths.getByRole('row', { name: /Unbleached calico/ })).toContainText('5 × 0 %');
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
 
   await shop.openJob('Ushers’ perches');
   // The stool's flange is cut of calico: 378 seam line grows by 5 % along the roll, 6 outside it on each side.
@@ -117,7 +120,7 @@ test('a roll of wadding is added, a job wraps with it and keeps it when it is pu
   await typed('Price a metre', '7.25');
   await expect(rolls.getByRole('row', { name: /Thick fleece/ })).toContainText(/40 mm.*1\s?400 mm.*7\.25/);
   await expect(form.getByLabel('Price as of')).toHaveValue(/^\d{4}-\d\d-\d\d$/);
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
 
   await shop.openJob('Reading corner');
   await shop.goTo('Build');
@@ -131,7 +134,7 @@ test('a roll of wadding is added, a job wraps with it and keeps it when it is pu
   await page.getByRole('button', { name: 'Remove Thick fleece' }).click();
   await expect(page.getByText('Thick fleece is named by Reading corner: it is put away.')).toBeVisible();
   await expect(rolls.getByRole('row', { name: /Thick fleece/ })).toContainText('put away');
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
   await shop.openJob('Reading corner');
   await shop.goTo('Build');
   await shop.tray().getByText('Wrap', { exact: true }).click();
@@ -178,7 +181,7 @@ test('raw edges are held the shop’s way; a cloth made leather is cut, held and
   await page.getByRole('combobox', { name: 'Worked as' }).selectOption('leather');
   await expect(cloths.getByRole('row', { name: /Moss velvet/ })).toContainText('leather');
   await expect(page.getByRole('textbox', { name: 'Selvedge', exact: true })).toHaveCount(0);
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
 
   await shop.openJob('Prompt-side boxes');
   await shop.goTo('Bench');
@@ -187,7 +190,7 @@ test('raw edges are held the shop’s way; a cloth made leather is cut, held and
   await expect(page.locator('yl-bench-station')).not.toContainText('steam.');
   await expect(tools).toContainText('leather needle');
   await expect(shop.piece('zip plaque strip').locator('[data-part=size]')).toBeVisible();
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
 });
 
 test('the shop says once how it fills and how it makes a cover; a cushion goes its own way', async ({ shop, page }) => {
@@ -205,7 +208,7 @@ test('the shop says once how it fills and how it makes a cover; a cushion goes i
   await filled.selectOption('by hand');
   await expect(insert).toContainText('Fold the core in half');
   await expect(bags).toContainText('4');
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
 
   await shop.goTo('Cover');
   await shop.turn('Edge', 'ridge');
@@ -254,7 +257,7 @@ test('a hide is put round by hand in a picture, with a flaw on it, in the plane 
   await expect(dialog.getByRole('status')).toContainText('2 × flaw');
   for (let i = 0; i < 5; i++) await dialog.getByRole('button', { name: 'Take the last point back' }).click();
   await expect(dialog.getByRole('status')).toContainText(/\d+ × \d+ mm, with 1 × flaw/);
-  await shop.expectAccessible();
+  await shop.expectAccessible({ skip: ROWS_ALIKE });
   await dialog.getByRole('button', { name: 'Take as its outline' }).click();
   await expect(dialog).toBeHidden();
   // Seven tenths of the sheet of 594 × 841 about its middle; the picture is at a slant, so that the middle is not the middle of the sheet.
