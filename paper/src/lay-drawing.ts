@@ -35,8 +35,8 @@ function isLong(material: LayMaterial): boolean {
 }
 
 /**
- * A lay to scale, in rows over the width of the page: the material's edge, flaws and soft parts, what is already cut from it in grey, the numbered cuts of an edge-to-edge saw, and
- * every piece with its row number in the list (`numbers`, by item). A piece at the end of a row is drawn in both rows. Starts a new page when a row has no room.
+ * Draws a lay to scale, in rows over the width of the page: the edge of the material, flaws and soft parts, what is already cut from it in grey, the numbered cuts of an edge-to-edge
+ * saw, and every piece with its row number in the list (`numbers`, by item). A piece at the end of a row is drawn in both rows. A row without room begins a new page.
  */
 export function drawLay(writer: Writer, lay: PlannedLay, answer: LayAnswer, numbers: ReadonlyMap<string, number>): void {
   const { sheet, width } = writer;

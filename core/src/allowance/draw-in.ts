@@ -3,9 +3,9 @@ import type { GivenSize, Sizes } from '../piece/sizes';
 import { slopeOf } from './slope';
 
 /**
- * The sizes of a cover whose welts have a flange of their own width. The raw edges lie together and the seam runs along the welt, so each
- * welted seam line moves inwards by flange − seam: the plan loses that much on every side, the height that much at every welted edge.
- * The cut sizes stay. When the seam lines are given (an old cover measured seam to seam), the cut sizes grow instead.
+ * The sizes of a cover whose welts have a flange of their own width. Raw edges lie together and the seam runs along the welt, so each welted seam line moves inwards by
+ * flange − seam: the plan loses that on every side, the height at every welted edge. Cut sizes stay as they are. Where the seam lines are given (an old cover measured seam to seam),
+ * the cut sizes grow instead.
  */
 export function drawnIn(sizes: Sizes, flange: Figure, edges: 1 | 2, givenSize: GivenSize): Sizes {
   const { seam, sewn, slope } = sizes;

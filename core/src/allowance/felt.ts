@@ -8,9 +8,8 @@ import type { Shop } from '../shop/shop';
 import type { Layer } from './foam';
 
 /**
- * Felt round each spring unit, in two strips: the first goes round the width and is as wide as the unit is deep; the second goes round the depth, over the first.
- * The felt is the shop's nearest to the thickness asked for, or to the usual one. No felt when the shop stocks none. Without springs felt is only
- * made when it is asked for, round the whole core.
+ * Felt round each spring unit, in two strips: the first goes round the width and is as wide as the unit is deep; the second goes round the depth, over the first. Its thickness is the
+ * stocked one nearest to what is asked for, or to the usual one. No felt when the shop stocks none. Without springs, felt only goes round the whole core, and only when asked for.
  */
 export function feltPieces(
   layers: readonly Layer[],

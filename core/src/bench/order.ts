@@ -18,9 +18,10 @@ function finishes(waiting: readonly Operation[], can: (operation: Operation, don
 }
 
 /**
- * Operations sorted so that each comes after all it names, phase by phase. Among those that are ready, one with the current `setup` goes first (null needs no
- * setup and keeps its place). When the setup has to change, one that can be finished is chosen, so that it is not needed again. Other ties keep the given order.
- * Names not in the list are ignored. A circle is reported as a problem and its operations go to the end: none is lost.
+ * Sorts operations so that each comes after all that it names, phase by phase. Names that are not in the list are ignored.
+ *
+ * Among operations that are ready, one with the current `setup` goes first (null needs no setup and keeps its place). When the setup has to change, a setup whose operations can all be
+ * finished is preferred, so that it is not needed twice. Other ties keep the given order. A circle is reported as a problem and its operations go to the end: none is lost.
  */
 export function ordered(operations: readonly Operation[], setup: (operation: Operation) => string | null = () => null): Ordered {
   const ids = new Set(operations.map(({ id }) => id));

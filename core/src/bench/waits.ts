@@ -18,8 +18,8 @@ export interface Timed {
 }
 
 /**
- * Steps as one person does them: always the first of the list whose steps before it are done and ready, so that hands are busy while glue sets and covers dry; where none can be
- * begun it is waited for the one that is ready soonest. What of `after` is not in the list counts as ready. `each`: how many cushions alike each step is done on.
+ * Steps in the order in which one person does them: always the first of the list whose predecessors are done and ready, so that hands are busy while glue sets and covers dry.
+ * When no step can begin, the person waits for the one that is ready soonest. A predecessor that is not in the list counts as ready. `each`: the number of like cushions that every step is done on.
  */
 export function timed(operations: readonly Operation[], each = 1): Timed {
   const ids = new Set(operations.map(({ id }) => id));

@@ -196,8 +196,8 @@ function search(ask: LongCoreAsk, options: readonly Option[], zones: readonly Sp
 }
 
 /**
- * Makes one long core out of several old ones: cut to depth and butted end to end, with the joins away from where people sit. Among all ways it takes the one with the fewest
- * cuts, then the fewest joins. Strips ripped off are offcuts that may fill a gap. It searches orders, turns and cuts; for a cut it carries the whole range of places the next join can have.
+ * Makes one long core out of several old ones: cut to depth and butted end to end, with the joins away from where people sit. The result has the fewest cuts, and among those the
+ * fewest joins. Strips ripped off are offcuts that may fill a gap. The search goes over orders, turns and cuts; after a cut it carries the whole range of places that the next join can have.
  */
 export function joinLongCore(ask: LongCoreAsk): LongCoreAnswer {
   const options = optionsOf(ask);

@@ -79,8 +79,9 @@ interface Held {
 }
 
 /**
- * The tension that one direction settles at under crown c: core and side wrap stand in series inside the length that the stretched cloth holds,
- * core·(1 − ε) + 2ℓ·w(q) = W·(1 + T/EA) + b − 8c²/(3W), where the squeezed core gives Σ p(ε)·t = 2T, and the loop of cloth presses with q = 2T/t. Slack where core and wrap do not reach.
+ * The tension that one direction settles at under crown c. Core and side wrap stand in series inside the length that the stretched cloth holds,
+ * core·(1 − ε) + 2ℓ·w(q) = W·(1 + T/EA) + b − 8c²/(3W). The squeezed core gives Σ p(ε)·t = 2T, and the loop of cloth presses with q = 2T/t. Slack (no tension) where core and wrap do not
+ * reach the cloth.
  */
 function held({ coverMm, coreMm, sideLoftMm, domedMm }: Direction, crownMm: number, { stiffnessNPerM, waddingPa, layers, thickMm }: Stuff): Held {
   const room = coverMm + domedMm - (8 * crownMm * crownMm) / (3 * coverMm);

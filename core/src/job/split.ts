@@ -57,9 +57,9 @@ function markOn(mark: OutlineMark, whole: Outline, { part, dx, from, to }: Part)
 }
 
 /**
- * Divides a cushion's outline into several across its width, leaving a gap between neighbours: equal parts of (W − (n − 1) × gap) ÷ n each, or given widths that add up to the
- * width with their gaps. Facing edges match. Each part knows which of how many it is and where the seat's middle lies, so that a pattern runs on over all of them.
- * Everything else is copied, except ticks and checks.
+ * Divides a cushion's outline across its width into several, with a gap between neighbours: either n equal parts of (W − (n − 1) × gap) ÷ n each, or parts of given widths that add up to
+ * the width with their gaps. Facing edges match. Each part knows its place in the seat and where the seat's middle lies, so that a pattern continues over all of them. Everything else is
+ * copied, except ticks and checks.
  */
 export function splitCushion(cushion: Cushion, { into, widthsMm, gapMm }: SplitAsk): Split {
   if (shapeOf(cushion.template).check(cushion.template).length) return refused('split-not-for-outline', 'template');

@@ -19,8 +19,9 @@ export interface LayPattern {
 
 /**
  * What pieces lie on, millimetres: x along from the squared end, y across from one usable edge, face up.
- * A hide lies where its outline says, its box's lower left at any place; flaws are outlines inside it, and soft parts (the belly, the neck) outlines where nothing that is seen may lie.
- * `taken`: the outlines of pieces that are cut from it already, to which others keep the gap. What is left of a roll or a sheet is a hide with such parts.
+ *
+ * - A hide: the lower left of its outline's bounds lies anywhere. `flaws` are outlines inside it; in its soft parts (belly, neck) no piece may lie that is seen.
+ * - `taken`: outlines of pieces already cut from it, to which others keep the gap. The rest of a roll or of a sheet is a hide with such parts.
  */
 export type LayMaterial =
   | { readonly kind: 'roll'; readonly widthMm: number; readonly pattern?: LayPattern }

@@ -38,8 +38,8 @@ function levelFirst({ maxX, maxY }: Bounds, part: Bounds): boolean {
 }
 
 /**
- * The cuts that separate boxes on one panel, each from edge to edge of the part it divides, in the order they are made; null when no such cuts exist. The order in which
- * cuts are found does not matter: what can be separated at all can still be separated after any of them.
+ * The cuts that separate boxes on one panel, each from edge to edge of the part it divides, in the order they are made; null when no such cuts exist. The first cut found can always be
+ * taken: whatever can be separated before a cut can still be separated after it.
  */
 function cutsOf(boxes: readonly Bounds[], part: Bounds, sheet: number): EdgeCut[] | null {
   const uprightFirst = !(boxes.length === 1 && levelFirst(boxes[0] as Bounds, part));

@@ -103,10 +103,11 @@ function boundOf(pieces: readonly Matched[], pattern: LayPattern, widthMm: numbe
 }
 
 /**
- * What no lay on a pattern can beat, mm along: each piece that has to match holds a rectangle about its motif. Of two such pieces the rectangles are apart, across or along.
- * Those that are nowhere apart along lie beside each other, on rows across, of which there are `k`. What is apart along is an order of intervals, so of `n` pieces at least
- * ⌈n / k⌉ follow each other (Mirsky's theorem), and some that follow each other take at least a k-th of what all take (its graph is perfect: Lovász 1972). Their motifs are whole
- * repeats apart, half repeats with a half drop. Pieces clear of each other by `gapMm` are apart by at least gap / √2 one way or the other. 0 where nothing has to match.
+ * A length along the roll that no lay on a pattern can beat, mm; 0 where nothing has to match.
+ *
+ * Each piece that has to match holds a rectangle about its motif, and any two of these rectangles are apart either along or across. At most `k` of them lie side by side. "Apart along"
+ * is an interval order, so at least ⌈n / k⌉ of `n` pieces follow each other (Mirsky's theorem), and one such chain takes at least a k-th of what all take together (its graph is perfect:
+ * Lovász 1972). Motifs in a chain are whole repeats apart, half repeats with a half drop. Pieces with `gapMm` between them are apart by at least gap ÷ √2 along or across.
  */
 export function patternBound(items: readonly LayItem[], pattern: LayPattern, widthMm: number, gapMm: number): number {
   const matched = items.flatMap(({ polygon, turns, motif, count }): Matched[] => {

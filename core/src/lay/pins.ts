@@ -116,9 +116,9 @@ function contacts(hindered: readonly Hindrance[], wanted: Point): Point[] {
 }
 
 /**
- * The legal place nearest to where a person wants a piece: inside the material and clear of the pins; other pieces make way. Within a few millimetres of
- * touching something it touches; on a pattern it goes to the nearest motif, which lies where the pins or else `patternAtMm` say.
- * Null when the piece is not of this lay, is not allowed that turn, or finds no room on that sheet.
+ * The legal place nearest to where a person wants a piece: inside the material and clear of the pins. Other pieces make way. A piece within a few millimetres of an edge touches it; on a
+ * pattern it goes to the nearest motif, whose phase comes from the pins or from `patternAtMm`.
+ * Null when the piece is not of this lay, may not be turned that way, or finds no room on that sheet.
  */
 export function nearestPlace(ground: Ground, pins: readonly Placement[], wanted: Placement, patternAtMm: number | null = null): Placement | null {
   const moving = turnedOf(ground, wanted);

@@ -59,9 +59,11 @@ function centreMotif(piece: Piece, middle: Point | undefined, across: AcrossClot
 }
 
 /**
- * Where the centre of a motif has to fall on each piece for a matched cover, relative to the piece's origin: the middle of each plate; on the boxing at the front the place that
- * continues the pattern over the front edge of the top plate; on side parts and side panels the place that continues it across their seam. It may lie outside the piece.
- * Pieces not listed need not match. When several cushions make up one seat the motif is centred on the seat; `middle` is the seat's middle from the cushion's own.
+ * Where the centre of a motif has to fall on each piece of a matched cover, relative to the piece's origin; it may lie outside the piece. Pieces not listed need not match.
+ *
+ * - Plates: the middle of the plate. Where several cushions make up one seat, the middle of the seat, which lies at `middle` from the cushion's own.
+ * - The front boxing: where the pattern of the top plate continues over its front edge.
+ * - Side parts and side panels: where the pattern continues across their seam.
  */
 export function motifsOf(pieces: readonly Piece[], seams: readonly Seam[], middle?: Point, across?: AcrossCloth): ReadonlyMap<string, Point> {
   const motifs = new Map<string, Point>();

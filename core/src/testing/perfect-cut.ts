@@ -40,9 +40,8 @@ function staysInside(ring: readonly Point[], line: readonly Point[]): boolean {
 }
 
 /**
- * A rectangle `along` × `width` cut into crooked pieces, so that the shortest lay of them is known: the largest piece is cut in two again and again, by the
- * shortest of six lines that leave each side at least three tenths of it, half of the lines with a kink. Each piece has an origin of its own, half of them
- * turned by half a turn.
+ * A rectangle `along` × `width` cut into crooked pieces, so that the length of its best lay is known. The largest piece is cut in two, again and again, by the shortest of six random
+ * lines that leave each side at least 30 %; half of the lines have a kink. Each piece has an origin of its own, and half of them are turned by 180°.
  */
 export function perfectCut(count: number, width: number, along: number, random: () => number): Point[][] {
   let parts: Point[][] = [

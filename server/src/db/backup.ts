@@ -32,8 +32,8 @@ export interface Backup {
 }
 
 /**
- * Copies a database, pictures with it, to one file while people work on it (SQLite's online backup). The copy is looked through and only then gets its name: one that was
- * stopped half-way leaves none. One after the other, each under a name of its own. Throws an Error when the copy is not whole.
+ * Copies a database with its pictures to one file while people work on it (SQLite's online backup). A copy is checked and only then gets its name, so one that was stopped half-way
+ * leaves no file. Backups are made one after the other, each under its own name. Throws an Error when the copy is not whole.
  */
 export function backUp(db: Database, dataDir: string, now: Date): Promise<Backup> {
   const folder = backupFolder(dataDir);

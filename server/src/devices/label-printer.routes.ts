@@ -35,8 +35,8 @@ const UNHEARD_MS = 30_000;
 const OVER: ReadonlySet<LabelPrintEvent> = new Set(['done', 'out-of-labels', 'stopped', 'failed']);
 
 /**
- * The shop's label printer. `POST /print` makes the labels of a job or of one cushion and sends them to it, one print after the other: what waits says how many are before it.
- * `GET /print/:id` tells of each label that is out as a server-sent event, at the end `done` or `out-of-labels`; who stops listening stops the print after the label in hand.
+ * The shop's label printer. `POST /print` makes the labels of a job or of one cushion and queues them; the answer says how many prints are before it.
+ * `GET /print/:id` reports each label that is out as a server-sent event, and ends with `done` or `out-of-labels`. A client that closes the stream stops the print after the current label.
  */
 export function labelPrinterRoutes(printer: LabelPrinter, { jobs, shops, workers, reached, log }: PrinterParts): Router {
   const router = Router();

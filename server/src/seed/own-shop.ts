@@ -7,8 +7,8 @@ import type { ShopStore } from '../shop/shop.store';
 const unpriced = <T extends { readonly pricedOn?: string | undefined }>({ pricedOn: _day, ...ware }: T): Omit<T, 'pricedOn'> => ware;
 
 /**
- * Begins a shop of one's own in an empty database, and leaves any other alone: no jobs, nobody at work yet, nothing on the shelves. The demo's foams, fillings, waddings and cloths are on its lists, so that a
- * first cushion can be chosen and cut from something until the shop has put its own in their place; their prices have no day, which is said with each. Returns whether it was begun.
+ * Begins an own shop in an empty database: no jobs, no people, nothing on the shelves. Any other database stays as it is. The demo's foams, fillings, waddings and cloths are listed, so
+ * that a first cushion can be chosen and cut before the shop enters its own; their prices have no day, and each says so. Returns whether the shop was begun.
  */
 export function beginOwn(demoDir: string, shops: ShopStore): boolean {
   if (!shops.isEmpty()) return false;

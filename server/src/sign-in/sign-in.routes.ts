@@ -64,8 +64,8 @@ function tokenRoutes(router: Router, tokens: Tokens): void {
 }
 
 /**
- * Sign-in with the shop's pass-phrase: a page that asks for it, a session in an HttpOnly, SameSite cookie, and signing out. Wrong guesses make the next ones slower and lock
- * nobody out: the right one is always taken. A session that is ended ends its streams with it. Everything after this middleware requires a session.
+ * Sign-in with the shop's pass-phrase: a page that asks for it, a session in an HttpOnly, SameSite cookie, and signing out. Wrong guesses slow down the next ones but lock nobody out: the
+ * right one is always accepted. Ending a session ends its streams. Everything after this middleware requires a session.
  */
 export function signIn(passPhrase: string, { sessions, tokens, log }: SignInParts): RequestHandler {
   const router = Router();

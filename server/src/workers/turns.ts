@@ -25,8 +25,8 @@ export interface TurnsOptions {
 }
 
 /**
- * So many at work at once; the others wait, a line for each asker, and each line in turn lets its first in: whoever asks for much waits for it behind those who ask for little.
- * Where there are several places the last free one is kept for short work and for askers who have none; work that turns out long gives its place to others and runs on.
+ * Limits how many tasks run at once. The others wait in one queue for each asker, and the queues are served round-robin: whoever asks for much does not hold up those who ask for little.
+ * With several places, the last free one is kept for short tasks and for askers who have none running. A task that turns out to be long gives its place to others and runs on.
  */
 export class Turns {
   readonly #atOnce: number;

@@ -113,9 +113,9 @@ function candidates(band: BandToJoin, count: number): number[][] {
 const onPart = ({ from, to }: Zone, fromMm: number): Zone => ({ from: from - fromMm, to: to - fromMm });
 
 /**
- * Places the joins of a boxing. Where the plates are pieced, the joins lie under the plates' joins and each part between is placed by itself. Otherwise, in this order of
- * preference: not on the front edge or just behind its corners (worth one more join); as few as the strip's length allows; clear of corners, ties and zip ends;
- * symmetric about the centre front; strips of like length. Null when no strip is long enough.
+ * Places the joins of a boxing; null when no strip is long enough. Where the plates are pieced, the joins lie under the joins of the plates, and each part between them is placed by itself.
+ * Otherwise, in this order of preference: no join on the front edge or just behind its corners (worth one more join); as few as the strip's length allows; clear of corners, ties and zip
+ * ends; symmetric about the centre front; strips of like length.
  */
 export function placeJoins(band: BandToJoin): Joins | null {
   if (band.under.length === 0 || !Number.isFinite(band.stripMm)) return placeFree(band);

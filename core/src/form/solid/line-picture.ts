@@ -189,8 +189,8 @@ function joined(pieces: readonly (readonly [Point, Point])[], dotMm: number): Po
 const isOutside = ({ kind }: SolidPart): boolean => kind !== 'core';
 
 /**
- * A solid as a line drawing with hidden lines removed: its outer line, its seams, and where its surfaces turn away from the eye. What is hidden is found from how near
- * each dot of the picture is, so that it holds for any shape. A small picture needs fewer `dots` along its longer side, and is made sooner.
+ * A solid as a line drawing with hidden lines removed: its outline, its seams, and where its surfaces turn away from the eye. Visibility comes from a depth map, so it holds for any
+ * shape. `dots`: samples along the longer side; a small picture needs fewer and is made sooner.
  */
 export function linePicture(solid: Solid, view: View3, dots = PICTURE_DOTS): LinePicture {
   const to = projected(view);

@@ -31,8 +31,8 @@ function inCircle(a: Point, b: Point, c: Point, d: Point): boolean {
 }
 
 /**
- * Constrained Delaunay triangles over points inside the closed line of the first `rimCount` of them, counter-clockwise; `edges` are kept, the line's own among them. The library divides the plane along the edges; its own refinement
- * works with exact numbers throughout and takes ten times as long, so the sides are flipped here (Lawson, 1977).
+ * Constrained Delaunay triangles, counter-clockwise, over points inside the closed line of the first `rimCount` of them; `edges` are kept, the line's own among them. The library makes a
+ * constrained triangulation; its own Delaunay refinement uses exact arithmetic throughout and takes ten times as long, so edges are flipped here (Lawson 1977).
  */
 export function triangulate(points: readonly Point[], rimCount: number, edges: readonly (readonly [number, number])[]): Triangle[] {
   const at = (i: number): Point => points[i] as Point;

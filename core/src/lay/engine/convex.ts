@@ -28,9 +28,8 @@ function joined(one: readonly number[], other: readonly number[], a: number, b: 
 }
 
 /**
- * Convex parts that together are the polygon: a triangulation whose inner edges are taken out where both ends stay convex
- * (Hertel and Mehlhorn 1983: at most four times the least number of parts). Parts use the polygon's own corners, so nothing is rounded.
- * Rings in any direction; holes lie inside the outer ring. Parts come counter-clockwise.
+ * Splits a polygon with holes into convex parts: a triangulation whose inner edges are removed where both ends stay convex (Hertel and Mehlhorn 1983: at most four times the least number
+ * of parts). Parts use the polygon's own corners, so nothing is rounded. Rings in any direction, holes inside the outer ring; parts come counter-clockwise.
  */
 export function convexParts(outer: readonly Point[], holes: readonly (readonly Point[])[] = []): Point[][] {
   const ring = cleaned(outer);

@@ -82,9 +82,8 @@ function weigh(all: Arrangement, found: readonly Overlap[], heat: Heat): void {
 }
 
 /**
- * Moves pieces apart until none overlaps (guided local search, Voudouris and Tsang 1999; on overlap, Umetani and others 2009): each that does goes
- * where its weighted overlap is least; pairs that stay together weigh more and more, so that they are parted at the cost of others.
- * Yields after each round; returns whether they are apart.
+ * Moves pieces apart by guided local search (Voudouris and Tsang 1999; on overlap: Umetani and others 2009). Each piece that overlaps moves to its place of least weighted overlap;
+ * pairs that stay in conflict gain weight, so that they are parted at the cost of others. Yields after each round; returns whether all are apart.
  */
 export function* separate(all: Arrangement, effort: Effort, heat: Heat, budget: Budget, random: () => number): Generator<void, boolean> {
   const panels = all.everyPanel;

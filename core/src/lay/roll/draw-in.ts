@@ -66,9 +66,8 @@ interface Failed {
 const gauss = (random: () => number): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 /**
- * Shortens the roll by a step, again and again; the step is halved after some failures, down to the last one. A new try starts from a failed one with little overlap, with two
- * large pieces exchanged or a stretch turned; a smaller step starts from the failed one with the least overlap. `from` may overlap: it is only the start.
- * Yields the best so far after each round.
+ * Shortens the roll by a step, again and again; after some failures the step is halved, down to the smallest. A new try begins at a failed one with little overlap, after two large
+ * pieces were exchanged or a stretch was turned; a smaller step begins at the failed try with the least overlap. `from` may overlap. Yields the best so far after each round.
  */
 export function* drawIn(all: Layout, mover: Mover, from: Snapshot, budget: Budget, ask: DrawingIn): Generator<Snapshot, Snapshot> {
   const { random } = mover;

@@ -72,8 +72,8 @@ export class Layout {
   }
 
   /**
-   * The no-fit polygon of a pair of shapes, made when first asked for. The polygon of (b, a), and that of both turned by 180°, are the polygon of (a, b) turned by 180°:
-   * one of the four is kept, and `sign` tells whether to ask it at the place or at the place turned.
+   * The no-fit polygon of a pair of shapes, made on first use. The polygon of (b, a), and that of both turned by 180°, are the polygon of (a, b) turned by 180°: one of the four is
+   * kept, and `sign` says whether to query it at the place or at the place turned.
    */
   noFit(lying: number, moving: number): NoFit {
     const count = this.shapes.length;

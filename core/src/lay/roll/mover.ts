@@ -34,9 +34,9 @@ export interface Fresh {
 }
 
 /**
- * Looks for the place of least weighted overlap of one piece along lines through contacts. On a line each region of a neighbour's no-fit polygon is a stretch; cost is
- * concave between the ends of stretches, so only ends are looked at, and contacts come out exact. A line runs along the roll, across it, or along an edge of a
- * no-fit polygon, so that a piece slides along a slanting neighbour.
+ * Finds the place of least weighted overlap of one piece along lines through contacts. Each region of a neighbour's no-fit polygon is an interval on such a line, and the cost is
+ * concave between the ends of intervals: only the ends are tried, so contacts come out exact. A line runs along the roll, across it, or along an edge of a no-fit polygon, so
+ * that a piece slides along a slanting neighbour.
  */
 export class Mover {
   // The piece that was found last: its place, its shape, what it costs there and how far it reaches in the direction of the pull.

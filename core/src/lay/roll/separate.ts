@@ -73,9 +73,9 @@ export function shuffle<T>(list: T[], random: () => number): void {
 }
 
 /**
- * Moves pieces apart (guided local search, Voudouris and Tsang 1999; on overlap, Umetani and others 2009): each that overlaps goes where its weighted overlap is least;
- * pairs that stay together weigh more and more, so that they are parted at the cost of others. Yields after each round. Ends with the overlap that is left: 0 when all are
- * apart, otherwise the layout of least overlap is back in place.
+ * Moves pieces apart by guided local search (Voudouris and Tsang 1999; on overlap: Umetani and others 2009). Each piece that overlaps moves to its place of least weighted overlap; pairs
+ * that stay in conflict gain weight, so that they are parted at the cost of others. Yields after each round. Returns the overlap that is left: 0 when all are apart, otherwise the
+ * layout with the least overlap has been restored.
  */
 export function* separate(all: Layout, mover: Mover, budget: Budget, { rounds, strikes }: Patience): Generator<void, number> {
   const { random } = mover;

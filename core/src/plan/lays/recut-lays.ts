@@ -136,9 +136,9 @@ interface CutBefore {
 }
 
 /**
- * Lays pieces that have to be cut again on what the job has left once everything is cut: between the pieces and beyond them on its remnants, roll and sheets, one
- * after the other. What finds no place is bought and laid by itself. Each of these lays depends on the answers of those before it (`solvedAs`); until they are known the
- * last one is held. Pieces matched to a pattern are laid by themselves, because the distance from the roll's end to the next motif is unknown.
+ * Lays pieces that have to be cut again on what is left once everything else is cut: first the remnants, then the roll and the sheets, between the pieces and beyond them. What
+ * finds no place there is bought and laid by itself. Each lay depends on the answers before it (`solvedAs`); until those are known the last lay is held.
+ * Pieces matched to a pattern are laid by themselves, because the distance from the roll's end to the next motif is unknown.
  */
 export function recutLays({ job, plans, lays, laid, shop }: CutBefore, solvedAs: (lay: WantedLay) => PlannedLay): WantedLay[] {
   return [...recutItems(job, plans, lays, shop)].flatMap(([base, named]): WantedLay[] => {

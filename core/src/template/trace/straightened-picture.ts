@@ -75,8 +75,8 @@ function meanOf({ width, rgba }: ColourPicture, [left, top, right, bottom]: read
 }
 
 /**
- * A picture of one repeat with its light evened out, so that copies of it meet without a step. Opposite borders of a repeat show the same cloth: what one is brighter than the other is light, and is taken out
- * in equal ratios from border to border. The middle stays as bright as it is.
+ * Evens out the light of a picture of one repeat, so that copies of it meet without a visible step. Opposite borders of a repeat show the same cloth, so a difference in
+ * brightness between them comes from the light: it is removed by a ratio that changes linearly from border to border. The middle stays as bright as it is.
  */
 export function evenlyLit(picture: ColourPicture): ColourPicture {
   const { width, height } = picture;

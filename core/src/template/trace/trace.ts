@@ -211,8 +211,8 @@ function outlineOfRing(ring: readonly Point[], tolerance: number): Outline {
 }
 
 /**
- * Traces the outline drawn on a sheet of known size in a picture: rectifies the sheet (homography), evens its shading, finds the pen line as what separates the sheet's rim from
- * its middle, locates the line's two borders to a fraction of a cell, and fits lines and curves. Reports the fit's error in mm.
+ * Traces the outline drawn on a sheet of known size in a picture: rectifies the sheet (homography), evens its shading, finds the pen line as what separates the sheet's rim from its
+ * middle, locates both borders of the line to a fraction of a cell, and fits lines and curves. Reports the error of the fit in mm.
  */
 export function traceOutline(request: TraceRequest, progress: (share: number) => boolean = () => true): TraceAnswer {
   const failed = (code: IssueCode): TraceAnswer => ({ ok: false, problems: [issue('error', code, 'picture')] });

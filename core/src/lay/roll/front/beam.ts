@@ -106,8 +106,8 @@ function isSlanted(front: Front, low: number, high: number): boolean {
 }
 
 /**
- * A beam search (Lowerre 1976) over exact fronts. A lay in the making is opened at its deepest pit: each kind and turn is laid at the pit's ends, shapes and slopes also at its
- * corners, or the pit is given up and raised to its lower wall. Those made are sorted by the area that is placed, so that like is judged beside like.
+ * A beam search (Lowerre 1976) over exact fronts. A partial lay is extended at the lowest pit of its front: each kind and turn of piece is laid at the ends of the pit, curved and
+ * slanted ones also in its corners, or the pit is filled up to its lower wall as waste. Partial lays are compared with others of about the same placed area only.
  */
 class Beam {
   readonly #score: Score;

@@ -37,8 +37,8 @@ export interface Clash {
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
- * Saves a document that is written whole. A change shows at once and goes out when the server has answered the one before; only the newest state is sent. Unwritten
- * state is kept through `port.keep`. If another window wrote first, the changes are merged; where both changed the same, the other's value stands and `clash$` says so.
+ * Saves a document that is written whole. A change shows at once and is sent when the server has answered the one before; only the newest state is sent. State that is not yet written is
+ * kept through `port.keep`. If another window wrote first, the changes are merged; where both changed the same, the other's value stands and `clash$` says so.
  */
 export class DocumentQueue<D> {
   readonly document$: BehaviorSubject<D>;

@@ -1,8 +1,8 @@
 import { DestroyRef, Directive, ElementRef, inject } from '@angular/core';
 
 /**
- * A table of rows to look through. On a narrow screen a row is a card, each value under the heading of its column: the heading is written to the cell, where the style sheet takes it from.
- * The roles are said, for a table that is not laid out as one loses them in some browsers.
+ * A table of rows to look through. On a narrow screen each row becomes a card, with every value under the heading of its column: the headings are written to the cells, where the style
+ * sheet reads them. Roles are set explicitly, because some browsers drop them from a table that is not laid out as one.
  */
 @Directive({
   selector: '[ylRows]',
