@@ -109,7 +109,7 @@ test('a wedge has its slope, its panels and its order of work', async ({ shop, p
   await shop.goTo('Build');
   await expect(page.getByText('Section, front to back')).toBeVisible();
   await shop.goTo('Cover');
-  await expect(page.locator('.note').filter({ hasText: 'left side panel' })).toBeVisible();
+  await expect(page.locator('yl-table text').filter({ hasText: 'left side panel' })).toBeVisible();
   await shop.goTo('Bench');
   await expect(page.getByRole('button', { name: /^Cut the top on the slope/ })).toBeVisible();
 });

@@ -15,7 +15,7 @@ test('a filling is felt before it is cut: sitters, verdicts, the curve, a choice
   await sitting.fill('5');
   await expect(panel).toContainText('heavy');
   expect(parseInt(await sinks(), 10)).toBeGreaterThan(parseInt(child, 10));
-  await expect(page.locator('.note').filter({ hasText: /−\d+\s%/ })).toHaveCount(1);
+  await expect(page.locator('yl-table text').filter({ hasText: /−\d+\s%/ })).toHaveCount(1);
   await expect(panel.locator('.js-plotly-plot')).toBeVisible();
   await shop.expectAccessible();
 

@@ -77,11 +77,11 @@ test('a cushion in one line, stations, why and undo, all by keyboard', async ({ 
   // On the lay all pieces are one stop of Tab; arrows and Home go from piece to piece, Enter picks.
   await page.keyboard.press('6');
   // The cover's pieces stay on the table until the lay has come.
-  const pieces = page.locator('yl-lay-station yl-table .pickable');
+  const pieces = page.locator('yl-lay-station yl-table path[role=button]');
   await expect(pieces.nth(1)).toBeVisible({ timeout: 30_000 });
   // While the lay gets better its pieces change places: they are counted once it stands.
   await expect(page.getByRole('progressbar', { name: 'Lay being worked out' })).toHaveCount(0, { timeout: 100_000 });
-  await expect(page.locator('yl-lay-station yl-table .pickable[tabindex="0"]')).toHaveCount(1);
+  await expect(page.locator('yl-lay-station yl-table path[role=button][tabindex="0"]')).toHaveCount(1);
   await pieces.first().focus();
   await page.keyboard.press('ArrowRight');
   await expect(pieces.nth(1)).toBeFocused();

@@ -59,7 +59,7 @@ test('points are dragged, snapped and mirrored, each a step of undo; halves are 
   await point.press('Shift+ArrowRight');
   await part(shop, 'Even out');
   await expect(shop.tray()).toContainText(/halves differ by \d+/);
-  await expect(page.locator('.note').filter({ hasText: 'apart here' })).toBeVisible();
+  await expect(page.locator('yl-table text').filter({ hasText: 'apart here' })).toBeVisible();
   await shop.expectAccessible();
   await shop.tray().getByRole('button', { name: 'Keep the left' }).click();
   await expect(shop.tray()).toContainText('Both halves are the same.');

@@ -197,7 +197,7 @@ test('a welt for which less is bought is proposed by itself; foam is sawn from e
   await shop.choose('Lay on', foam.find((name) => / mm$/.test(name)) ?? '');
   await shop.tick('sawn from edge to edge');
   // Along it and across it: the day mattress alone lies on its sheet.
-  await expect(page.locator('.look-saw')).toHaveCount(2, { timeout: 60_000 });
+  await expect(page.locator('[data-look=saw]')).toHaveCount(2, { timeout: 60_000 });
   await shop.expectAccessible();
   // Where the saw goes nothing is moved by hand.
   await page
@@ -208,5 +208,5 @@ test('a welt for which less is bought is proposed by itself; foam is sawn from e
   await page.getByRole('button', { name: 'Pin it here' }).click();
   await expect(shop.tray().getByRole('alert')).toContainText('pieces are not moved by hand');
   await page.keyboard.press('Control+z');
-  await expect(page.locator('.look-saw')).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.locator('[data-look=saw]')).toHaveCount(0, { timeout: 60_000 });
 });

@@ -33,7 +33,7 @@ test('in colours of the person’s own drawings have these too, and what is in h
   await page.emulateMedia({ forcedColors: 'active' });
   await shop.openJob('Gallery and box seats');
   await shop.goTo('Build');
-  await page.locator('.look-core').first().waitFor();
+  await page.locator('[data-look=core]').first().waitFor();
   const colours = await page.evaluate(() => {
     const system = (name: string): string => {
       const probe = document.createElement('i');
@@ -47,7 +47,7 @@ test('in colours of the person’s own drawings have these too, and what is in h
     return {
       ink: system('CanvasText'),
       ground: system('Canvas'),
-      cut: of('.look-core', 'stroke'),
+      cut: of('[data-look=core]', 'stroke'),
       station: [of('yl-tape a.here', 'color'), of('yl-tape a.here', 'backgroundColor')],
       other: of('yl-tape a:not(.here)', 'backgroundColor'),
     };

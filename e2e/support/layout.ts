@@ -17,11 +17,33 @@ export async function layoutFaults(page: Page): Promise<string[]> {
     const short = (text: string): string => text.trim().replace(/\s+/g, ' ').slice(0, 50);
     const where = (element: Element): string =>
       element.closest('[data-part]')?.getAttribute('data-part') ?? element.closest('[class]')?.tagName.toLowerCase() ?? '';
-    const style = (element: Element): CSSStyleDeclaration => getComputedStyle(element);
     const parents = (element: Element): Element[] => {
       const all: Element[] = [];
       for (let one = element.parentElement; one; one = one.parentElement) all.push(one);
       return all;
+    };
+    const labelled = (one: Element): boolean => one.hasAttribute('title') || one.hasAttribute('aria-label');
+    /** How an element cuts what is in it, worked out once: many words are in the same elements. */
+    interface Frame {
+      readonly box: DOMRect | null;
+      readonly hidesX: boolean;
+      readonly hidesY: boolean;
+      /** What it cuts is told in full elsewhere. */
+      readonly told: boolean;
+      readonly position: string;
+    }
+    const frames = new Map<Element, Frame>();
+    const frameOf = (one: Element): Frame => {
+      const known = frames.get(one);
+      if (known) return known;
+      const { overflowX, overflowY, textOverflow, position } = getComputedStyle(one);
+      const page = one === document.documentElement || one === document.body || (one instanceof SVGElement && one.tagName !== 'svg');
+      const clips = !page && (overflowX !== 'visible' || overflowY !== 'visible');
+      const hides = (overflow: string): boolean => overflow === 'hidden' || overflow === 'clip';
+      const told = textOverflow === 'ellipsis' && [one, ...parents(one).slice(0, 3)].some(labelled);
+      const frame = { box: clips ? one.getBoundingClientRect() : null, hidesX: hides(overflowX), hidesY: hides(overflowY), told, position };
+      frames.set(one, frame);
+      return frame;
     };
     const shown = (element: Element): boolean =>
       element.checkVisibility({ checkOpacity: true, checkVisibilityCSS: true }) &&
@@ -34,15 +56,10 @@ export async function layoutFaults(page: Page): Promise<string[]> {
       let [left, top, right, bottom] = [box.left, box.top, box.right, box.bottom];
       let cutBy: Element | null = null;
       for (const one of [element, ...parents(element)]) {
-        const { overflowX, overflowY, textOverflow, position } = style(one);
-        const clips = overflowX !== 'visible' || overflowY !== 'visible';
-        if (clips && one !== document.documentElement && one !== document.body && !(one instanceof SVGElement && one.tagName !== 'svg')) {
-          const frame = one.getBoundingClientRect();
-          const told =
-            textOverflow === 'ellipsis' && [one, ...parents(one).slice(0, 3)].some((each) => each.hasAttribute('title') || each.hasAttribute('aria-label'));
-          const hides = (overflow: string): boolean => overflow === 'hidden' || overflow === 'clip';
-          const overX = Math.max(frame.left - left, right - frame.right) > SLACK && hides(overflowX);
-          const overY = Math.max(frame.top - top, bottom - frame.bottom) > SLACK && hides(overflowY);
+        const { box: frame, hidesX, hidesY, told, position } = frameOf(one);
+        if (frame) {
+          const overX = hidesX && Math.max(frame.left - left, right - frame.right) > SLACK;
+          const overY = hidesY && Math.max(frame.top - top, bottom - frame.bottom) > SLACK;
           if ((overX || overY) && !told) cutBy ??= one;
           [left, top, right, bottom] = [Math.max(left, frame.left), Math.max(top, frame.top), Math.min(right, frame.right), Math.min(bottom, frame.bottom)];
         }
@@ -68,12 +85,13 @@ export async function layoutFaults(page: Page): Promise<string[]> {
       }
     }
     const layer = (element: Element): Element | null =>
-      [element, ...parents(element)].find((one) => ['fixed', 'sticky'].includes(style(one).position) || one.matches('.cdk-overlay-container')) ?? null;
-    const layers = all.map(({ element }) => layer(element));
-    all.forEach((a, i) => {
-      for (let j = i + 1; j < all.length; j++) {
-        const b = all[j] as Words;
-        if (layers[i] !== layers[j] || a.element === b.element || a.element.contains(b.element) || b.element.contains(a.element)) continue;
+      [element, ...parents(element)].find((one) => ['fixed', 'sticky'].includes(frameOf(one).position) || one.matches('.cdk-overlay-container')) ?? null;
+    const words = all.map((one) => ({ ...one, layer: layer(one.element) })).sort((a, b) => a.box.top - b.box.top);
+    words.forEach((a, i) => {
+      for (const b of words.slice(i + 1)) {
+        // Those further down begin below it.
+        if (b.box.top >= a.box.bottom) break;
+        if (a.layer !== b.layer || a.element === b.element || a.element.contains(b.element) || b.element.contains(a.element)) continue;
         const across = Math.min(a.box.right, b.box.right) - Math.max(a.box.left, b.box.left);
         const down = Math.min(a.box.bottom, b.box.bottom) - Math.max(a.box.top, b.box.top);
         if (across > SLACK && down > SLACK)

@@ -1,6 +1,6 @@
 import { bounds, flatten, type Bounds, type Outline, type Point } from '@yardland/core';
 
-/** How a thing is drawn; colours, lines and hatches are in the style sheet under the same names. */
+/** How a thing is drawn: the inks of each are in `inks.ts`. */
 export type Look =
   | 'cut'
   | 'sew'

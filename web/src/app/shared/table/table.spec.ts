@@ -54,7 +54,7 @@ describe('the table', () => {
   let fixture: ComponentFixture<Host>;
   let root: HTMLElement;
   const find = <T extends Element>(selector: string): T => root.querySelector<T>(selector) as T;
-  const path = (): string => find('.look-piece').getAttribute('d') ?? '';
+  const path = (): string => find('[data-look=piece]').getAttribute('d') ?? '';
 
   beforeEach(async () => {
     fixture = TestBed.createComponent(Host);

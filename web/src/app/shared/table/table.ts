@@ -22,6 +22,7 @@ import { Length } from '../words/length';
 import { QuantityField } from '../controls/quantity-field';
 import { Tool } from '../ui/ui';
 import { drawScene, fittedView, zoomed, type Size, type View } from './draw';
+import { HATCHES, Inked, KNOB_LOOKS, NOTE_LOOKS } from './inks';
 import { Pickable } from './pickable';
 import { sceneBounds, type Handle, type Knob, type Scene } from './scene';
 import { MEASURES, measuresHere } from '../controls/measures';
@@ -46,16 +47,13 @@ const STILL_PX = 3;
 /** One wheel notch. */
 const WHEEL_ZOOM = 1.0015;
 
-/** Cushions of a job are told apart on a lay by hatch as well as by colour. */
-const CUSHION_HATCHES = ['M0 12 12 0', 'M6 0V12', 'M0 6H12', 'M3 6h6M6 3v6', 'M0 0 12 12'].map((path, i) => ({ id: `cushion-${i + 1}`, path }));
-
 /**
  * The table on which every station lays its thing to scale: pan by dragging, zoom by wheel or two fingers, pick pieces, type sizes onto the
  * drawing, drag grips; all of it by keyboard too.
  */
 @Component({
   selector: 'yl-table',
-  imports: [Pickable, Tool, Length, QuantityField, Icon],
+  imports: [Inked, Pickable, Tool, Length, QuantityField, Icon],
   templateUrl: './table.html',
   styleUrl: './table.css',
   // Sizes typed and told on the drawing are in its own measures.
@@ -81,7 +79,9 @@ export class Table {
   /** A knob was taken hold of or reached by keyboard. */
   readonly held = output<string>();
 
-  protected readonly cushionHatches = CUSHION_HATCHES;
+  protected readonly hatches = HATCHES;
+  protected readonly noteLooks = NOTE_LOOKS;
+  protected readonly knobLooks = KNOB_LOOKS;
   protected readonly paper = viewChild.required<ElementRef<SVGSVGElement>>('paper');
   private readonly fields = viewChildren(QuantityField);
   /** How large the browser's letters are against the usual 16 pixels: the whole drawing is as much larger, and so has less room. */
