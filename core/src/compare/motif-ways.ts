@@ -4,8 +4,8 @@ import { clothLayKey } from '../plan/lays/planned-lay';
 import type { Plan } from '../plan/plan';
 import type { Tried } from './lay-ways';
 
-/** What lies on a motif by itself; the pattern of every other piece goes on from one of these. */
-const CENTRED = ['plate', 'body', 'drop'];
+/** Never taken off the pattern alone: the pattern of every other piece continues one of these. */
+const CONTINUED = ['plate', 'body', 'drop'];
 
 /** A job with some pieces of one cushion off the pattern. None: all of it is matched. */
 function withUnmatched(job: Job, index: number, pieces: readonly string[]): Job {
@@ -42,7 +42,7 @@ export function motifWays({ job, cushions, lays }: Plan, use: ClothUse): Tried[]
       job: withUnmatched(job, index, pieces),
       use,
     });
-    const goingOn = on.filter((id) => !CENTRED.includes(pieceOf(id)?.role ?? ''));
+    const goingOn = on.filter((id) => !CONTINUED.includes(pieceOf(id)?.role ?? ''));
     return [
       ...(off.length ? [tried(null, [], true)] : []),
       ...(on.length && onMotif.size > 1 ? [tried(null, [...off, ...on], false)] : []),

@@ -71,7 +71,7 @@ describe('the table', () => {
   };
 
   it('drags a grip in the shop’s steps, within its limits, and drops it once', async () => {
-    const svg = find<SVGSVGElement>('.table-paper');
+    const svg = find<SVGSVGElement>('svg[role=group]');
     spyOn(svg, 'setPointerCapture');
     const grip = find('.handle').getBoundingClientRect();
     const [x, y] = [grip.left + grip.width / 2, grip.top + grip.height / 2];
@@ -87,7 +87,7 @@ describe('the table', () => {
   });
 
   it('gives a drag up when it ends where it began', () => {
-    const svg = find<SVGSVGElement>('.table-paper');
+    const svg = find<SVGSVGElement>('svg[role=group]');
     spyOn(svg, 'setPointerCapture');
     pointer(find('.handle'), 'pointerdown', 300, 300);
     pointer(svg, 'pointerup', 300, 300);
@@ -120,7 +120,7 @@ describe('the table', () => {
   });
 
   it('picks by pointer and key', async () => {
-    const piece = find('.pickable');
+    const piece = find('path[role=button]');
     piece.dispatchEvent(new MouseEvent('click', { bubbles: true }));
     expect(fixture.componentInstance.picked()).toBe('plate');
     await fixture.whenStable();
@@ -131,7 +131,7 @@ describe('the table', () => {
   });
 
   it('zooms and pans by keyboard, fits again, and fits anew when the thing is another', async () => {
-    const svg = find('.table-paper');
+    const svg = find('svg[role=group]');
     const press = async (key: string): Promise<void> => {
       svg.dispatchEvent(new KeyboardEvent('keydown', { key }));
       await fixture.whenStable();
@@ -152,7 +152,7 @@ describe('the table', () => {
 
   it('carries a knob freely: a tremble is no move, a drag is told as it goes, a key is a step', async () => {
     const knob = find<SVGGElement>('.knob');
-    const paper = find<SVGSVGElement>('.table-paper');
+    const paper = find<SVGSVGElement>('svg[role=group]');
     // No real pointer stands behind a made event.
     paper.setPointerCapture = () => undefined;
     const at = (type: string, x: number, y: number): PointerEvent => new PointerEvent(type, { pointerId: 7, clientX: x, clientY: y, button: 0, bubbles: true });
