@@ -12,21 +12,25 @@ const BOX = { width: 48, height: 34 };
       <li>
         <button
           type="button"
+          class="group relative grid h-13.5 w-16.5 cursor-pointer place-items-center rounded-md border-0 bg-transparent text-ink hover:bg-calico-deep aria-pressed:bg-linen aria-pressed:shadow-[inset_0_0_0_2px_var(--color-ink)]"
           [attr.aria-pressed]="i === store.cushionIndex()"
           [attr.aria-label]="cushion.name + ', ' + cushion.quantity + cushion.cloth"
           [title]="cushion.name + cushion.cloth"
           (click)="choose.emit(i)"
         >
-          <svg width="48" height="34" viewBox="0 0 48 34" aria-hidden="true"><path [attr.d]="cushion.path" /></svg>
-          <b aria-hidden="true">×{{ cushion.quantity }}</b>
+          <svg width="48" height="34" viewBox="0 0 48 34" aria-hidden="true">
+            <path class="fill-linen stroke-ink stroke-[1.6] group-aria-pressed:fill-straw" [attr.d]="cushion.path" />
+          </svg>
+          <b class="absolute right-1 bottom-px rounded-[3px] bg-linen px-0.5 text-tiny" aria-hidden="true">×{{ cushion.quantity }}</b>
           @if (cushion.letter) {
-            <i aria-hidden="true">{{ cushion.letter }}</i>
+            <i class="absolute top-px right-1 rounded-[3px] bg-linen px-0.5 text-tiny font-bold text-chalk not-italic" aria-hidden="true">{{
+              cushion.letter
+            }}</i>
           }
         </button>
       </li>
     }
   `,
-  styleUrl: './strip.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Strip {
