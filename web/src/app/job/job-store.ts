@@ -1,4 +1,4 @@
-import { takeUntilDestroyed, toObservable } from '@angular/core/rxjs-interop';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import {
   mergeBench,
@@ -7,29 +7,24 @@ import {
   type Cushion,
   type CushionPlan,
   type Job,
-  type Plan,
   type SayIn,
   type Shop,
-  type Solved,
   type StoredJob,
   type UnitSystem,
 } from '@yardland/core';
-import { catchError, distinctUntilChanged, EMPTY, filter, forkJoin, map, merge, Subject, Subscription, switchMap, take, timer } from 'rxjs';
-import { CoreThread, type PlanAsk, type Planned } from '../core-thread/core-thread';
+import { catchError, EMPTY, filter, forkJoin, map, Subscription, switchMap, take, timer } from 'rxjs';
 import { JobsApi } from './saving/jobs-api';
 import { Messages } from '../shared/messages';
 import { problemOf } from '../shared/saving/problem';
 import { ShopService } from '../shared/saving/shop.service';
 import { History } from './saving/history';
 import { PendingShelf, type Kept, type Pending } from './saving/pending-shelf';
+import { PlannedJob } from './planned-job';
 import { stillToSend, type Answered, type SaveQueue, type SaveState } from './saving/save-queue';
 import { SaveQueues } from './saving/save-queues';
 
 /** The job's last steps are asked for when it has been open for so long, ms: its own reading goes first. */
 const STEPS_AFTER_MS = 1500;
-
-/** What messages about plans are about. */
-const ABOUT_PLAN = 'plan';
 
 interface Head {
   readonly id: string;
@@ -43,10 +38,6 @@ export interface Conflict {
   readonly mine: Job;
 }
 
-interface Ask extends PlanAsk {
-  readonly id: string;
-}
-
 /**
  * The job in hand: its document, the plan derived from it, saving, undo and redo. Every change goes through `edit`; a drag is shown through
  * `preview` and becomes one change when it ends. The document changes at once; its plan is made in a thread of its own and follows in a moment.
@@ -54,7 +45,6 @@ interface Ask extends PlanAsk {
 @Injectable()
 export class JobStore {
   readonly #api = inject(JobsApi);
-  readonly #thread = inject(CoreThread);
   readonly #shops = inject(ShopService);
   readonly #queues = inject(SaveQueues);
   readonly #shelf = inject(PendingShelf);
@@ -68,7 +58,6 @@ export class JobStore {
   #base: Job | null = null;
   readonly #preview = signal<Job | null>(null);
   readonly #shop = signal<Shop | null>(null);
-  readonly solved = signal<Solved>({});
   readonly #cushionIndex = signal(0);
   /** The units shown; null: the job's own. */
   readonly #shownUnits = signal<UnitSystem | null>(null);
@@ -107,18 +96,10 @@ export class JobStore {
   /** The same for its order of work on the wall. */
   readonly wallLink = computed(() => `/api/jobs/${this.#head()?.id ?? ''}/wall/${this.cushionIndex() + 1}.pdf`);
 
-  readonly #id = computed(() => this.#head()?.id ?? null);
-  readonly #ask = computed<Ask | null>(() => {
-    const [id, job, shop] = [this.#id(), this.job(), this.#shop()];
-    return id !== null && job && shop ? { id, job, shop, solved: this.solved() } : null;
-  });
-  /** What is asked for at once after a change, without waiting for the page to be drawn: the thread is at work while it is. */
-  readonly #askedNow = new Subject<Ask | null>();
-  readonly #plan = signal<Plan | null>(null);
-  /** The last plan asked for could not be made, and that stands on the screen. */
-  #unplanned = false;
+  /** The plan, and the answers of long computations that it looks at. */
+  readonly planned = new PlannedJob({ id: computed(() => this.#head()?.id ?? null), job: this.job, shop: this.#shop });
   /** The newest plan there is: of the document as it is now, or, for a moment after a change, as it was before. */
-  readonly plan = this.#plan.asReadonly();
+  readonly plan = this.planned.plan;
 
   readonly cushionIndex = computed(() => Math.min(this.#cushionIndex(), Math.max(0, (this.job()?.cushions.length ?? 1) - 1)));
   readonly cushion = computed<Cushion | null>(() => this.job()?.cushions[this.cushionIndex()] ?? null);
@@ -132,25 +113,6 @@ export class JobStore {
     inject(DestroyRef).onDestroy(() => this.#leave());
     // What changes in the stockroom while a job is open counts at once.
     this.#shops.changes$.pipe(takeUntilDestroyed()).subscribe((shop) => this.#shop.set(shop));
-    const asks$ = merge(toObservable(this.#ask), this.#askedNow).pipe(
-      filter((ask) => ask !== null),
-      distinctUntilChanged(),
-    );
-    this.#thread
-      .plans(asks$)
-      .pipe(takeUntilDestroyed())
-      .subscribe((planned) => this.#takePlan(planned));
-  }
-
-  #takePlan(planned: Planned<Ask>): void {
-    // One that was asked for before another job was opened is nobody's.
-    if (planned.ask.id !== this.#head()?.id) return;
-    if ('plan' in planned) {
-      this.#plan.set(planned.plan);
-      if (this.#unplanned) this.#messages.settle(ABOUT_PLAN);
-    } else
-      this.#messages.warn(ABOUT_PLAN, `This could not be worked out: ${planned.failed}. What you changed is kept; change something, and it is tried again.`);
-    this.#unplanned = 'failed' in planned;
   }
 
   /** Opens a job; changes that an earlier window could not send go out first, if nobody else was at it since. */
@@ -262,7 +224,7 @@ export class JobStore {
     if (JSON.stringify(next) === JSON.stringify(job)) return;
     this.#history.made(label, job);
     this.#job.set(next);
-    this.#askedNow.next(this.#ask());
+    this.planned.askNow();
     this.#turned.update((n) => n + 1);
     this.#queue?.push({ kind: 'edit', label, job: next });
   }
@@ -276,7 +238,7 @@ export class JobStore {
   previewCushion(change: ((cushion: Cushion) => Cushion) | null): void {
     const job = this.#job();
     this.#preview.set(change && job ? this.#withCushion(job, change) : null);
-    this.#askedNow.next(this.#ask());
+    this.planned.askNow();
   }
 
   /** Goes one step back or forth: at once where this window knows the way, else when the server has answered. Sent in turn with the edits. */
@@ -323,17 +285,6 @@ export class JobStore {
     this.#subscriptions.add(this.#api.read(id).subscribe((stored) => this.#renew(stored)));
   }
 
-  /** Takes an answer in; the oldest that the plan does not look at are let go. */
-  addSolved(hash: string, answer: Solved[string]): void {
-    const used = new Set(this.plan() ? hashesOf(this.plan() as Plan) : []);
-    this.solved.update((solved) => {
-      const all = Object.entries({ ...solved, [hash]: answer });
-      const spare = all.filter(([name]) => name !== hash && !used.has(name));
-      const gone = new Set(spare.slice(0, Math.max(0, spare.length - SPARE_ANSWERS)).map(([name]) => name));
-      return Object.fromEntries(all.filter(([name]) => !gone.has(name)));
-    });
-  }
-
   #withCushion(job: Job, change: (cushion: Cushion) => Cushion): Job {
     const index = this.cushionIndex();
     return { ...job, cushions: job.cushions.map((cushion, i) => (i === index ? change(cushion) : cushion)) };
@@ -370,7 +321,7 @@ export class JobStore {
   }
 
   #take({ job, id, archived, undo, redo }: StoredJob): void {
-    if (this.#head()?.id !== id) this.#plan.set(null);
+    if (this.#head()?.id !== id) this.planned.forget();
     this.#head.set({ id, archived, undo, redo });
     this.#base = job;
     this.#job.set(job);
@@ -385,11 +336,4 @@ export class JobStore {
     this.#take(stored);
     this.#queue?.resume(stored.revision, []);
   }
-}
-
-/** Answers kept beside those that the plan looks at: what undo or a change taken back wants again. */
-const SPARE_ANSWERS = 60;
-
-function hashesOf({ cushions, lays }: Plan): string[] {
-  return [...lays.map(({ hash }) => hash), ...cushions.flatMap(({ crown, longCore }) => [crown?.hash ?? '', longCore?.hash ?? ''])];
 }

@@ -43,7 +43,7 @@ describe('the ticket', () => {
   it('says that a length is being worked out, then what to buy, with its why', async () => {
     await show();
     expect(text('[data-part=buy] .working').length).toBeGreaterThan(0);
-    for (const { hash, request } of store.plan()?.wanted ?? []) store.addSolved(hash, solve(request));
+    for (const { hash, request } of store.plan()?.wanted ?? []) store.planned.addAnswer(hash, solve(request));
     await fixture.whenStable();
     expect(text('[data-part=buy] .working')).toEqual([]);
     expect(text('[data-part=buy] tr')[0]).toMatch(/^Moss velvet \d+( \d\/\d)? yd$/);

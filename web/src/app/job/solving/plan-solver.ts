@@ -84,7 +84,7 @@ export class PlanSolver {
 
   #take(hash: string, answer: HeavyAnswer): void {
     if (this.failure()?.hash === hash) this.failure.set(null);
-    this.#store.addSolved(hash, answer);
+    this.#store.planned.addAnswer(hash, answer);
     if (answer.format === 'yardland/checked-lay@2' && answer.problems.length === 0) this.#kept.keep(hash, answer.answer);
   }
 
