@@ -1,8 +1,8 @@
 import { mergeFields, mergeRows, type Merged } from '../kernel/public';
 import type { ShopDocument } from './shop';
+import { ROW_LISTS } from './stock-lists';
 
-const LISTS = ['grades', 'fillings', 'cloths', 'waddings', 'remnants', 'zips', 'schools'] as const;
-type List = (typeof LISTS)[number];
+type List = (typeof ROW_LISTS)[number];
 
 /** What a thing of the shop is called; by its id where it has no name. */
 function nameOf(shop: ShopDocument, list: List, id: string): string {
@@ -16,13 +16,13 @@ function nameOf(shop: ShopDocument, list: List, id: string): string {
  */
 export function mergeShops(base: ShopDocument, mine: ShopDocument, theirs: ShopDocument): Merged<ShopDocument> {
   const whole = mergeFields(base, mine, theirs);
-  const clashes = whole.clashes.filter((key) => !(LISTS as readonly string[]).includes(key) && key !== 'calibration' && key !== 'usual');
+  const clashes = whole.clashes.filter((key) => !(ROW_LISTS as readonly string[]).includes(key) && key !== 'calibration' && key !== 'usual');
   const calibration = mergeFields(base.calibration, mine.calibration, theirs.calibration);
   const usual = mergeFields(base.usual ?? {}, mine.usual ?? {}, theirs.usual ?? {});
   const { usual: _before, ...merged } = whole.value;
   let value: ShopDocument = { ...merged, calibration: calibration.value, ...(Object.keys(usual.value).length ? { usual: usual.value } : {}) };
   clashes.push(...calibration.clashes, ...usual.clashes);
-  for (const list of LISTS) {
+  for (const list of ROW_LISTS) {
     const rows = mergeRows<ShopDocument[List][number]>(base[list], mine[list], theirs[list]);
     value = { ...value, [list]: rows.value };
     clashes.push(...rows.clashes.map((id) => nameOf(theirs, list, id)));

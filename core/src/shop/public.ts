@@ -7,3 +7,4 @@ export * from './minutes';
 export * from './merge-shops';
 export * from './schools';
 export * from './shop';
+export * from './stock-lists';

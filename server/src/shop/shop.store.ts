@@ -1,12 +1,21 @@
-import { openShop, shopSchema, type Shop, type ShopDocument, type StockUses, type StoredShop, writtenByShop } from '@yardland/core';
+import {
+  allBought,
+  BOUGHT_KINDS,
+  BOUGHT_LISTS,
+  openShop,
+  ROW_LISTS,
+  shopSchema,
+  writtenByShop,
+  type BoughtKind,
+  type Shop,
+  type ShopDocument,
+  type StockUses,
+  type StoredShop,
+} from '@yardland/core';
 import type { Database } from 'better-sqlite3';
 import { Refusal } from '../http/refusal';
 import { localDay } from '../local-day';
 import { LogStore } from '../log/log.store';
-
-const KINDS = ['grade', 'filling', 'cloth', 'wadding'] as const;
-type Kind = (typeof KINDS)[number];
-const LISTS = { grade: 'grades', filling: 'fillings', cloth: 'cloths', wadding: 'waddings' } as const;
 
 interface Row {
   readonly id: string;
@@ -24,9 +33,13 @@ const COLUMNS = {
   salvaged_zip: 'id, position, length_mm, document',
 } as const;
 type Table = keyof typeof COLUMNS;
+/** Lists of the document with a table of their own; those of materials share one. */
+const OWN_TABLES = { school: 'schools', remnant: 'remnants', salvaged_zip: 'zips' } as const satisfies Partial<Record<Table, (typeof ROW_LISTS)[number]>>;
+const tablesOf = Object.entries(OWN_TABLES) as [keyof typeof OWN_TABLES, (typeof OWN_TABLES)[keyof typeof OWN_TABLES]][];
+const inRows = (key: string): boolean => (ROW_LISTS as readonly string[]).includes(key);
 
 /** Reading, putting and dropping the rows of one table; of materials, those of one kind. */
-function rowStatements(db: Database, table: Table, kind: Kind | null) {
+function rowStatements(db: Database, table: Table, kind: BoughtKind | null) {
   const where = kind === null ? '' : `kind = '${kind}' AND `;
   const all = db.prepare<[], { id: string; position: number; document: string }>(`SELECT id, position, document FROM ${table} WHERE ${where}1`);
   const drop = db.prepare<[string]>(`DELETE FROM ${table} WHERE ${where}id = ?`);
@@ -84,34 +97,19 @@ export class ShopStore {
   write(document: ShopDocument, revision = 1): void {
     this.#db.transaction(() => {
       // What has neither a column nor a table goes into the settings, so that nothing of the document is left out.
-      const {
-        format: _format,
-        name,
-        units,
-        step,
-        calibration,
-        grades: _g,
-        fillings: _f,
-        cloths: _c,
-        waddings: _w,
-        schools: _s,
-        remnants: _r,
-        zips: _z,
-        ...settings
-      } = document;
+      const { format: _format, name, units, step, calibration, ...others } = document;
+      const settings = Object.fromEntries(Object.entries(others).filter(([key]) => !inRows(key)));
       this.#db
         .prepare('INSERT OR REPLACE INTO shop (id, name, units, step, calibration, settings, revision) VALUES (1, ?, ?, ?, ?, ?, ?)')
         .run(name, units, JSON.stringify(step), JSON.stringify(calibration), JSON.stringify(settings), revision);
-      for (const kind of KINDS) this.#bring('material', kind, document[LISTS[kind]]);
-      this.#bring('school', null, document.schools);
-      this.#bring('remnant', null, document.remnants);
-      this.#bring('salvaged_zip', null, document.zips);
+      for (const kind of BOUGHT_KINDS) this.#bring('material', kind, document[BOUGHT_LISTS[kind]]);
+      for (const [table, list] of tablesOf) this.#bring(table, null, document[list]);
       this.#log.bring(null, writtenByShop(document), [], localDay());
     })();
     this.#open = null;
   }
 
-  #bring(table: Table, kind: Kind | null, items: readonly Row[]): void {
+  #bring(table: Table, kind: BoughtKind | null, items: readonly Row[]): void {
     const sql = rowStatements(this.#db, table, kind);
     const before = new Map(sql.all().map((row) => [row.id, row]));
     items.forEach((item, position) => {
@@ -135,8 +133,7 @@ export class ShopStore {
 
   /** What the shop's materials are called, by id. */
   materialNames(): ReadonlyMap<string, string> {
-    const { grades, fillings, cloths, waddings } = this.read().document;
-    return new Map([...grades, ...fillings, ...cloths, ...waddings].map(({ id, name }) => [id, name]));
+    return new Map(allBought(this.read().document).map(({ id, name }) => [id, name]));
   }
 
   /** The shop ready for planning; read once and kept until it is written. Throws when there is none. */
@@ -150,8 +147,8 @@ export class ShopStore {
         'SELECT name, units, step, calibration, settings FROM shop',
       )
       .get();
-    const select = this.#db.prepare<[Kind], { document: string }>('SELECT document FROM material WHERE kind = ? ORDER BY position');
-    const materials = (kind: Kind): unknown[] => select.all(kind).map((one): unknown => JSON.parse(one.document));
+    const select = this.#db.prepare<[BoughtKind], { document: string }>('SELECT document FROM material WHERE kind = ? ORDER BY position');
+    const materials = (kind: BoughtKind): unknown[] => select.all(kind).map((one): unknown => JSON.parse(one.document));
     const rows = (table: Exclude<Table, 'material'>): unknown[] =>
       this.#db
         .prepare<[], { document: string }>(`SELECT document FROM ${table} ORDER BY position`)
@@ -164,13 +161,8 @@ export class ShopStore {
       units: row?.units,
       step: JSON.parse(row?.step ?? 'null') as unknown,
       calibration: JSON.parse(row?.calibration ?? 'null') as unknown,
-      grades: materials('grade'),
-      fillings: materials('filling'),
-      cloths: materials('cloth'),
-      waddings: materials('wadding'),
-      schools: rows('school'),
-      remnants: rows('remnant'),
-      zips: rows('salvaged_zip'),
+      ...Object.fromEntries(BOUGHT_KINDS.map((kind) => [BOUGHT_LISTS[kind], materials(kind)])),
+      ...Object.fromEntries(tablesOf.map(([table, list]) => [list, rows(table)])),
     });
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { CONSTRUCTIONS, formatNumber, MOST_COUNTED, type LogKind, type LogList, type StoredEntry } from '@yardland/core';
+import { allBought, CONSTRUCTIONS, formatNumber, MOST_COUNTED, type LogKind, type LogList, type StoredEntry } from '@yardland/core';
 import { catchError, combineLatest, debounceTime, map, of, startWith, Subject, switchMap, tap } from 'rxjs';
 import { Choice, type Option } from '../shared/controls/choice';
 import { Dialogs } from '../shared/dialogs';
@@ -213,7 +213,7 @@ export class EntriesPanel {
   #row(entry: StoredEntry): Row {
     const { about, of: job, day, kind, who, complaint, material } = entry;
     const shop = this.#shop();
-    const all = shop ? [...shop.grades, ...shop.fillings, ...shop.cloths, ...shop.waddings] : [];
+    const all = shop ? allBought(shop) : [];
     const named = (id: string): string => all.find((one) => one.id === id)?.name ?? id;
     const of =
       about.on === 'cushion'

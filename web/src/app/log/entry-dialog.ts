@@ -1,7 +1,7 @@
 import { DIALOG_DATA, DialogRef } from '@angular/cdk/dialog';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import type { ComplaintSort, LogAbout, LogEntry, LogKind, StoredEntry } from '@yardland/core';
+import { allBought, type ComplaintSort, type LogAbout, type LogEntry, type LogKind, type StoredEntry } from '@yardland/core';
 import { catchError, of } from 'rxjs';
 import { Choice, type Option } from '../shared/controls/choice';
 import { NoteField } from '../shared/controls/note-field';
@@ -104,7 +104,7 @@ export class EntryDialog {
   });
   protected readonly materials = computed((): Option[] => {
     const shop = this.#shop();
-    return shop ? [...shop.grades, ...shop.fillings, ...shop.cloths, ...shop.waddings].map(({ id, name }) => ({ value: id, name })) : [];
+    return shop ? allBought(shop).map(({ id, name }) => ({ value: id, name })) : [];
   });
   protected readonly people = computed((): Option[] => (this.#shop()?.people ?? []).map((name) => ({ value: name, name })));
 
