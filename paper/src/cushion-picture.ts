@@ -16,7 +16,7 @@ const OUTER = 0.9;
 /** Dots of the picture a point: finer is not seen in print. */
 const DOTS = 4.5;
 
-/** The cushion made up, as large as it goes into a box, in its middle; nothing where it has no cover. */
+/** Draws the finished cushion centred in a box, as large as fits; nothing where it has no cover. */
 export function drawCushion(sheet: Sheet, one: Planned, { x, y, width, height }: Box): void {
   const picture = cushionPicture(one, USUAL_VIEW, Math.min(PICTURE_DOTS, Math.round(DOTS * Math.max(width, height))));
   if (!picture) return;

@@ -14,7 +14,7 @@ export const planVerb: Verb = {
     const shop = readShop(options['shop']);
     if (!shop.ok) return refusal(inWords(shop.problems).map((problem) => ({ ...problem, path: ['shop', problem.path].filter(Boolean).join('.') })));
     const made = planSolved(job.value, shop.value);
-    // What cannot be cut is told by the exit code too: the plan stands on standard output all the same.
+    // What cannot be cut is told by the exit code too: the plan is still written to standard output.
     const code = made.problems.some(({ severity }) => severity === 'error') ? 1 : 0;
     return { code, out: `${JSON.stringify(planJson(made), null, 2)}\n` };
   },

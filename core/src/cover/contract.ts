@@ -170,7 +170,7 @@ export type Field<C> = {
       readonly usual: string;
       /** Which of them suit the other choices; all where it is not said. One chosen that does not suit is passed over. */
       offered?(choices: C): readonly string[];
-      /** Where the usual one hangs on other choices, or on how the cloths are worked. */
+      /** Where the usual one depends on other choices, or on how the cloths are worked. */
       usualFor?(choices: C, cloth: (slot: ClothSlot) => ClothNature): string;
     }
   | { readonly kind: 'count'; readonly least: number; readonly most: number; readonly usual: number }

@@ -12,7 +12,7 @@ const TOUCH_MM = 0.05;
 /** Ends are looked for by cells of this, mm: hardly more than what belongs together, so that few others lie in them. */
 const CELL_MM = 2 * TOUCH_MM;
 
-/** Loose segments put end to end into chains, each as long as it goes; a chain may be open. */
+/** Joins loose segments end to end into chains, each as long as possible; a chain may stay open. */
 export function chained(segments: readonly Segment[]): Segment[][] {
   const left = new Set(segments.filter((segment) => segmentLength(segment) > 1e-9));
   // Cells hold only what is not in a chain yet: ten thousand equal outlines are as quick as one.

@@ -73,7 +73,7 @@ export interface LayRequest {
   readonly seed: number;
   /** Searches that begin differently, with seeds counted up from `seed`, each with all the moves; the best answer counts. One where it is left out. */
   readonly seeds?: number;
-  /** Places looked for at most. A count and not a time, so that the answer does not hang on the machine. */
+  /** Places looked for at most. A count and not a time, so that the answer does not depend on the speed of the machine. */
   readonly moves: number;
 }
 

@@ -44,7 +44,7 @@ describe('a lay on a pattern', () => {
     expect(length(300, { halfDrop: true })).toBeCloseTo(150 + 160 + 320 + 150, 6);
     // Stripes along the roll: plates follow each other with the gap between them.
     expect(length(300, { alongMm: 0 })).toBeCloseTo(300 + 3 + 300, 6);
-    // Stripes across it: only along counts, and four of 300 lie side by side all the same.
+    // Stripes across it: only along counts, and four of 300 still lie side by side.
     expect(length(300, { acrossMm: 0 })).toBeCloseTo(620, 6);
   });
 

@@ -44,7 +44,7 @@ const shares = Array.from({ length: POINTS + 1 }, (_, i) => i / POINTS);
 /** What the layers of a core are. */
 export type LayerMatter = Extract<SectionMatter, 'foam' | 'foam-alt' | 'spring' | 'feather' | 'felt'>;
 
-/** How a layer is drawn: foams by turns, so that two that meet can be told apart; other fillings by their kind. */
+/** How a layer is drawn: foams alternate, so that two that meet can be told apart; other fillings by their kind. */
 export function layerMatter(stock: Stock | undefined, index: number): LayerMatter {
   if (stock && !isFoam(stock)) return stock.kind;
   return index % 2 ? 'foam-alt' : 'foam';

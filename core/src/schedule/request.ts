@@ -59,7 +59,7 @@ export const scheduleRequestSchema = z.strictObject({
   people: z.array(personSchema).min(1).max(40),
   machines: z.record(name, z.int().min(0).max(100)).default({}),
   jobs: z.array(jobSchema).max(200),
-  /** The plan that stands: who does which step, and when it was to begin. It is kept but where moving a step is worth it. Steps it names that are not asked for are passed over. */
+  /** The plan that stands: who does which step, and when it was to begin. A step moves only where that makes the plan better. Steps in it that are not part of the request are ignored. */
   standing: z
     .array(z.strictObject({ job: id, step: id, person: name, start: z.iso.datetime({ local: true, precision: -1 }) }))
     .max(80_000)

@@ -4,7 +4,7 @@ import { OPERATIONS, type ApiOperation } from './operations';
 
 type Json = Readonly<Record<string, unknown>>;
 
-/** A contract as JSON Schema (draft 2020-12, the dialect of OpenAPI 3.1). What a schema cannot say, such as a check over several fields, is left out of it; the server checks it all the same. */
+/** A contract as JSON Schema (draft 2020-12, the dialect of OpenAPI 3.1). What a schema cannot say, such as a check over several fields, is left out of it; the server still checks it. */
 const schemaOf = (schema: z.ZodType, io: 'input' | 'output'): Json => {
   const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, { io, unrepresentable: 'any', reused: 'inline', cycles: 'ref' });
   return rest;

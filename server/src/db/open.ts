@@ -9,7 +9,7 @@ export const APPLICATION_ID = 0x59_41_52_44;
 
 export const databaseFile = (dataDir: string): string => path.join(dataDir, 'yardland.db');
 
-/** A lock of another program is waited for so long, ms. */
+/** How long to wait for a lock of another program, ms. */
 const BUSY_MS = 1000;
 
 const codeOf = (error: unknown): string => (error as { code?: string }).code ?? '';

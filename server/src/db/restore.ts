@@ -89,6 +89,6 @@ function settle(file: string): void {
     db.pragma('wal_checkpoint(TRUNCATE)');
     db.close();
   } catch {
-    // It is about to be replaced because it is broken: its bytes are kept all the same.
+    // It is about to be replaced because it is broken: its bytes are kept nevertheless.
   }
 }

@@ -9,7 +9,7 @@ import { localDay } from '../local-day';
 import { LogStore } from '../log/log.store';
 import { jobStatements, type Finding, type JobRow, type ListQuery, type SummaryRow } from './jobs.sql';
 
-/** Steps of one job that undo can go back over; older ones are let go. */
+/** Steps of one job that undo can go back over; older ones are deleted. */
 const KEPT_STEPS = 500;
 
 export interface Search {

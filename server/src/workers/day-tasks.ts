@@ -16,7 +16,7 @@ interface Known {
   readonly job: JobToDo;
 }
 
-/** Jobs of which this thread knows what is left to do; the oldest are let go. */
+/** Cache of what is left to do, by job; the oldest entries are dropped. */
 const known = new Map<string, Known>();
 const MOST_KNOWN = 400;
 

@@ -25,7 +25,7 @@ export const ORDER_CORRECTS: Record<BoxOrder, string> = {
   'panel-by-panel': 'A panel a little long or short is taken up at the corners, until these are sewn.',
 };
 
-/** The choices that an order of work hangs on. */
+/** The choices that an order of work depends on. */
 interface Choosing {
   readonly order?: BoxOrder | undefined;
   readonly boxing?: 'strip' | 'panels' | undefined;

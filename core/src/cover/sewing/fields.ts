@@ -10,7 +10,7 @@ interface More<C> {
   readonly opens?: true;
   readonly shown?: (choices: C) => boolean;
   readonly offered?: (choices: C) => readonly string[];
-  /** Of a choice: which value is usual where that hangs on other choices, or on how the cloths are worked. */
+  /** Of a choice: which value is usual where that depends on other choices, or on how the cloths are worked. */
   readonly usualFor?: (choices: C, cloth: (slot: ClothSlot) => ClothNature) => string;
 }
 

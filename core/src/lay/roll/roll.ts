@@ -126,7 +126,7 @@ class Roll {
     return shortest ?? snapshot(all);
   }
 
-  /** Pieces moved apart while the end is drawn in: joined ones, rough and fine shapes by turns. */
+  /** Pieces moved apart while the end is drawn in: joined ones, rough and fine shapes in alternation. */
   *#byMoving(): Generator<void, void> {
     const units = this.#units();
     const joint = units && this.#tool(layoutOfUnits(units, this.ask, ROUGH_MM));
@@ -166,7 +166,7 @@ class Roll {
     return units.length < singles.length ? units : null;
   }
 
-  /** Beams, and drawing the end in from the best lay and from others that beams left, by turns: each gets its share of the moves, beams at first. */
+  /** Alternates between beams and drawing the end in, from the best lay and from others that beams found. Each gets its share of the moves; beams begin. */
   *#byBeams(beams: Beams): Generator<void, void> {
     const begun = this.budget.left;
     const pushed = new Set<string>();
@@ -192,7 +192,7 @@ class Roll {
     }
   }
 
-  /** One beam; a lay of it that is worth it is pushed together. */
+  /** Runs one beam and compacts the best of its lays that is not much longer than the shortest. */
   *#beam(beams: Beams, pushed: Set<string>): Generator<void, void> {
     this.budget.left--;
     const found = yield* beams.next(this.budget);

@@ -19,7 +19,7 @@ export function withPins(day: ShopDay, steps: readonly Pick<PlannedStep, 'job' |
   return steps.reduce((next, step) => withPin(next, step, put), day);
 }
 
-/** Pins of steps that are still to be done; the rest is let go. */
+/** Pins of steps that are still to be done; other pins are dropped. */
 export function withoutDonePins(day: ShopDay, steps: readonly Pick<PlannedStep, 'job' | 'step'>[]): ShopDay {
   const there = new Set(steps.map(keyOf));
   const { pins = [], ...rest } = day;

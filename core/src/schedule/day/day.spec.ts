@@ -115,7 +115,7 @@ describe('the plan of the day', () => {
     const start = (job: string): string => steps.find((step) => step.job === job)!.parts[0]!.start;
     expect([start(second), steps.find((step) => step.job === second)!.pinned]).toEqual(['2026-12-01T09:00', true]);
     expect(start(first)).toBe('2026-12-01T11:00');
-    // To another person, who is not there any more: it is done all the same.
+    // Pinned to a person who has left: the step is still done.
     const gone = { ...one, day: { ...one.day!, pins: [{ job: second, step: 's0', person: 'Bram' }] } };
     expect(dayOf(jobs, gone, at).steps.length).toBe(2);
   });

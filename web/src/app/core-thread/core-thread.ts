@@ -17,7 +17,7 @@ export interface PlanAsk {
 /** A plan with what it was asked for; or why it could not be made. */
 export type Planned<A extends PlanAsk> = { readonly ask: A; readonly plan: Plan } | { readonly ask: A; readonly failed: string };
 
-/** A plan is waited for so long, ms: many thousand times what one usually takes. */
+/** How long to wait for a plan, ms: many thousand times what one usually takes. */
 const PLAN_MS = 10_000;
 
 /** What was asked to be read, and who waits for it. */
@@ -146,7 +146,7 @@ export class CoreThread {
     first?.subscriber.complete();
   }
 
-  /** A plan that takes too long is given up, and with it the thread that hangs on it; what else was asked of that is asked of a new one. */
+  /** A plan that takes too long is given up and its thread terminated; other requests of that thread are sent to a new one. */
   #cutOff(): void {
     const reading = [...this.#reading];
     this.#reading.clear();

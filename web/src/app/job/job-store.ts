@@ -96,7 +96,7 @@ export class JobStore {
   /** The same for its order of work on the wall. */
   readonly wallLink = computed(() => `/api/jobs/${this.#head()?.id ?? ''}/wall/${this.cushionIndex() + 1}.pdf`);
 
-  /** The plan, and the answers of long computations that it looks at. */
+  /** The plan, and the answers of long computations that it uses. */
   readonly planned = new PlannedJob({ id: computed(() => this.#head()?.id ?? null), job: this.job, shop: this.#shop });
   /** The newest plan there is: of the document as it is now, or, for a moment after a change, as it was before. */
   readonly plan = this.planned.plan;
@@ -241,7 +241,7 @@ export class JobStore {
     this.planned.askNow();
   }
 
-  /** Goes one step back or forth: at once where this window knows the way, else when the server has answered. Sent in turn with the edits. */
+  /** Undoes or redoes one step: at once where this window knows the document, otherwise when the server has answered. Sent in order with the edits. */
   goBackOrForth(direction: 'undo' | 'redo'): void {
     const [queue, job] = [this.#queue, this.#job()];
     const label = direction === 'undo' ? this.undoLabel() : this.redoLabel();

@@ -7,7 +7,7 @@ import { Messages } from '../shared/messages';
 
 /** What messages about plans are about. */
 const ABOUT_PLAN = 'plan';
-/** Answers kept beside those that the plan looks at: what undo or a change taken back wants again. */
+/** Answers kept beside those that the plan uses: undo may need them again. */
 const SPARE_ANSWERS = 60;
 
 interface Ask extends PlanAsk {
@@ -26,14 +26,14 @@ const hashesOf = ({ cushions, lays }: Plan): string[] => [
   ...cushions.flatMap(({ crown, longCore }) => [crown?.hash ?? '', longCore?.hash ?? '']),
 ];
 
-/** The plan of the job in hand, made in a thread of its own, with the answers of long computations that it looks at. Created in an injection context. */
+/** The plan of the job in hand, made in a thread of its own, with the answers of long computations that it uses. Created in an injection context. */
 export class PlannedJob {
   readonly #thread = inject(CoreThread);
   readonly #messages = inject(Messages);
   readonly #solved = signal<Solved>({});
   readonly #plan = signal<Plan | null>(null);
   readonly #ask: Signal<Ask | null>;
-  /** What is asked for at once after a change, without waiting for the page to be drawn: the thread is at work while it is. */
+  /** Requests made right after a change, before the page is drawn, so that the thread works meanwhile. */
   readonly #askedNow = new Subject<Ask | null>();
   /** The last plan asked for could not be made, and that stands on the screen. */
   #unplanned = false;
@@ -53,7 +53,7 @@ export class PlannedJob {
     this.#thread
       .plans(asks$)
       .pipe(takeUntilDestroyed())
-      // One that was asked for before another job was opened is nobody's.
+      // A plan that was asked for before another job was opened is ignored.
       .subscribe((planned) => planned.ask.id === parts.id() && this.#take(planned));
   }
 
@@ -67,7 +67,7 @@ export class PlannedJob {
     this.#plan.set(null);
   }
 
-  /** Takes the answer of a long computation in; the oldest that the plan does not look at are let go. */
+  /** Adds the answer of a long computation; the oldest answers that the plan does not use are dropped. */
   addAnswer(hash: string, answer: Solved[string]): void {
     const plan = this.#plan();
     const used = new Set(plan ? hashesOf(plan) : []);

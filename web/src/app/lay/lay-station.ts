@@ -225,7 +225,7 @@ export class LayStation {
     return mm < COSTS_MM ? 'Put here, the lay is no longer than now.' : `Put here, the lay is at most ${formatRun(mm, this.store.inWords().units)} longer.`;
   });
 
-  /** The picked piece on its way: what it would cost to put it here; null when it is let go. */
+  /** While the picked piece is dragged: what it would cost to put it here; null when it is dropped. */
   protected carrying(move: { readonly to: Point } | null): void {
     this.#cost.carry(move && (() => this.#askedOver(move.to)));
   }

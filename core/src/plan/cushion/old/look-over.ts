@@ -33,7 +33,7 @@ export function lookedOverCover({ seat }: Cushion): ReturnType<typeof judgeCover
   return seat?.oldCover ? judgeCover(seat.oldCover.findings) : null;
 }
 
-/** How the old cover is made ready to go back on; null where a new one is made: none was looked over, it is past use, or a new one is wanted all the same. */
+/** How the old cover is made ready to go back on; null where a new one is made: none was looked over, it is past use, or a new one is wanted anyway. */
 export function keptCover(cushion: Cushion): 'wash' | 'restitch' | null {
   const judged = lookedOverCover(cushion);
   if (!judged || judged.verdict === 'renew' || cushion.seat?.oldCover?.renew) return null;

@@ -121,7 +121,7 @@ describe('SaveQueue', () => {
       jar.busy = status;
       const before = jar.written.length;
       jar.queue.push(change(`at ${status}`));
-      // Asked after 1, 3 and 7 s: at 8 s it is waited for the next time, 15 s from the first.
+      // Asked after 1, 3 and 7 s: at 8 s the next try is still to come, 15 s from the first.
       jasmine.clock().tick(8000);
       expect([jar.queue.state$.value, jar.queue.waiting]).toEqual(['offline', 1]);
       jar.busy = null;
