@@ -20,7 +20,7 @@ export interface RollLay {
   readonly lengthMm: number;
 }
 
-/** One copy of an item, and where its item's shapes begin. */
+/** One copy of an item, and the index of its item's first shape. */
 interface Copy {
   readonly item: LayItem;
   readonly copy: number;
@@ -48,7 +48,7 @@ export class Copies {
     return this.#copies.length;
   }
 
-  /** A layout of the pieces, with so much cloth added outside each a pass; the held ones lie where they are. */
+  /** A layout of the pieces, each with at most so much cloth added outside it in each pass; held pieces are fixed. */
   layout(addedMm: number): Layout {
     const { items, widthMm, gapMm, pins } = this.ground;
     const fixed = new Uint8Array(this.count);
@@ -93,7 +93,7 @@ export class Copies {
     return { placements, lengthMm: length };
   }
 
-  /** Where the single pieces are when units of them lie so; the others stay as they are in `all`. */
+  /** The places of single pieces for given places of the units made of them; other pieces stay as they are in `all`. */
   apart(all: Layout, units: readonly Unit[], shapes: readonly Shape[], at: Snapshot): Snapshot {
     const whole = snapshot(all);
     units.forEach(({ members }, u) => {
@@ -115,7 +115,7 @@ export class Copies {
   }
 }
 
-/** A layout of units as pieces of their own; copies of one unit share their shapes. */
+/** A layout whose pieces are units; copies of one unit share their shapes. */
 export function layoutOfUnits(units: readonly Unit[], { widthMm, gapMm }: RollGround, addedMm: number): Layout {
   const shapes: Shape[] = [];
   const known = new Map<string, number>();

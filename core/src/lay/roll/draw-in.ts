@@ -5,29 +5,29 @@ import type { Effort, Mover } from './mover';
 import { layInOrder, orders } from './one-by-one';
 import { separate } from './separate';
 
-/** The end is drawn in by this share of the length at last. */
+/** The smallest step, as a share of the length. */
 const LAST_STEP = 0.0005;
-/** Tries at one length before the step is halved; after a success it is doubled, up to the first. */
+/** Tries at one length before the step is halved; a success doubles it, up to the first step. */
 const TRIES = 4;
-/** Pieces find places quickly as long as they use no more of the roll than this. */
+/** Up to this use of the roll, places are found quickly. */
 const EASILY_USED = 0.76;
-/** The end is drawn in by no more than this at once. */
+/** The largest step, as a share of the length. */
 const MOST_AT_ONCE = 0.1;
-/** Rounds without less overlap before a strike, and strikes before a try has failed; in later cycles more. */
+/** Rounds without less overlap that make a strike, and strikes that end a try; later cycles allow more. */
 const ROUNDS = 50;
 const STRIKES = 1;
-/** How often the next smaller step begins from the best failed try let out, else from the best lay. */
+/** Probability that the next smaller step begins at the best failed try, stretched; otherwise it begins at the best lay. */
 const LET_OUT = 0.3;
-/** How often, from the second cycle on, a try of the first length begins from a lay made anew: of few pieces. */
+/** Probability, from the second cycle on and with few pieces, that a first try begins at a lay made from scratch. */
 const ANEW = 0.5;
 const FEW = 40;
-/** How often a failed try goes on with a stretch of the roll turned or moved as one, else with large pieces exchanged. */
+/** Probability that a failed try is kicked by turning or moving a stretch of the roll as one; otherwise large pieces are exchanged. */
 const REARRANGE = 0.12;
-/** Two tries that came out the same but for this share were the same. */
+/** Tries whose overlap differs by less than this share count as the same. */
 const SAME = 1e-6;
 const COMPACT_ROUNDS = 6;
 
-/** Moves each piece to where it reaches less far along, first those that lie first, until none does. */
+/** Moves each piece to where it reaches less far along the roll, from the squared end on, until no piece can move. */
 export function compact(all: Layout, mover: Mover, budget: Budget): void {
   const effort: Effort = { lines: 4, farMm: 0.75 * all.width };
   [mover.pullX, mover.pullY] = [1, 0];
@@ -47,13 +47,13 @@ export function compact(all: Layout, mover: Mover, budget: Budget): void {
   }
 }
 
-/** How a lay is drawn in. */
+/** How a roll is shortened. */
 export interface DrawingIn {
-  /** What no lay is shorter than, mm. */
+  /** Lower bound on the length, mm. */
   readonly leastMm: number;
-  /** The share of the length that the end is drawn in by at first. */
+  /** The first step, as a share of the length. */
   readonly firstStep: number;
-  /** How often it has been done before: later it is tried longer, and sometimes from a lay made anew. */
+  /** How many times it was done before: later cycles try longer, and sometimes begin from scratch. */
   readonly cycle: number;
   readonly mayBeginAnew: boolean;
 }
@@ -89,7 +89,7 @@ export function* drawIn(all: Layout, mover: Mover, from: Snapshot, budget: Budge
     if (overlap === 0) {
       compact(all, mover, budget);
       all.length = all.end();
-      // A fixed piece may be what reaches furthest: then there is no less.
+      // When a fixed piece reaches furthest, the roll cannot get shorter.
       if (all.length >= best.length - 1e-6) return best;
       best = snapshot(all);
       [tries, failed] = [0, []];
@@ -113,7 +113,7 @@ export function* drawIn(all: Layout, mover: Mover, from: Snapshot, budget: Budge
   return best;
 }
 
-/** By a step; what is laid loosely by a lot at once. */
+/** The next length to try: a step shorter, or much shorter at once while the lay is loose. */
 function targetOf(all: Layout, lengthMm: number, step: number, leastMm: number): number {
   const easyMm = all.areaMm2.reduce((a, b) => a + b, 0) / (EASILY_USED * all.width);
   return Math.max(leastMm, Math.min(lengthMm * (1 - step), Math.max(easyMm, lengthMm * (1 - MOST_AT_ONCE))));
@@ -125,7 +125,7 @@ interface Beginning {
   readonly targetMm: number;
 }
 
-/** Where a try at a new length begins: from a lay made anew, from the best failed try let out, or from the best lay drawn in. */
+/** Sets the start of a try at a new length: a lay made from scratch, the best failed try stretched, or the best lay shrunk. */
 function* begin(all: Layout, mover: Mover, { best, nearest, targetMm }: Beginning, budget: Budget, ask: DrawingIn): Generator<Snapshot, void> {
   const { random } = mover;
   if (ask.cycle > 0 && ask.mayBeginAnew && random() < ANEW * Math.min(1, FEW / all.n)) {
@@ -151,6 +151,6 @@ function kick(all: Layout, large: readonly number[], again: boolean, random: () 
     rearrange(all, random);
     return;
   }
-  // The same again asks for a harder kick.
+  // A try that ended like an earlier one needs a harder kick.
   for (let k = (way < 0.75 ? 1 : 2) + (again ? 2 : 0); k > 0; k--) exchange(all, large, random);
 }

@@ -1,15 +1,15 @@
 import type { Layout } from './layout';
 
-/** The end is drawn in by moving what lies beyond a cut; by more than this share all is pressed together evenly. */
+/** Up to this share, the roll is shortened by moving what lies beyond a random cut; beyond it, everything is pressed together evenly. */
 const MUCH = 0.04;
-/** The larger pieces are those that make up so much of the area. */
+/** Large pieces together make up this share of the area. */
 const LARGE_SHARE = 0.75;
 
 const move = (all: Layout, i: number, byX: number): void => {
   if (!all.fixed[i]) all.x[i] = (all.x[i] as number) + byX;
 };
 
-/** Draws the end in: what lies beyond a random cut moves in, whole. Pieces may overlap afterwards. */
+/** Shortens the roll: all pieces beyond a random cut move in together. Pieces may overlap afterwards. */
 export function shrink(all: Layout, to: number, random: () => number): void {
   const by = all.length - to;
   const cut = random() * all.length;
@@ -23,7 +23,7 @@ export function shrink(all: Layout, to: number, random: () => number): void {
   all.clampAll();
 }
 
-/** Lets the end out: what lies beyond a random cut moves out, whole. */
+/** Lengthens the roll: all pieces beyond a random cut move out together. */
 export function stretch(all: Layout, to: number, random: () => number): void {
   const by = to - all.length;
   const cut = random() * all.length;
@@ -31,7 +31,7 @@ export function stretch(all: Layout, to: number, random: () => number): void {
   for (let i = 0; i < all.n; i++) if (all.centreX(i) > cut) move(all, i, by);
 }
 
-/** Presses a lay to a length: each piece's middle as far along as before, in proportion. */
+/** Presses a lay to a length: the middle of each piece keeps its relative position along the roll. */
 export function pressTo(all: Layout, to: number): void {
   const share = to / all.length - 1;
   all.length = to;
@@ -54,7 +54,7 @@ export function largePieces(all: Layout): number[] {
     });
 }
 
-/** Two large pieces of different items change places, each with its middle where the other's was. */
+/** Exchanges two large pieces of different items, middle for middle. */
 export function exchange(all: Layout, large: readonly number[], random: () => number): void {
   for (let tries = 0; tries < 20 && large.length > 1; tries++) {
     const i = large[Math.floor(random() * large.length)] as number;
@@ -73,7 +73,7 @@ export function exchange(all: Layout, large: readonly number[], random: () => nu
   }
 }
 
-/** All that lies between two places along is turned by half a turn as one, or changes places with what lies before it: what lies well together stays together. */
+/** Turns all pieces between two positions along the roll by 180° as one, or exchanges them with those before: neighbours that fit each other stay together. */
 export function rearrange(all: Layout, random: () => number): void {
   const { n, x, y, s, fixed, half } = all;
   const from = random() * all.length * 0.7;

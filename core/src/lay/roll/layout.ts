@@ -1,10 +1,10 @@
 import { NoFitMaker, TOUCH_MM, type NoFit } from './no-fit';
 import type { Shape } from './shape';
 
-/** The overlap of two pieces counts by this power of the product of their areas over the mean: a large piece finds a clear place less easily than a strip. */
+/** An overlap counts by this power of the product of both areas over the mean area, because a large piece finds a clear place less easily than a strip. */
 const SIZE_POWER = 0.25;
 
-/** The pieces of a layout: each has a stretch of the shapes, one for each of its turns. */
+/** The pieces of a layout. Each has consecutive shapes, one for each of its turns. */
 export interface Pieces {
   readonly shapes: readonly Shape[];
   /** First shape of each piece. */
@@ -16,12 +16,12 @@ export interface Pieces {
   readonly fixed: Uint8Array;
 }
 
-/** Where every piece lies on one strip of material, as rows of numbers, with a weight for each pair. Pieces may overlap. */
+/** The places of all pieces on one strip of material, as typed arrays, with a weight for each pair. Pieces may overlap. */
 export class Layout {
   readonly n: number;
   readonly x: Float64Array;
   readonly y: Float64Array;
-  /** The shape that each piece has now, in its turn. */
+  /** The current shape of each piece, which tells its turn. */
   readonly s: Int32Array;
   readonly shapes: readonly Shape[];
   readonly firstShape: Int32Array;
@@ -35,9 +35,9 @@ export class Layout {
   readonly maxX: Float64Array;
   readonly minY: Float64Array;
   readonly maxY: Float64Array;
-  /** The shape of the same piece half a turn further; −1 where it may not lie so. */
+  /** The shape of the same piece turned by 180°; −1 where that turn is not allowed. */
   readonly half: Int32Array;
-  /** How much of the strip may be used, mm. */
+  /** Usable length of the strip, mm. */
   length = 0;
   readonly #maker: NoFitMaker;
   readonly #noFits: (NoFit | undefined)[];
@@ -93,12 +93,12 @@ export class Layout {
     return (this.#noFits[at] = made);
   }
 
-  /** 1, or −1 where the kept no-fit polygon is this one turned by half a turn. To be asked after `noFit`. */
+  /** 1, or −1 where the stored no-fit polygon is this one turned by 180°. Call after `noFit`. */
   sign(lying: number, moving: number): number {
     return this.#sign[lying * this.shapes.length + moving] as number;
   }
 
-  /** What the overlap of two pieces costs, unweighted: √depth by their sizes; 0 where they are clear. */
+  /** The unweighted cost of the overlap of two pieces: √depth, scaled by their sizes; 0 where they are clear. */
   overlap(i: number, j: number): number {
     const [a, b] = [this.s[i] as number, this.s[j] as number];
     const dx = (this.x[i] as number) - (this.x[j] as number);
@@ -129,7 +129,7 @@ export class Layout {
     return true;
   }
 
-  /** How far a piece reaches along, mm. */
+  /** The far end of a piece along the roll, mm. */
   reachOf(i: number): number {
     return (this.x[i] as number) + (this.maxX[this.s[i] as number] as number);
   }
@@ -151,7 +151,7 @@ export class Layout {
     return (this.y[i] as number) + ((this.minY[s] as number) + (this.maxY[s] as number)) / 2;
   }
 
-  /** Puts a piece where its box lies inside the strip, as near to where it is as that goes. Pieces that are fixed stay. */
+  /** Moves a piece by the least distance that brings its box inside the strip. Fixed pieces stay. */
   clamp(i: number): void {
     if (this.fixed[i]) return;
     const s = this.s[i] as number;
@@ -169,7 +169,7 @@ export class Layout {
   }
 }
 
-/** For each shape that of the same piece half a turn further. */
+/** For each shape, the shape of the same piece turned by 180°. */
 function halves({ n, shapes, firstShape, turns }: Layout): Int32Array {
   const half = new Int32Array(shapes.length).fill(-1);
   for (let i = 0; i < n; i++) {

@@ -2,33 +2,33 @@ import type { Layout } from './layout';
 import { TOUCH_MM, type NoFit } from './no-fit';
 import { Stretches, type Line } from './stretches';
 
-/** Turns that are looked at in one search, of those a piece has. */
+/** Turns tried in one search, of all that a piece has. */
 const MOST_TURNS = 3;
-/** Rounds of sliding from the best place at most. */
+/** Most rounds of sliding from the best place. */
 const SLIDES = 4;
-/** A place within this of a contact is at it, mm. */
+/** A place this near to a contact counts as in contact, mm. */
 const AT_CONTACT_MM = 1e-3;
-/** Less cost by less than this is not less; nor is less reach, mm. */
+/** Smaller differences of cost, or of reach in mm, do not count. */
 const LESS = 1e-9;
 const LESS_REACH_MM = 1e-4;
-/** How long a line through a strip's edge is looked at: as far as the strip goes, mm. */
+/** Length searched along the edge of the strip, mm: all of it. */
 const WHOLE_MM = 1e9;
 
-/** How a place is looked for. */
+/** How much effort one search takes. */
 export interface Effort {
-  /** Lines a turn, besides the two through the piece's own place. */
+  /** Lines for each turn, besides the two through the piece's own place. */
   readonly lines: number;
-  /** How far each way a line is looked at, mm. */
+  /** Length searched in each direction of a line, mm. */
   readonly farMm: number;
 }
 
-/** What a place has to beat: only one that costs less, or of places that cost nothing one that reaches less far. */
+/** What a place has to beat: it must cost less, or, where both cost nothing, reach less far. */
 export interface Limits {
   readonly cost: number;
   readonly reachMm: number;
 }
 
-/** Looks for a place for a piece that is not laid yet: others that wait too are passed over. */
+/** Searches for a piece that is not laid yet: other pieces not yet laid are ignored. */
 export interface Fresh {
   readonly waiting: Uint8Array;
 }
@@ -39,16 +39,16 @@ export interface Fresh {
  * that a piece slides along a slanting neighbour.
  */
 export class Mover {
-  // The piece that was found last: its place, its shape, what it costs there and how far it reaches in the direction of the pull.
+  // The place found last: its position, its shape, its cost, and its reach in the direction of the pull.
   x = 0;
   y = 0;
   s = 0;
   cost = Infinity;
   reach = Infinity;
-  /** The direction in which, of places that cost nothing, the least far is best. */
+  /** Among places that cost nothing, the one least far in this direction is best. */
   pullX = 1;
   pullY = 0;
-  // The neighbours of the piece in the turn that is looked at.
+  // The neighbours of the piece in the current turn.
   readonly #who: Int32Array;
   readonly #box: Float64Array;
   readonly #weight: Float64Array;
@@ -58,7 +58,7 @@ export class Mover {
   readonly #hit: Int32Array;
   #count = 0;
   readonly #on = new Stretches();
-  // Where the piece's origin may lie for it to be inside the strip.
+  // Bounds of the piece's origin for the piece to lie inside the strip.
   #lowX = 0;
   #highX = 0;
   #lowY = 0;
@@ -80,7 +80,7 @@ export class Mover {
     this.#hit = new Int32Array(n);
   }
 
-  /** Looks for the best place of a piece within the limits. True when one is found; it stands in x, y and s. */
+  /** Searches for the best place of a piece within the limits. Returns true when one is found: it is in x, y and s. */
   find(i: number, { lines, farMm }: Effort, { cost, reachMm }: Limits, fresh: Fresh | null = null): boolean {
     const { all } = this;
     this.cost = cost;
@@ -103,7 +103,7 @@ export class Mover {
     return found;
   }
 
-  /** All turns of a piece that has few; of more the one it has and some. */
+  /** All turns of a piece that has few; otherwise its current turn and some others at random. */
   #someTurn(i: number, c: number, begin: number): number {
     const first = this.all.firstShape[i] as number;
     const turns = this.all.turns[i] as number;
@@ -111,7 +111,7 @@ export class Mover {
     return c === 0 ? (this.all.s[i] as number) : first + Math.floor(this.random() * turns);
   }
 
-  /** Makes a piece in a turn the one that is looked at. False where it does not fit the strip. */
+  /** Sets the piece and turn to search for. Returns false where it does not fit the strip. */
   #take(i: number, s: number, fresh: Fresh | null): boolean {
     const { minX, maxX, minY, maxY, n, gap, size, weights, x, y, s: shapes, length, width } = this.all;
     const [left, right, lower, upper] = [minX[s] as number, maxX[s] as number, minY[s] as number, maxY[s] as number];
@@ -148,7 +148,7 @@ export class Mover {
     return (this.#noFit[k] = noFit);
   }
 
-  /** Along and across through where the piece lies; by its box's middle in another turn. */
+  /** Searches along and across through the piece's place; in another turn, through the middle of its box. */
   #throughOwnPlace(i: number, has: number, farMm: number): void {
     const { minX, maxX, minY, maxY, x, y } = this.all;
     const s = this.#turn;
@@ -160,7 +160,7 @@ export class Mover {
     this.#along(px, py, 1, 0, farMm);
   }
 
-  /** Looks along one line through a place, so far each way. */
+  /** Searches one line through a place, up to a distance in each direction. */
   #along(px: number, py: number, dx: number, dy: number, farMm: number): void {
     const across = this.#within(px, dx, this.#lowX, this.#highX, farMm);
     const upright = this.#within(py, dy, this.#lowY, this.#highY, farMm);
@@ -177,7 +177,7 @@ export class Mover {
     }
   }
 
-  /** Between which places of a line one of its coordinates is within bounds; null where it never is. */
+  /** The interval of a line in which one coordinate is within bounds; null where there is none. */
   #within(p: number, d: number, low: number, high: number, farMm: number): readonly [number, number] | null {
     if (Math.abs(d) <= LESS) return p < low - TOUCH_MM || p > high + TOUCH_MM ? null : [-farMm, farMm];
     const [a, b] = [(low - p) / d, (high - p) / d];
@@ -202,7 +202,7 @@ export class Mover {
     this.#on.sort();
   }
 
-  /** Whether a slanting line passes a neighbour's box by. */
+  /** Whether a slanting line misses a neighbour's box. */
   #passes(b: number, { px, py, dx, dy }: Line): boolean {
     const box = this.#box;
     const [left, right, lower, upper] = [box[b] as number, box[b + 1] as number, box[b + 2] as number, box[b + 3] as number];
@@ -210,7 +210,7 @@ export class Mover {
     return Math.abs(off) >= ((right - left) / 2) * Math.abs(dy) + ((upper - lower) / 2) * Math.abs(dx);
   }
 
-  /** Takes a place of the line when it is better than the best so far. */
+  /** Keeps a place of the line if it beats the best so far. */
   #look(x: number, y: number, t: number): void {
     const reach = this.pullX * x + this.pullY * y + this.#turnReach;
     const nearer = reach < this.reach - LESS_REACH_MM;
@@ -224,7 +224,7 @@ export class Mover {
     this.s = this.#turn;
   }
 
-  /** The weighted overlap at a place of the line; at least `limit` where it is not less. */
+  /** The weighted overlap at a place of the line; once the sum reaches `limit` it is not added up any further. */
   #costAt(t: number, x: number, y: number, limit: number): number {
     const { low, high, order, owner, region, count } = this.#on;
     const deep = this.#deep;
@@ -272,7 +272,7 @@ export class Mover {
     else this.#along(px, py, 1, 0, farMm);
   }
 
-  /** Of three neighbours the one that lies nearest to where a piece is. */
+  /** The nearest to a piece of three neighbours taken at random. */
   #someNear(i: number): number {
     const box = this.#box;
     let chosen = 0;
@@ -287,7 +287,7 @@ export class Mover {
     return chosen;
   }
 
-  /** Slides from the best place, along, across, and along the edges of what it touches or lies in, as long as that helps. */
+  /** Slides from the best place along, across, and along the edges of pieces it touches or overlaps, as long as that helps. */
   #refine(farMm: number): void {
     for (let round = 0; round < SLIDES; round++) {
       const { cost, reach } = this;
@@ -298,7 +298,7 @@ export class Mover {
     }
   }
 
-  /** Along the nearest edge of the no-fit polygons that the place is in or touches, two at most, taken at random. */
+  /** Searches along the nearest edge of at most two no-fit polygons, taken at random, that the place is in or touches. */
   #slide(farMm: number): void {
     const box = this.#box;
     const { x, y } = this;
@@ -317,7 +317,7 @@ export class Mover {
     }
   }
 
-  /** The slanting edge of a neighbour's no-fit polygon that the best place is nearest to, and how far inside it that is; null where it is not at one. */
+  /** The slanting edge of a neighbour's no-fit polygon nearest to the best place, and the depth inside it; null where there is none at the place. */
   #slantingEdge(k: number): { readonly nx: number; readonly ny: number; readonly inMm: number } | null {
     const { first, planes, from, to } = this.#noFitOf(k);
     const sign = this.#sign[k] as number;

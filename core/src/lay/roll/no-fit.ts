@@ -2,9 +2,9 @@ import type { Ring, Shape } from './shape';
 
 /** Contacts are exact to this, mm. */
 export const TOUCH_MM = 1e-6;
-/** Depth is measured by so many planes at most; whether a place is inside, by all of them. */
+/** Most planes used to measure depth; all planes decide whether a place is inside. */
 const DEPTH_PLANES = 16;
-/** Pairs of more regions than this are made of coarser parts. */
+/** Pairs with more regions than this use coarser parts. */
 const MOST_REGIONS = 40;
 /** Planes and regions that a block of shared rows holds, and planes that one no-fit polygon may need. */
 const BLOCK = 1 << 16;
@@ -62,7 +62,7 @@ class Summed {
   }
 }
 
-/** Rows that many no-fit polygons share, so that none has arrays of its own. */
+/** Typed arrays shared by many no-fit polygons. */
 interface Block {
   /** nx, ny, offset of each plane: inside is offset − n·p > 0. */
   readonly planes: Float64Array;
@@ -148,8 +148,8 @@ export class NoFitMaker {
 }
 
 /**
- * Where the origin of a moving piece may not lie relative to a lying one's: convex regions that may overlap one another, kept as half-planes and never united,
- * so that contacts are exact. Planes, corners and boxes are stretches of rows shared with others.
+ * Where the origin of a moving piece may not lie relative to the other piece's origin: convex regions that may overlap, kept as half-planes and never united,
+ * so that contacts are exact. Planes, corners and boxes are slices of shared arrays.
  */
 export class NoFit {
   readonly planes: Float64Array;
@@ -185,7 +185,7 @@ export class NoFit {
     this.maxY = maxY;
   }
 
-  /** How deep a place known to lie inside a region lies in it, mm; by some of its planes where they are many. */
+  /** Depth of a place inside a region, mm; measured by a sample of its planes where there are many. */
   depthIn(r: number, x: number, y: number): number {
     const { planes, box } = this;
     const from = this.first[2 * r] as number;
@@ -203,7 +203,7 @@ export class NoFit {
     return least;
   }
 
-  /** How deep a place lies in any region, mm; 0 outside all, to within a touch. */
+  /** Greatest depth of a place in any region, mm; 0 outside all of them, within the tolerance of a contact. */
   depth(x: number, y: number): number {
     if (x <= this.minX + TOUCH_MM || x >= this.maxX - TOUCH_MM || y <= this.minY + TOUCH_MM || y >= this.maxY - TOUCH_MM) return 0;
     const { box } = this;

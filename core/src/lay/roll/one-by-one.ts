@@ -2,10 +2,10 @@ import type { Budget } from './budget';
 import type { Layout } from './layout';
 import type { Mover } from './mover';
 
-/** Before the end of the strip is known it lies so far away, mm. */
+/** Length of the strip while its end is not known, mm. */
 const NO_END_MM = 1e7;
 
-/** Lays the pieces that may be moved anew, one after another in an order, each where it reaches least far along and is clear of those before. Yields after each. */
+/** Lays the movable pieces from scratch in an order, each where it reaches least far along and is clear of those before. Yields after each. */
 export function* layInOrder(all: Layout, mover: Mover, order: readonly number[], lines: number, budget: Budget): Generator<void, void> {
   const waiting = new Uint8Array(all.n);
   for (const i of order) waiting[i] = 1;
@@ -17,7 +17,7 @@ export function* layInOrder(all: Layout, mover: Mover, order: readonly number[],
     const first = all.firstShape[i] as number;
     const turns = Array.from({ length: all.turns[i] as number }, (_, t) => first + t);
     const along = (s: number): number => (all.maxX[s] as number) - (all.minX[s] as number);
-    // No further than where it would lie alone beyond all others.
+    // Never further than beyond all other pieces.
     all.length = end + Math.max(...turns.map(along)) + all.gap + 1;
     if (mover.find(i, { lines, farMm: all.width }, { cost: 0, reachMm: Infinity }, { waiting })) {
       all.x[i] = mover.x;
@@ -37,7 +37,7 @@ export function* layInOrder(all: Layout, mover: Mover, order: readonly number[],
   all.length = all.end();
 }
 
-/** Orders in which pieces are laid: by area, by the longer side, by the shorter, and from then on by one of them, somewhat shuffled. */
+/** Orders in which pieces are laid: by area, by the longer side, by the shorter side; after that one of these, slightly shuffled. */
 export function* orders(all: Layout, random: () => number): Generator<number[]> {
   const pieces = all.movable();
   const sides = (i: number): readonly [number, number] => {

@@ -13,39 +13,39 @@ import { joinedUnits, singleUnit, type Unit } from './units';
 
 /** More pieces than this are not moved one by one: each round would look at every pair. */
 const MOST_PIECES = 400;
-/** Pieces are laid one by one in so many orders over their number, each along so many lines a turn. */
+/** Orders tried one by one (this number ÷ number of pieces), and lines searched for each turn. */
 const ORDERS_FOR = 120;
 const ORDER_LINES = 16;
-/** The share that the end is drawn in by at first: to search, after a beam, and to close up what was searched with rough shapes. */
+/** First step as a share of the length: when searching, after a beam, and when closing up a lay found with rough shapes. */
 const SEARCH_STEP = 0.02;
 const BEAM_STEP = 0.01;
 const CLOSE_STEP = 0.004;
-/** Rough shapes are worth having where they have so much fewer parts. */
+/** Rough shapes are used where they have less than this share of the parts. */
 const FEWER_PARTS = 0.9;
-/** A set whose pieces fill their boxes by so much of their area is searched by beams first. */
+/** A set whose pieces fill at least this share of their bounding boxes is searched by beams first. */
 const BOXY = 0.7;
-/** Share of the moves that go into beams, and how many at least before pieces are moved one by one. */
+/** Share of the moves spent on beams, and the least number before pieces are moved one by one. */
 const BEAM_SHARE = 0.6;
 const FIRST_BEAM_MOVES = 40_000;
-/** Lays that are so much longer than the shortest are worth pushing together, or going on from. */
+/** Up to these multiples of the shortest length, a lay is compacted, or used as a start. */
 const WORTH_PUSHING = 1.03;
 const WORTH_DRAWING = 1.02;
 
-/** A question for a roll. */
+/** What is to be laid on a roll. */
 export interface RollAsk extends RollGround {
-  /** What no lay is shorter than, mm. */
+  /** Lower bound on the length, mm. */
   readonly leastMm: number;
   /** A lay to begin with; null where there is none. */
   readonly first: RollLay | null;
 }
 
-/** A layout with what moves its pieces. */
+/** A layout and the mover of its pieces. */
 interface Tool {
   readonly all: Layout;
   readonly mover: Mover;
 }
 
-/** Whether a set is mostly boxes and what is nearly one: plates, boxings, strips. */
+/** Whether the pieces of a set are mostly boxes or nearly so: plates, boxings, strips. */
 function isBoxy(items: readonly LayItem[]): boolean {
   let [area, boxes] = [0, 0];
   for (const { polygon, turns, count } of items) {
@@ -93,7 +93,7 @@ class Roll {
     return this.budget.left > 0 && this.#best.length > this.ask.leastMm + 1e-3;
   }
 
-  /** Takes a lay when it is the shortest. */
+  /** Keeps a lay if it is the shortest. Returns whether it is. */
   #take(lay: Snapshot): boolean {
     if (lay.length >= this.#best.length - 1e-6) return false;
     this.#best = lay;
@@ -109,7 +109,7 @@ class Roll {
     else yield* this.#byMoving();
   }
 
-  /** One by one in some orders: boxes alone leave strips on the bias and hollows empty. Returns the shortest, of the tool's own pieces. */
+  /** Lays one by one in several orders, because boxes leave hollows and the room beside bias strips empty. Returns the shortest lay, in the tool's own pieces. */
   *#inOrders({ all, mover }: Tool, whole: (at: Snapshot) => Snapshot): Generator<void, Snapshot> {
     let shortest: Snapshot | null = null;
     let tried = 0;
@@ -126,12 +126,12 @@ class Roll {
     return shortest ?? snapshot(all);
   }
 
-  /** Pieces moved apart while the end is drawn in: joined ones, rough and fine shapes in alternation. */
+  /** Shortens the roll by separation: joined pieces, rough and fine shapes in alternation. */
   *#byMoving(): Generator<void, void> {
     const units = this.#units();
     const joint = units && this.#tool(layoutOfUnits(units, this.ask, ROUGH_MM));
     const apart = (at: Snapshot): Snapshot => (units && joint ? this.#copies.apart(this.#fine.all, units, joint.all.shapes, at) : at);
-    /** The units' own places: the pieces may have been parted since. */
+    /** The places of the units; their pieces may have been separated since. */
     let jointly = joint ? yield* this.#inOrders(joint, apart) : null;
     const searching = this.#rough ? (['rough', 'fine'] as const) : (['fine'] as const);
     const cycles = joint ? (['joint', 'fine', 'joint', searching[0]] as const) : searching;
@@ -157,7 +157,7 @@ class Roll {
     }
   }
 
-  /** Pieces that fit one another, joined; null where none do, where a gap would part them, or where some are held. */
+  /** Joins pieces that fit each other; null where none do, where there is a gap between pieces, or where some are held. */
   #units(): Unit[] | null {
     const { gapMm, widthMm, pins } = this.ask;
     if (gapMm > 0 || pins.length) return null;
@@ -207,7 +207,7 @@ class Roll {
     }
   }
 
-  /** Pushed together: small pieces go into what was shut in. */
+  /** Compacts a lay: small pieces move into enclosed holes. */
   #pushed(from: Snapshot): Snapshot {
     const { all, mover } = this.#fine;
     restore(all, from);

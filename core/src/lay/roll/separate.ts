@@ -2,19 +2,19 @@ import type { Budget } from './budget';
 import { restore, snapshot, type Layout } from './layout';
 import type { Effort, Mover } from './mover';
 
-/** Lines a turn for a piece that overlaps, and how far they are looked at in widths of the roll: further is slower and finds no more. */
+/** Lines for each turn of a piece that overlaps, and their searched length in widths of the roll; longer ones are slower and find no more. */
 const LINES = 4;
 const WIDTHS = 0.2;
-/** After a round pairs that overlap weigh more, the worst by the larger factor; the others go back towards 1. */
+/** After a round, weights of overlapping pairs grow, the worst by the larger factor; other weights decay towards 1. */
 const LEAST = 1.05;
 const MOST = 1.2;
 const BACK = 0.98;
-/** Less overlap is less by at least this share. */
+/** An improvement reduces the overlap by at least this share. */
 const BETTER = 0.98;
-/** How often the pull is changed. */
+/** Probability that the pull changes before a round. */
 const CHANGE_PULL = 0.5;
 
-/** Ways in which pieces are drawn together, one after another, so that what is free comes together too. */
+/** Directions of the pull, chosen at random, so that free room is gathered as well. */
 const PULLS: readonly (readonly [x: number, y: number])[] = [
   [1, 0],
   [-1, 0.1],
@@ -22,7 +22,7 @@ const PULLS: readonly (readonly [x: number, y: number])[] = [
   [0.1, -1],
 ];
 
-/** How long parting the pieces is tried: rounds without less overlap before it is begun again from the best, and how often that. */
+/** When to give up: rounds without improvement before a restart from the best, and the number of restarts. */
 export interface Patience {
   readonly rounds: number;
   readonly strikes: number;
@@ -64,7 +64,7 @@ function weigh({ weights, n }: Layout, { first, second, cost, worst }: Pairs): v
   });
 }
 
-/** Fisher and Yates. */
+/** Shuffles in place (Fisher and Yates). */
 export function shuffle<T>(list: T[], random: () => number): void {
   for (let i = list.length - 1; i > 0; i--) {
     const j = Math.floor(random() * (i + 1));

@@ -10,7 +10,7 @@ export interface Ring {
   readonly ys: Float64Array;
 }
 
-/** A piece in one of its turns, about its own origin, mm: convex parts that together hold it. */
+/** A piece in one of its turns, about its own origin, mm: convex parts that together cover it. */
 export interface Shape {
   readonly turn: number;
   readonly minX: number;
@@ -18,14 +18,14 @@ export interface Shape {
   readonly maxX: number;
   readonly maxY: number;
   readonly parts: readonly Ring[];
-  /** Fewer parts that hold it, for pairs that both have many. */
+  /** Fewer, larger parts that cover it, for pairs in which both have many. */
   readonly coarse: readonly Ring[];
 }
 
-/** How much cloth a pass may add outside an outline, mm: little, to close a lay up; more, with half the parts, to search with. */
+/** How much cloth each pass may add outside an outline, mm: little when closing up a lay; more, which halves the parts, when searching. */
 export const FINE_MM = 1.5;
 export const ROUGH_MM = 6;
-/** The same for pairs that both have many parts: one seldom lies in a hollow of the other. */
+/** The same for pairs in which both have many parts: one rarely lies in a hollow of the other. */
 const COARSE_MM = 12;
 const MANY_PARTS = 6;
 /** A piece of more convex parts is laid as its hull. */

@@ -1,8 +1,8 @@
 import { TOUCH_MM, type NoFit } from './no-fit';
 
-/** Stretches that one line may have; more are left out, which can cost a better place and never a clear one, for overlap is asked anew. */
+/** Most stretches on one line. More are left out: a better place may be missed, but none is wrongly taken as clear, because overlap is computed again. */
 const MOST = 4096;
-/** A direction less than this across or along is none. */
+/** A smaller component of a direction counts as 0. */
 const LEVEL = 1e-9;
 
 /** A line that a piece's origin runs on: through (px, py) in a direction of length 1, from t0 to t1. */
@@ -15,7 +15,7 @@ export interface Line {
   readonly t1: number;
 }
 
-/** What lies near the piece that is being placed: the place of its origin, and where the piece may not lie about it, which may be kept turned by half a turn. */
+/** A neighbour of the piece being placed: its origin, and the region the piece may not enter, which may be stored turned by 180°. */
 export interface Neighbour {
   readonly noFit: NoFit;
   readonly sign: number;
@@ -23,21 +23,21 @@ export interface Neighbour {
   readonly y: number;
 }
 
-/** The stretches of one line on which a piece would lie in regions of its neighbours, in rows that are used again; and the places where it would touch one. */
+/** The stretches of one line on which a piece would overlap a neighbour, and the places where it would touch one. Arrays are reused. */
 export class Stretches {
   readonly low = new Float64Array(MOST);
   readonly high = new Float64Array(MOST);
-  /** Whose region it is, and which. */
+  /** The neighbour and the region. */
   readonly owner = new Int32Array(MOST);
   readonly region = new Int32Array(MOST);
-  /** The stretches in order of where they begin. */
+  /** Indices of the stretches in order of their start. */
   readonly order = new Int32Array(MOST);
   count = 0;
-  /** Where the piece touches a neighbour: ends of what the regions of one neighbour cover together. */
+  /** Contacts: the ends of the union of one neighbour's regions. */
   readonly touches = new Float64Array(2 * MOST);
   touchCount = 0;
   #begin = 0;
-  // The line about the neighbour in hand, and where it enters and leaves the region in hand.
+  // The line relative to the current neighbour, and where it enters and leaves the current region.
   #qx = 0;
   #qy = 0;
   #ux = 0;
@@ -53,7 +53,7 @@ export class Stretches {
 
   /** Adds where a line crosses the regions of a neighbour. */
   add(owner: number, { noFit, sign, x, y }: Neighbour, { px, py, dx, dy, t0, t1 }: Line): void {
-    // Of one that is kept turned, the line is turned.
+    // For a region that is stored turned, the line is turned instead.
     this.#qx = sign * (px - x);
     this.#qy = sign * (py - y);
     this.#ux = sign * dx;
@@ -63,7 +63,7 @@ export class Stretches {
     this.#begin = this.count;
     const [ax, bx] = [this.#qx + this.#ux * t0, this.#qx + this.#ux * t1];
     const [ay, by] = [this.#qy + this.#uy * t0, this.#qy + this.#uy * t1];
-    // A touch inside, so that a line along a box's edge does not count as in it.
+    // Slightly inside, so that a line along the edge of a box does not count as in it.
     const [minX, maxX] = ax < bx ? [ax + TOUCH_MM, bx - TOUCH_MM] : [bx + TOUCH_MM, ax - TOUCH_MM];
     const [minY, maxY] = ay < by ? [ay + TOUCH_MM, by - TOUCH_MM] : [by + TOUCH_MM, ay - TOUCH_MM];
     const { box } = noFit;
@@ -75,7 +75,7 @@ export class Stretches {
     this.#addTouches();
   }
 
-  /** Whether the line runs through the inside of a region; where it enters and leaves is kept. */
+  /** Whether the line runs through the inside of a region; stores where it enters and leaves. */
   #crosses(noFit: NoFit, r: number): boolean {
     const end = noFit.first[2 * r + 1] as number;
     const level = this.#ux === 0 || this.#uy === 0;
@@ -117,7 +117,7 @@ export class Stretches {
     return true;
   }
 
-  /** In order of beginnings among the same neighbour's. */
+  /** Keeps the stretches of one neighbour in order of their start. */
   #insert(owner: number, r: number): void {
     const { low, high, region } = this;
     let at = this.count++;
@@ -142,7 +142,7 @@ export class Stretches {
     }
   }
 
-  /** Puts all stretches in order of where they begin, once every neighbour is in. */
+  /** Sorts all stretches by their start, once every neighbour has been added. */
   sort(): void {
     const { low, order, count } = this;
     for (let q = 0; q < count; q++) {

@@ -5,7 +5,7 @@ import { polygonArea } from '../../geometry/polygon';
 import { turnedBy } from '../contract';
 import { cleaned, hull } from '../engine/convex';
 
-/** A piece in a unit: turned by so much about its own origin, then moved. */
+/** A piece in a unit: turned about its own origin, then moved. */
 export interface Member {
   readonly piece: number;
   readonly turn: number;
@@ -15,25 +15,25 @@ export interface Member {
 
 /** Pieces that lie against one another and are moved as one. */
 export interface Unit {
-  /** Units of one kind are the same but for the copies they are made of. */
+  /** Units of one kind differ only in the copies they are made of. */
   readonly kind: string;
   readonly members: readonly Member[];
   readonly outline: readonly Point[];
   readonly turns: readonly number[];
   readonly areaMm2: number;
-  /** What its hull has beyond it. */
+  /** Area of its convex hull minus its own. */
   readonly wasteMm2: number;
   readonly lengthMm: number;
-  /** What its box takes. */
+  /** Area of its bounding box. */
   readonly boxMm2: number;
   readonly isBox: boolean;
 }
 
-/** Edges that differ by less, and corners nearer than this, are the same, mm. */
+/** Tolerance for equal edges and equal corners, mm. */
 const SAME_MM = 1e-3;
-/** A pair is joined when so much of the shorter outline lies on the other … */
+/** A pair is joined when this share of the shorter outline lies on the other … */
 const LEAST_SHARED = 0.2;
-/** … and the hull of both leaves no more over than half of what the hulls of each did, or than this share of their area … */
+/** … and the hull of both wastes at most half of what their separate hulls waste, or this share of their area … */
 const LEFT_OVER = 0.005;
 /** … and they use a box of both better than boxes of each by this share at least. */
 const GAIN = 0.01;
