@@ -4,12 +4,12 @@ import { Line } from './line';
 import type { Turned } from './shape';
 import { Weights } from './weights';
 
-/** A stretch of material that pieces lie on: its own x along, y across, both from 0. */
+/** A rectangle of material that pieces lie on, in its own coordinates: x along, y across, both from 0. */
 export interface Panel {
   readonly widthMm: number;
-  /** How much of it may be used; an open end is drawn in as the lay gets better. */
+  /** Usable length; on a roll it shrinks as the lay gets better. */
   lengthMm: number;
-  /** What is not there or may not be used, as convex parts; null when all of the box is there. */
+  /** Parts that are missing or must stay free, as convex parts; null where the whole rectangle may be used. */
   readonly blocked: readonly (readonly Point[])[] | null;
   /** The same for a piece that is seen. */
   readonly forSeen: readonly (readonly Point[])[] | null;
@@ -33,11 +33,11 @@ export interface Body {
 /** A place found for a piece, with what overlap there costs. */
 export interface Found extends Place {
   readonly cost: number;
-  /** The far end of the piece along the material, over all panels before: ties are settled by it. */
+  /** The far end of the piece along the material, counted over all panels before it: the tie-breaker. */
   readonly reach: number;
 }
 
-/** A piece in one turn on one panel, and where its origin is looked for. */
+/** A piece in one turn on one panel, and the area in which its origin is searched for. */
 interface Sought {
   readonly i: number;
   readonly panel: number;
@@ -45,42 +45,42 @@ interface Sought {
   readonly box: Box;
 }
 
-/** A place is of use that costs less than this, or costs nothing and reaches less far. */
+/** What a place has to beat: it must cost less, or cost nothing and reach less far. */
 interface Limit {
   cost: number;
   reach: number;
 }
 
-/** Lines on which a place is looked for, each way, for one turn on one panel. */
+/** Lines searched in each direction, for one turn on one panel. */
 export interface Effort {
   readonly lines: number;
-  /** Turns that are tried, of those allowed; the one it has always is. */
+  /** Turns tried, of those allowed; the current one always is. */
   readonly turns: number;
-  /** How far each way a line along the material is looked at, in widths of the material. */
+  /** Length searched in each direction of a line along the material, in widths of the material. */
   readonly widths: number;
 }
 
-/** How often a line along an edge of the panel is tried, among the lines through neighbours' corners. */
+/** Probability that a line runs along an edge of the panel and not through a neighbour's corner. */
 const EDGE_SHARE = 0.15;
 
 /** A neighbour of the piece that is being placed. */
 interface Near {
-  /** Its number; beyond the pieces, what is blocked of a panel. */
+  /** Index of the piece; indices beyond the pieces are blocked parts of panels. */
   other: number;
   /** Its origin. */
   x: number;
   y: number;
   weight: number;
-  /** The box in which the piece's origin may not lie everywhere because of it. */
+  /** Bounds of the region that the piece's origin may not enter because of it. */
   minX: number;
   maxX: number;
   minY: number;
   maxY: number;
-  /** Where it may not lie, about the neighbour's origin; made when a line first meets the box. */
+  /** That region, about the neighbour's origin; made when a line first crosses its bounds. */
   forbidden: Forbidden | null;
 }
 
-/** Where the origin of a piece may lie for it to be inside its panel's box. */
+/** Bounds of the origin of a piece that lies inside its panel. */
 export interface Box {
   readonly lowX: number;
   readonly highX: number;
@@ -88,7 +88,7 @@ export interface Box {
   readonly highY: number;
 }
 
-/** A direction that pieces are drawn against: of places that cost nothing the one that reaches least far in it is best. */
+/** The direction in which reach is measured: among places that cost nothing, the one that reaches least far is best. */
 export interface Pull {
   readonly x: number;
   readonly y: number;
@@ -97,10 +97,10 @@ export interface Pull {
 /** Towards the squared end. */
 export const ALONG: Pull = { x: 1, y: 0 };
 
-/** The overlap of two pieces counts by this power of the product of their areas over the mean: a large piece finds a clear place less easily than a strip. */
+/** An overlap counts by this power of the product of both areas over the mean area, because a large piece finds a clear place less easily than a strip. */
 const SIZE_POWER = 0.25;
 
-/** Panels further on count as this much further along, so that earlier ones are filled first, mm. */
+/** Offset of reach from one panel to the next, so that earlier panels are filled first, mm. */
 const PANEL_REACH_MM = 1e6;
 
 /**
@@ -117,7 +117,7 @@ export class Arrangement {
   readonly #firstTurn: readonly number[];
   readonly #sizes: readonly number[];
   readonly #turnCount: number;
-  // The neighbours of the piece that is being placed, and the stretches on one line: kept between calls so that no memory is asked for.
+  // The neighbours of the piece being placed, and the stretches on one line; reused between calls to avoid allocations.
   readonly #near: Near[] = [];
   #nearCount = 0;
   readonly #line = new Line();
@@ -154,7 +154,7 @@ export class Arrangement {
     return this.shapes[(this.bodies[piece] as Body).shape] as readonly Turned[];
   }
 
-  /** Where a piece in a turn may not lie relative to another in its turn. Made when it is first asked for. */
+  /** The no-fit polygon of two pieces in given turns. Made on first use. */
   #between(lying: number, lyingTurn: number, moving: number, movingTurn: number): Forbidden {
     const a = (this.#firstTurn[(this.bodies[lying] as Body).shape] as number) + lyingTurn;
     const b = (this.#firstTurn[(this.bodies[moving] as Body).shape] as number) + movingTurn;
@@ -162,7 +162,7 @@ export class Arrangement {
     return (row[b] ??= forbiddenBy(this.turned(lying, lyingTurn).parts, this.turned(moving, movingTurn).against));
   }
 
-  /** Where a piece in a turn may not lie because of a placed one, about that one's origin. */
+  /** The no-fit polygon of a placed piece and one in a given turn, about the placed one's origin. */
   hindrance(placed: number, moving: number, movingTurn: number): Forbidden | null {
     const place = this.places[placed];
     return place ? this.#between(placed, place.turn, moving, movingTurn) : null;
@@ -181,7 +181,7 @@ export class Arrangement {
     return (this.#sizes[i] as number) * (this.#sizes[j] as number);
   }
 
-  /** What the overlap of two placed pieces costs, by their sizes but unweighted; 0 when they are clear. */
+  /** The unweighted cost of the overlap of two placed pieces, scaled by their sizes; 0 when they are clear. */
   overlap(i: number, j: number): number {
     const a = this.places[i];
     const b = this.places[j];
@@ -194,7 +194,7 @@ export class Arrangement {
     return this.#between(j, b.turn, i, a.turn).cost(dx, dy) * this.#sizeOf(i, j);
   }
 
-  /** The same of a placed piece with what is blocked of its panel. */
+  /** The same for a placed piece and the blocked parts of its panel. */
   overlapBlocked(i: number): number {
     const place = this.places[i];
     return place ? (this.#blockedFor(place.panel, i, place.turn)?.cost(place.x, place.y) ?? 0) : 0;
@@ -215,7 +215,7 @@ export class Arrangement {
     return place ? place.panel * PANEL_REACH_MM + place.x + this.turned(i, place.turn).maxX : 0;
   }
 
-  /** Whether a piece lies inside its panel's box as it is now. */
+  /** Whether a piece lies inside the usable part of its panel. */
   inside(i: number): boolean {
     const place = this.places[i];
     if (!place) return false;
@@ -263,7 +263,7 @@ export class Arrangement {
         };
         if (has && has.panel === panel && has.turn === turn) cross(has);
         for (let k = 0; k < effort.lines; k++) cross(this.#someLevel(i, panel, turn, whole));
-        // From the best so far on this panel in this turn: along the lines through it, as long as that helps.
+        // Repeats along lines through the best place so far, as long as that helps.
         const from = best as Found | null;
         if (from?.panel !== panel || from.turn !== turn) continue;
         sought = { i, panel, turn, box: round(from.x) };
@@ -277,7 +277,7 @@ export class Arrangement {
     return best;
   }
 
-  /** The turns to try: the one it has, and as many others as there is effort for. */
+  /** The turns to try: the current one, and as many others as the effort allows. */
   #someTurns(i: number, has: number, most: number): number[] {
     const count = this.turnsOf(i).length;
     if (count <= most) return Array.from({ length: count }, (_, turn) => turn);
@@ -286,7 +286,7 @@ export class Arrangement {
     return [...chosen];
   }
 
-  /** Where the origin of a piece in a turn may be for it to lie inside a panel's box; null when it is too large for it. */
+  /** Bounds of the origin for a piece in a turn to lie inside a panel; null when it is too large. */
   boxOf(i: number, panel: number, turn: number): Box | null {
     const shape = this.turned(i, turn);
     const { widthMm, lengthMm } = this.panels[panel] as Panel;
@@ -339,7 +339,7 @@ export class Arrangement {
     return (near.forbidden ??= this.#between(near.other, (this.places[near.other] as Place).turn, i, turn));
   }
 
-  /** A corner of a region of some other piece on the panel, or now and then of the panel. */
+  /** A random corner of a neighbour's no-fit polygon, or sometimes of the panel. */
   #someLevel(i: number, panel: number, turn: number, box: Box): Point {
     const j = Math.floor(this.random() * this.bodies.length);
     const other = j === i ? null : this.places[j];
@@ -381,7 +381,7 @@ export class Arrangement {
     line.sort();
   }
 
-  /** What overlap costs at a place on the line of the last stretches; no more than is known to be too much is added up. */
+  /** The cost of overlap at a place on the line searched last; adding stops once it exceeds the limit. */
   #costAt(t: number, x: number, y: number, limit: number): number {
     const { low, high, who, region, count } = this.#line;
     const deep = this.#deep;
@@ -420,7 +420,7 @@ export class Arrangement {
       const t = c === -2 ? from : c === -1 ? to : (touching[c] as number);
       if (t < from || t > to) continue;
       const far = before + pull.x * (upright ? at : t) + pull.y * (upright ? t : at);
-      // Of places that cost nothing only one that reaches less far is better.
+      // Among places that cost nothing, only a smaller reach is better.
       const nearer = far < reach - TOUCH_MM;
       if (limit <= 0 && !nearer) continue;
       const [x, y] = upright ? [at, t] : [t, at];

@@ -17,20 +17,20 @@ import { layOnRoll } from '../roll/roll';
 import type { RollLay } from '../roll/copies';
 import { compact, copyOf, drawIn, endOf, fill, layInOrder, put, QUICK } from './strip';
 
-/** Orders in which boxes are laid before pieces are looked at as they are. */
+/** Orders of bounding boxes tried before the exact shapes. */
 const BOX_TRIES = 240;
-/** More pieces than this are not laid one by one as they are: their boxes have been, and looking at each against all takes too long. */
+/** Above this number of pieces, exact shapes are not laid one by one: checking each against all others takes too long, and their boxes have been laid. */
 const ONE_BY_ONE_MOST = 150;
-/** More pieces than this stay as their boxes lie: every try would look at each pair. */
+/** Above this number, pieces stay where their boxes lie: each try would check every pair. */
 const AS_BOXES_MOST = 1200;
-/** Orders of boxes are tried in full for so many pieces; of more, fewer. */
+/** Up to this number of pieces the full number of box orders is tried; for more pieces, fewer orders. */
 const BOX_TRIES_FOR = 400;
-/** Orders of boxes that are tried at most where a saw runs from edge to edge. */
+/** Most box orders tried for edge-to-edge cuts. */
 const EDGE_TRIES = 6_000;
-/** Share of what is left of the work that goes into doing without a sheet. */
+/** Share of the remaining moves spent on saving a sheet. */
 const SHEET_SHARE = 0.4;
 
-/** Everything of a request that the search needs, worked out once. */
+/** Everything the search needs of a request, computed once. */
 interface Question {
   readonly request: LayRequest;
   readonly copies: readonly BoxedCopy[];
@@ -42,7 +42,7 @@ interface Question {
   readonly budget: Budget;
 }
 
-/** A lay as the search holds it: where each copy is. */
+/** A lay during the search: the place of each copy. */
 interface Held {
   readonly places: readonly (Place | null)[];
   readonly sheets: number;
@@ -117,7 +117,7 @@ function answerOf(question: Question, held: Held): LayAnswer {
   };
 }
 
-/** Where a person put the pieces, as places; null for the others. */
+/** Places of pinned pieces; null for the others. */
 function pinsOf(question: Question): (Place | null)[] {
   const { request, copies } = question;
   const pins = pinsThatHold(request, request.pins);
@@ -176,7 +176,7 @@ function onPattern(request: LayRequest, corner: { readonly minX: number; readonl
   return { pattern: { ...pattern, motifAcrossMm: pattern.motifAcrossMm - corner.minY }, knownPhaseMm: known === null ? null : known - corner.minX };
 }
 
-/** What lies before the rest is laid round it: what a person has pinned, and on a pattern the pieces that have to match it. `pins` as the panel has them. */
+/** Pieces laid first: those pinned, and on a pattern those that have to match it. `pins` in the panel's coordinates. */
 function heldPlaces(question: Question, panel: Panel, pins: readonly (Place | null)[], on: OnPattern | null): readonly (Place | null)[] {
   const { budget, random } = question;
   const matched = matchedOf(question).filter(({ piece }) => !pins[piece]);
@@ -186,7 +186,7 @@ function heldPlaces(question: Question, panel: Panel, pins: readonly (Place | nu
   return layMatched(all, { matched, ...on }, budget, random);
 }
 
-/** The pieces laid one by one round the pinned ones, on as many sheets as that takes. Yields after each. */
+/** Lays the pieces one by one round the pinned ones, on as many sheets as needed. Yields after each. */
 function* laidInOrder(question: Question, ground: BoxGround, pins: readonly (Place | null)[]): Generator<void, Held> {
   let open = freePieces(question, pins);
   let places: readonly (Place | null)[] = pins;
@@ -196,12 +196,12 @@ function* laidInOrder(question: Question, ground: BoxGround, pins: readonly (Pla
     const before = open.length;
     open = yield* layInOrder(all, open, all.everyPanel, question.budget);
     places = copyOf(all);
-    // Each fits the material by itself: an empty sheet takes at least one.
+    // Each piece fits the material by itself, so an empty sheet takes at least one.
     if (open.length === 0 || open.length === before) return heldBy(all);
   }
 }
 
-/** Tries to do with a sheet less, as long as that is possible and there is work left for it. */
+/** Tries to save a sheet, as long as that succeeds and moves are left. */
 function* withoutSheets(question: Question, ground: BoxGround, from: Held, fixed: readonly boolean[]): Generator<Held, Held> {
   let best = from;
   while (best.sheets > question.bound && question.budget.left > 0) {
@@ -363,7 +363,7 @@ function* search(request: LayRequest): Generator<LayProgress, LayAnswer> {
   let held: Held | null = null;
   let best: LayAnswer = answerOf(question, none);
   for (let step = work.next(); ; step = work.next()) {
-    // The answer is made anew only when the lay is a new one; the moves go on.
+    // The answer is rebuilt only for a new lay; the count of moves goes on.
     best = step.value === held ? { ...best, moves: movesOf(question) } : answerOf(question, step.value);
     held = step.value;
     if (step.done) return best;
@@ -371,7 +371,7 @@ function* search(request: LayRequest): Generator<LayProgress, LayAnswer> {
   }
 }
 
-/** Some searches in one thread, a round of each in turn. */
+/** Several searches in one thread, round-robin. */
 function* inTurn(searches: readonly LayRequest[]): Generator<LayProgress, LayAnswer> {
   const runs = searches.map(search);
   const last: (LayProgress | null)[] = searches.map(() => null);
@@ -393,7 +393,7 @@ function* inTurn(searches: readonly LayRequest[]): Generator<LayProgress, LayAns
 
 /**
  * Lays pieces close to the optimum, with each of the request's seeds. Yields the best so far after each round, so that a caller can show progress and
- * stop; stopping is taking the last yielded best as the answer. The searches may as well run apart (`searchesOf`, `bestAnswer`): the answer is the same.
+ * stop; on stopping, the last best is the answer. Searches may also run in separate threads (`searchesOf`, `bestAnswer`): the answer is the same.
  */
 export function* layEngine(request: LayRequest): Generator<LayProgress, LayAnswer> {
   const searches = searchesOf(request);

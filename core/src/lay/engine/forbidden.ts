@@ -4,7 +4,7 @@ import { minkowskiSum } from './convex';
 /** Contacts are exact to this, mm: a piece as near as this to another touches it. Over 10 m of edge it is a hundredth of a square millimetre. */
 export const TOUCH_MM = 1e-6;
 
-/** Planes that measure how deep a point lies: the edges' own when they are few, sixteen directions round otherwise. */
+/** Most planes used to measure depth: those of the edges when they are few, otherwise sixteen directions. */
 const FEW_EDGES = 16;
 
 /** The second coordinate at `t` along a chain of corners from `first` to `last` whose first coordinates rise all the way. Corners come back exactly as stored. */
@@ -36,21 +36,21 @@ function between(ts: Float64Array, vs: Float64Array, low: number, high: number, 
   return t1 === t0 ? v0 : v0 + ((v1 - v0) * (t - t0)) / (t1 - t0);
 }
 
-/** One convex region where a piece's origin may not lie. It is asked only for places inside its box. */
+/** One convex region that a piece's origin may not enter. Query it only for places inside its bounds. */
 export class Region {
   readonly minX: number;
   readonly maxX: number;
   readonly minY: number;
   readonly maxY: number;
   readonly corners: number;
-  /** The corners counter-clockwise, twice round, so that a chain from any corner to any other is a row. */
+  /** The corners counter-clockwise, stored twice, so that the chain between any two corners is contiguous. */
   readonly xs: Float64Array;
   readonly ys: Float64Array;
   readonly #lowest: number;
   readonly #highest: number;
   readonly #leftmost: number;
   readonly #rightmost: number;
-  /** Normal x, normal y, offset; three numbers a plane. Made when it is first asked how deep a place lies. */
+  /** Three numbers for each plane: normal x, normal y, offset. Made on the first query of depth. */
   #planes: Float64Array | null = null;
 
   /** `ring`: convex, counter-clockwise. */
@@ -152,8 +152,8 @@ export class Forbidden {
   }
 
   /**
-   * What it costs that a piece at this place lies in the other: the root of how deep it lies, √mm; 0 when it is clear. The root makes two small
-   * overlaps dearer than a deep one, so that most contacts come out exact.
+   * The cost of overlap at this place: the square root of the depth, √mm; 0 when clear. The root makes two small
+   * overlaps cost more than a deep one, so that most contacts come out exact.
    */
   cost(x: number, y: number): number {
     if (x <= this.minX + TOUCH_MM || x >= this.maxX - TOUCH_MM || y <= this.minY + TOUCH_MM || y >= this.maxY - TOUCH_MM) return 0;

@@ -10,14 +10,14 @@ interface Part {
   readonly across: number;
 }
 
-/** Which part a box goes on, the least first, by what is left of it along and across. */
+/** Rules that choose the part for a box, by what is left of the part along and across; least first. */
 const FITS: readonly ((leftAlong: number, leftAcross: number, part: Part) => number)[] = [
   (a, b) => Math.min(a, b),
   (a, b) => Math.max(a, b),
   (a, b, part) => part.along * part.across - (part.along - a) * (part.across - b),
 ];
 
-/** Whether what is left of a part is first cut across the material: by which side of the box, or of what is left, is the longer. */
+/** Rules that choose whether the rest of a part is first cut across the material: by the longer side of the box, or of the rest. */
 const CUTS: readonly ((leftAlong: number, leftAcross: number, part: Part) => boolean)[] = [
   (a, b) => a <= b,
   (a, b) => a > b,
@@ -68,7 +68,7 @@ function layEdgeToEdge(copies: readonly BoxedCopy[], { widthMm, lengthMm, gapMm 
 }
 
 /**
- * Boxes on sheets so that a saw which runs from edge to edge parts them all: every order under every rule, then a seeded search of neighbouring orders under rules drawn by lot. Yields the
+ * Lays boxes on sheets so that edge-to-edge cuts separate them all: every order under every rule, then a seeded search of neighbouring orders under random rules. Yields the
  * best so far after every lay.
  */
 export function* searchEdgeToEdge(copies: readonly BoxedCopy[], ground: BoxGround, tries: number, random: () => number): Generator<BoxLay, BoxLay> {

@@ -1,6 +1,6 @@
 import { TOUCH_MM, type Region } from './forbidden';
 
-/** What lies on one line along which a place is looked for. Its lists are used again for the next line, so that no memory is asked for. */
+/** What one search line crosses. Its lists are reused for the next line to avoid allocations. */
 export class Line {
   /** Stretches on which the piece would lie in a region: from, to, whose it is, and which. */
   readonly low: number[] = [];
@@ -22,7 +22,7 @@ export class Line {
     this.region[s] = region;
   }
 
-  /** Notes where a neighbour is touched, from its first stretch on. */
+  /** Records the contacts of a neighbour, from its first stretch on. */
   touch(first: number): void {
     for (let s = first; s < this.count;) {
       let end = this.high[s] as number;

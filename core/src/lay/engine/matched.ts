@@ -9,7 +9,7 @@ import type { Budget } from './separate';
 const TRIES = 60;
 /** Share of the work that goes into them at most. */
 const SHARE = 0.3;
-/** How far along a place is looked for beyond the pieces that lie, in repeats: a motif is always within one. */
+/** How far beyond the placed pieces a place is searched for, in repeats: a motif always lies within one. */
 const BEYOND_REPEATS = 2;
 
 /** A piece that has to match, with where a motif falls in each of its turns. */
@@ -26,7 +26,7 @@ interface Tried {
   readonly sum: number;
 }
 
-/** Every place along one line beside what lies there: where a region ends. */
+/** Candidate places along one line: the ends of the regions of placed pieces. */
 function ends(all: Arrangement, i: number, turn: number, at: number, upright: boolean): number[] {
   return all.places.flatMap((other, j) => {
     if (!other || j === i) return [];
@@ -56,7 +56,7 @@ interface Laying {
 
 /** Places on the pattern for one turn of a piece, those that reach least far first on each line; a line ends with the first that is clear. */
 function* linesOf(all: Arrangement, { i, turn, box, motif }: InTurn, { pattern, phaseMm, end }: Laying): Generator<Point[]> {
-  // A roll is looked at a little beyond what lies; a remnant whole, for flaws may lie on its nearer motifs.
+  // A roll is searched a little beyond the placed pieces; a remnant is searched whole, because flaws may lie on its nearer motifs.
   const last = Number.isFinite(box.highX) ? box.highX : end + (BEYOND_REPEATS + 1) * pattern.alongMm - all.turned(i, turn).minX;
   const along = (row: number): number[] => {
     const first = alongFrom(pattern, phaseMm, motif, row, box.lowX);
@@ -107,7 +107,7 @@ function flushPhase(all: Arrangement, { piece, motifs }: Matched, pattern: LayPa
   return null;
 }
 
-/** All matched pieces one after another, from what lies already. */
+/** Lays all matched pieces one after another, beside those already placed. */
 function inOrder(all: Arrangement, order: readonly Matched[], pattern: LayPattern, phaseMm: number, budget: Budget): Tried {
   let end = all.places.reduce((far, place, i) => (place ? Math.max(far, all.reachOf(i)) : far), 0);
   let [sum, open] = [0, 0];

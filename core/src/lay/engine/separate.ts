@@ -1,40 +1,40 @@
 import { ALONG, type Arrangement, type Effort, type Pull } from './arrangement';
 
-/** How the weights go on: pairs that still overlap weigh more after each round, the worst by the larger factor; the others go back towards 1. */
+/** How weights change: after each round those of overlapping pairs grow, the worst by the larger factor; other weights decay towards 1. */
 export interface Heat {
   readonly least: number;
   readonly most: number;
   readonly back: number;
 }
 
-/** Throws pieces about: finds much the same lay for boxes and strips in a fraction of the moves. */
+/** Moves pieces far: for boxes and strips it finds about the same lay in a fraction of the moves. */
 export const HOT: Heat = { least: 1.2, most: 2, back: 0.9 };
-/** Parts what is nearly apart: crooked pieces at a use at which the hot one never ends. */
+/** Separates pieces that are nearly apart: for crooked pieces at a use that the hot setting never reaches. */
 export const COOL: Heat = { least: 1.1, most: 1.1, back: 0.98 };
 
-/** Rounds without less overlap after which it is given up. */
+/** Rounds without improvement before giving up. */
 const PATIENCE = 70;
-/** Less overlap is less by at least this share. */
+/** An improvement reduces the overlap by at least this share. */
 const BETTER = 0.98;
 
-/** Ways in which pieces are drawn together, one after another, so that what is free comes together too. */
+/** Directions of the pull, so that free room is gathered as well. */
 const PULLS: readonly Pull[] = [ALONG, { x: -1, y: 0.1 }, { x: 0.1, y: 1 }, { x: 0.1, y: -1 }];
 const CHANGE_PULL = 0.5;
 
-/** A place among so many pieces is one move; among more it counts for more, as it takes longer. */
+/** A search among this many pieces counts as one move; among more pieces it takes longer and counts for more. */
 const USUAL_PIECES = 60;
 
-/** Counts the places that may still be looked for. Not a clock, so that the same question gets the same answer. */
+/** Counts down the searches for a place that are left. A count and not a clock, so that the same request gets the same answer. */
 export class Budget {
   constructor(public left: number) {}
 
-  /** One place was looked for among so many pieces. */
+  /** Counts one search among a number of pieces. */
   spend(pieces: number): void {
     this.left -= Math.max(1, pieces / USUAL_PIECES);
   }
 }
 
-/** Fisher and Yates. */
+/** Shuffles in place (Fisher and Yates). */
 function shuffle(list: number[], random: () => number): void {
   for (let i = list.length - 1; i > 0; i--) {
     const j = Math.floor(random() * (i + 1));
@@ -44,7 +44,7 @@ function shuffle(list: number[], random: () => number): void {
 
 interface Overlap {
   readonly i: number;
-  /** Another piece, or beyond the pieces what is blocked of a panel. */
+  /** Another piece; indices beyond the pieces are blocked parts of panels. */
   readonly other: number;
   readonly cost: number;
 }

@@ -2,19 +2,19 @@ import type { Arrangement, Effort, Panel, Place } from './arrangement';
 import { TOUCH_MM } from './forbidden';
 import { COOL, HOT, separate, type Budget } from './separate';
 
-/** Lines looked along for one piece: when it is laid first, and when it is moved. */
+/** Lines searched for one piece: when it is first laid, and when it is moved. */
 const FIRST: Effort = { lines: 24, turns: 4, widths: Infinity };
 export const QUICK: Effort = { lines: 3, turns: 3, widths: 0.7 };
-/** A place costs less than this only when it is clear of everything. */
+/** Only a place that is clear of everything costs less than this. */
 const CLEAR = TOUCH_MM / 2;
-/** The open end is drawn in by this share of the length at first, and by no less than the other at last. */
+/** First and smallest step by which the length is reduced, as a share of it. */
 const FIRST_STEP = 0.04;
 const LAST_STEP = 0.0004;
-/** Pieces find places without overlap quickly as long as they use no more of the material than this. */
+/** Up to this use of the material, places without overlap are found quickly. */
 const EASILY_USED = 0.71;
-/** How often a try that failed goes on from where it ended, and not from the best. */
+/** Probability that the next try begins where a failed one ended, and not at the best lay. */
 const GO_ON = 0.5;
-/** Rounds of pushing pieces together at most. */
+/** Most rounds of compaction. */
 const COMPACT_ROUNDS = 8;
 
 export const copyOf = (all: Arrangement): (Place | null)[] => [...all.places];
@@ -46,7 +46,7 @@ export function* layInOrder(all: Arrangement, order: readonly number[], panels: 
   return without;
 }
 
-/** Moves each piece to where it reaches less far, first those that lie first, until none does. */
+/** Moves each piece to where it reaches less far, from the near end on, until no piece can move. */
 export function compact(all: Arrangement, panels: readonly number[], budget: Budget): void {
   for (let round = 0; round < COMPACT_ROUNDS; round++) {
     let moved = false;
@@ -62,7 +62,7 @@ export function compact(all: Arrangement, panels: readonly number[], budget: Bud
   }
 }
 
-/** Two pieces change places, the first of the larger half: each as near the other's middle as its panel lets it. */
+/** Exchanges two pieces, one of them from the larger half: each goes as near to the other's middle as its panel allows. */
 function exchange(all: Arrangement, random: () => number): void {
   const pieces = movable(all).sort((a, b) => (all.bodies[b]?.areaMm2 ?? 0) - (all.bodies[a]?.areaMm2 ?? 0));
   const i = pieces[Math.floor(random() * Math.ceil(pieces.length / 2))];
@@ -103,7 +103,7 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
   const panels = all.everyPanel;
   const end = (): StripStep => ({ places: copyOf(all), lengthMm: endOf(all, open) });
   let best = end();
-  // What is laid loosely is drawn in by a lot at once.
+  // A loose lay is shortened by a large step.
   const areaMm2 = all.bodies.reduce((sum, body, i) => sum + (all.places[i]?.panel === open ? body.areaMm2 : 0), 0);
   let step = Math.max(FIRST_STEP, 1 - areaMm2 / (EASILY_USED * panel.widthMm * best.lengthMm));
   let failed = 0;
@@ -116,7 +116,7 @@ export function* drawIn(all: Arrangement, open: number, leastMm: number, budget:
       all.places[i] = all.bestPlace(i, QUICK, Infinity, panels);
       budget.spend(all.bodies.length);
     }
-    // Too short for a piece in every turn: there is no better.
+    // Too short for some piece in every turn: no shorter lay exists.
     if (all.places.includes(null)) break;
     const work = separate(all, QUICK, heat, budget, random);
     let round = work.next();

@@ -1,7 +1,7 @@
-/** Pieces up to which the weight of every pair is kept in a table, 18 MB at most; of more only the weights that are not 1. */
+/** Up to this number of pieces, the weights of all pairs are kept in a table of at most 18 MB; above it, only weights other than 1. */
 const MOST_DENSE = 1500;
 
-/** How much the overlap of two pieces weighs, or of a piece with what is blocked of a panel: panels are numbered on from the pieces. Each is 1 to begin with. */
+/** Weights of overlaps between two pieces, or between a piece and the blocked parts of a panel: panels are numbered after the pieces. Each starts at 1. */
 export class Weights {
   readonly #kept: Float64Array | Map<number, number>;
   readonly #stride: number;

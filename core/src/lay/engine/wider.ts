@@ -1,14 +1,14 @@
 import { bounds } from '../../geometry/outline';
 import type { Point } from '../../geometry/point';
 
-/** Material added outside a curve at most, mm: a round edge that is laid by so much wider has few corners. */
+/** Most material added outside a curve, mm: a round edge that is this much wider has few corners. */
 const ADDED_MM = 0.1;
-/** A piece of more corners than this, or of more inward corners, is made simpler more boldly: each inward corner asks for another convex part. */
+/** A piece with more corners, or more inward corners, than this is simplified further: each inward corner needs another convex part. */
 const ENOUGH = 56;
 const ENOUGH_INWARD = 6;
-/** Passes at one boldness at most: each is from the ring before it, so what is added adds up. */
+/** Most passes with one tolerance: each starts from the ring before it, so additions add up. */
 const PASSES = 6;
-/** The boldest there is where nothing else is said, mm. */
+/** Largest tolerance by default, mm. */
 const BOLDEST_MM = 12;
 
 /** A corner that can go: the corner itself (inward), or it and the next with the meeting of their outer sides in their place. */
@@ -49,12 +49,12 @@ export function wider(ring: readonly Point[], boldestMm = BOLDEST_MM): Point[] {
     const tip = meeting(a, b, c, d);
     return tip && inBox(tip) ? { around: [a, b, c, d], tip, addedMm: Math.abs(cross(b, c, tip)) / Math.hypot(c.x - b.x, c.y - b.y) } : null;
   }
-  /** Whether another corner lies in what would be added: then it is not free. */
+  /** Whether another corner lies in the area that would be added: then it must not be added. */
   function taken({ around: [a, b, c], tip }: Removal): boolean {
     const triangle = (tip ? [b, tip, c] : [a, c, b]) as [Point, Point, Point];
     return now.some((p) => !triangle.includes(p) && triangle.every((from, k) => cross(from, triangle[(k + 1) % 3] as Point, p) > 0));
   }
-  /** Takes out what adds least, each corner touched once at most. Returns whether any was. */
+  /** Removes the corners that add least, touching each corner once at most. Returns whether any was removed. */
   function pass(boldness: number): boolean {
     const touched = new Set<Point>();
     const tips = new Map<Point, Point | null>();

@@ -3,19 +3,19 @@ import { areaUnder, deepestPit, Drop, emptyFront, FrontMaker, reachOf, type Fron
 import type { Kind, Variant } from './kinds';
 import { judgedWith, Score, type Judged, type Weights } from './score';
 
-/** How wide and in which way a beam searches. */
+/** Settings of a beam. */
 export interface BeamSettings extends Weights {
-  /** Lays in the making that are opened of each stretch of placed area. */
+  /** Partial lays expanded in each interval of placed area. */
   readonly width: number;
-  /** Children kept of one that is opened. */
+  /** Children kept of each expanded lay. */
   readonly children: number;
-  /** Opened ones with the same pieces left at most, as a share of the width. */
+  /** Most expanded lays with the same pieces left, as a share of the width. */
   readonly same: number;
-  /** Levels that a pit is raised through at most. */
+  /** Most levels through which a pit is filled up. */
   readonly raises: number;
 }
 
-/** A piece laid, after those before it. */
+/** One step of a partial lay: a piece, linked to the step before it. */
 export interface Step {
   readonly before: Step | null;
   readonly kind: number;
@@ -24,7 +24,7 @@ export interface Step {
   readonly y: number;
 }
 
-/** A whole lay: how long it is, grown by the gap, and its last step. */
+/** A complete lay: its length, grown by the gap, and its last step. */
 export interface BeamLay {
   readonly lengthMm: number;
   readonly step: Step;
@@ -35,18 +35,18 @@ interface Node extends Judged {
   readonly score: number;
 }
 
-/** A child that may be made: a piece at a place on a front. */
+/** A candidate child: a piece at a place on a front. */
 interface Child {
   readonly kind: number;
   readonly variant: Variant;
   readonly x: number;
   readonly y: number;
   readonly front: Front;
-  /** Area shut in and given up for it, as a share of its own. */
+  /** Area wasted for it, as a share of its own. */
   readonly rate: number;
 }
 
-/** A pit of a front that pieces are laid in, and the children that come of it. */
+/** A pit of a front, and the children made by laying pieces in it. */
 interface OpenPit extends Pick<Pit, 'low' | 'high'> {
   readonly node: Node;
   readonly front: Front;
@@ -55,26 +55,26 @@ interface OpenPit extends Pick<Pit, 'low' | 'high'> {
   readonly made: Child[];
 }
 
-/** What lies this near is at a wall, mm. */
+/** Distance at which something counts as touching a wall, mm. */
 const TINY_MM = 1e-3;
-/** Heights of one variant nearer than this are tried once, mm. */
+/** Positions of one variant that differ by less are tried once, mm. */
 const SAME_PLACE_MM = 0.5;
-/** A front that rises by no more than this beside a pit has no wall there, mm. */
+/** A smaller rise of the front beside a pit is no wall, mm. */
 const WALL_MM = 2;
-/** A row that rises by more than this slants, mm. */
+/** A row of the front that rises by more than this is slanted, mm. */
 const SLANT_MM = 1;
-/** A corner of the front is a place to lay at where it jumps by so much or bends by so much. */
+/** Least jump and least bend of the front that make a corner to lay at. */
 const JUMP_MM = 5;
 const BEND = 0.3;
-/** Places tried for one variant at most, at corners and at walls. */
+/** Most places tried for one variant, at corners and at walls. */
 const MOST_CORNERS = 10;
 const MOST_PLACES = 16;
-/** Pits looked at in one opening, and children of one kind kept, at most. */
+/** Most pits used in one expansion, and most children of one kind kept. */
 const MOST_PITS = 24;
 const MOST_OF_A_KIND = 4;
-/** Opening one counts as so many moves for each place that was looked at. */
+/** Moves counted for each place tried in an expansion. */
 const PLACES_A_MOVE = 40;
-/** A lay has to be so much shorter to count, mm. */
+/** Least improvement of length that counts, mm. */
 const SHORTER_MM = 0.01;
 
 /** Places on a front where a piece may begin: inside a pit, and beyond it. */
@@ -90,7 +90,7 @@ function cornersOf(front: Front, low: number, high: number): { readonly inside: 
   return { inside: inside.slice(0, MOST_CORNERS), walls };
 }
 
-/** A front to within a millimetre, as a word. */
+/** A key for a front, rounded to a millimetre. */
 function lookOf(front: Front): string {
   let look = '';
   for (let i = 0; i < front.length; i += 4) look += `${Math.round(front[i + 1] as number)},${Math.round(front[i + 2] as number)};`;
@@ -113,7 +113,7 @@ class Beam {
   readonly #score: Score;
   readonly #drop = new Drop();
   readonly #make = new FrontMaker();
-  /** Heights that were tried for the variant in hand. */
+  /** Positions already tried for the current variant. */
   readonly #tried = new Float64Array(MOST_PLACES);
   readonly #totalMm2: number;
   readonly #leastMm2: number;
@@ -127,7 +127,7 @@ class Beam {
     private readonly widthMm: number,
     private readonly settings: BeamSettings,
     random: () => number,
-    /** Only shorter lays are looked for, mm. */
+    /** Only shorter lays are searched for, mm. */
     private shortestMm: number,
   ) {
     const pieces = kinds.reduce((sum, { copies }) => sum + copies.length, 0);
@@ -139,7 +139,7 @@ class Beam {
     this.#worst = new Float64Array(this.#buckets.length).fill(Infinity);
   }
 
-  /** Searches on from the first steps of another lay. Yields each shorter lay, and null now and then while it is at work. */
+  /** Searches from the first steps of another lay. Yields each shorter lay, and null from time to time in between. */
   *run(prefix: readonly Step[], budget: Budget): Generator<BeamLay | null, void> {
     const start = this.#after(prefix);
     if (start.underMm2 + this.#totalMm2 - start.placedMm2 > this.shortestMm * this.widthMm) return;
@@ -180,7 +180,7 @@ class Beam {
     return judgedWith(front, rest, placedMm2 + (this.kinds[kind] as Kind).areaMm2);
   }
 
-  /** The best of a bucket, few of them with the same pieces left, none twice. */
+  /** The best of a bucket: few with the same pieces left, no duplicates. */
   *#chosen(all: Node[]): Generator<Node> {
     const { width, same } = this.settings;
     all.sort((a, b) => a.score - b.score);
@@ -204,7 +204,7 @@ class Beam {
     }
   }
 
-  /** The children of a lay in the making that shut in least for what they are. */
+  /** The children of a partial lay that waste least for their size. */
   #children(node: Node): Child[] {
     const made: Child[] = [];
     const kinds = this.#score.leftKinds(node.left);
@@ -242,7 +242,7 @@ class Beam {
         let tried = this.#tryAt(pit, kind, variant, low, 0);
         tried = this.#tryAt(pit, kind, variant, high - h, tried);
         if (isBox && !slanted) continue;
-        // A piece that does not fit across rests on a wall with one end.
+        // A piece wider than the pit rests on a wall with one end.
         for (const places of [inside, walls])
           for (const y of places) {
             tried = this.#tryAt(pit, kind, variant, y, tried);
@@ -251,7 +251,7 @@ class Beam {
       }
   }
 
-  /** Looks at a piece at a height across, unless it was looked at about there; returns how many heights have been tried. */
+  /** Tries a piece at a position across, unless one nearby was tried; returns the number of positions tried. */
   #tryAt({ node, front, low, high, underMm2, made }: OpenPit, kind: number, variant: Variant, place: number, tried: number): number {
     const { h, w } = variant;
     const y = Math.max(0, Math.min(this.widthMm - h, place));
@@ -263,13 +263,13 @@ class Beam {
     const { x, shut, gain } = this.#drop;
     const { areaMm2 } = this.kinds[kind] as Kind;
     const restMm2 = this.#totalMm2 - node.placedMm2 - areaMm2;
-    // Neither too far already, nor too much shut in.
+    // Rejects what is already too long or wastes too much.
     if (x + w <= this.shortestMm - SHORTER_MM && underMm2 + gain + restMm2 <= this.shortestMm * this.widthMm)
       made.push({ kind, variant, x, y, front, rate: (shut + underMm2 - node.underMm2) / areaMm2 });
     return tried + 1;
   }
 
-  /** Keeps a child among those of its placed area; returns a whole lay that is shorter. */
+  /** Adds a child to the bucket of its placed area; returns a complete lay if it is shorter. */
   #keep(node: Node, { kind, variant, x, y, front }: Child, from: number): BeamLay | null {
     const judged = this.#laid(node, kind, this.#make.withPiece(front, variant, x, y));
     const step: Step = { before: node.step, kind, variant, x, y };
@@ -303,7 +303,7 @@ export interface BeamAsk {
   readonly shorterThanMm: number;
 }
 
-/** Ever shorter lays by one beam, and null now and then while it is at work. */
+/** Runs one beam: yields ever shorter lays, and null from time to time in between. */
 export function beam(
   { kinds, widthMm, prefix, shorterThanMm }: BeamAsk,
   settings: BeamSettings,

@@ -9,27 +9,27 @@ export interface FrontLay {
   readonly placements: readonly Placement[];
 }
 
-/** A lay to go on from: seen from the near end (0) or, in a mirror, from the far one (1). */
+/** A lay to continue from: from the near end (0) or, mirrored, from the far end (1). */
 interface Known {
   readonly lengthMm: number;
   readonly steps: readonly Step[];
   readonly end: 0 | 1;
 }
 
-/** Lays that are kept to go on from. */
+/** Most lays kept to continue from. */
 const KEPT = 6;
-/** Beams from nothing to begin with, and how often later. */
+/** Beams from scratch at first, and their share later. */
 const FRESH_FIRST = 5;
 const FRESH = 0.25;
 /** Beams with the usual settings to begin with. */
 const USUAL = 2;
-/** A beam costs about its width times what is left to lay, so its width is this over the pieces: for the first, for the next two, from nothing, and going on. */
+/** A beam costs about its width × the pieces left, so its width is this number ÷ pieces: for the first beam, the next two, later ones from scratch, and those that continue a lay. */
 const FIRST_EFFORT = 100;
 const NEXT_EFFORT = 300;
 const FRESH_EFFORTS = [500, 1000, 2000];
 const ON_EFFORTS = [150, 300, 600, 1200];
 
-/** A lay seen from its other end, what lies first there first. */
+/** A lay mirrored end to end, in order from its new near end. */
 function fromOtherEnd({ lengthMm, steps, end }: Known, ends: readonly [readonly Kind[], readonly Kind[]]): Step[] {
   const [own, other] = [ends[end], ends[end === 0 ? 1 : 0]];
   const mirrored = (step: Step): Step => {
@@ -56,8 +56,8 @@ function settingsOf(run: number, random: () => number): Omit<BeamSettings, 'widt
 }
 
 /**
- * Lays by beams with changing settings: from nothing and from either end to begin with; then again and again a good lay of which the first part stays, seen from either end, and
- * the rest is laid anew.
+ * Lays by beams with changing settings. The first ones begin from scratch, from either end; later ones keep the first part of a good lay, seen from either end, and
+ * lay the rest again.
  */
 export class Beams {
   readonly #ends: readonly [readonly Kind[], readonly Kind[]];
@@ -81,12 +81,12 @@ export class Beams {
     return this.#ends[0].every(({ variants }) => variants.length > 0);
   }
 
-  /** The lays that it would go on from, the shortest first. */
+  /** The lays kept to continue from, the shortest first. */
   get kept(): readonly FrontLay[] {
     return this.#pool.map((known) => this.#layOf(known));
   }
 
-  /** One beam more. Yields while it is at work; returns the shortest lay it found, null where it found none to keep. */
+  /** Runs one more beam. Yields while working; returns the shortest lay it found, null where none is worth keeping. */
   *next(budget: Budget): Generator<void, FrontLay | null> {
     const run = this.#runs++;
     const settings = settingsOf(run, this.random);
@@ -121,12 +121,12 @@ export class Beams {
     const steps = turned ? fromOtherEnd(from, this.#ends) : from.steps;
     const share = 0.85 - 0.8 * this.random() * this.random();
     const end = turned === (from.end === 0) ? 1 : 0;
-    // Now and then one that is a little longer is good enough to go on from.
+    // Sometimes a slightly longer lay is good enough to continue from.
     const slackMm = this.random() < 0.3 ? 0.004 * from.lengthMm : -0.01;
     return { prefix: steps.slice(0, Math.floor(share * this.#pieces)), end, shorterThanMm: from.lengthMm + slackMm };
   }
 
-  /** One that comes from another takes its place, so that the kept ones are of different descent. */
+  /** A lay that descends from a kept one replaces it, so that the kept lays stay diverse. */
   #keep(found: Known, from: Known | null): void {
     if (from && found.lengthMm <= from.lengthMm) this.#pool.splice(this.#pool.indexOf(from), 1);
     this.#pool.push(found);
