@@ -5,7 +5,7 @@ import decodeQR from 'qr/decode.js';
 import { getDocumentProxy } from 'unpdf';
 import { codeAddress, drawCode } from '../src/code';
 import { labelsPdf } from '../src/labels';
-import { paperOf } from '../src/papers';
+import { makePaper } from '../src';
 import { Sheet } from '../src/sheet';
 
 interface Rect {
@@ -84,7 +84,7 @@ describe('codes on paper', () => {
     expect(readCode(labels)).toMatch(/^HTTPS:\/\/LANTERN-HOUSE\.LOCAL:4820\/Q\/0D2F6D3A\/2\/P\/[A-Z0-9%-]+$/);
     for (const kind of ['ticket', 'cutting-list', 'wall']) {
       const made = async (link: string | null) => {
-        const paper = await paperOf(kind).make(planned, { index: 0, query: {}, stamp: { revision: 1, printedAt: new Date('2026-12-01T10:00:00Z'), link } });
+        const paper = await makePaper(kind, planned, { index: 0, query: {}, stamp: { revision: 1, printedAt: new Date('2026-12-01T10:00:00Z'), link } });
         if (paper.kind !== 'file') throw new Error(paper.kind);
         return dots(paper.file);
       };

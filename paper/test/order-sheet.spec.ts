@@ -2,7 +2,8 @@ import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { formatMoney, openShop, orderSheet, planSolved, readJobText, shopSchema, wasteOf } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { paperOf, PAPERS } from '../src/papers';
+import { makePaper } from '../src';
+import { PAPERS } from '../src/papers';
 import { localDay } from '../src/local-time';
 
 const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
@@ -13,7 +14,7 @@ describe('the order sheet', () => {
     if (!read.ok) throw new Error('no job');
     const plan = planSolved(read.value, openShop(shopSchema.parse(JSON.parse(demo('shop.json')))));
     const ask = { index: null, query: {}, stamp: { revision: 1, printedAt: new Date('2027-02-01T10:00:00Z') } };
-    const made = await paperOf('order-sheet').make(plan, ask);
+    const made = await makePaper('order-sheet', plan, ask);
     if (made.kind !== 'file') throw new Error(made.kind);
     const { text } = await extractText(await getDocumentProxy(new Uint8Array(made.file)));
     const tight = text.join(' ').replace(/\s/g, '');

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { openShop, plan, readJobText, shopSchema, type Job, type Plan } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { paperOf, type Printed } from '../src/papers';
+import { makePaper, type Printed } from '../src';
 
 const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
 const shop = openShop(shopSchema.parse(JSON.parse(demo('shop.json'))));
@@ -14,7 +14,7 @@ function job(file: string): Job {
 }
 
 const print = (planned: Plan, index: number, query: object = {}): Promise<Printed> =>
-  paperOf('wall').make(planned, { index, query, stamp: { revision: 1, printedAt: new Date('2026-12-01T10:00:00Z') } });
+  makePaper('wall', planned, { index, query, stamp: { revision: 1, printedAt: new Date('2026-12-01T10:00:00Z') } });
 
 async function pagesOf(made: Printed): Promise<string[]> {
   if (made.kind !== 'file') throw new Error(made.kind);

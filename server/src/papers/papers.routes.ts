@@ -1,5 +1,6 @@
 import { readWith } from '@yardland/core';
-import { PAPERS, type Printed } from '@yardland/paper/papers';
+import type { Printed } from '@yardland/paper';
+import { PAPERS } from '@yardland/paper/papers';
 import { Router } from 'express';
 import type { Reached } from '../tls/trust.routes';
 import { codeLink } from './code-links';
@@ -40,7 +41,7 @@ export function paperRoutes({ jobs, shops, workers, reached, kept }: PaperParts)
   });
   for (const { kind, path, ending, query: querySchema, laid } of PAPERS)
     router.get(`/:id/${path}.${ending}`, async (request, response) => {
-      const query = check(querySchema, request.query, readWith);
+      const query = check<unknown>(querySchema, request.query, readWith);
       const { id, cushion } = request.params as { readonly id: string; readonly cushion?: string };
       const { document: job, revision, name } = jobs.readText(id);
       // By its number from 1, as the address has it; whether there is one is seen where the job is read.

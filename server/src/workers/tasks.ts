@@ -18,7 +18,8 @@ import {
   type Wanted,
 } from '@yardland/core';
 import { madeCloth, madePicture } from '@yardland/core/trace';
-import { paperOf, type PaperAsk, type Printed } from '@yardland/paper/papers';
+import { makePaper, type PaperAsk, type Printed } from '@yardland/paper';
+import { paperOf } from '@yardland/paper/papers';
 import sharp from 'sharp';
 import { Answers } from './answers';
 
@@ -72,11 +73,11 @@ export function solve(request: HeavyRequest): HeavyAnswer {
 
 /** One paper. What shapes the pieces is worked out first; a paper without lays waits for none. */
 export async function print({ kind, ask, ...one }: PrintTask): Promise<Laid<Printed>> {
-  const paper = paperOf(kind);
+  const { laid } = paperOf(kind);
   const job = read(one);
   if (ask.index !== null && !job.cushions[ask.index]) return { made: { kind: 'no-cushion' }, lays: [] };
-  const plan = await planned(job, one, paper.laid ? undefined : ({ request }) => request.format !== 'yardland/lay-request@2');
-  return { made: await paper.make(plan, ask), lays: newLays(plan, one) };
+  const plan = await planned(job, one, laid ? undefined : ({ request }) => request.format !== 'yardland/lay-request@2');
+  return { made: await makePaper(kind, plan, ask), lays: newLays(plan, one) };
 }
 
 /** The whole plan, with everything it wants answered, as JSON text. */

@@ -1,6 +1,5 @@
 import { availableParallelism } from 'node:os';
-import type { DayPaperAsk } from '@yardland/paper';
-import type { Printed } from '@yardland/paper/papers';
+import type { DayPaperAsk, Printed } from '@yardland/paper';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/refusal';
 import type { ShopDocument } from '@yardland/core';
