@@ -42,7 +42,7 @@ test('a cloth is photographed at a slant, framed, and lies on the cushion that i
     await shop.goTo('Cover');
     await shop.tray().getByText('In the round', { exact: true }).click();
     const canvas = page.getByRole('img', { name: 'Gallery bench, curved, finished' });
-    await expect.poll(() => canvas.evaluate(coloursOf)).toBeGreaterThan(30);
+    await expect.poll(() => canvas.evaluate(coloursOf), { timeout: 60_000 }).toBeGreaterThan(30);
     return canvas;
   };
   expect(await (await round()).evaluate(blueOf)).toBe(0);
@@ -98,7 +98,7 @@ test('a cushion is seen in the round: turned by dragging and by keys, cut open, 
   await expect(canvas).toHaveAccessibleDescription(/crowned 2\d mm on both faces, welt round both edges, zip at the back/);
   // Two plates, three strips of boxing, the plaque, two welts, the zip and the filling.
   await expect(canvas).toHaveAttribute('data-parts', '10');
-  await expect.poll(() => canvas.evaluate(coloursOf)).toBeGreaterThan(30);
+  await expect.poll(() => canvas.evaluate(coloursOf), { timeout: 60_000 }).toBeGreaterThan(30);
   const looks: string[] = [await canvas.evaluate(pictureOf)];
   /** Waits until the picture is another one than all before. */
   const another = async (): Promise<void> => {
@@ -149,10 +149,10 @@ test('the cushion stands in the round beside its plan and large by itself; cover
   await shop.goTo('Build');
   await page.getByRole('button', { name: 'Show it in the round' }).click();
   const small = page.getByRole('img', { name: 'Gallery bench, curved, finished' });
-  await expect.poll(() => small.evaluate(coloursOf)).toBeGreaterThan(20);
+  await expect.poll(() => small.evaluate(coloursOf), { timeout: 60_000 }).toBeGreaterThan(20);
   await page.getByRole('button', { name: 'Large, cut open, sat on' }).click();
   const large = page.getByRole('dialog').getByRole('img', { name: 'Gallery bench, curved, finished' });
-  await expect.poll(() => large.evaluate(coloursOf)).toBeGreaterThan(30);
+  await expect.poll(() => large.evaluate(coloursOf), { timeout: 60_000 }).toBeGreaterThan(30);
   await page.getByRole('button', { name: 'Done' }).click();
 
   await shop.goTo('Cover');
@@ -162,7 +162,7 @@ test('the cushion stands in the round beside its plan and large by itself; cover
   await rows.filter({ hasText: 'Knife edge' }).getByText('in the round').click();
   const both = page.getByRole('group', { name: 'Side by side, turned together' }).getByRole('img');
   await expect(both).toHaveCount(2);
-  for (const one of await both.all()) await expect.poll(() => one.evaluate(coloursOf)).toBeGreaterThan(20);
+  for (const one of await both.all()) await expect.poll(() => one.evaluate(coloursOf), { timeout: 60_000 }).toBeGreaterThan(20);
   const before = await Promise.all((await both.all()).map((one) => one.evaluate(pictureOf)));
   await both.first().press('ArrowRight');
   for (const [i, one] of (await both.all()).entries()) await expect.poll(() => one.evaluate(pictureOf)).not.toBe(before[i]);

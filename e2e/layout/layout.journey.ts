@@ -29,7 +29,7 @@ const faultsAt = async (page: Parameters<typeof layoutFaults>[0], place: string)
     await page.setViewportSize({ width, height });
     // A page settles after it gets another size; what is wrong then stays wrong.
     let faults: string[] = [];
-    for (let look = 0; look < 12; look++) {
+    for (let look = 0; look < 25; look++) {
       await page.waitForTimeout(200);
       faults = await layoutFaults(page);
       if (!faults.length && look > 0) break;
