@@ -107,7 +107,7 @@ describe('a lay on a pattern', () => {
     expect(upper.length * front.length).toBe(4);
   });
 
-  it('is valid for random plates and patterns', () => {
+  it('is valid and the same for the same seed, for random plates and patterns, also round a piece that is held', () => {
     fc.assert(
       fc.property(
         fc.record({
@@ -123,11 +123,27 @@ describe('a lay on a pattern', () => {
           const along = alongMm < 40 ? 0 : alongMm;
           const items = plates.map(([w, h, count, either], i) => plate(`p${i}`, w, h, count, either ? [0, 180] : [0]));
           const asked = request(items, { alongMm: along, acrossMm, halfDrop: halfDrop && along > 0, motifAcrossMm: acrossMm / 3 });
-          expect(validateLay(asked, solveLay(asked))).toEqual([]);
+          const answer = solveLay(asked);
+          expect(validateLay(asked, answer)).toEqual([]);
+          expect(solveLay(asked)).toEqual(answer);
+          // Where the last piece is held, a motif lies along as it says, and the others follow.
+          const pinned = { ...asked, pins: answer.placements.slice(-1) };
+          const held = solveLay(pinned);
+          expect(validateLay(pinned, held)).toEqual([]);
+          if (pinned.pins.length) expect(held.placements).toContain(pinned.pins[0]!);
         },
       ),
       { numRuns: 40, seed: 11 },
     );
+  });
+
+  it('puts long strips into the lanes between matched pieces', () => {
+    // Two plates on each of the four rows, as above. A strip as long as both lies in each of the three 40 wide lanes between the rows, with the knife's 3 on both sides.
+    const strips: LayItem = { id: 'strip', polygon: flatten(rectangleOutline(620, 34)), count: 3, turns: [0] };
+    const asked = request([strips, plate('plate', 300, 300, 8)]);
+    const answer = solveLay(asked);
+    expect(validateLay(asked, answer)).toEqual([]);
+    expect(answer.lengthMm).toBeCloseTo(620, 6);
   });
 
   it('names a piece that cannot have its motif between the selvedges, and one that lies off the pattern', () => {

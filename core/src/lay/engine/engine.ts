@@ -3,7 +3,7 @@ import { polygonArea } from '../../geometry/polygon';
 import { seededRandom } from '../../kernel/random';
 import { lowerBound } from '../bound';
 import { isSawn, type LayAnswer, type LayProgress, type LayRequest, type Placement } from '../contract';
-import { fitsPattern, patternOf, phaseOf, turnedMotif } from '../pattern';
+import { fitsPattern, knownPhase, patternOf, phaseOf, turnedMotif } from '../pattern';
 import { pinsThatHold } from '../pins';
 import { bestAnswer, joinedProgress, searchesOf } from '../seeds';
 import { Arrangement, type Body, type Panel, type Place } from './arrangement';
@@ -168,12 +168,10 @@ function matchedOf({ request, copies, shapes, bodies }: Question): Matched[] {
   });
 }
 
-/** The pattern of a material as it lies on a panel whose corner is at 0, and where along a motif is known to lie. */
-function onPattern(request: LayRequest, corner: { readonly minX: number; readonly minY: number }): OnPattern | null {
-  const pattern = patternOf(request.material);
-  if (!pattern) return null;
-  const known = phaseOf(request, pinsThatHold(request, request.pins));
-  return { pattern: { ...pattern, motifAcrossMm: pattern.motifAcrossMm - corner.minY }, knownPhaseMm: known === null ? null : known - corner.minX };
+/** A remnant's pattern as it lies on a panel whose corner is at 0. */
+function onPattern({ material }: LayRequest, corner: { readonly minX: number; readonly minY: number }): OnPattern | null {
+  const [pattern, phase] = [patternOf(material), knownPhase(material)];
+  return pattern && phase !== null ? { pattern: { ...pattern, motifAcrossMm: pattern.motifAcrossMm - corner.minY }, phaseMm: phase - corner.minX } : null;
 }
 
 /** Pieces laid first: those pinned, and on a pattern those that have to match it. `pins` in the panel's coordinates. */
@@ -183,7 +181,7 @@ function heldPlaces(question: Question, panel: Panel, pins: readonly (Place | nu
   if (!on || matched.length === 0) return pins;
   const all = new Arrangement(question.bodies, question.shapes, [panel], random, pins.map(Boolean));
   put(all, pins);
-  return layMatched(all, { matched, ...on }, budget, random);
+  return layMatched(all, matched, on, budget, random);
 }
 
 /** Lays the pieces one by one round the pinned ones, on as many sheets as needed. Yields after each. */
@@ -231,7 +229,7 @@ function* withoutSheets(question: Question, ground: BoxGround, from: Held, fixed
   return best;
 }
 
-/** A roll without a pattern: boxes first, then what suits the set. */
+/** A roll: boxes first, unless some pieces are pinned or have to match a pattern; then what suits the set. */
 function* onRoll(question: Question): Generator<Held, Held> {
   const { request, copies, budget, random } = question;
   const { material, gapMm } = request;
@@ -243,7 +241,8 @@ function* onRoll(question: Question): Generator<Held, Held> {
   let held: Held | null = null;
   const told = (lay: RollLay): Held =>
     (held = lay === first && held ? held : { places: placesOf(question, lay.placements), sheets: 1, lengthMm: lay.lengthMm });
-  if (pins.length === 0) {
+  const pattern = items.some(({ motif }) => motif) ? patternOf(material) : null;
+  if (pins.length === 0 && !pattern) {
     const tries = Math.min(Math.ceil(BOX_TRIES * Math.min(1, BOX_TRIES_FOR / copies.length)), request.moves);
     for (const lay of searchBoxes(copies, ground, tries, random)) {
       if (!first || better(lay, { sheets: 1, lengthMm: first.lengthMm })) {
@@ -254,7 +253,8 @@ function* onRoll(question: Question): Generator<Held, Held> {
       if (first.lengthMm <= question.bound + 1e-6) return told(first);
     }
   }
-  const run = layOnRoll({ items, widthMm: material.widthMm, gapMm, pins, leastMm: question.bound, first }, random, budget);
+  const matching = pattern ? { pattern, knownPhaseMm: phaseOf(request, pins) } : {};
+  const run = layOnRoll({ items, widthMm: material.widthMm, gapMm, pins, leastMm: question.bound, first, ...matching }, random, budget);
   for (let step = run.next(); ; step = run.next()) {
     if (step.value !== first) [held, first] = [null, step.value];
     const best = told(step.value);
@@ -263,11 +263,11 @@ function* onRoll(question: Question): Generator<Held, Held> {
   }
 }
 
-/** Sheets, and rolls with a pattern: boxes first, because that is quick; then the pieces as they are, their open end drawn in. */
-function* onRollOrSheets(question: Question): Generator<Held, Held> {
+/** Sheets: boxes first, because that is quick; then the pieces as they are, as few sheets as possible, the last one's end drawn in. */
+function* onSheets(question: Question): Generator<Held, Held> {
   const { request, copies, budget, random } = question;
   const ground = groundOf(request);
-  const pins = heldPlaces(question, panelsOf(ground, 1)[0] as Panel, pinsOf(question), onPattern(request, { minX: 0, minY: 0 }));
+  const pins = pinsOf(question);
   const fixed = pins.map(Boolean);
   let best: Held = { places: copies.map(() => null), sheets: Infinity, lengthMm: Infinity };
   if (!fixed.includes(true)) {
@@ -275,7 +275,6 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
       const held = { places: placesOf(question, lay.placements), sheets: lay.sheets, lengthMm: lay.lengthMm };
       if (better(held, best)) best = held;
       yield best;
-      if (request.material.kind === 'roll' && best.lengthMm <= question.bound + 1e-6) return best;
     }
     if (copies.length > AS_BOXES_MOST) return best;
   }
@@ -286,7 +285,7 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
     if (better(step.value, best)) best = step.value;
     yield best;
   }
-  if (request.material.kind === 'sheet') best = yield* withoutSheets(question, ground, best, fixed);
+  best = yield* withoutSheets(question, ground, best, fixed);
   const all = new Arrangement(question.bodies, question.shapes, panelsOf(ground, best.sheets), random, fixed);
   put(all, best.places);
   compact(all, all.everyPanel, budget);
@@ -294,9 +293,8 @@ function* onRollOrSheets(question: Question): Generator<Held, Held> {
   if (better(compacted, best)) best = compacted;
   yield best;
   const { sheets } = best;
-  const leastMm = request.material.kind === 'roll' ? question.bound : 0;
   put(all, best.places);
-  const work = drawIn(all, sheets - 1, leastMm, budget, random);
+  const work = drawIn(all, sheets - 1, 0, budget, random);
   for (let step = work.next(); ; step = work.next()) {
     best = { ...step.value, sheets };
     if (step.done) return best;
@@ -351,7 +349,7 @@ function searchOn(question: Question): Generator<Held, Held> {
   const { material } = question.request;
   if (material.kind === 'hide') return onHide(question);
   if (isSawn(material)) return edgeToEdge(question);
-  return material.kind === 'roll' && !patternOf(material) ? onRoll(question) : onRollOrSheets(question);
+  return material.kind === 'roll' ? onRoll(question) : onSheets(question);
 }
 
 /** One search, from the request's first seed. */

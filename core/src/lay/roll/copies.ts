@@ -1,6 +1,8 @@
 import { polygonArea } from '../../geometry/polygon';
 import type { Point } from '../../geometry/point';
-import { turnedBy, type LayItem, type Placement } from '../contract';
+import { turnedBy, type LayItem, type LayPattern, type Placement } from '../contract';
+import { turnedMotif } from '../pattern';
+import { Lattice } from './lattice';
 import { Layout, snapshot, type Snapshot } from './layout';
 import { shapesOf, type Shape } from './shape';
 import type { Unit } from './units';
@@ -12,6 +14,8 @@ export interface RollGround {
   readonly gapMm: number;
   /** Copies that stay where they are. */
   readonly pins: readonly Placement[];
+  /** The roll's pattern, where some items have to match it. */
+  readonly pattern?: LayPattern;
 }
 
 /** A lay as placements. */
@@ -50,7 +54,7 @@ export class Copies {
 
   /** A layout of the pieces, each with at most so much cloth added outside it in each pass; held pieces are fixed. */
   layout(addedMm: number): Layout {
-    const { items, widthMm, gapMm, pins } = this.ground;
+    const { items, widthMm, gapMm, pins, pattern } = this.ground;
     const fixed = new Uint8Array(this.count);
     for (const pin of pins) fixed[this.#number.get(keyOf(pin)) ?? -1] = 1;
     const pieces = {
@@ -60,7 +64,8 @@ export class Copies {
       areaMm2: Float64Array.from(this.#copies, ({ item }) => Math.abs(polygonArea(item.polygon))),
       fixed,
     };
-    const all = new Layout(pieces, widthMm, gapMm);
+    const motifs = items.flatMap((item) => item.turns.map((turn) => turnedMotif(item, turn)));
+    const all = new Layout(pieces, widthMm, gapMm, pattern && motifs.some(Boolean) ? new Lattice(pattern, motifs) : null);
     this.put(all, pins);
     return all;
   }

@@ -131,7 +131,7 @@ function* begin(all: Layout, mover: Mover, { best, nearest, targetMm }: Beginnin
   if (ask.cycle > 0 && ask.mayBeginAnew && random() < ANEW * Math.min(1, FEW / all.n)) {
     for (const order of orders(all, random)) {
       if (random() < 0.6) continue;
-      const laying = layInOrder(all, mover, order, 4, budget);
+      const laying = layInOrder(all, mover, order, { lines: 4 }, budget);
       for (let one = laying.next(); !one.done; one = laying.next()) yield best;
       break;
     }
@@ -153,4 +153,12 @@ function kick(all: Layout, large: readonly number[], again: boolean, random: () 
   }
   // A try that ended like an earlier one needs a harder kick.
   for (let k = (way < 0.75 ? 1 : 2) + (again ? 2 : 0); k > 0; k--) exchange(all, large, random);
+}
+
+/** Every step of a run and what it returns. */
+export function* stepsThrough<T>(run: Generator<T, T>): Generator<T, void> {
+  for (let step = run.next(); ; step = run.next()) {
+    yield step.value;
+    if (step.done) return;
+  }
 }

@@ -29,6 +29,7 @@ export function stretch(all: Layout, to: number, random: () => number): void {
   const cut = random() * all.length;
   all.length = to;
   for (let i = 0; i < all.n; i++) if (all.centreX(i) > cut) move(all, i, by);
+  all.clampAll();
 }
 
 /** Presses a lay to a length: the middle of each piece keeps its relative position along the roll. */

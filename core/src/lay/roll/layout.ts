@@ -1,3 +1,4 @@
+import type { Lattice, Origins } from './lattice';
 import { NoFitMaker, TOUCH_MM, type NoFit } from './no-fit';
 import type { Shape } from './shape';
 
@@ -39,6 +40,8 @@ export class Layout {
   readonly half: Int32Array;
   /** Usable length of the strip, mm. */
   length = 0;
+  /** Where along the roll a motif of the pattern's first row lies, mm; without a pattern it does not count. */
+  phase = 0;
   readonly #maker: NoFitMaker;
   readonly #noFits: (NoFit | undefined)[];
   readonly #sign: Int8Array;
@@ -47,6 +50,8 @@ export class Layout {
     { shapes, firstShape, turns, areaMm2, fixed }: Pieces,
     readonly width: number,
     readonly gap: number,
+    /** The pattern that some pieces have to match; null where none has to. */
+    readonly lattice: Lattice | null = null,
   ) {
     const n = firstShape.length;
     this.n = n;
@@ -151,12 +156,53 @@ export class Layout {
     return (this.y[i] as number) + ((this.minY[s] as number) + (this.maxY[s] as number)) / 2;
   }
 
-  /** Moves a piece by the least distance that brings its box inside the strip. Fixed pieces stay. */
+  /** Where the origin of a shape may be on the strip. */
+  originsOf(s: number): Origins {
+    return {
+      lowX: -(this.minX[s] as number),
+      highX: this.length - (this.maxX[s] as number),
+      lowY: -(this.minY[s] as number),
+      highY: this.width - (this.maxY[s] as number),
+    };
+  }
+
+  /** Moves a piece to the nearest place at which its box is inside the strip and, where it has to match, a motif where it should be. Fixed pieces stay. */
   clamp(i: number): void {
     if (this.fixed[i]) return;
     const s = this.s[i] as number;
-    this.x[i] = Math.max(-(this.minX[s] as number), Math.min(this.x[i] as number, this.length - (this.maxX[s] as number)));
-    this.y[i] = Math.max(-(this.minY[s] as number), Math.min(this.y[i] as number, this.width - (this.maxY[s] as number)));
+    if (this.lattice?.matches(s)) return this.#match(i, this.lattice);
+    const { lowX, highX, lowY, highY } = this.originsOf(s);
+    this.x[i] = Math.max(lowX, Math.min(this.x[i] as number, highX));
+    this.y[i] = Math.max(lowY, Math.min(this.y[i] as number, highY));
+  }
+
+  /** Moves a matched piece to its nearest place on the pattern, in the first turn from its own that has one. */
+  #match(i: number, lattice: Lattice): void {
+    const [first, turns] = [this.firstShape[i] as number, this.turns[i] as number];
+    const own = (this.s[i] as number) - first;
+    const wanted = { x: this.x[i] as number, y: this.y[i] as number };
+    for (let c = 0; c < turns; c++) {
+      const s = first + ((own + c) % turns);
+      const at = lattice.nearest(s, this.phase, this.originsOf(s), wanted);
+      if (!at) continue;
+      [this.x[i], this.y[i], this.s[i]] = [at.x, at.y, s];
+      return;
+    }
+  }
+
+  /** No lay with the present phase is shorter, mm: every matched piece needs a place on the pattern. 0 without a pattern. */
+  leastMm(): number {
+    const { lattice } = this;
+    if (!lattice) return 0;
+    const ends = this.movable().map((i) => {
+      const first = this.firstShape[i] as number;
+      const shapes = Array.from({ length: this.turns[i] as number }, (_, t) => first + t);
+      if (!shapes.some((s) => lattice.matches(s))) return 0;
+      return Math.min(
+        ...shapes.flatMap((s) => lattice.lines(s, this.phase, { ...this.originsOf(s), highX: Infinity }, 0).map(({ x }) => x + (this.maxX[s] as number))),
+      );
+    });
+    return Math.max(0, ...ends);
   }
 
   clampAll(): void {
@@ -186,13 +232,15 @@ export interface Snapshot {
   readonly y: Float64Array;
   readonly s: Int32Array;
   readonly length: number;
+  readonly phase: number;
 }
 
-export const snapshot = ({ x, y, s, length }: Layout): Snapshot => ({ x: x.slice(), y: y.slice(), s: s.slice(), length });
+export const snapshot = ({ x, y, s, length, phase }: Layout): Snapshot => ({ x: x.slice(), y: y.slice(), s: s.slice(), length, phase });
 
-export function restore(all: Layout, { x, y, s, length }: Snapshot): void {
+export function restore(all: Layout, { x, y, s, length, phase }: Snapshot): void {
   all.x.set(x);
   all.y.set(y);
   all.s.set(s);
   all.length = length;
+  all.phase = phase;
 }

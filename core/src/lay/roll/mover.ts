@@ -1,3 +1,4 @@
+import { SAME_MM, type Lattice, type LatticeLine } from './lattice';
 import type { Layout } from './layout';
 import { TOUCH_MM, type NoFit } from './no-fit';
 import { Stretches, type Line } from './stretches';
@@ -11,6 +12,8 @@ const AT_CONTACT_MM = 1e-3;
 /** Smaller differences of cost, or of reach in mm, do not count. */
 const LESS = 1e-9;
 const LESS_REACH_MM = 1e-4;
+/** Places on one row of motifs that are looked at, the nearest ones. */
+const MOST_STEPS = 40;
 /** Length searched along the edge of the strip, mm: all of it. */
 const WHOLE_MM = 1e9;
 
@@ -94,11 +97,15 @@ export class Mover {
       if (!this.#take(i, s, fresh)) continue;
       const before = this.cost;
       const reach = this.reach;
-      if (!fresh) this.#throughOwnPlace(i, has, farMm);
-      for (let k = 0; k < lines; k++) this.#alongSomeLine(farMm, fresh || k % 2 ? null : i);
+      const pattern = all.lattice?.matches(s) ? all.lattice : null;
+      if (pattern) this.#onPattern(pattern, fresh ? null : (all.x[i] as number));
+      else {
+        if (!fresh) this.#throughOwnPlace(i, has, farMm);
+        for (let k = 0; k < lines; k++) this.#alongSomeLine(farMm, fresh || k % 2 ? null : i);
+      }
       if (this.s !== s || !(this.cost < before - LESS || this.reach < reach - TOUCH_MM)) continue;
       found = true;
-      this.#refine(farMm);
+      if (!pattern) this.#refine(farMm);
     }
     return found;
   }
@@ -175,6 +182,24 @@ export class Mover {
       const t = touches[c] as number;
       this.#look(px + dx * t, py + dy * t, t);
     }
+  }
+
+  /** Searches the places at which the piece matches the pattern, those near to a place along; where it lies nowhere yet, from the squared end on. */
+  #onPattern(lattice: Lattice, nearX: number | null): void {
+    const origins = { lowX: this.#lowX, highX: this.#highX, lowY: this.#lowY, highY: this.#highY };
+    for (const line of lattice.lines(this.#turn, this.all.phase, origins, nearX ?? this.#lowX)) {
+      if (line.stepMm > 0) this.#atSteps(line, nearX);
+      else this.#along(line.x, line.y, line.across ? 0 : 1, line.across ? 1 : 0, WHOLE_MM);
+    }
+  }
+
+  #atSteps({ x, y, stepMm }: LatticeLine, nearX: number | null): void {
+    const count = Math.floor((this.#highX + SAME_MM - x) / stepMm) + 1;
+    const from = nearX === null ? 0 : Math.max(0, Math.min(count - MOST_STEPS, Math.round((nearX - x) / stepMm) - MOST_STEPS / 2));
+    const to = nearX === null ? count : Math.min(count, from + MOST_STEPS);
+    // A little beyond both ends, so that a single place has a line of some length.
+    this.#gather({ px: x, py: y, dx: 1, dy: 0, t0: from * stepMm - 1, t1: (to - 1) * stepMm + 1 });
+    for (let k = from; k < to; k++) this.#look(x + k * stepMm, y, k * stepMm);
   }
 
   /** The interval of a line in which one coordinate is within bounds; null where there is none. */
@@ -338,4 +363,10 @@ export class Mover {
     }
     return null;
   }
+}
+
+/** A layout and the mover of its pieces. */
+export interface Tool {
+  readonly all: Layout;
+  readonly mover: Mover;
 }

@@ -3,19 +3,17 @@ import { polygonArea } from '../../geometry/polygon';
 import { turnedBy, type LayItem } from '../contract';
 import type { Budget } from './budget';
 import { Copies, layoutOfUnits, type RollGround, type RollLay } from './copies';
-import { compact, drawIn } from './draw-in';
+import { compact, drawIn, stepsThrough } from './draw-in';
 import { Beams } from './front/beams';
 import { restore, snapshot, type Layout, type Snapshot } from './layout';
-import { Mover } from './mover';
-import { layInOrder, orders } from './one-by-one';
+import { Mover, type Tool } from './mover';
+import { layOnPattern } from './on-pattern';
+import { layInOrder, ORDER_LINES, orders, ORDERS_FOR } from './one-by-one';
 import { FINE_MM, ROUGH_MM } from './shape';
 import { joinedUnits, singleUnit, type Unit } from './units';
 
 /** More pieces than this are not moved one by one: each round would look at every pair. */
 const MOST_PIECES = 400;
-/** Orders tried one by one (this number ÷ number of pieces), and lines searched for each turn. */
-const ORDERS_FOR = 120;
-const ORDER_LINES = 16;
 /** First step as a share of the length: when searching, after a beam, and when closing up a lay found with rough shapes. */
 const SEARCH_STEP = 0.02;
 const BEAM_STEP = 0.01;
@@ -37,12 +35,8 @@ export interface RollAsk extends RollGround {
   readonly leastMm: number;
   /** A lay to begin with; null where there is none. */
   readonly first: RollLay | null;
-}
-
-/** A layout and the mover of its pieces. */
-interface Tool {
-  readonly all: Layout;
-  readonly mover: Mover;
+  /** On a pattern: where along the roll a motif of the first row lies because a held piece says so, mm; null where the lay may choose. */
+  readonly knownPhaseMm?: number | null;
 }
 
 /** Whether the pieces of a set are mostly boxes or nearly so: plates, boxings, strips. */
@@ -102,6 +96,15 @@ class Roll {
 
   /** Searches until the moves are used up. Yields after each round. */
   *run(): Generator<void, void> {
+    const { lattice } = this.#fine.all;
+    if (lattice) {
+      const { leastMm, knownPhaseMm = null } = this.ask;
+      for (const lay of layOnPattern({ fine: this.#fine, rough: this.#rough, lattice, knownPhaseMm, leastMm }, this.budget)) {
+        if (lay) this.#take(lay);
+        yield;
+      }
+      return;
+    }
     const whole = (at: Snapshot): Snapshot => at;
     yield* this.#inOrders(this.#rough ?? this.#fine, whole);
     const beams = new Beams(this.ask.items, this.ask.widthMm, this.ask.gapMm, this.random);
@@ -118,7 +121,7 @@ class Roll {
       const must = tried === 0 && this.#best.length === Infinity;
       if (!must && (tried >= ORDERS_FOR / all.n || this.budget.left <= all.n)) break;
       tried++;
-      yield* layInOrder(all, mover, order, ORDER_LINES, this.budget);
+      yield* layInOrder(all, mover, order, { lines: ORDER_LINES }, this.budget);
       if (shortest && all.length >= shortest.length - 1e-6) continue;
       shortest = snapshot(all);
       if (this.#take(whole(shortest))) yield;
@@ -217,15 +220,7 @@ class Roll {
   }
 }
 
-/** Every step of a run and what it returns. */
-function* stepsThrough<T>(run: Generator<T, T>): Generator<T, void> {
-  for (let step = run.next(); ; step = run.next()) {
-    yield step.value;
-    if (step.done) return;
-  }
-}
-
-/** Lays pieces on a roll without a pattern, each round's best so far yielded. Some copies may be held; every item fits across the roll in some turn. */
+/** Lays pieces on a roll, each round's best so far yielded. Some copies may be held; every item fits across the roll in some turn. */
 export function* layOnRoll(ask: RollAsk, random: () => number, budget: Budget): Generator<RollLay, RollLay> {
   const pieces = ask.items.reduce((sum, { count }) => sum + count, 0);
   if (pieces > MOST_PIECES && ask.first) return ask.first;

@@ -26,7 +26,7 @@ interface Moves {
 }
 const MOVES_LEAST = 200;
 const MOVES: Moves = { aPiece: 150, most: 6_000 };
-/** On a roll without a pattern a place is found in a third of the time. */
+/** On a roll a place is found in a third of the time that it takes on sheets and hides. */
 const ROLL_MOVES: Moves = { aPiece: 400, most: 16_000 };
 /** So many times as many where the job asks for it: the last few parts in a hundred take their time. */
 const THOROUGH = 10;
@@ -64,7 +64,7 @@ export function itemOf(index: number, cut: Cut, turns: readonly number[], motif?
 /** How many places are looked for in a lay of these items. */
 export function movesFor({ lays }: Job, items: readonly LayItem[], material: LayMaterial): number {
   const pieces = items.reduce((sum, { count }) => sum + count, 0);
-  const { aPiece, most } = material.kind === 'roll' && !material.pattern ? ROLL_MOVES : MOVES;
+  const { aPiece, most } = material.kind === 'roll' ? ROLL_MOVES : MOVES;
   return (lays === 'thorough' ? THOROUGH : 1) * Math.min(most, Math.max(MOVES_LEAST, aPiece * pieces));
 }
 
