@@ -18,15 +18,10 @@ import {
 import type { JobStore } from '../job/job-store';
 import { SolvePool } from '../job/solving/solve-pool';
 import { trialAsk } from '../job/solving/trial-ask';
-import { takenByKey } from '../shared/taken-by-key';
-import { Button, DialogFoot, DialogFrame, Words } from '../shared/ui/ui';
+import { ComparedCells, type ComparedColumn, type ComparedRow, Comparison } from '../shared/comparison';
 import { EDGE_BOX, edgeLanes, type EdgeLane } from './school-edges';
 
-interface Row {
-  readonly id: string;
-  readonly key: number;
-  readonly name: string;
-  readonly idea: string;
+interface Row extends ComparedRow<string> {
   readonly core: string;
   readonly sewn: string;
   readonly cut: string;
@@ -34,105 +29,57 @@ interface Row {
   readonly fit: string;
   readonly cloth: string;
   readonly foam: string;
-  readonly here: boolean;
-  /** Pressures over tensions, across and front to back. */
-  readonly press: string;
+  /** Pressures and tensions, across and front to back. */
+  readonly pressure: string;
+  readonly tension: string;
   readonly lanes: readonly EdgeLane[];
 }
 
 /** The cushion through every school side by side; one is taken with its number key, or by its button. */
 @Component({
   selector: 'yl-compare-dialog',
-  imports: [DialogFrame, Words, Button, DialogFoot],
+  imports: [Comparison, ComparedCells],
   template: `
-    <div ylDialog="widest">
-      <h2 id="compare-title">Compare schools</h2>
-      <p>
-        {{ asked() }} Each school with its own wrap and all its numbers, the core as thick as it asks. Drawn at the edge: how far core (shaded), wrap (broken
-        outline), seam (dashed) and cut (solid) stand over or short of the finished size (dotted). Press a number to take a school.
-      </p>
-      @if (working(); as words) {
-        <p ylWords role="status">{{ words }}</p>
-      }
-      <div class="compared">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">School</th>
-              <th scope="col">At the edge, {{ unit() }}</th>
-              <th scope="col" class="figure">Core</th>
-              <th scope="col" class="figure">Sewn</th>
-              <th scope="col" class="figure">Plate, cut</th>
-              <th scope="col" class="figure">Crown</th>
-              <th scope="col">Fits</th>
-              <th scope="col" class="figure">Cloth {{ areaUnit() }}</th>
-              <th scope="col" class="figure">Foam {{ foamUnit() }}</th>
-              <th scope="col"><span class="sr-only">Take it</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (row of rows(); track row.id) {
-              <tr class="[&.here>*]:bg-calico-deep [&.here_th[scope=row]]:bg-calico-deep" [class.here]="row.here">
-                <th scope="row" [title]="row.idea">
-                  <b>{{ row.key }}</b> {{ row.name }}
-                </th>
-                <td>
-                  <svg
-                    class="block w-47.5 h-13.5 [&_text]:fill-ink-soft [&_text]:text-tiny [&_path]:fill-none [&_path]:stroke-2"
-                    [attr.viewBox]="edgeBox"
-                    aria-hidden="true"
-                  >
-                    @for (lane of row.lanes; track lane.name) {
-                      <text class="lane" x="0" [attr.y]="lane.y + 11">{{ lane.name }}</text>
-                      <rect
-                        class="fill-straw stroke-straw-line"
-                        [attr.x]="lane.fromX"
-                        [attr.y]="lane.y + 2"
-                        [attr.width]="lane.coreX - lane.fromX"
-                        height="11"
-                      />
-                      @if (lane.wrapX > lane.coreX) {
-                        <rect
-                          class="fill-sage stroke-sage-line [stroke-dasharray:3_2]"
-                          [attr.x]="lane.coreX"
-                          [attr.y]="lane.y + 2"
-                          [attr.width]="lane.wrapX - lane.coreX"
-                          height="11"
-                        />
-                      }
-                      <path class="stroke-ink-soft [stroke-dasharray:1.5_2.5]" [attr.d]="'M' + lane.finishedX + ' ' + lane.y + 'v15'" />
-                      <path class="stroke-chalk [stroke-dasharray:4_2]" [attr.d]="'M' + lane.sewnX + ' ' + lane.y + 'v15'" />
-                      <path class="stroke-madder" [attr.d]="'M' + lane.cutX + ' ' + lane.y + 'v15'" />
-                      <text class="font-semibold fill-ink!" [attr.x]="lane.figureX" [attr.y]="lane.y + 11">{{ lane.figure }}</text>
-                    }
-                  </svg>
-                </td>
-                <td class="figure">{{ row.core }}</td>
-                <td class="figure">{{ row.sewn }}</td>
-                <td class="figure">{{ row.cut }}</td>
-                <td class="figure">{{ row.crown }}</td>
-                <td class="whitespace-nowrap">
-                  {{ row.fit }}<small>{{ row.press }}</small>
-                </td>
-                <td class="figure">{{ row.cloth }}</td>
-                <td class="figure">{{ row.foam }}</td>
-                <td>
-                  @if (row.here) {
-                    <span>in hand</span>
-                  } @else {
-                    <button type="button" ylButton [attr.aria-label]="'Take ' + row.name" (click)="close(row.id)">Take</button>
-                  }
-                </td>
-              </tr>
+    <yl-comparison title="Compare schools" [idea]="idea()" [working]="working()" what="School" [columns]="columns()" [rows]="rows()" (closed)="close($event)">
+      <ng-template [ylCells]="rows()" let-row>
+        <td class="wide">
+          <svg
+            class="block w-47.5 h-13.5 [&_text]:fill-ink-soft [&_text]:text-tiny [&_path]:fill-none [&_path]:stroke-2"
+            [attr.viewBox]="edgeBox"
+            aria-hidden="true"
+          >
+            @for (lane of row.lanes; track lane.name) {
+              <text class="lane" x="0" [attr.y]="lane.y + 11">{{ lane.name }}</text>
+              <rect class="fill-straw stroke-straw-line" [attr.x]="lane.fromX" [attr.y]="lane.y + 2" [attr.width]="lane.coreX - lane.fromX" height="11" />
+              @if (lane.wrapX > lane.coreX) {
+                <rect
+                  class="fill-sage stroke-sage-line [stroke-dasharray:3_2]"
+                  [attr.x]="lane.coreX"
+                  [attr.y]="lane.y + 2"
+                  [attr.width]="lane.wrapX - lane.coreX"
+                  height="11"
+                />
+              }
+              <path class="stroke-ink-soft [stroke-dasharray:1.5_2.5]" [attr.d]="'M' + lane.finishedX + ' ' + lane.y + 'v15'" />
+              <path class="stroke-chalk [stroke-dasharray:4_2]" [attr.d]="'M' + lane.sewnX + ' ' + lane.y + 'v15'" />
+              <path class="stroke-madder" [attr.d]="'M' + lane.cutX + ' ' + lane.y + 'v15'" />
+              <text class="font-semibold fill-ink!" [attr.x]="lane.figureX" [attr.y]="lane.y + 11">{{ lane.figure }}</text>
             }
-          </tbody>
-        </table>
-      </div>
-      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close(null)">Done</button></div>
-    </div>
+          </svg>
+        </td>
+        <td class="figure">{{ row.core }}</td>
+        <td class="figure">{{ row.sewn }}</td>
+        <td class="figure">{{ row.cut }}</td>
+        <td class="figure">{{ row.crown }}</td>
+        <td class="whitespace-nowrap">
+          {{ row.fit }}<small>{{ row.pressure }}</small
+          ><small>{{ row.tension }}</small>
+        </td>
+        <td class="figure">{{ row.cloth }}</td>
+        <td class="figure">{{ row.foam }}</td>
+      </ng-template>
+    </yl-comparison>
   `,
-  host: { '(keydown)': 'pressed($event)' },
-  styleUrls: ['../shared/compare-table.css', './compare-dialog.css'],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CompareDialog {
@@ -144,13 +91,22 @@ export class CompareDialog {
   protected readonly working = signal<string | null>('Working the schools out …');
 
   protected readonly edgeBox = EDGE_BOX;
-  protected readonly areaUnit = computed(() => areaUnit(this.#store.units()));
-  protected readonly foamUnit = computed(() => (this.#store.units() === 'inch' ? 'bd ft' : 'l'));
-  protected readonly unit = computed(() => (this.#store.units() === 'inch' ? 'in' : 'mm'));
+  protected readonly columns = computed<readonly ComparedColumn[]>(() => {
+    const units = this.#store.units();
+    const inch = units === 'inch';
+    return [
+      { words: `At the edge, ${inch ? 'in' : 'mm'}`, wide: true },
+      ...['Core', 'Sewn', 'Plate, cut', 'Crown'].map((words) => ({ words, figure: true })),
+      { words: 'Fits' },
+      { words: `Cloth ${areaUnit(units)}`, figure: true },
+      { words: `Foam ${inch ? 'bd ft' : 'l'}`, figure: true },
+    ];
+  });
 
-  protected readonly asked = computed(() => {
+  protected readonly idea = computed(() => {
     const [cushion, { units, step }] = [this.#store.cushion(), this.#store.inWords()];
-    return cushion ? `${cushion.name}, ${formatLengthUnit(cushion.heightMm, units, step)} high.` : '';
+    const asked = cushion ? `${cushion.name}, ${formatLengthUnit(cushion.heightMm, units, step)} high. ` : '';
+    return `${asked}Each school with its own wrap and all its numbers, the core as thick as it asks. Drawn at the edge: how far core (shaded), wrap (broken outline), seam (dashed) and cut (solid) stand over or short of the finished size (dotted). Press a number to take a school.`;
   });
 
   protected readonly rows = computed<readonly Row[]>(() => {
@@ -159,8 +115,8 @@ export class CompareDialog {
     return this.#compared().map(({ school, plan, clothMm2, foamMm3 }, i): Row => {
       const { sizes, fit } = plan;
       return {
-        id: school.id,
-        key: i + 1,
+        key: String(i + 1),
+        takes: school.id,
         name: school.name,
         idea: school.idea,
         core: sizes ? size(sizes.core.width, sizes.core.depth, sizes.core.height) : '—',
@@ -168,9 +124,8 @@ export class CompareDialog {
         cut: sizes ? size(sizes.cut.width, sizes.cut.depth) : '—',
         crown: fit ? formatLength(fit.crownMm, units, step) : '—',
         fit: fit ? `${FIT_WORDS[fit.verdict]}${fit.bowRisk ? ', may bow' : ''}` : 'not known',
-        press: fit
-          ? `${formatPressure(fit.pressureAcrossPa, units)} | ${formatPressureUnit(fit.pressureAlongPa, units)}, ${formatTension(fit.tensionAcrossNPerM, units)} | ${formatTensionUnit(fit.tensionAlongNPerM, units)}`
-          : '',
+        pressure: fit ? `${formatPressure(fit.pressureAcrossPa, units)} | ${formatPressureUnit(fit.pressureAlongPa, units)}` : '',
+        tension: fit ? `${formatTension(fit.tensionAcrossNPerM, units)} | ${formatTensionUnit(fit.tensionAlongNPerM, units)}` : '',
         cloth: formatAreaNumber(clothMm2, units),
         foam: (units === 'inch' ? boardFeet(foamMm3) : foamMm3 / 1e6).toFixed(1),
         here: school.id === this.#store.cushion()?.school,
@@ -178,14 +133,6 @@ export class CompareDialog {
       };
     });
   });
-
-  protected pressed(event: KeyboardEvent): void {
-    takenByKey(
-      event,
-      (key) => this.rows()[Number(key) - 1],
-      ({ id }) => this.close(id),
-    );
-  }
 
   protected close(id: string | null): void {
     this.#dialog.close(id);

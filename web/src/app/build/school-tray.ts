@@ -111,7 +111,7 @@ export class SchoolTray {
   protected async compare(): Promise<void> {
     const id = await this.#dialogs.open<string, JobStore>(async () => (await import('./compare-dialog')).CompareDialog, {
       data: this.store,
-      labelledBy: 'compare-title',
+      labelledBy: 'comparison-title',
     });
     if (id) this.setSchool(id);
   }

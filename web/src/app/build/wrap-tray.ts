@@ -86,7 +86,7 @@ export class WrapTray {
         ask: { format: 'yardland/wrap-compare-ask@1', job, cushion, shop: shop.document, known: knownLays(this.store.plan()) },
         words: (way) => (way.kind === 'wrap' ? WRAP_WORDS[way.wrap] : 'As it is now'),
       },
-      labelledBy: 'ways-title',
+      labelledBy: 'comparison-title',
     });
     if (taken) this.store.edit('Way of wrapping', () => taken);
   }

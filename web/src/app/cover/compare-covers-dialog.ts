@@ -6,13 +6,10 @@ import type { JobStore } from '../job/job-store';
 import { ClosedPicture } from '../round-thread/closed-picture';
 import { SideBySide } from '../round/side-by-side';
 import { Tickbox } from '../shared/controls/tickbox';
-import { takenByKey } from '../shared/taken-by-key';
-import { Button, DialogFoot, DialogFrame } from '../shared/ui/ui';
+import { ComparedCells, type ComparedColumn, type ComparedRow, ComparedUnderName, Comparison } from '../shared/comparison';
 
-interface Row {
-  readonly key: string;
+interface Row extends ComparedRow<CoverOffer['construction']> {
   readonly offer: CoverOffer;
-  readonly here: boolean;
   readonly refused: string;
   /** What is said of it under each heading, in their order. */
   readonly cells: readonly string[];
@@ -20,9 +17,12 @@ interface Row {
   readonly hard: string;
 }
 
-const HEADINGS = ['Pieces', 'Cloth, flat', 'Machine', 'Top stitch', 'By hand', 'Work', 'Zip', 'Edge, and what is hard'] as const;
-/** Headings whose figures stand at the right. */
-const FIGURES = 6;
+const COLUMNS: readonly ComparedColumn[] = [
+  { words: 'Made up' },
+  ...['Pieces', 'Cloth, flat', 'Machine', 'Top stitch', 'By hand', 'Work'].map((words) => ({ words, figure: true })),
+  { words: 'Zip' },
+  { words: 'Edge, and what is hard' },
+];
 /** So many stand side by side at most: of more, the one ticked first goes. */
 const MOST_BESIDE = 4;
 /** The key of each row, in their order. */
@@ -31,14 +31,9 @@ const KEYS = '123456789abcdefgh';
 /** The cushion through every construction side by side; one is taken with its key, or by its button. */
 @Component({
   selector: 'yl-compare-covers-dialog',
-  imports: [ClosedPicture, DialogFrame, Button, DialogFoot, Tickbox, SideBySide],
+  imports: [ClosedPicture, Comparison, ComparedCells, ComparedUnderName, Tickbox, SideBySide],
   template: `
-    <div ylDialog="widest">
-      <h2 id="covers-title">Compare covers</h2>
-      <p>
-        For one cushion: {{ name() }}. Cloth is the pieces’ own area, before it is laid; seams count every row. Others take this one’s edge and seam where they
-        have them. Press its number or letter to take a cover.
-      </p>
+    <yl-comparison title="Compare covers" [idea]="idea()" what="Cover" [columns]="columns" [rows]="rows()" (closed)="close($event)">
       @if (beside().length > 0) {
         @defer (on immediate) {
           <yl-side-by-side [shown]="beside()" />
@@ -46,70 +41,43 @@ const KEYS = '123456789abcdefgh';
           <p class="text-note text-ink-soft">The pictures could not be fetched.</p>
         }
       }
-      <div class="compared">
-        <table>
-          <thead>
-            <tr>
-              <th scope="col" colspan="2">Cover</th>
-              @for (heading of headings; track heading; let i = $index) {
-                <th scope="col" [class.figure]="i < figures">{{ heading }}</th>
-              }
-              <th scope="col"><span class="sr-only">Take it</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (row of rows(); track row.offer.kind) {
-              <tr [class.here]="row.here">
-                <td class="w-28 p-1!">
-                  @if (row.offer.facts; as facts) {
-                    <yl-closed-picture class="h-18 w-27" [one]="facts.planned" [name]="row.offer.name + ', made up'" />
-                  }
-                </td>
-                <th scope="row" class="min-w-36">
-                  <b>{{ row.key }}</b> {{ row.offer.name }}<small>{{ row.offer.detail }}</small>
-                  @if (row.offer.facts) {
-                    <yl-tickbox class="text-small" [checked]="ticked().includes(row.offer.kind)" (checkedChange)="tick(row.offer.kind, $event)"
-                      >in the round</yl-tickbox
-                    >
-                  }
-                </th>
-                @if (row.refused) {
-                  <td [attr.colspan]="headings.length" class="text-ink-soft">{{ row.refused }}</td>
-                } @else {
-                  @for (cell of row.cells; track $index; let i = $index) {
-                    <td [class]="i < figures ? 'figure' : 'min-w-22'">
-                      {{ cell }}
-                      @if ($last) {
-                        <small>{{ row.hard }}</small>
-                      }
-                    </td>
-                  }
-                }
-                <td>
-                  @if (row.here) {
-                    <span>in hand</span>
-                  } @else if (!row.refused) {
-                    <button type="button" ylButton [attr.aria-label]="'Take ' + row.offer.name" (click)="close(row.offer)">Take</button>
-                  }
-                </td>
-              </tr>
+      <ng-template [ylUnderName]="rows()" let-row>
+        <small>{{ row.offer.detail }}</small>
+        @if (row.offer.facts) {
+          <yl-tickbox class="text-small" [checked]="ticked().includes(row.offer.kind)" (checkedChange)="tick(row.offer.kind, $event)">in the round</yl-tickbox>
+        }
+      </ng-template>
+      <ng-template [ylCells]="rows()" let-row>
+        @if (row.refused) {
+          <td [attr.colspan]="columns.length" class="text-ink-soft">{{ row.refused }}</td>
+        } @else {
+          <td class="w-28 p-1!">
+            @if (row.offer.facts; as facts) {
+              <yl-closed-picture class="h-18 w-27" [one]="facts.planned" [name]="row.name + ', made up'" />
             }
-          </tbody>
-        </table>
-      </div>
-      <div ylDialogFoot><button type="button" ylButton="strong" (click)="close(null)">Done</button></div>
-    </div>
+          </td>
+          @for (cell of row.cells; track $index; let i = $index) {
+            <td [class]="columns[i + 1]?.figure ? 'figure' : 'min-w-22'">
+              {{ cell }}
+              @if ($last) {
+                <small>{{ row.hard }}</small>
+              }
+            </td>
+          }
+        }
+      </ng-template>
+    </yl-comparison>
   `,
-  host: { '(keydown)': 'pressed($event)' },
-  styleUrl: '../shared/compare-table.css',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CompareCoversDialog {
   readonly #store = inject<JobStore>(DIALOG_DATA);
   readonly #dialog = inject<DialogRef<CoverOffer['construction'] | null>>(DialogRef);
-  protected readonly headings = HEADINGS;
-  protected readonly figures = FIGURES;
-  protected readonly name = computed(() => this.#store.cushion()?.name ?? '');
+  protected readonly columns = COLUMNS;
+  protected readonly idea = computed(
+    () =>
+      `For one cushion: ${this.#store.cushion()?.name ?? ''}. Cloth is the pieces’ own area, before it is laid; seams count every row. Others take this one’s edge and seam where they have them. Press its number or letter to take a cover.`,
+  );
 
   protected readonly rows = computed<readonly Row[]>(() => {
     const [cushion, job, shop] = [this.#store.cushion(), this.#store.job(), this.#store.shop()];
@@ -121,8 +89,10 @@ export class CompareCoversDialog {
       const run = (mm: number): string => (mm > 0 ? formatRun(mm, units) : '—');
       return {
         key: KEYS[i] ?? '',
+        name: offer.name,
         offer,
         here: offer.kind === cushion.construction.kind,
+        takes: offer.problems.length > 0 ? null : offer.construction,
         refused: offer.problems.map((problem) => sayLine(problem, inWords)).join(' '),
         cells: facts
           ? [
@@ -161,15 +131,7 @@ export class CompareCoversDialog {
     this.ticked.update((kinds) => [...kinds.filter((one) => one !== kind), ...(on ? [kind] : [])].slice(-MOST_BESIDE));
   }
 
-  protected pressed(event: KeyboardEvent): void {
-    takenByKey(
-      event,
-      (key) => this.rows().find((row) => row.key !== '' && row.key === key && !row.refused),
-      ({ offer }) => this.close(offer),
-    );
-  }
-
-  protected close(offer: CoverOffer | null): void {
-    this.#dialog.close(offer?.construction ?? null);
+  protected close(construction: CoverOffer['construction'] | null): void {
+    this.#dialog.close(construction);
   }
 }

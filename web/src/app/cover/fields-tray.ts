@@ -111,7 +111,7 @@ export class FieldsTray {
   protected async compareOrders(): Promise<void> {
     const construction = await this.#dialogs.open<CoverOffer['construction'] | null, JobStore>(
       async () => (await import('./compare-orders-dialog')).CompareOrdersDialog,
-      { data: this.store, labelledBy: 'orders-title' },
+      { data: this.store, labelledBy: 'comparison-title' },
     );
     if (construction) this.#construct('Order of work', construction);
   }
@@ -121,7 +121,7 @@ export class FieldsTray {
       async () => (await import('./compare-covers-dialog')).CompareCoversDialog,
       {
         data: this.store,
-        labelledBy: 'covers-title',
+        labelledBy: 'comparison-title',
       },
     );
     if (construction) this.#construct('Construction', construction);

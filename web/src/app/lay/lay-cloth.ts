@@ -148,7 +148,7 @@ export class LayCloth {
         ask: { format: 'yardland/lay-compare-ask@1', job, use, shop: shop.document, known: knownLays(this.store.plan()) },
         words: (way) => wayWords(way, use.railroaded ?? false, inWords),
       },
-      labelledBy: 'ways-title',
+      labelledBy: 'comparison-title',
     });
     if (!taken) return;
     this.store.edit('The lay otherwise', () => taken);
