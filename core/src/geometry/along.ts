@@ -1,7 +1,7 @@
 import { aheadOn } from './around';
 import type { Outline } from './outline';
 import { distance, type Point } from './point';
-import { pointOn, segmentLength, type Segment } from './segment';
+import { boxAround, lengthTo, pointAt, pointOn, segmentLength, type Segment } from './segment';
 
 /** Places looked at on a curve before the nearest is refined. */
 const LOOKS = 64;
@@ -14,16 +14,22 @@ function nearestOn(segment: Segment, p: Point): number {
     const t = length > 0 ? ((p.x - segment.from.x) * dx + (p.y - segment.from.y) * dy) / length : 0;
     return Math.max(0, Math.min(length, t));
   }
-  const off = (along: number): number => distance(pointOn(segment, along), p);
+  const off = (t: number): number => distance(pointAt(segment, t), p);
   let best = 0;
-  for (let i = 1; i <= LOOKS; i++) if (off((length * i) / LOOKS) < off((length * best) / LOOKS)) best = i;
-  let [low, high] = [(length * Math.max(0, best - 1)) / LOOKS, (length * Math.min(LOOKS, best + 1)) / LOOKS];
+  for (let i = 1; i <= LOOKS; i++) if (off(i / LOOKS) < off(best / LOOKS)) best = i;
+  let [low, high] = [Math.max(0, best - 1) / LOOKS, Math.min(LOOKS, best + 1) / LOOKS];
   for (let i = 0; i < 80; i++) {
     const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
     if (off(a) < off(b)) high = b;
     else low = a;
   }
-  return (low + high) / 2;
+  return lengthTo(segment, (low + high) / 2);
+}
+
+/** Whether a point may lie within a distance of a segment: a quick look at its box. */
+function mayBeNear(segment: Segment, { x, y }: Point, within: number): boolean {
+  const { minX, maxX, minY, maxY } = boxAround(segment);
+  return x >= minX - within && x <= maxX + within && y >= minY - within && y <= maxY + within;
 }
 
 /** How far round an outline a point lies, mm from its first point; null where it is further off the outline than `within`. */
@@ -39,10 +45,11 @@ export function alongOutline(outline: Outline, p: Point, within: number): number
       [length, end],
     ] as const)
       if (off <= 1e-9) return before + along;
+    before += length;
+    if (!mayBeNear(segment, p, within)) continue;
     const on = nearestOn(segment, p);
     const off = distance(pointOn(segment, on), p);
-    if (off <= within && (!best || off < best.off)) best = { along: before + on, off };
-    before += length;
+    if (off <= within && (!best || off < best.off)) best = { along: before - length + on, off };
   }
   return best?.along ?? null;
 }

@@ -52,6 +52,28 @@ export function pointOn(segment: Segment, along: number): Point {
   return { x: segment.centre.x + segment.radius * Math.cos(angle), y: segment.centre.y + segment.radius * Math.sin(angle) };
 }
 
+/** Point on a segment at a parameter from 0 (its start) to 1. On a curve equal steps are not equal lengths, but no length has to be inverted: searches go by it. */
+export function pointAt(segment: Segment, t: number): Point {
+  return segment.kind === 'cubic' ? cubicAt(segment, t) : pointOn(segment, t * segmentLength(segment));
+}
+
+/** Length from the start of a segment to a parameter, mm. */
+export function lengthTo(segment: Segment, t: number): number {
+  return segment.kind === 'cubic' ? cubicLength(segment, t) : t * segmentLength(segment);
+}
+
+/** A box that holds a segment, not always the smallest. */
+export function boxAround(segment: Segment): { readonly minX: number; readonly maxX: number; readonly minY: number; readonly maxY: number } {
+  if (segment.kind === 'arc') {
+    const { centre, radius } = segment;
+    return { minX: centre.x - radius, maxX: centre.x + radius, minY: centre.y - radius, maxY: centre.y + radius };
+  }
+  // A cubic stays within the hull of its control points.
+  const points = segment.kind === 'line' ? [segment.from, segment.to] : [segment.from, segment.c1, segment.c2, segment.to];
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+  return { minX: Math.min(...xs), maxX: Math.max(...xs), minY: Math.min(...ys), maxY: Math.max(...ys) };
+}
+
 export const startAngle = (arc: Arc): number => Math.atan2(arc.from.y - arc.centre.y, arc.from.x - arc.centre.x);
 
 /** Unit vector along a segment, `along` mm from its start. */

@@ -1,6 +1,6 @@
 import { closed, outlineBounds, area, type Outline } from './outline';
 import { cross, distance, minusPoint, type Point } from './point';
-import { line, mapped, pointOn, reversed, segmentLength, splitAt, type EdgeName, type Segment } from './segment';
+import { boxAround, lengthTo, line, mapped, pointAt, pointOn, reversed, segmentLength, splitAt, type EdgeName, type Segment } from './segment';
 import { SAME_POINT_MM } from './tolerance';
 
 export function moved(outline: Outline, dx: number, dy: number): Outline {
@@ -67,13 +67,16 @@ function joinedWith(a: Segment, b: Segment): Segment | null {
 
 /** Where a segment crosses the line on which `axis` is `at`, as distances along it, strictly between its ends. */
 export function crossingsOf(segment: Segment, axis: 'x' | 'y', at: number): number[] {
+  const { minX, maxX, minY, maxY } = boxAround(segment);
+  const [least, most] = axis === 'x' ? [minX, maxX] : [minY, maxY];
+  if (at < least || at > most) return [];
   const length = segmentLength(segment);
   // A cubic or an arc crosses an upright at most three times; between so many samples each crossing is alone.
   const steps = segment.kind === 'line' ? 1 : 24;
-  const off = (along: number): number => pointOn(segment, along)[axis] - at;
+  const off = (t: number): number => pointAt(segment, t)[axis] - at;
   const found: number[] = [];
   for (let i = 0; i < steps; i++) {
-    let [low, high] = [(length * i) / steps, (length * (i + 1)) / steps];
+    let [low, high] = [i / steps, (i + 1) / steps];
     const [a, b] = [off(low), off(high)];
     if (a === 0 || b === 0 || Math.sign(a) === Math.sign(b)) {
       if (b === 0 && i < steps - 1) found.push(high);
@@ -86,7 +89,7 @@ export function crossingsOf(segment: Segment, axis: 'x' | 'y', at: number): numb
     }
     found.push((low + high) / 2);
   }
-  return found.filter((along) => along > SAME_POINT_MM && along < length - SAME_POINT_MM);
+  return found.map((t) => lengthTo(segment, t)).filter((along) => along > SAME_POINT_MM && along < length - SAME_POINT_MM);
 }
 
 /** The segment in parts, cut at these distances along it. */
