@@ -1,5 +1,5 @@
 import { keptFit, type KeptSizes } from '../plan/cushion/as-cut/kept-fit';
-import { planSolved } from '../plan/solve';
+import { allButLays, planSolved } from '../plan/solve';
 import type { Constants } from '../shop/assumptions';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { adapting } from './cut-otherwise';
@@ -8,7 +8,8 @@ import { changedSince } from './ticks';
 describe('a piece that was cut before its size changed', () => {
   const shop = demoShop();
   const made = (bench?: NonNullable<ReturnType<typeof sampleCushion>['bench']>) =>
-    planSolved(sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: 600, depthMm: 400 }, ...(bench ? { bench } : {}) })]), shop).cushions[0]!;
+    planSolved(sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: 600, depthMm: 400 }, ...(bench ? { bench } : {}) })]), shop, allButLays)
+      .cushions[0]!;
   const one = made();
   const plate = one.pieces.find(({ role }) => role === 'plate')!;
   const [width, height] = [plate.width.value, plate.height.value];
@@ -51,7 +52,7 @@ describe('a piece that was cut before its size changed', () => {
   it('goes together with the others that were cut with it, and not with those that are cut anew', () => {
     const assume: Constants = (key) => shop.assume(key, 'metric');
     // The same cushion, cut when it was 20 wider and 10 deeper: every piece as it was then.
-    const before = planSolved(sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: 620, depthMm: 410 } })]), shop).cushions[0]!;
+    const before = planSolved(sampleJob([sampleCushion({ template: { shape: 'rectangle', widthMm: 620, depthMm: 410 } })]), shop, allButLays).cushions[0]!;
     const sizes = (roles: readonly string[]): KeptSizes =>
       Object.fromEntries(before.pieces.filter(({ role }) => roles.includes(role)).map(({ id, width: w, height: h }) => [id, [w.value, h.value] as const]));
     // Twice 20 and 10 round it: the band of now is 60 too short for the plates of then, and that of then 60 too long for the plates of now.

@@ -33,6 +33,9 @@ export function solve(request: HeavyRequest): HeavyAnswer {
 
 const everything = (): boolean => true;
 
+/** What shapes the pieces, without their lays: enough for sizes, covers, fit and checks. */
+export const allButLays = ({ request }: Wanted): boolean => request.format !== 'yardland/lay-request@2';
+
 /** The plan of a job with everything heavy answered: what shapes the pieces first, then their lays; or only what is `asked` of it. `answer` may work elsewhere. */
 export async function planWith(
   job: Job,

@@ -3,7 +3,7 @@ import { JOB_FORMAT } from '../job/terms';
 import { offered, type Grade } from '../material/material';
 import type { Plan } from '../plan/plan';
 import { problemsOf } from '../plan/problems-of';
-import { planSolved } from '../plan/solve';
+import { allButLays, planSolved } from '../plan/solve';
 import type { Shop } from '../shop/shop';
 
 /** Something made wrong on purpose, for whoever learns to find and mend it. */
@@ -170,7 +170,7 @@ function cushionsFor(shop: Shop): Cushion[] {
   ];
 }
 
-const planned = (job: Job, shop: Shop): Plan => planSolved(job, shop, ({ request }) => request.format !== 'yardland/lay-request@2');
+const planned = (job: Job, shop: Shop): Plan => planSolved(job, shop, allButLays);
 
 const isThere = (mistake: Mistake, plan: Plan): boolean => {
   const cushion = plan.job.cushions[mistake.cushion];

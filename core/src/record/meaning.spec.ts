@@ -1,11 +1,11 @@
 import type { Check } from '../job/document';
-import { planSolved } from '../plan/solve';
+import { allButLays, planSolved } from '../plan/solve';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
 import { promised } from './check';
 import { meaningOf } from './meaning';
 
 describe('what a check means', () => {
-  const one = planSolved(sampleJob([sampleCushion({ crown: { mm: 20, way: 'bow', faces: 2 } })]), demoShop()).cushions[0]!;
+  const one = planSolved(sampleJob([sampleCushion({ crown: { mm: 20, way: 'bow', faces: 2 } })]), demoShop(), allButLays).cushions[0]!;
   const target = promised(one)!;
   const read = (off: Partial<Record<'widthMm' | 'depthMm' | 'edgeMm' | 'middleMm', number>>, judged: Partial<Check> = {}) =>
     meaningOf(one, {

@@ -6,12 +6,12 @@ import { demoShop, sampleCushion, sampleJob } from '../../testing/samples';
 import type { Cushion } from '../../job/document';
 import { plan } from '../plan';
 import type { CushionPlan } from './cushion-plan';
-import { planSolved } from '../solve';
+import { allButLays, planSolved } from '../solve';
 
 const shop = demoShop();
 const crowned = (crown: Cushion['crown'], over: Partial<Cushion> = {}): Cushion =>
   sampleCushion({ given: 'finished', template: { shape: 'rectangle', widthMm: 600, depthMm: 500 }, ...(crown ? { crown } : {}), ...over });
-const solved = (cushion: Cushion): CushionPlan => planSolved(sampleJob([cushion]), shop).cushions[0]!;
+const solved = (cushion: Cushion): CushionPlan => planSolved(sampleJob([cushion]), shop, allButLays).cushions[0]!;
 const piece = (one: CushionPlan, id: string) => one.pieces.find((each) => each.id === id)!;
 const off = (polygon: readonly Point[], p: Point): number => Math.min(...polygon.map((a, i) => pointSegmentDistance(p, a, polygon[(i + 1) % polygon.length]!)));
 

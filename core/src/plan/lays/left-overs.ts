@@ -7,12 +7,20 @@ import { leftOver } from './bought';
 /** What is left of a material once a job is cut, as the stockroom keeps it, without an id. */
 export type LeftOver = Remnant extends infer One ? (One extends Remnant ? Omit<One, 'id'> : never) : never;
 
-/** Where on the end of a roll a motif lies, told by the lay before it; null where nothing was matched, or none lies on it. */
+/** Where on the end of a roll the nearest motif lies, of the first row or of the one beside it, told by the lay before it; null where nothing was matched, or none lies on it. */
 function motifOn({ request: { material }, answer }: PlannedLay, lengthMm: number): { readonly alongMm: number; readonly acrossMm: number } | null {
   const pattern = material.kind === 'roll' ? material.pattern : undefined;
-  if (!pattern || answer?.patternAtMm === undefined) return null;
-  const alongMm = pattern.alongMm > 0 ? alongFrom(pattern, answer.patternAtMm, { x: 0, y: 0 }, 0, answer.lengthMm) - answer.lengthMm : 0;
-  return alongMm <= lengthMm ? { alongMm, acrossMm: pattern.motifAcrossMm } : null;
+  const phaseMm = answer?.patternAtMm;
+  if (!pattern || material.kind !== 'roll' || !answer || phaseMm === undefined) return null;
+  const rows = pattern.halfDrop ? [0, 1] : [0];
+  const motifs = rows.map((row) => ({
+    alongMm: pattern.alongMm > 0 ? alongFrom(pattern, phaseMm, { x: 0, y: 0 }, row, answer.lengthMm) - answer.lengthMm : 0,
+    acrossMm: pattern.motifAcrossMm + row * pattern.acrossMm,
+  }));
+  const [nearest] = motifs
+    .filter(({ alongMm, acrossMm }) => alongMm <= lengthMm && acrossMm <= material.widthMm)
+    .sort((one, other) => one.alongMm - other.alongMm);
+  return nearest ?? null;
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Job } from '../../job/document';
 import type { Plan } from '../../plan/plan';
-import { planSolved } from '../../plan/solve';
+import { allButLays, planSolved } from '../../plan/solve';
 import { shipped as shippedValue } from '../../shop/assumptions';
 import type { Shop } from '../../shop/shop';
 import type { UnitSystem } from '../../units/length';
@@ -67,7 +67,7 @@ const short = (value: number): string => (value >= 10 ? value.toFixed(0) : value
 
 /** The plan that checks are held against: crowns that were asked for are solved, lays are not. */
 export function planForChecks(job: Job, shop: Shop): Plan {
-  return planSolved(job, shop, ({ request }) => request.format !== 'yardland/lay-request@2');
+  return planSolved(job, shop, allButLays);
 }
 
 /** The constants that checks tell about, as a shop has them. */

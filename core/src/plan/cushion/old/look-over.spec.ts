@@ -2,7 +2,7 @@ import { planned } from '../../../testing/planned';
 import { demoShop, sampleCushion, sampleJob } from '../../../testing/samples';
 import { openShop } from '../../../shop/shop';
 import { plan } from '../../plan';
-import { planSolved } from '../../solve';
+import { allButLays, planSolved } from '../../solve';
 import { lookedOver } from './look-over';
 import { longCoreCosts, oldCoreCosts, stagedJob } from '../../buy/old-core-costs';
 import { oldestPrice } from '../../buy/prices';
@@ -46,7 +46,7 @@ describe('a cushion looked over', () => {
       core: { layers: [{ grade: 'wren-28', thicknessMm: 100 }], kept: true },
       seat: { oldCores: [half('left'), half('right')] },
     });
-    const [one] = planSolved(sampleJob([cushion]), shop).cushions;
+    const [one] = planSolved(sampleJob([cushion]), shop, allButLays).cushions;
     const costs = longCoreCosts(one!, shop, 'metric')!;
     // No cut, one join of 500 × 100: glue 20, pad 25, wrap 20 minutes at 45 an hour, 0.05 m² of glue at 0.25 l a m² and 18 a litre. The wadding costs nothing here.
     expect(costs.join.value).toBeCloseTo((65 / 60) * 45 + 0.05 * 0.25 * 18, 6);
