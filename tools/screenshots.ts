@@ -82,7 +82,11 @@ const PICTURES: readonly Picture[] = [
     job: 'Conductor’s chair',
     place: '1/cover',
     theme: 'dark',
-    before: (page) => page.getByRole('button', { name: 'Compare covers' }).click(),
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Compare covers' }).click();
+      await page.locator('yl-comparison yl-closed-picture').first().waitFor();
+      await page.waitForFunction(() => !document.querySelector('yl-comparison yl-closed-picture:not(:has(svg))'));
+    },
   },
 ];
 

@@ -168,4 +168,14 @@ describe('a lay on a pattern', () => {
     expect(answer.patternAtMm).toBeCloseTo(150 + 57, 6);
     expect(answer.placements.map(({ x }) => x)).toContain(377);
   });
+
+  it('lays the rest round matched pieces that are all held', () => {
+    const strips: LayItem = { id: 'strip', polygon: flatten(rectangleOutline(620, 34)), count: 3, turns: [0] };
+    const asked = request([strips, plate('plate', 300, 300, 8)]);
+    const pins = solveLay(asked).placements.filter(({ item }) => item === 'plate');
+    const answer = solveLay({ ...asked, pins });
+    expect(validateLay({ ...asked, pins }, answer)).toEqual([]);
+    expect([answer.placements.length, answer.unplaced]).toEqual([11, []]);
+    expect(answer.lengthMm).toBeCloseTo(620, 6);
+  });
 });

@@ -58,7 +58,8 @@ export class MatchedFirst {
   *round(budget: Budget): Generator<void, Snapshot[]> {
     const { all, mover } = this;
     const least = budget.left * (1 - SHARE);
-    for (let tries = 0; tries < TRIES && (!this.#best || budget.left > least); tries++) {
+    const most = this.#matched.length > 1 ? TRIES : this.#phases.length;
+    for (let tries = 0; tries < most && (!this.#best || budget.left > least); tries++) {
       const order = this.#next();
       yield* layInOrder(all, mover, order, { lines: LINES, absent: this.rest }, budget);
       const tried: Tried = { order, at: snapshot(all), sumMm: order.reduce((sum, i) => sum + all.reachOf(i), 0) };

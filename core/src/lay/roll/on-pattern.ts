@@ -53,6 +53,8 @@ class OnPattern {
       if (cycle % EVERY === EVERY - 1) yield* this.#matchedFirst();
       const { all, mover } = rough && cycle % 2 === 0 ? rough : fine;
       const start = this.#startOf(cycle);
+      // A lay made from scratch while drawing in has the same phase.
+      all.phase = start.phase;
       const ask = { leastMm: this.#leastMm(start.phase), firstStep: STEPS[cycle % STEPS.length] as number, cycle, mayBeginAnew: true };
       for (const lay of stepsThrough(drawIn(all, mover, start, this.budget, ask))) yield this.#kept(lay);
     }

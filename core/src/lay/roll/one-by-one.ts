@@ -85,9 +85,10 @@ export function* orders(all: Layout, random: () => number): Generator<number[], 
   }
 }
 
-/** An order with two of its pieces exchanged, or with one moved to the front. */
+/** An order with two of its pieces exchanged, or with one moved to the front; of fewer than two pieces the same. */
 export function exchanged<T>(order: readonly T[], random: () => number): T[] {
   const next = [...order];
+  if (next.length < 2) return next;
   const [a, b] = [Math.floor(random() * next.length), Math.floor(random() * next.length)];
   if (random() < TO_FRONT) next.unshift(...next.splice(a, 1));
   else [next[a], next[b]] = [next[b] as T, next[a] as T];
