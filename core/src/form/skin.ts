@@ -38,8 +38,8 @@ export interface SkinStrap {
   readonly fromMm: number;
   readonly toMm: number;
   readonly wideMm: number;
-  /** Over the band's lower edge, or over its middle. */
-  readonly over: 'edge' | 'middle';
+  /** A tie lies just over the band's lower edge, a handle over its middle. */
+  readonly kind: 'tie' | 'handle';
   /** Where the side that is seen begins on the piece: its lower left corner. */
   readonly onPiece: Point;
 }

@@ -6,8 +6,8 @@ const EDGES = { soft: '', seam: 'plain seams', welt: 'welt', ridge: 'top-stitche
 
 /** Ties and handles, in words. */
 function strapWords(straps: readonly SkinStrap[]): string[] {
-  const handles = straps.filter(({ over }) => over === 'middle').length;
-  const pairs = (straps.length - handles) / 2;
+  const count = (wanted: SkinStrap['kind']): number => straps.filter(({ kind }) => kind === wanted).length;
+  const [handles, pairs] = [count('handle'), count('tie') / 2];
   return [
     ...(pairs ? [pairs === 1 ? 'a pair of ties' : `${pairs} pairs of ties`] : []),
     ...(handles ? [handles === 1 ? 'a handle' : `${handles} handles`] : []),

@@ -51,7 +51,7 @@ export function addHandles({ choices: { handles = 0 }, request: { assume, keptHa
     });
   const [longMm, wideMm] = [assume('handleLengthMm'), assume('handleWidthMm')];
   const straps = (piece: string, onPiece: Point): SkinStrap[] =>
-    placesOf(sewn, handles, longMm).map((place) => ({ ...place, piece, wideMm, over: 'middle', onPiece }));
+    placesOf(sewn, handles, longMm).map((place) => ({ ...place, piece, wideMm, kind: 'handle', onPiece }));
   if (old === handles)
     return {
       straps: straps('old-handle', { x: 0, y: 0 }),

@@ -29,7 +29,7 @@ export function addTies({ choices, request }: ExtraAsk<Ties>): Partial<Added> {
   const wide = enteredOr('tie, wide', choices.tieWidthMm, 'tieWidthMm', assume);
   const tie = foldedStrip({ role: 'tie', remark: 'two a mark', length, wide, turnIn, count: 2 * ties });
   // Seen laid along the band, one either way from its mark.
-  const laid = { piece: tie.id, wideMm: wide.value, over: 'edge', onPiece: stripEdge(tie, 'lower').from } as const;
+  const laid = { piece: tie.id, wideMm: wide.value, kind: 'tie', onPiece: stripEdge(tie, 'lower').from } as const;
   return {
     straps: tiesOf(request).flatMap((mm) => [1, -1].map((way) => ({ ...laid, fromMm: mm, toMm: mm + way * length.value }))),
     pieces: [tie],

@@ -49,7 +49,7 @@ export const isStrap = ({ id }: Pick<SolidPart, 'id'>): boolean => id.startsWith
  * less than a welt's cord does.
  */
 export function strapPart(strap: SkinStrap, index: number, columns: readonly Column[], roundMm: number, material: string): SolidPart {
-  const { piece, fromMm, toMm, wideMm, onPiece, over } = strap;
+  const { piece, fromMm, toMm, wideMm, onPiece, kind } = strap;
   const back = toMm < fromMm;
   const long = Math.abs(toMm - fromMm);
   const positions: number[] = [];
@@ -60,8 +60,8 @@ export function strapPart(strap: SkinStrap, index: number, columns: readonly Col
     const { at, outward, lowZ, highZ, bulgeMm } = placeAt(columns, roundMm, back ? fromMm - s : fromMm + s);
     const high = highZ - lowZ;
     const half = Math.min(wideMm, 0.9 * high) / 2;
-    const middle = over === 'edge' ? Math.min(lowZ + OVER_EDGE_MM + half, highZ - half) : (lowZ + highZ) / 2;
-    const slack = over === 'middle' ? SLACK_MM * Math.sin((Math.PI * s) / long) : 0;
+    const middle = kind === 'tie' ? Math.min(lowZ + OVER_EDGE_MM + half, highZ - half) : (lowZ + highZ) / 2;
+    const slack = kind === 'handle' ? SLACK_MM * Math.sin((Math.PI * s) / long) : 0;
     const outAt = (z: number): number => {
       const share = high > 0 ? (z - lowZ) / high : 0;
       return bulgeMm * 4 * share * (1 - share) + CLEAR_MM + slack;
