@@ -1,10 +1,12 @@
 import { aheadOn } from './around';
 import type { Outline } from './outline';
 import { distance, type Point } from './point';
-import { boxAround, lengthTo, pointAt, pointOn, segmentLength, type Segment } from './segment';
+import { boxAround, lengthTo, pointAt, pointOn, segmentLength, startAngle, type Arc, type Segment } from './segment';
 
 /** Places looked at on a curve before the nearest is refined. */
 const LOOKS = 64;
+/** Times the stretch about it is cut by a third: to a thousandth of a micrometre. */
+const REFINED = 50;
 
 /** How far along a segment the place nearest to a point lies, mm from its start. */
 function nearestOn(segment: Segment, p: Point): number {
@@ -14,16 +16,31 @@ function nearestOn(segment: Segment, p: Point): number {
     const t = length > 0 ? ((p.x - segment.from.x) * dx + (p.y - segment.from.y) * dy) / length : 0;
     return Math.max(0, Math.min(length, t));
   }
+  if (segment.kind === 'arc') return length * nearestOnArc(segment, p);
   const off = (t: number): number => distance(pointAt(segment, t), p);
   let best = 0;
-  for (let i = 1; i <= LOOKS; i++) if (off(i / LOOKS) < off(best / LOOKS)) best = i;
+  let least = off(0);
+  for (let i = 1; i <= LOOKS; i++) {
+    const here = off(i / LOOKS);
+    if (here < least) [best, least] = [i, here];
+  }
   let [low, high] = [Math.max(0, best - 1) / LOOKS, Math.min(LOOKS, best + 1) / LOOKS];
-  for (let i = 0; i < 80; i++) {
+  for (let i = 0; i < REFINED; i++) {
     const [a, b] = [low + (high - low) / 3, high - (high - low) / 3];
     if (off(a) < off(b)) high = b;
     else low = a;
   }
   return lengthTo(segment, (low + high) / 2);
+}
+
+/** The share of an arc at which it is nearest to a point: in the point's own direction from the centre, otherwise at an end. */
+function nearestOnArc(arc: Arc, p: Point): number {
+  const turn = 2 * Math.PI;
+  const angle = Math.atan2(p.y - arc.centre.y, p.x - arc.centre.x) - startAngle(arc);
+  const gone = arc.sweep > 0 ? angle : -angle;
+  const share = (((gone % turn) + turn) % turn) / Math.abs(arc.sweep);
+  if (share <= 1) return share;
+  return distance(arc.from, p) <= distance(arc.to, p) ? 0 : 1;
 }
 
 /** Whether a point may lie within a distance of a segment: a quick look at its box. */

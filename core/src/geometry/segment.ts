@@ -62,14 +62,9 @@ export function lengthTo(segment: Segment, t: number): number {
   return segment.kind === 'cubic' ? cubicLength(segment, t) : t * segmentLength(segment);
 }
 
-/** A box that holds a segment, not always the smallest. */
+/** A box that holds a segment: the smallest of a line or an arc, of a curve that of its control points. */
 export function boxAround(segment: Segment): { readonly minX: number; readonly maxX: number; readonly minY: number; readonly maxY: number } {
-  if (segment.kind === 'arc') {
-    const { centre, radius } = segment;
-    return { minX: centre.x - radius, maxX: centre.x + radius, minY: centre.y - radius, maxY: centre.y + radius };
-  }
-  // A cubic stays within the hull of its control points.
-  const points = segment.kind === 'line' ? [segment.from, segment.to] : [segment.from, segment.c1, segment.c2, segment.to];
+  const points = segment.kind === 'cubic' ? [segment.from, segment.c1, segment.c2, segment.to] : extremesOf(segment);
   const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
   return { minX: Math.min(...xs), maxX: Math.max(...xs), minY: Math.min(...ys), maxY: Math.max(...ys) };
 }
