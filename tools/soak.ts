@@ -1,5 +1,5 @@
-// `npm run soak -- --minutes 60 --kills 25`: six people work on five hundred jobs of the built server on loopback, which is killed again and again; bodies that are not as they should
-// be come in between. What was acknowledged has to be there in the end, nothing may be answered 500, and the memory is told at both ends.
+// `npm run soak -- --minutes 60 --kills 25`: six simulated people work on five hundred jobs of the built server, which is killed again and again; malformed requests come in between.
+// Every acknowledged write has to be there at the end, no request may be answered 500, and the memory at both ends is reported.
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
 import fs from 'node:fs';

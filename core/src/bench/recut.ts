@@ -28,7 +28,7 @@ export interface Redoing {
 
 /**
  * What has to be opened and redone to replace a piece: every operation after cutting that handles the piece, on each cushion where it was done. If anything sewn is
- * opened on a cushion, everything done on it after sewing is redone too, because the filling has to come out. `unpickShare`: time to open, as a multiple of the time to do.
+ * opened on a cushion, everything done on it after sewing is redone too, because the filling has to come out. `unpickShare`: the time to unpick a step, as a multiple of the time to do it.
  */
 export function redoing(
   operations: readonly Operation[],

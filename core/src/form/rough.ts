@@ -228,8 +228,8 @@ function channelPaint({ cushion: { rim, heightMm, lines }, at }: Drawn, rise: (p
 }
 
 /**
- * A closed cushion for a small picture in a list, from its outline, height and construction alone: its faces are flat where it has a band. Hidden lines are removed by painting: parts come in
- * paint order, and an area hides whatever lies under it. Seen from above, the upper face hides all sides, and a side those that stand behind it.
+ * A closed cushion for a small picture in a list, from its outline, height and construction alone. With a band its faces are drawn flat. Hidden lines are removed by painting from back to
+ * front: seen from above, the upper face covers all sides, and each side covers those behind it.
  */
 export function drawRough(cushion: RoughCushion, view: View3 = USUAL_VIEW): RoughDrawing {
   const { rim, heightMm, lines } = cushion;

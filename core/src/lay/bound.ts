@@ -81,8 +81,8 @@ function slabsOf(polygon: readonly Point[]): Slab[] {
 }
 
 /**
- * What no lay of these pieces can beat: length on a roll (mm), sheets (a count). By area, by the longest piece, and by what the pieces' heights
- * leave room for beside them (on a pattern also by the match, `pattern-bound.ts`): every line across the material cuts pieces whose heights fit side by side, so their counts do, at each place along.
+ * A bound that no lay of these pieces can beat: length on a roll (mm), or a count of sheets. It is the greatest of four: the area, the longest piece, the match to a pattern
+ * (`pattern-bound.ts`), and the pieces' heights, because every line across the material cuts pieces whose heights fit side by side.
  */
 export function lowerBound(items: readonly LayItem[], material: Exclude<LayMaterial, { readonly kind: 'hide' }>, gapMm: number): number {
   if (items.length === 0) return 0;

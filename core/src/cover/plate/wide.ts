@@ -84,8 +84,8 @@ function slices(outline: Outline, [low, high]: readonly [number, number], over: 
 }
 
 /**
- * A plate wider than its cloth, of a middle as wide as the cloth and two equal sides; never one seam in the centre. Up to twice the width between seams it is cut from two
- * drops seamed to a tube, so that both lie whole on the cloth. Null where three widths do not make it, or a cut would fall into pieces.
+ * A plate wider than its cloth, made of a middle as wide as the cloth and two equal sides, never with one seam in the centre. Up to twice the width between seams it comes from two drops
+ * seamed to a tube, so that both drops lie whole on the cloth. Null where three widths are not enough, or where a cut would make more than three parts.
  */
 export function piecedPlate(plate: Piece, usable: Figure, seam: Figure): PiecedPlate | null {
   const s = seam.value;

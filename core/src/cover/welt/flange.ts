@@ -13,8 +13,8 @@ interface Flanged {
 }
 
 /**
- * The flange of a welt: what a strip of the width that it is cut leaves on each side once it is round its cord, (strip − π × cord − cloth) ÷ 2; else the one entered; null where
- * neither is said and the seam allowance holds. Never under the least there can be: a strip too narrow for its cord is told of.
+ * The flange of a welt. Where the strip's width is given it is what the cord leaves on each side, (strip − π × cord − cloth) ÷ 2; otherwise it is the flange entered. Null where neither is
+ * given: then the seam allowance counts. It is never less than the least allowed: a strip too narrow for its cord is reported.
  */
 export function flangeFor(
   { flangeMm, weltStripMm, cordMm }: Flanged,
