@@ -13,7 +13,7 @@ import { clothLayKey } from '../plan/lays/planned-lay';
 import type { Solved } from '../plan/answers';
 import type { Plan } from '../plan/plan';
 import { remnantKey } from '../plan/lays/remnants';
-import { planSolved } from '../plan/solve';
+import { allButLays, planSolved } from '../plan/solve';
 
 /** Widths that cloth is commonly sold in, over the selvedges, mm. */
 const USUAL_WIDTHS: Readonly<Record<UnitSystem, readonly number[]>> = { metric: [1200, 1370, 1400, 1500], inch: [48, 54, 60].map((inch) => inch * 25.4) };
@@ -140,7 +140,7 @@ export interface LaysAsked {
 /** The set on one cloth in every way that might take less, each really laid. Yields after each with the rows so far, so that they can be shown as they come. */
 export function* compareLays(job: Job, use: ClothUse, shop: Shop, { only, known }: LaysAsked = {}): Generator<TrialProgress, LayCompared[]> {
   // What shapes the pieces is worked out first: without it there are no lays to be asked about.
-  const shaped = planSolved(job, shop, (one) => !('key' in one), known);
+  const shaped = planSolved(job, shop, allButLays, known);
   const all = layWays(shaped, use, shop);
   const ways = only === 'welt' ? all.filter(({ way }) => WELT_WAYS.includes(way.kind)) : all;
   const of = ways.length + (only ? 0 : 1);

@@ -190,18 +190,25 @@ export class Layout {
     }
   }
 
+  /** The shapes of a piece, one for each of its turns. */
+  shapesOf(i: number): number[] {
+    const first = this.firstShape[i] as number;
+    return Array.from({ length: this.turns[i] as number }, (_, t) => first + t);
+  }
+
+  /** Whether a piece has to match the pattern. */
+  isMatched(i: number): boolean {
+    const { lattice } = this;
+    return lattice !== null && this.shapesOf(i).some((s) => lattice.matches(s));
+  }
+
   /** No lay with the present phase is shorter, mm: every matched piece needs a place on the pattern. 0 without a pattern. */
   leastMm(): number {
     const { lattice } = this;
     if (!lattice) return 0;
-    const ends = this.movable().map((i) => {
-      const first = this.firstShape[i] as number;
-      const shapes = Array.from({ length: this.turns[i] as number }, (_, t) => first + t);
-      if (!shapes.some((s) => lattice.matches(s))) return 0;
-      return Math.min(
-        ...shapes.flatMap((s) => lattice.lines(s, this.phase, { ...this.originsOf(s), highX: Infinity }, 0).map(({ x }) => x + (this.maxX[s] as number))),
-      );
-    });
+    const reachesOf = (s: number): number[] =>
+      lattice.lines(s, this.phase, { ...this.originsOf(s), highX: Infinity }, 0).map(({ x }) => x + (this.maxX[s] as number));
+    const ends = this.movable().flatMap((i) => (this.isMatched(i) ? Math.min(...this.shapesOf(i).flatMap(reachesOf)) : []));
     return Math.max(0, ...ends);
   }
 

@@ -21,8 +21,6 @@ interface Tried {
   readonly sumMm: number;
 }
 
-const turnsOf = (all: Layout, i: number): number[] => Array.from({ length: all.turns[i] as number }, (_, t) => (all.firstShape[i] as number) + t);
-
 const byLength = (a: Tried, b: Tried): number => (Math.abs(a.at.length - b.at.length) > SAME_MM ? a.at.length - b.at.length : a.sumMm - b.sumMm);
 
 /**
@@ -45,12 +43,11 @@ export class MatchedFirst {
     private readonly mover: Mover,
   ) {
     const area = (i: number): number => all.areaMm2[i] as number;
-    const isMatched = (i: number): boolean => turnsOf(all, i).some((s) => lattice.matches(s));
     this.#matched = all
       .movable()
-      .filter(isMatched)
+      .filter((i) => all.isMatched(i))
       .sort((a, b) => area(b) - area(a) || a - b);
-    this.rest = all.movable().filter((i) => !isMatched(i));
+    this.rest = all.movable().filter((i) => !all.isMatched(i));
     this.#phases = knownPhaseMm === null ? lattice.flushPhases((s) => all.originsOf(s)) : [knownPhaseMm];
   }
 

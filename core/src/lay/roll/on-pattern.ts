@@ -4,10 +4,8 @@ import type { Lattice } from './lattice';
 import { restore, snapshot, type Snapshot } from './layout';
 import { MatchedFirst } from './matched-first';
 import type { Tool } from './mover';
-import { layInOrder, ORDER_LINES, orders, ORDERS_FOR } from './one-by-one';
+import { layInOrder, MOST_MOVED, ORDER_LINES, orders, ORDERS_FOR } from './one-by-one';
 
-/** More pieces than this are laid one by one and not moved afterwards. */
-const MOST_PIECES = 400;
 /** First steps of drawing in by turns, as a share of the length. */
 const STEPS = [0.01, 0.02] as const;
 /** Every so many cycles a round goes to the matched pieces alone, and in another of them the best lay with another phase is drawn in, if it is not longer than this multiple. */
@@ -46,7 +44,7 @@ class OnPattern {
     yield* this.#matchedFirst();
     yield* this.#inOrders();
     const { fine, rough } = this.ask;
-    if (fine.all.n > MOST_PIECES) return;
+    if (fine.all.n > MOST_MOVED) return;
     for (let cycle = 0; this.#open; cycle++) {
       // A lay that cannot get shorter takes no moves.
       this.budget.left--;

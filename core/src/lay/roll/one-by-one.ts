@@ -2,6 +2,8 @@ import type { Budget } from './budget';
 import type { Layout } from './layout';
 import type { Mover } from './mover';
 
+/** More pieces than this stay where they are first laid: each round of moving would look at every pair. */
+export const MOST_MOVED = 400;
 /** Orders tried one by one (this number ÷ number of pieces), and lines searched for each turn. */
 export const ORDERS_FOR = 120;
 export const ORDER_LINES = 16;
@@ -25,8 +27,7 @@ export function* layInOrder(all: Layout, mover: Mover, order: readonly number[],
   for (let i = 0; i < all.n; i++) if (!waiting[i]) end = Math.max(end, all.reachOf(i));
   for (const i of order) {
     budget.left--;
-    const first = all.firstShape[i] as number;
-    const turns = Array.from({ length: all.turns[i] as number }, (_, t) => first + t);
+    const turns = all.shapesOf(i);
     const along = (s: number): number => (all.maxX[s] as number) - (all.minX[s] as number);
     // Never further than beyond all other pieces, on a pattern by one repeat more.
     all.length = end + Math.max(...turns.map(along)) + all.gap + 1 + (all.lattice?.repeatMm ?? 0);
@@ -35,7 +36,7 @@ export function* layInOrder(all: Layout, mover: Mover, order: readonly number[],
       all.y[i] = mover.y;
       all.s[i] = mover.s;
     } else {
-      const s = turns.find((one) => (all.maxY[one] as number) - (all.minY[one] as number) <= all.width + 1e-6) ?? first;
+      const s = turns.find((one) => (all.maxY[one] as number) - (all.minY[one] as number) <= all.width + 1e-6) ?? (turns[0] as number);
       all.s[i] = s;
       all.x[i] = end + all.gap - (all.minX[s] as number);
       all.y[i] = -(all.minY[s] as number);
@@ -53,9 +54,8 @@ export function* layInOrder(all: Layout, mover: Mover, order: readonly number[],
 function matchBeyond(all: Layout, i: number): void {
   const { lattice } = all;
   if (!lattice) return;
-  const first = all.firstShape[i] as number;
   const from = (all.x[i] as number) + (all.minX[all.s[i] as number] as number);
-  for (let s = first; s < first + (all.turns[i] as number); s++) {
+  for (const s of all.shapesOf(i)) {
     const at = lattice.lines(s, all.phase, { ...all.originsOf(s), lowX: from - (all.minX[s] as number), highX: NO_END_MM }, from)[0];
     if (!at) continue;
     [all.x[i], all.y[i], all.s[i]] = [at.x, at.y, s];

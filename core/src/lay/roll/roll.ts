@@ -8,12 +8,10 @@ import { Beams } from './front/beams';
 import { restore, snapshot, type Layout, type Snapshot } from './layout';
 import { Mover, type Tool } from './mover';
 import { layOnPattern } from './on-pattern';
-import { layInOrder, ORDER_LINES, orders, ORDERS_FOR } from './one-by-one';
+import { layInOrder, MOST_MOVED, ORDER_LINES, orders, ORDERS_FOR } from './one-by-one';
 import { FINE_MM, ROUGH_MM } from './shape';
 import { joinedUnits, singleUnit, type Unit } from './units';
 
-/** More pieces than this are not moved one by one: each round would look at every pair. */
-const MOST_PIECES = 400;
 /** First step as a share of the length: when searching, after a beam, and when closing up a lay found with rough shapes. */
 const SEARCH_STEP = 0.02;
 const BEAM_STEP = 0.01;
@@ -223,7 +221,7 @@ class Roll {
 /** Lays pieces on a roll, each round's best so far yielded. Some copies may be held; every item fits across the roll in some turn. */
 export function* layOnRoll(ask: RollAsk, random: () => number, budget: Budget): Generator<RollLay, RollLay> {
   const pieces = ask.items.reduce((sum, { count }) => sum + count, 0);
-  if (pieces > MOST_PIECES && ask.first) return ask.first;
+  if (pieces > MOST_MOVED && ask.first) return ask.first;
   const roll = new Roll(ask, random, budget);
   for (const _ of roll.run()) if (roll.best.lengthMm < Infinity) yield roll.best;
   return roll.best;

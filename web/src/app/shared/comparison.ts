@@ -70,7 +70,7 @@ export class ComparedUnderName<R> {
             </tr>
           </thead>
           <tbody>
-            @for (row of rows(); track row.name) {
+            @for (row of rows(); track $index) {
               <tr [class.here]="row.here">
                 <th scope="row" [title]="row.idea ?? ''">
                   <b>{{ row.key }}</b> {{ row.name }}
