@@ -7,7 +7,7 @@ import {
   readJobText,
   readWith,
   sayLine,
-  shopSchema,
+  calibratedShopSchema,
   type Issue,
   type Job,
   type Read,
@@ -53,7 +53,7 @@ export function readShop(file: string | undefined): Read<Shop> {
   const text = readText(file ?? DEMO_SHOP);
   if (!text.ok) return text;
   try {
-    const read = readWith(shopSchema, JSON.parse(text.value));
+    const read = readWith(calibratedShopSchema, JSON.parse(text.value));
     return read.ok ? { ok: true, value: openShop(read.value) } : read;
   } catch {
     return { ok: false, problems: [issue('error', 'file-not-json', '')] };

@@ -1,4 +1,4 @@
-import { openShop, readJob, readWith, shopSchema, under, type Issue, type Job } from '@yardland/core';
+import { openShop, readJob, readWith, calibratedShopSchema, under, type Issue, type Job } from '@yardland/core';
 import { planForChecks } from '@yardland/core/book';
 import { dayOf, stepsOf, type JobToDo } from '@yardland/core/schedule';
 import * as z from 'zod';
@@ -13,7 +13,7 @@ const requestSchema = z.strictObject({
     .regex(/^([01]\d|2[0-3]):[0-5]\d$/)
     .default('00:00'),
   jobs: z.array(z.strictObject({ id: z.uuid(), job: z.unknown() })).max(200),
-  shop: shopSchema.optional(),
+  shop: calibratedShopSchema.optional(),
 });
 
 /** The plan of the day for jobs, by the people and hours of their shop. */

@@ -1,6 +1,6 @@
 import { operation } from '../piece/operation';
 import { minutesFor, type Work } from '../shop/minutes';
-import { shipped } from '../shop/assumptions';
+import { constantsOf, shipped } from '../shop/assumptions';
 import { clockedOperations, learntFrom, ratesBy, type Clocked } from './learnt';
 
 const clocked = (work: Work, clockedMinutes: number, reckonedMinutes: number): Clocked => ({ work, clockedMinutes, reckonedMinutes });
@@ -35,7 +35,7 @@ describe('what the clock says of the rates', () => {
 
   it('makes the same operation as long as it was clocked', () => {
     const own = ratesBy('sew', 1.5, shipped);
-    const assume: typeof shipped = (key) => own[key] ?? shipped(key);
+    const assume = constantsOf(own, 'metric');
     // 2 to set up, 1.2 a metre, 0.6 a corner: 3 m and 4 corners took 8; half as long again is 12.
     expect(minutesFor('sew', 3000, 4, shipped)).toBeCloseTo(8, 9);
     expect(minutesFor('sew', 3000, 4, assume)).toBeCloseTo(12, 9);

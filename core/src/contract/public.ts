@@ -13,3 +13,4 @@ export * from './templates';
 export * from './times';
 export * from './practice';
 export * from './tokens';
+export * from './written-shop';

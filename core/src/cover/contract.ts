@@ -12,7 +12,7 @@ import type { RollPlan } from '../piece/roll';
 import type { StaplePlan } from '../piece/staples';
 import type { ClothNature } from '../material/material';
 import type { GivenSize, Sizes } from '../piece/sizes';
-import type { AssumptionKey, Constants } from '../shop/assumptions';
+import type { Assumed, Constants } from '../shop/assumptions';
 import type { Sentences } from '../kernel/sentences';
 import type { FillWay } from '../shop/ways';
 import type { OwnZip } from './sewing/own-zip';
@@ -178,7 +178,7 @@ export type Field<C> = {
       readonly kind: 'length';
       readonly minMm: number;
       readonly maxMm: number;
-      readonly usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange' | 'by the thickness';
+      readonly usual: Assumed | 'school seam' | 'half the height' | 'by its flange' | 'by the thickness';
     }
 );
 

@@ -8,10 +8,13 @@ import { solve } from '../plan/solve';
 import { operation } from '../piece/operation';
 import { seamsOn } from '../piece/seam';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
-import type { Construction } from './contract';
+import { length, ownAssumptions } from '../shop/assumptions';
+import { openShop } from '../shop/shop';
+import { oneOfMany, type Construction } from './contract';
 import { CONSTRUCTIONS } from './list';
 import { allRound, clothPiece } from './sewing/cloth-piece';
 
+const { bagOverMm } = ownAssumptions({ bagOverMm: length(20, 0.75) });
 const schema = z.strictObject({ kind: z.literal('bag'), seamMm: z.number().optional() });
 
 /** A bag of two plates with a gusset cloth of its own: a construction that nothing outside this file knows. */
@@ -31,7 +34,7 @@ const bag: Construction<z.infer<typeof schema>> = {
       clothPiece(slot, { id: `bag-${slot}`, role: 'plate', label: `${slot} bag plate`, width: sizes.cut.width, height: sizes.cut.depth, outline: cut, sewn }),
     );
     const [a, b] = plates as [(typeof plates)[0], (typeof plates)[0]];
-    const opening = sum('opening', sizes.sewn.width, plus(given('over', 20, 'shop')));
+    const opening = sum('opening', sizes.sewn.width, plus(given('over', assume(bagOverMm), 'shop')));
     return {
       pieces: plates,
       seams: seamsOn(plates, [{ id: 'bag-round', words: 'bag all round', first: [allRound(a)], second: [allRound(b)] }]),
@@ -72,7 +75,7 @@ describe('a construction that joins the list', () => {
   const lining = { widthMm: 1200, material: 'calico' };
   const cushion = sampleCushion({ slots: { lining } });
   const job = sampleJob([{ ...cushion, construction: { kind: 'bag' } as unknown as typeof cushion.construction }]);
-  const list = [...CONSTRUCTIONS, bag];
+  const list = [...CONSTRUCTIONS, oneOfMany(bag)];
   const shop = demoShop();
   const first = plan(job, shop, {}, undefined, list);
   const solved = Object.fromEntries(first.wanted.map(({ hash, request }) => [hash, solve(request)]));
@@ -101,5 +104,11 @@ describe('a construction that joins the list', () => {
     ]);
     expect(json!.seams[0]!.edges.map(({ lengthMm }) => lengthMm)).toEqual([2160, 2160]);
     expect(json!.operations.find(({ id }) => id === 'sew/bag')!.text).toBe('Sew the bag, 610 mm open.');
+  });
+
+  it('has constants of its own that a shop calibrates by their keys', () => {
+    const own = openShop({ ...shop.document, calibration: { ...shop.document.calibration, bagOverMm: 45 } });
+    const [calibrated] = plan(job, own, {}, undefined, list).cushions;
+    expect(calibrated!.operations.find(({ id }) => id === 'sew/bag')!.figures![0]!.value).toBe(635);
   });
 });

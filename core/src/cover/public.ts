@@ -1,5 +1,7 @@
 // What is used outside the core.
+export * from './constant-words';
 export * from './list';
+export * from './own-constants';
 export * from './welt/bias';
 export * from './welt/welt';
 export * from './usual';

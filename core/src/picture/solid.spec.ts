@@ -6,6 +6,7 @@ import type { Cushion } from '../job/document';
 import { plan } from '../plan/plan';
 import { solve } from '../plan/solve';
 import type { Planned } from '../plan/cushion/cushion-plan';
+import { EXTRAS_CONSTANTS } from '../cover/extras/constants';
 import { SHAPES, type Template } from '../template/shapes/shapes';
 import { areaOf, areaOnPiece, openSides, skinOf, volumeOf } from '../testing/mesh';
 import { demoShop, sampleCushion, sampleJob } from '../testing/samples';
@@ -196,7 +197,7 @@ describe('the cushion in the round', () => {
     expect(straps.map(({ piece }) => piece)).toEqual(['tie', 'tie', 'handle']);
     expect(roundWords(pocketed, String)).toMatch(/zip at the back, a pair of ties, a handle$/);
     const thick = 1.4;
-    const handle = shop.assume('handleLengthMm', 'metric') * shop.assume('handleWidthMm', 'metric') * thick;
+    const handle = shop.assume(EXTRAS_CONSTANTS.handleLengthMm, 'metric') * shop.assume(EXTRAS_CONSTANTS.handleWidthMm, 'metric') * thick;
     straps.forEach((strap, i) => {
       expect(openSides([strap]))
         .withContext(strap.id)

@@ -1,7 +1,8 @@
 import type { Cushion, Job, MaterialThen } from '../job/document';
 import { lotsBefore, lotThatCame } from '../plan/lays/lots';
 import { plan } from '../plan/plan';
-import { ASSUMPTIONS, type AssumptionKey } from '../shop/assumptions';
+import { allConstants } from '../cover/own-constants';
+import { constantsOf } from '../shop/assumptions';
 import { openShop, type Shop, type ShopDocument } from '../shop/shop';
 
 /** Plans that differ by less than this give the same cushion, mm. */
@@ -25,7 +26,7 @@ export type Since = { readonly worst: 'none' | 'near' | 'other' } & (
   | { readonly code: 'lot-there' | 'lot-gone'; readonly material: string; readonly lot: string }
   | { readonly code: 'lot-unknown'; readonly material: string }
   | { readonly code: 'school-gone'; readonly school: string }
-  | { readonly code: 'constant'; readonly key: AssumptionKey; readonly from: number; readonly to: number }
+  | { readonly code: 'constant'; readonly key: string; readonly from: number; readonly to: number }
   | { readonly code: 'sewn-otherwise'; readonly from: ThreeSizes; readonly to: ThreeSizes }
   | { readonly code: 'measured-otherwise'; readonly sewn: ThreeSizes; readonly measured: Partial<ThreeSizes> }
 );
@@ -137,12 +138,13 @@ export function sinceMade(job: Job, index: number, shop: Shop): Since[] {
     if (!gone && (layers.has(id) || shop.cloth(id))) since.push(...lotSince(job, id, shop));
   }
   if (!shop.school(cushion.school, cushion.schoolEdition)) since.push({ code: 'school-gone', school: cushion.school, worst: 'other' });
-  if (then)
-    for (const key of Object.keys(ASSUMPTIONS) as AssumptionKey[]) {
-      const before = openShop({ ...shop.document, calibration: then.calibration }).assume(key, job.units);
-      const now = shop.assume(key, job.units);
-      if (Math.abs(before - now) > 1e-9) since.push({ code: 'constant', key, from: before, to: now, worst: 'none' });
+  if (then) {
+    const assumedThen = constantsOf(then.calibration, job.units);
+    for (const constant of Object.values(allConstants())) {
+      const [before, now] = [assumedThen(constant), shop.assume(constant, job.units)];
+      if (Math.abs(before - now) > 1e-9) since.push({ code: 'constant', key: constant.key, from: before, to: now, worst: 'none' });
     }
+  }
   const [was, is] = [sewnThen(job, index, shop), sewnIn(job, index, shop)];
   if (was && is && differ(was, is)) since.push({ code: 'sewn-otherwise', from: was, to: is, worst: 'near' });
   const measured = measuredOf(cushion);

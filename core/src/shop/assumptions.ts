@@ -10,12 +10,15 @@ export interface Assumption {
   readonly unit: 'length' | 'ratio' | Plain;
 }
 
-const length = (mm: number, inch: number): Assumption => ({ value: pair(mm, inch), unit: 'length' });
-const ratio = (value: number): Assumption => ({ value: pair(value, value), unit: 'ratio' });
+/** A length as shipped for metric shops, mm, and for inch shops, inches. */
+export const length = (mm: number, inch: number): Assumption => ({ value: pair(mm, inch), unit: 'length' });
+export const ratio = (value: number): Assumption => ({ value: pair(value, value), unit: 'ratio' });
+export const plain = (value: number, unit: Plain): Assumption => ({ value: pair(value, value), unit });
 
-const plain = (value: number, unit: Plain): Assumption => ({ value: pair(value, value), unit });
-
-/** Every assumed constant in one table; what each means, and where it comes from, in `assumption-words.ts`. */
+/**
+ * The constants that several folders assume; what each means, and where it comes from, in `assumption-words.ts`. What one construction alone assumes stands in its own
+ * folder (`ownAssumptions`); all of them together are listed in `cover/all-constants.ts`.
+ */
 export const ASSUMPTIONS = {
   clothThicknessMm: length(1, 1 / 25.4),
   selvedgeMm: length(10, 3 / 8),
@@ -165,16 +168,9 @@ export const ASSUMPTIONS = {
   joinStopMm: length(50, 2),
   wrapStapleMm: length(25, 1),
   stapleClearMm: length(60, 2.5),
-  stapleTrimMm: length(6, 1 / 4),
   stapleEveryMm: plain(20, 'mm'),
-  envelopeOverlapMm: length(100, 4),
   sewnEndMm: length(75, 3),
-  boardOverhangMm: length(6, 1 / 4),
-  boardTurnMm: length(6, 1 / 4),
-  flangeWideMm: length(50, 2),
-  boardMm: length(18, 3 / 4),
   drumSeamMm: length(13, 1 / 2),
-  edgeStripOverMm: length(25, 1),
   bolsterEndMm: length(50, 2),
   knifeSeamMm: length(13, 1 / 2),
   joinStitchMm: plain(4, 'mm'),
@@ -194,38 +190,13 @@ export const ASSUMPTIONS = {
   endRowMm: length(25, 1),
   ridgeStopMm: length(13, 1 / 2),
   frontRadiusMm: length(29.6, 29.6 / 25.4),
-  blockZipInsetMm: length(50, 2),
-  blockZipRadiusMm: length(25, 1),
-  blockStopMm: length(25, 1),
-  rollPitchMm: length(38, 1.5),
-  rollInsetMm: length(13, 1 / 2),
-  rollStitchMm: length(6, 1 / 4),
-  easierRollMm: length(13, 1 / 2),
-  tuftEveryMm: length(250, 10),
-  tuftClearMm: length(60, 2.5),
   tuftDepthShare: ratio(0.2),
-  tuftTwineMm: length(300, 12),
-  rollTwineRatio: ratio(4),
-  innerLargerMm: length(6, 1 / 4),
-  frameEdgeMm: length(50, 2),
-  stapleLineMm: length(25, 1),
-  stapleHoldMm: length(50, 2),
   pleatMm: length(6, 1 / 4),
-  crownStripLoftMm: length(25, 1),
-  crownStripShare: ratio(0.5),
-  dustTurnMm: length(13, 1 / 2),
-  channelMm: length(138, 5.5),
-  channelRoundMm: length(10, 3 / 8),
-  fillFeather: plain(35, 'kg/m³'),
-  fillFeatherDown: plain(28, 'kg/m³'),
-  fillDown: plain(18, 'kg/m³'),
-  fillFibre: plain(16, 'kg/m³'),
   splitGapMm: length(4, 1 / 8),
   zipShortMm: length(50, 2),
   zipPastTieMm: length(50, 2),
   placketMm: length(75, 3),
   placketShortMm: length(25, 1),
-  sewPastMm: length(25, 1),
   endHemMm: length(13, 1 / 2),
   endLapMm: length(50, 2),
   teethGapMm: length(3, 1 / 8),
@@ -233,38 +204,47 @@ export const ASSUMPTIONS = {
   zipTurnMm: length(10, 3 / 8),
   hookTapeMm: length(25, 1),
   weltTightMm: plain(40, 'mm'),
-  tieLengthMm: length(600, 24),
-  tieWidthMm: length(19, 3 / 4),
-  tieTurnMm: length(6, 1 / 4),
-  handleLengthMm: length(300, 12),
-  handleWidthMm: length(30, 1.25),
-  buttonMm: length(22, 7 / 8),
-  buttonTwineMm: length(300, 12),
-  drainInsetMm: length(75, 3),
-  drainLapMm: length(13, 1 / 2),
-  gripInsetMm: length(13, 1 / 2),
   thinPadMm: plain(60, 'mm'),
 } as const satisfies Record<string, Assumption>;
 
 export type AssumptionKey = keyof typeof ASSUMPTIONS;
 
+/** A constant that belongs to one folder above the shop. A shop calibrates it by its key, as it does the others. */
+export interface OwnAssumption extends Assumption {
+  readonly key: string;
+}
+
+/** A folder's own constants, each with its key. */
+export function ownAssumptions<K extends string>(rows: Readonly<Record<K, Assumption>>): Readonly<Record<K, OwnAssumption>> {
+  const keyed = Object.entries<Assumption>(rows).map(([key, row]) => [key, { ...row, key }]);
+  return Object.fromEntries(keyed) as Record<K, OwnAssumption>;
+}
+
 /** Constants that earlier documents of a shop may still have calibrated: passed over when they are read, for the law that used them is gone. */
 export const RETIRED_ASSUMPTIONS: readonly string[] = ['springRate', 'lyingArea'];
 
-/** Calibrated values of a shop, by key, millimetres or ratios; what is absent is as shipped. */
-export type Calibration = Partial<Record<AssumptionKey, number>>;
+/** A shop's own values of constants by key, in millimetres or the constant's unit; what is absent is as shipped. */
+export type Calibration = Readonly<Record<string, number>>;
 
-/** Every constant for jobs in `system`: the shop's calibrated value, else the shipped one of that system. Lengths in millimetres. */
-export function allAssumed(calibration: Calibration, system: UnitSystem): Readonly<Record<AssumptionKey, number>> {
-  const rows = Object.entries(ASSUMPTIONS) as [AssumptionKey, Assumption][];
-  const values = rows.map(([key, { value, unit }]) => [key, calibration[key] ?? (unit === 'length' ? pairMm(value, system) : value.mm)]);
-  return Object.fromEntries(values) as Record<AssumptionKey, number>;
+/** A constant by its key, or the row of a folder's own constant. */
+export type Assumed = AssumptionKey | OwnAssumption;
+
+/** A way to look constants up: a shop's, or `shipped`. Lengths in millimetres. */
+export type Constants = (constant: Assumed) => number;
+
+/** How constants are looked up for jobs in `system`: the shop's own value, else the shipped one of that system. */
+export function constantsOf(calibration: Calibration, system: UnitSystem): Constants {
+  const known = new Map<Assumed, number>();
+  return (constant) => {
+    const before = known.get(constant);
+    if (before !== undefined) return before;
+    const key = typeof constant === 'string' ? constant : constant.key;
+    const { value, unit }: Assumption = typeof constant === 'string' ? ASSUMPTIONS[constant] : constant;
+    const found = calibration[key] ?? (unit === 'length' ? pairMm(value, system) : value.mm);
+    known.set(constant, found);
+    return found;
+  };
 }
 
-/** The constants as shipped, for computing without a shop. */
-export function shipped(key: AssumptionKey): number {
-  return ASSUMPTIONS[key].value.mm;
-}
-
-/** A way to look constants up: a shop's, or `shipped`. */
-export type Constants = (key: AssumptionKey) => number;
+/** A constant as shipped for metric shops, for computing without a shop. */
+export const shipped: Constants = constantsOf({}, 'metric');

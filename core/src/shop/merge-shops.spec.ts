@@ -38,7 +38,7 @@ describe('two windows that changed the shop', () => {
     const theirs = shop({ ...base, waddings: [wadding('a', 15), wadding('b', 25), wadding('c', 6)], calibration: { pressPlateCm2: 320 } });
     const { value, clashes } = mergeShops(base, mine, theirs);
     expect(clashes).toEqual(['pressPlateCm2', 'Wadding a']);
-    expect([value.waddings[0]?.loftMm, value.calibration.pressPlateCm2]).toEqual([15, 320]);
+    expect([value.waddings[0]?.loftMm, value.calibration['pressPlateCm2']]).toEqual([15, 320]);
   });
 
   it('bring back what one removed and the other changed since, and add a thing of one id once', () => {

@@ -13,12 +13,10 @@ import {
   type Wadding,
 } from '../material/material';
 import { shopDaySchema } from './day';
-import { allAssumed, ASSUMPTIONS, RETIRED_ASSUMPTIONS, type AssumptionKey } from './assumptions';
+import { constantsOf, RETIRED_ASSUMPTIONS, type Assumed } from './assumptions';
 import type { UnitSystem } from '../units/length';
 import { COOL_EDGES, FILL_WAYS, MACHINES, RAW_EDGES } from './ways';
 import { EARLIER_SCHOOLS, schoolSchema, SHIPPED_SCHOOLS, WRAP_FIXES, type SchoolRow } from './schools';
-
-const assumptionKeys = Object.keys(ASSUMPTIONS) as [AssumptionKey, ...AssumptionKey[]];
 
 /** Calibrated constants without those that no law uses any more. */
 function withoutRetired(calibration: unknown): unknown {
@@ -26,8 +24,8 @@ function withoutRetired(calibration: unknown): unknown {
   return Object.fromEntries(Object.entries(calibration).filter(([key]) => !RETIRED_ASSUMPTIONS.includes(key)));
 }
 
-/** The shop's own values of constants, by key. */
-export const calibrationSchema = z.preprocess(withoutRetired, z.partialRecord(z.enum(assumptionKeys), z.number().finite()));
+/** The shop's own values of constants, by key. Which keys there are is known above, where constructions bring their own: `calibratedShopSchema` refuses others. */
+export const calibrationSchema = z.preprocess(withoutRetired, z.record(z.string().min(1).max(60), z.number().finite()));
 
 /** Something that checks taught and a person took: a constant's value, or a school with ease of its own. */
 export const learntSchema = z.strictObject({
@@ -116,7 +114,7 @@ export interface Shop {
   readonly cloth: (id: string) => Cloth | undefined;
   /** The roll of wadding whose loft is nearest to `loftMm`, among those that may be used; undefined when the shop has none. */
   readonly waddingNear: (loftMm: number, from?: Rolls) => Wadding | undefined;
-  readonly assume: (key: AssumptionKey, system: UnitSystem) => number;
+  readonly assume: (constant: Assumed, system: UnitSystem) => number;
 }
 
 export function openShop(document: ShopDocument): Shop {
@@ -126,7 +124,7 @@ export function openShop(document: ShopDocument): Shop {
   };
   const schools: readonly SchoolRow[] = [...SHIPPED_SCHOOLS, ...document.schools];
   const newest = find(schools);
-  const constants = { inch: allAssumed(document.calibration, 'inch'), metric: allAssumed(document.calibration, 'metric') };
+  const constants = { inch: constantsOf(document.calibration, 'inch'), metric: constantsOf(document.calibration, 'metric') };
   return {
     document,
     schools,
@@ -142,6 +140,6 @@ export function openShop(document: ShopDocument): Shop {
       const rolls = chosen.length ? chosen : open.length ? open : there;
       return [...rolls].sort((a, b) => Math.abs(a.loftMm - loftMm) - Math.abs(b.loftMm - loftMm))[0];
     },
-    assume: (key, system) => constants[system][key],
+    assume: (constant, system) => constants[system](constant),
   };
 }

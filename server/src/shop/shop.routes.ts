@@ -1,4 +1,4 @@
-import { readWith, storedShopSchema } from '@yardland/core';
+import { readWith, writtenShopSchema } from '@yardland/core';
 import { Router } from 'express';
 import { check } from '../http/refusal';
 import type { ShopStore } from './shop.store';
@@ -13,7 +13,7 @@ export function shopRoutes(shops: ShopStore): Router {
     response.json(shops.uses(params.id));
   });
   router.put('/', (request, response) => {
-    response.json(shops.change(check(storedShopSchema, request.body, readWith)));
+    response.json(shops.change(check(writtenShopSchema, request.body, readWith)));
   });
   return router;
 }

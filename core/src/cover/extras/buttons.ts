@@ -8,11 +8,12 @@ import { enteredOr } from '../sewing/entered-or';
 import { lengthField } from '../sewing/fields';
 import { lengthWithin } from '../sewing/lengths';
 import { marksOf, type Added, type ExtraAsk } from './contract';
+import { EXTRAS_CONSTANTS } from './constants';
 
 export const buttonsShape = { buttonMm: lengthWithin(8, 80).optional() };
 export type Buttons = z.infer<z.ZodObject<typeof buttonsShape>>;
 
-export const buttonsFields: readonly Field<Buttons>[] = [lengthField<Buttons>('buttonMm', 'Buttons', [8, 80], 'buttonMm', { group: 'extras' })];
+export const buttonsFields: readonly Field<Buttons>[] = [lengthField<Buttons>('buttonMm', 'Buttons', [8, 80], EXTRAS_CONSTANTS.buttonMm, { group: 'extras' })];
 
 function disc(diameterMm: number): Outline {
   const r = diameterMm / 2;
@@ -25,8 +26,8 @@ export function addButtons({ choices, request }: ExtraAsk<Buttons>): Partial<Add
   const { assume, sizes } = request;
   const buttons = marksOf(request, 'button');
   if (!buttons) return {};
-  const across = law('disc', '2 × {0}', [enteredOr('button', choices.buttonMm, 'buttonMm', assume)]);
-  const each = law('twine a pair', '2 × {0} + {1}', [sizes.core.height, given('to tie it', assume('buttonTwineMm'), 'shop')]);
+  const across = law('disc', '2 × {0}', [enteredOr('button', choices.buttonMm, EXTRAS_CONSTANTS.buttonMm, assume)]);
+  const each = law('twine a pair', '2 × {0} + {1}', [sizes.core.height, given('to tie it', assume(EXTRAS_CONSTANTS.buttonTwineMm), 'shop')]);
   return {
     pieces: [
       clothPiece('main', {

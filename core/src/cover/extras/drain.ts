@@ -4,6 +4,7 @@ import type { Field } from '../contract';
 import { choiceField } from '../sewing/fields';
 import type { Added, ExtraAsk } from './contract';
 import { addPatch } from './patch';
+import { EXTRAS_CONSTANTS } from './constants';
 
 export const drainShape = { drain: z.enum(['none', 'mesh']).optional() };
 export type Drain = z.infer<z.ZodObject<typeof drainShape>>;
@@ -16,8 +17,8 @@ export const drainFields: readonly Field<Drain>[] = [
 export function addDrain(ask: ExtraAsk<Drain>): Partial<Added> {
   const { assume } = ask.request;
   if (ask.choices.drain !== 'mesh') return {};
-  const inset = given('margin', assume('drainInsetMm'), 'shop');
-  const lap = given('allowance', assume('drainLapMm'), 'shop');
+  const inset = given('margin', assume(EXTRAS_CONSTANTS.drainInsetMm), 'shop');
+  const lap = given('allowance', assume(EXTRAS_CONSTANTS.drainLapMm), 'shop');
   const text =
     'Sew the mesh flat to the bottom plate, {0} inside its seam line; cut the plate’s cloth away inside the stitching but for {1}, turn that in and top-stitch.';
   return addPatch({ slot: 'mesh', id: 'drain-panel', label: 'drain panel', remark: 'mesh', inset, beyond: lap, text }, ask);

@@ -11,6 +11,7 @@ import { stripEdge } from '../sewing/cloth-piece';
 import { countField } from '../sewing/fields';
 import type { Added, ExtraAsk } from './contract';
 import { foldedEdge, foldedStrip } from './folded-strip';
+import { EXTRAS_CONSTANTS } from './constants';
 
 export const handlesShape = { handles: z.int().min(0).max(12).optional() };
 export type Handles = z.infer<z.ZodObject<typeof handlesShape>>;
@@ -49,7 +50,7 @@ export function addHandles({ choices: { handles = 0 }, request: { assume, keptHa
       needs: 'machine',
       after: ['cut/notch'],
     });
-  const [longMm, wideMm] = [assume('handleLengthMm'), assume('handleWidthMm')];
+  const [longMm, wideMm] = [assume(EXTRAS_CONSTANTS.handleLengthMm), assume(EXTRAS_CONSTANTS.handleWidthMm)];
   const straps = (piece: string, onPiece: Point): SkinStrap[] =>
     placesOf(sewn, handles, longMm).map((place) => ({ ...place, piece, wideMm, kind: 'handle', onPiece }));
   if (old === handles)
@@ -59,7 +60,7 @@ export function addHandles({ choices: { handles = 0 }, request: { assume, keptHa
     };
   const length = given('handle', longMm, 'shop');
   const wide = given('handle, wide', wideMm, 'shop');
-  const turnIn = given('turned in', assume('tieTurnMm'), 'shop');
+  const turnIn = given('turned in', assume(EXTRAS_CONSTANTS.tieTurnMm), 'shop');
   const handle = foldedStrip({ role: 'handle', remark: 'on the boxing', length, wide, turnIn, count: handles - old });
   const made = handles - old === 1 ? 'the handle' : `${handles - old} handles`;
   const stitch = `${handles - old === 1 ? 'it' : 'them'}${old ? ` and the old cover’s ${old}` : ''}`;

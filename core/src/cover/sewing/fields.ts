@@ -1,6 +1,6 @@
 import type { ClothNature } from '../../material/material';
 import type { ClothSlot } from '../../piece/material-ref';
-import type { AssumptionKey } from '../../shop/assumptions';
+import type { Assumed } from '../../shop/assumptions';
 import type { Field } from '../contract';
 import { RANGES } from './lengths';
 
@@ -25,7 +25,7 @@ export function lengthField<C>(
   key: keyof C & string,
   label: string,
   [minMm, maxMm]: readonly [number, number],
-  usual: AssumptionKey | 'school seam' | 'half the height' | 'by its flange' | 'by the thickness',
+  usual: Assumed | 'school seam' | 'half the height' | 'by its flange' | 'by the thickness',
   more: More<C> = {},
 ): Field<C> {
   return { key, label, kind: 'length', minMm, maxMm, usual, ...more };

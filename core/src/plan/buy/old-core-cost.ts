@@ -2,7 +2,7 @@ import { fillingCost, glueCost } from '../../filling/costs';
 import type { LongCore } from '../../filling/long-core';
 import type { RefreshItem } from '../../filling/refresh';
 import { given, law, plus, sum, type Figure } from '../../kernel/figure';
-import type { AssumptionKey } from '../../shop/assumptions';
+import type { AssumptionKey, Constants } from '../../shop/assumptions';
 import type { Shop } from '../../shop/shop';
 import { MM_PER_FOOT, type UnitSystem } from '../../units/length';
 
@@ -85,7 +85,7 @@ interface Joining extends Pick<LongCore, 'cuts' | 'joins'> {
 
 /** What it costs to join old cores: the work of cutting and gluing, the glue, a pad over the joins on both faces, and the wrap. */
 export function joinCost({ cuts, joins, core, heightMm, wrapLoftMm, padLoftMm }: Joining, shop: Shop, units: UnitSystem): Figure {
-  const assume = (key: AssumptionKey): number => shop.assume(key, units);
+  const assume: Constants = (constant) => shop.assume(constant, units);
   const wrap = wrapLoftMm > 0 ? wrapArea(core, heightMm) : 0;
   const minutes = cuts * assume('coreCutMinutes') + joins.length * assume('glueMinutes') + assume('padMinutes') + (wrap > 0 ? assume('wrapMinutes') : 0);
   const glue = glueCost(joins.length * core.depthMm * heightMm, assume);

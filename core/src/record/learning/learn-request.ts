@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { readJob, type Job } from '../../job/document';
 import { under, type Issue } from '../../kernel/issue';
 import type { Read } from '../../kernel/read';
-import { shopSchema } from '../../shop/shop';
+import { calibratedShopSchema } from '../../cover/own-constants';
 
 /** So many jobs at most in one question. */
 const MOST_JOBS = 2000;
@@ -11,7 +11,7 @@ const MOST_JOBS = 2000;
 export const learnRequestSchema = z.strictObject({
   format: z.literal('yardland/learn@1'),
   jobs: z.array(z.unknown()).max(MOST_JOBS),
-  shop: shopSchema.optional(),
+  shop: calibratedShopSchema.optional(),
 });
 export type LearnRequest = z.infer<typeof learnRequestSchema>;
 

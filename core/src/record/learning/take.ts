@@ -1,4 +1,3 @@
-import type { AssumptionKey } from '../../shop/assumptions';
 import type { SchoolRow } from '../../shop/schools';
 import { openShop, type ShopDocument, type TakenLearnt } from '../../shop/shop';
 import { MM_PER_INCH } from '../../units/length';
@@ -49,7 +48,7 @@ export function withTakenBack(shop: ShopDocument, id: string, day: string): Shop
   if (!note) return shop;
   const learnt = (shop.learnt ?? []).map((one) => (one === note ? { ...one, takenBack: day } : one));
   if (note.what === 'school') return { ...shop, learnt, schools: shop.schools.filter((one) => one.id !== note.key) };
-  const { [note.key as AssumptionKey]: _taken, ...others } = shop.calibration;
+  const { [note.key]: _taken, ...others } = shop.calibration;
   return { ...shop, learnt, calibration: note.from === null ? others : { ...others, [note.key]: note.from } };
 }
 
@@ -57,7 +56,5 @@ export function withTakenBack(shop: ShopDocument, id: string, day: string): Shop
 export function inForce(shop: ShopDocument): TakenLearnt[] {
   const standing = (shop.learnt ?? []).filter(({ takenBack }) => !takenBack);
   const newest = new Map(standing.map((one) => [`${one.what} ${one.key}`, one]));
-  return [...newest.values()].filter(({ what, key, to }) =>
-    what === 'school' ? shop.schools.some(({ id }) => id === key) : shop.calibration[key as AssumptionKey] === to,
-  );
+  return [...newest.values()].filter(({ what, key, to }) => (what === 'school' ? shop.schools.some(({ id }) => id === key) : shop.calibration[key] === to));
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { ASSUMPTION_WORDS, formatNumber, SHIPPED_SCHOOLS, type ShopDocument } from '@yardland/core';
+import { constantWords, formatNumber, SHIPPED_SCHOOLS, type ShopDocument } from '@yardland/core';
 import { inForce, withConstant, withEasedSchool, withTakenBack, type LearntConstant, type LearntSchool } from '@yardland/core/book';
 import { catchError, of } from 'rxjs';
 import { newId, newUuid } from '../shared/saving/new-id';
@@ -133,7 +133,7 @@ export class LearntPanel {
     return {
       constants: checks.learnt.constants.map((constant) => ({
         constant,
-        name: ASSUMPTION_WORDS[constant.key].meaning,
+        name: constantWords(constant.key).meaning,
         shipped: formatNumber(constant.shipped, 2),
         used: formatNumber(constant.used, 3),
         fitted: constant.checks ? `${told(constant.fitted)} ± ${told(constant.plusMinus)}` : '—',
@@ -157,7 +157,7 @@ export class LearntPanel {
   });
 
   protected take(constant: LearntConstant): void {
-    this.#change((shop) => withConstant(shop, constant, ASSUMPTION_WORDS[constant.key].meaning, { id: newUuid(), day: today() }));
+    this.#change((shop) => withConstant(shop, constant, constantWords(constant.key).meaning, { id: newUuid(), day: today() }));
   }
 
   protected ease(school: LearntSchool): void {

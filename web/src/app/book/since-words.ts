@@ -1,4 +1,4 @@
-import { ASSUMPTION_WORDS, formatLengthUnit, formatMoney, formatNumber, type Match, type Since, type ThreeSizes, type UnitSystem } from '@yardland/core';
+import { constantWords, formatLengthUnit, formatMoney, formatNumber, type Match, type Since, type ThreeSizes, type UnitSystem } from '@yardland/core';
 
 const STEP = { mm: 1, inch: 1 / 16 };
 
@@ -28,7 +28,7 @@ export function sinceWords(since: Since, units: UnitSystem): string {
     case 'school-gone':
       return `The school ${since.school} is not there any more: choose one that gives the same cut sizes.`;
     case 'constant':
-      return `The shop’s own value has changed since: ${ASSUMPTION_WORDS[since.key].meaning.replace(/\.$/, '')}, ${formatNumber(since.from, 3)} then, ${formatNumber(since.to, 3)} now.`;
+      return `The shop’s own value has changed since: ${constantWords(since.key).meaning.replace(/\.$/, '')}, ${formatNumber(since.from, 3)} then, ${formatNumber(since.to, 3)} now.`;
     case 'sewn-otherwise':
       return `By today’s schools and constants it would be sewn to ${sizes(since.to, units)}; it was sewn to ${sizes(since.from, units)}.`;
     case 'measured-otherwise':

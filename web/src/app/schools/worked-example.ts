@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
 import {
-  allAssumed,
+  constantsOf,
   evaluateSizes,
   MM_PER_INCH,
   pairMm,
@@ -93,7 +93,7 @@ export class WorkedExample {
         deepMm,
         heightMm,
         wrapLoftMm: pairMm(school.wrap.loft, units),
-        wrapSqueezed: allAssumed(this.document().calibration, units).wrapSqueezedLightly,
+        wrapSqueezed: constantsOf(this.document().calibration, units)('wrapSqueezedLightly'),
         seamMm: null,
         thin: null,
       },

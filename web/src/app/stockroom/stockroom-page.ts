@@ -1,22 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Icon } from '../shared/icon';
-import {
-  ASSUMPTION_WORDS,
-  ASSUMPTIONS,
-  fillingSchema,
-  formatExact,
-  formatNumber,
-  gradeSchema,
-  pairMm,
-  putAwayLast,
-  parseGradeCode,
-  parseNumber,
-  type AssumptionKey,
-  type Filling,
-  type Grade,
-  type ShopDocument,
-} from '@yardland/core';
+import { fillingSchema, gradeSchema, putAwayLast, parseGradeCode, type Filling, type Grade, type ShopDocument } from '@yardland/core';
 import { newId } from '../shared/saving/new-id';
 import { ShopEditor } from '../shared/saving/shop-editor';
 import { ShopService } from '../shared/saving/shop.service';
@@ -26,6 +11,7 @@ import { WriteButton } from '../log/write-button';
 import { Tape } from '../shell/tape';
 import { ThemeButton } from '../shell/theme-button';
 import type * as z from 'zod';
+import { ConstantsPanel } from './constants-panel';
 import { ClothsPanel } from './cloths-panel';
 import { RemnantsPanel } from './remnants-panel';
 import { ShopPanel } from './shop-panel';
@@ -51,7 +37,7 @@ const NEW_FOAM: Grade = {
 
 const round1 = (value: number): number => Math.round(value * 10) / 10;
 
-/** The shop's fillings with their lots, to edit, and the constants it assumes, each with its meaning, its source and the shop's own value. */
+/** The shop's fillings with their lots, to edit, and what else it keeps. */
 @Component({
   selector: 'yl-stockroom-page',
   imports: [
@@ -73,6 +59,7 @@ const round1 = (value: number): number => Math.round(value * 10) / 10;
     ZipsPanel,
     RemnantsPanel,
     ShopPanel,
+    ConstantsPanel,
     Icon,
     WriteButton,
   ],
@@ -97,20 +84,6 @@ export class StockroomPage {
   protected readonly here = computed(() => this.filling()?.id ?? this.grade()?.id ?? null);
   /** A grade code being written for a new foam. */
   protected readonly written = signal('');
-
-  protected readonly constants = computed(() => {
-    const shop = this.#shop();
-    if (!shop) return [];
-    return (Object.keys(ASSUMPTIONS) as AssumptionKey[]).map((key) => {
-      const { value, unit } = ASSUMPTIONS[key];
-      const { meaning, source } = ASSUMPTION_WORDS[key];
-      const length = unit === 'length';
-      const shipped = length
-        ? `${formatExact(pairMm(value, shop.units), shop.units)} ${shop.units === 'inch' ? 'in' : 'mm'}`
-        : `${formatNumber(value.mm, 4)}${unit === 'ratio' ? '' : ` ${unit}`}`;
-      return { key, shipped, meaning, source, own: shop.calibration[key] ?? null, unit: length ? 'mm' : unit === 'ratio' ? '' : unit };
-    });
-  });
 
   /** What is on the shelf: `7, 2 lots`. */
   protected shelf({ lots = [] }: Grade): string {
@@ -163,19 +136,6 @@ export class StockroomPage {
 
   protected setFilling(filling: Filling): void {
     this.#keep(fillingSchema, filling, (shop, kept) => ({ ...shop, fillings: shop.fillings.map((one) => (one.id === kept.id ? kept : one)) }));
-  }
-
-  /** Sets the shop's own value of a constant; empty goes back to the shipped one. */
-  protected calibrate(key: AssumptionKey, text: string): void {
-    const value = parseNumber(text);
-    if (text.trim() && !(value !== null && value >= 0)) {
-      this.#edit.refuse(`“${text}” is not a number from zero up.`);
-      return;
-    }
-    this.#edit.change((shop) => {
-      const { [key]: _before, ...calibration } = shop.calibration;
-      return { ...shop, calibration: value === null ? calibration : { ...calibration, [key]: value } };
-    });
   }
 
   #newId(name: string): string {

@@ -23,6 +23,7 @@ import { chosenWelt } from '../../welt/welt';
 import { blockFields, blockSchema, type Block } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
 import { EDGE_CHOICE_WORDS } from '../../words';
+import { BLOCK_CONSTANTS } from './constants';
 
 const CUTTING = {
   strips: 'the panels',
@@ -62,15 +63,15 @@ interface BaseZip {
 
 /** The zip in the base: on three sides, so far inside the seam line; both its corners rounded. Null where the base leaves no room. */
 function baseZip({ zipInsetMm, zipRadiusMm }: Block, { sewn, assume }: CoverRequest): BaseZip | null {
-  const inset = enteredOr('inside the base', zipInsetMm, 'blockZipInsetMm', assume);
-  const radius = enteredOr('corners', zipRadiusMm, 'blockZipRadiusMm', assume);
+  const inset = enteredOr('inside the base', zipInsetMm, BLOCK_CONSTANTS.blockZipInsetMm, assume);
+  const radius = enteredOr('corners', zipRadiusMm, BLOCK_CONSTANTS.blockZipRadiusMm, assume);
   const inner = grow(sewn, -inset.value);
   if (!inner.ok) return null;
   const front = edgeLength(inner.outline, 'front');
   const three = measuredOn('three sides of the base', perimeter(inner.outline) - front, 'round the base {0} inside its seam, but for the front', [inset]);
   const saved = law('saved at two rounded corners', '(4 − π) × {0}', [radius]);
   const opening = sum('zip opening', three, minus(saved));
-  const tape = sum('zip tape', opening, plus(given('stops', assume('blockStopMm'), 'shop'), 2));
+  const tape = sum('zip tape', opening, plus(given('stops', assume(BLOCK_CONSTANTS.blockStopMm), 'shop'), 2));
   if (opening.value <= 0) return null;
   return {
     line: inner.outline,
@@ -114,7 +115,7 @@ function baseZipStep(base: Piece, { closing: { tape } }: BaseZip, assume: Consta
     foot: 'zip',
     phase: 'sew',
     text: 'Sew the zip of {0} flat to the whole base along the marked line on three sides, both edges; slit the lining along the teeth, the slit ending {1} inside each end of the tape, and sew folded lining across both ends as stops.',
-    figures: [tape, given('from each end', assume('blockStopMm'), 'shop')],
+    figures: [tape, given('from each end', assume(BLOCK_CONSTANTS.blockStopMm), 'shop')],
     cautions: ['Slider on before the stops. Round the corners no tighter than the zip turns.'],
     pieces: [base.id],
     minutes: minutesFor('sew', 2 * tape.value, 4, assume),

@@ -3,6 +3,7 @@ import type { Field } from '../../contract';
 import { edgeFields, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
 import { cordMm, lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
+import { BLOCK_CONSTANTS } from './constants';
 
 export const blockSchema = z.strictObject({
   kind: z.literal('block'),
@@ -20,6 +21,6 @@ export const blockFields: readonly Field<Block>[] = [
   ...edgeFields('Top edge'),
   lengthField<Block>('seamMm', 'Seam allowance', RANGES.seamMm, 'school seam'),
   wideField<Block>(),
-  lengthField<Block>('zipInsetMm', 'Zip inside the base', [10, 300], 'blockZipInsetMm', { group: 'closing' }),
-  lengthField<Block>('zipRadiusMm', 'Zip’s corners', [5, 200], 'blockZipRadiusMm', { group: 'closing' }),
+  lengthField<Block>('zipInsetMm', 'Zip inside the base', [10, 300], BLOCK_CONSTANTS.blockZipInsetMm, { group: 'closing' }),
+  lengthField<Block>('zipRadiusMm', 'Zip’s corners', [5, 200], BLOCK_CONSTANTS.blockZipRadiusMm, { group: 'closing' }),
 ];

@@ -7,17 +7,18 @@ import { given, law, measuredOn, plus, sum, type Figure } from '../../../kernel/
 import { operation, type Operation } from '../../../piece/operation';
 import type { Mark, Piece } from '../../../piece/piece';
 import type { SeamDraft } from '../../../piece/seam';
-import type { AssumptionKey } from '../../../shop/assumptions';
+import type { OwnAssumption } from '../../../shop/assumptions';
 import { minutesFor } from '../../../shop/minutes';
 import type { CoverRequest, Notion } from '../../contract';
 import { allRound, clothPiece, stripEdge } from '../../sewing/cloth-piece';
 import type { Channelled, Mix } from './choices';
+import { CHANNELLED_CONSTANTS } from './constants';
 
-const DENSITY: Record<Mix, { readonly key: AssumptionKey; readonly words: string }> = {
-  feather: { key: 'fillFeather', words: 'Feather' },
-  'feather-down': { key: 'fillFeatherDown', words: 'Feather and down' },
-  down: { key: 'fillDown', words: 'Down' },
-  fibre: { key: 'fillFibre', words: 'Fibre' },
+const DENSITY: Record<Mix, { readonly density: OwnAssumption; readonly words: string }> = {
+  feather: { density: CHANNELLED_CONSTANTS.fillFeather, words: 'Feather' },
+  'feather-down': { density: CHANNELLED_CONSTANTS.fillFeatherDown, words: 'Feather and down' },
+  down: { density: CHANNELLED_CONSTANTS.fillDown, words: 'Down' },
+  fibre: { density: CHANNELLED_CONSTANTS.fillFibre, words: 'Fibre' },
 };
 
 export interface CaseAsk {
@@ -64,10 +65,10 @@ function chordAt(plan: Outline, x: number): readonly [Point, Point] {
 export function featherCase({ choices, request, plan, width, depth, loft, count, prefix }: CaseAsk): Case {
   const { sizes, assume } = request;
   const { seam } = sizes;
-  const wanted = choices.channelMm ?? assume('channelMm');
+  const wanted = choices.channelMm ?? assume(CHANNELLED_CONSTANTS.channelMm);
   const channels = channelsIn(width.value, wanted);
   const many = given('channels', channels, 'counted', 'count');
-  const round = given('for the roundness of a channel', assume('channelRoundMm'), 'shop');
+  const round = given('for the roundness of a channel', assume(CHANNELLED_CONSTANTS.channelRoundMm), 'shop');
   const more = round.value * channels;
   // The panels are wider than the plan by what the channels' roundness takes up.
   const sewn = spread(plan, 'x', more);
@@ -154,7 +155,7 @@ interface Cases {
 /** What goes into each channel, and into all cases of a cushion: volume by the density of the mix, grams. */
 function fillOf(choices: Channelled, { assume }: CoverRequest, { plan, loft, channels, cases }: Cases) {
   const mix = DENSITY[choices.mix ?? 'feather'];
-  const density = assume(mix.key);
+  const density = assume(mix.density);
   const litres = measuredOn('the case', area(plan) * loft.value * 1e-6, 'its plan, {0}, by {1}', [given('', area(plan), 'measured', 'mm²'), loft], 'l');
   // Grams a litre are kilograms a cubic metre.
   const each = law('fill of a channel', '{0} ÷ {1} × {2}', [litres, channels, given('kg/m³', density, 'shop', 'count')], 'g');

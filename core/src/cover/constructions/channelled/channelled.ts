@@ -15,6 +15,7 @@ import { featherCase, channelsIn, type Case } from './case';
 import { channelledFields, channelledSchema, isCovered, type Channelled } from './choices';
 import { channelledSizes } from './sizes';
 import { EDGE_CHOICE_WORDS } from '../../words';
+import { CHANNELLED_CONSTANTS } from './constants';
 
 const CUTTING = {
   rest: 'the panels and the walls of downproof ticking',
@@ -197,8 +198,8 @@ export const channelled: Construction<Channelled> = {
   cutSizes: (choices, { sizes: { sewn, seam, cut }, assume }) => {
     const { channelMm } = choices;
     if (isCovered(choices)) return {};
-    const round = given('for the roundness of a channel', assume('channelRoundMm'), 'shop');
-    const channels = channelsIn(sewn.width.value, channelMm ?? assume('channelMm'));
+    const round = given('for the roundness of a channel', assume(CHANNELLED_CONSTANTS.channelRoundMm), 'shop');
+    const channels = channelsIn(sewn.width.value, channelMm ?? assume(CHANNELLED_CONSTANTS.channelMm));
     return { cut: { width: sum('panel, cut', sewn.width, plus(round, channels), plus(seam, 2)), depth: cut.depth } };
   },
   make: (choices, request) => (choices.as === 'envelope' ? envelope : isCovered(choices) ? coveredCase : bareCase)(choices, request),
@@ -218,7 +219,7 @@ export const channelled: Construction<Channelled> = {
   lines: (choices, { widthMm, assume }) => {
     const line = choices.edge === 'welt' || choices.edge === 'ridge' ? choices.edge : 'seam';
     if (isCovered(choices)) return { top: line, bottom: line, corners: false, softFront: false, zip: 'band' };
-    const channels = channelsIn(widthMm, choices.channelMm ?? assume('channelMm'));
+    const channels = channelsIn(widthMm, choices.channelMm ?? assume(CHANNELLED_CONSTANTS.channelMm));
     return { top: 'seam', bottom: 'soft', corners: false, softFront: false, solid: 'faces', channels };
   },
   traits: (choices) => ({

@@ -3,6 +3,7 @@ import type { Field } from '../../contract';
 import { choiceField, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
 import { cordMm, lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
+import { CHANNELLED_CONSTANTS } from './constants';
 
 /** What a case is filled with. */
 export const MIXES = ['feather', 'feather-down', 'down', 'fibre'] as const;
@@ -32,7 +33,7 @@ export const isCovered = ({ as, cover }: Channelled): boolean => as === 'envelop
 export const channelledFields: readonly Field<Channelled>[] = [
   choice('as', 'Used', { alone: 'by itself', envelope: 'as an envelope round a core' }),
   choice('cover', 'Outer cover', { boxed: 'boxed, over it', none: 'made apart' }, { shown: ({ as }) => as !== 'envelope' }),
-  length('channelMm', 'Channels, wide', [60, 300], 'channelMm'),
+  length('channelMm', 'Channels, wide', [60, 300], CHANNELLED_CONSTANTS.channelMm),
   choice('mix', 'Filled with', { feather: 'feather', 'feather-down': 'feather and down', down: 'down', fibre: 'fibre' }),
   choice('edge', 'Cover’s edge', { plain: 'plain', welt: 'welt', ridge: 'ridge' }, { shown: isCovered }),
   length('cordMm', 'Cord', RANGES.cordMm, 'cordMm', { shown: (choices) => isCovered(choices) && choices.edge === 'welt' }),

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import type { Field } from '../../contract';
 import { wideField, wideShape } from '../../plate/wide';
 import { lengthWithin, seamMm } from '../../sewing/lengths';
+import { DRUM_CONSTANTS } from './constants';
 
 export const drumSchema = z.strictObject({
   kind: z.literal('drum'),
@@ -13,7 +14,7 @@ export const drumSchema = z.strictObject({
 export type Drum = z.infer<typeof drumSchema>;
 
 export const drumFields: readonly Field<Drum>[] = [
-  { key: 'boardMm', label: 'Board, thick', kind: 'length', minMm: 3, maxMm: 100, usual: 'boardMm' },
+  { key: 'boardMm', label: 'Board, thick', kind: 'length', minMm: 3, maxMm: 100, usual: DRUM_CONSTANTS.boardMm },
   { key: 'seamMm', label: 'Seam allowance', kind: 'length', minMm: 3, maxMm: 50, usual: 'drumSeamMm' },
   wideField<Drum>(),
 ];

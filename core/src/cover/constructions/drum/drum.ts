@@ -21,6 +21,7 @@ import { offsetOrNull, quarterMarks, quarterPlaces, ringRun } from '../../band/r
 import { drumFields, drumSchema, type Drum } from './choices';
 import { drumSizes } from './sizes';
 import { enteredOr } from '../../sewing/entered-or';
+import { DRUM_CONSTANTS } from './constants';
 
 const CUTTING = { strips: 'the band', rest: 'the plate and the flange', notch: 'Notch the quarters of the plate and of the band.' };
 
@@ -42,7 +43,7 @@ interface DrumPieces {
 function piecesOf(request: CoverRequest, board: Figure): DrumPieces {
   const { sizes, sewn, assume, round } = request;
   const { seam } = sizes;
-  const turnMm = assume('boardTurnMm');
+  const turnMm = assume(DRUM_CONSTANTS.boardTurnMm);
   const plate = clothPiece('main', {
     id: 'plate',
     role: 'plate',
@@ -75,9 +76,9 @@ function piecesOf(request: CoverRequest, board: Figure): DrumPieces {
 
 /** A ring that goes under the board: its outer seam line is the band's lower edge. Null where the board is too small for it. */
 function flangeOf({ sewn, sizes, assume }: CoverRequest): Piece | null {
-  const turn = given('outside the seam', assume('boardTurnMm'), 'shop');
+  const turn = given('outside the seam', assume(DRUM_CONSTANTS.boardTurnMm), 'shop');
   const cut = offsetOrNull(sewn, turn.value);
-  const hole = offsetOrNull(sewn, -assume('flangeWideMm'));
+  const hole = offsetOrNull(sewn, -assume(DRUM_CONSTANTS.flangeWideMm));
   if (!cut || !hole) return null;
   const box = outlineBounds(cut);
   const side = (figure: Figure, mm: number): Figure => lawOrMeasured('flange', mm, '{0} + 2 × {1}', [figure, turn]);
@@ -97,10 +98,10 @@ function flangeOf({ sewn, sizes, assume }: CoverRequest): Piece | null {
 
 /** A strip of thin foam that hides the board's edge under the cloth. */
 function edgeStrip({ sizes, core, assume }: CoverRequest, board: Figure): Piece {
-  const overMm = assume('boardOverhangMm');
+  const overMm = assume(DRUM_CONSTANTS.boardOverhangMm);
   const boardLine = offsetOrNull(core, -overMm) ?? core;
   const round = measuredOn('round the board', perimeter(boardLine), 'along the edge of {0} by {1}', [sizes.seat.width, sizes.seat.depth]);
-  const width = sum('edge strip', round, plus(given('over', assume('edgeStripOverMm'), 'shop')));
+  const width = sum('edge strip', round, plus(given('over', assume(DRUM_CONSTANTS.edgeStripOverMm), 'shop')));
   return {
     ...PLAIN_PIECE,
     id: 'edge-strip',
@@ -124,7 +125,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       id: 'prepare/glue-to-board',
       phase: 'prepare',
       text: 'Mask the foam’s sides and the board’s edge, spray the board and the foam’s underside, and let the glue go tacky. Lay the foam on so that it stands over the board by {0} all round, press it down from the middle outwards, and take the masking off.',
-      figures: [given('over the board', assume('boardOverhangMm'), 'shop')],
+      figures: [given('over the board', assume(DRUM_CONSTANTS.boardOverhangMm), 'shop')],
       cautions: ['Spray adhesive: open the window, nothing burning near; what is masked stays clean, and cloth laid by is covered.'],
       minutes: minutesFor('prepare', perimeter(request.core), 0, assume),
       waitMinutes: assume('tackyMinutes'),
@@ -148,10 +149,14 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       foot: 'edge',
       phase: 'sew',
       text: 'Sew the band to the plate from quarter to quarter, leaving {0} unsewn on each side of its join. Walk both ends round to the mark, overlap them {1}, cut square, join, and sew on {2} over the first stitches.',
-      figures: [given('left open', assume('sewnEndMm'), 'shop'), request.sizes.seam, given('over the first stitches', assume('sewPastMm'), 'shop')],
+      figures: [
+        given('left open', assume('sewnEndMm'), 'shop'),
+        request.sizes.seam,
+        given('over the first stitches', assume(DRUM_CONSTANTS.sewPastMm), 'shop'),
+      ],
       pieces: [plate.id, band.id],
       seams: ['band-join', 'band-to-plate'],
-      stages: walkedBandStages({ openMm: assume('sewnEndMm'), seamMm: request.sizes.seam.value, pastMm: assume('sewPastMm') }),
+      stages: walkedBandStages({ openMm: assume('sewnEndMm'), seamMm: request.sizes.seam.value, pastMm: assume(DRUM_CONSTANTS.sewPastMm) }),
       minutes: sew(['band-to-plate']) + sew(['band-join']),
       needs: 'machine',
     }),
@@ -182,7 +187,7 @@ function drumOperations(request: CoverRequest, pieces: DrumPieces, seams: readon
       tools: ['staple gun'],
       pieces: flange ? [flange.id] : [band.id],
       seams: ['flange-to-board'],
-      stages: turnedUnder(assume('flangeWideMm') / 2, assume('flangeWideMm') / 2),
+      stages: turnedUnder(assume(DRUM_CONSTANTS.flangeWideMm) / 2, assume(DRUM_CONSTANTS.flangeWideMm) / 2),
       minutes: minutesFor('staple', sewnMm(seams.filter(({ id }) => id === 'flange-to-board')), 0, assume),
       needs: 'bench',
       after: ['fill/dress'],
@@ -208,7 +213,7 @@ export const drum: Construction<Drum> = {
   sizes: drumSizes,
   make({ boardMm }, request) {
     const { assume, core } = request;
-    const board = enteredOr('board', boardMm, 'boardMm', assume);
+    const board = enteredOr('board', boardMm, DRUM_CONSTANTS.boardMm, assume);
     const made = piecesOf(request, board);
     const { plate, band, flange, strip } = made;
     const pieces = [plate, band, ...(flange ? [flange] : []), strip];
@@ -224,8 +229,8 @@ export const drum: Construction<Drum> = {
           ]
         : []),
     ]);
-    const boardLine = offsetOrNull(core, -assume('boardOverhangMm')) ?? core;
-    const plan = staplePlan(boardLine, assume('flangeWideMm') / 2, assume);
+    const boardLine = offsetOrNull(core, -assume(DRUM_CONSTANTS.boardOverhangMm)) ?? core;
+    const plan = staplePlan(boardLine, assume(DRUM_CONSTANTS.flangeWideMm) / 2, assume);
     // The flange is cut to the line: there is nothing to lay in pleats.
     const staples = plan && { ...plan, pleats: [] };
     const closings: Closing[] = staples ? [stapleClosing(staples)] : [];
@@ -235,18 +240,21 @@ export const drum: Construction<Drum> = {
       closings,
       notions: [
         ...notionsFor(closings, []),
-        { ware: 'thin-foam', name: `Thin foam, ${Math.round(assume('boardOverhangMm'))} mm, as strip`, sold: 'run', amount: strip.width },
+        { ware: 'thin-foam', name: `Thin foam, ${Math.round(assume(DRUM_CONSTANTS.boardOverhangMm))} mm, as strip`, sold: 'run', amount: strip.width },
       ],
       operations: drumOperations(request, made, seams, pieces),
       staples,
       eased: null,
       skin: { upper: flatFace(plate.id), lower: null, band: [ringRun(band, perimeter(request.sewn))], cords: [] },
-      problems: [...(flange ? [] : [issue('error', 'board-too-small-for-flange', 'template', { flangeMm: assume('flangeWideMm') })]), ...seamProblems(seams)],
+      problems: [
+        ...(flange ? [] : [issue('error', 'board-too-small-for-flange', 'template', { flangeMm: assume(DRUM_CONSTANTS.flangeWideMm) })]),
+        ...seamProblems(seams),
+      ],
     };
   },
   profile: ({ boardMm }, { sewn }, assume) => ({
     kind: 'band',
-    heightMm: sewn.height.value - (boardMm ?? assume('boardMm')),
+    heightMm: sewn.height.value - (boardMm ?? assume(DRUM_CONSTANTS.boardMm)),
     crownedFaces: 1,
     domes: false,
     onBoard: true,

@@ -3,6 +3,7 @@ import type { Plane, Sizes } from '../../../piece/sizes';
 import type { SizeAsk } from '../../contract';
 import type { Drum } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
+import { DRUM_CONSTANTS } from './constants';
 
 interface Line {
   readonly board: Figure;
@@ -26,15 +27,15 @@ function lineOf(ask: SizeAsk, mm: number, over: Figure, seam: Figure): Line {
 /** Sizes of a drum: what is given is the board, and the foam's own thickness. */
 export function drumSizes({ boardMm, seamMm }: Drum, ask: SizeAsk): Sizes {
   const { assume } = ask;
-  const over = given('over the board', assume('boardOverhangMm'), 'shop');
+  const over = given('over the board', assume(DRUM_CONSTANTS.boardOverhangMm), 'shop');
   const seam = enteredOr('seam', seamMm, 'drumSeamMm', assume);
   const across = lineOf(ask, ask.acrossMm, over, seam);
   const deep = lineOf(ask, ask.deepMm, over, seam);
-  const board = enteredOr('board', boardMm, 'boardMm', assume);
+  const board = enteredOr('board', boardMm, DRUM_CONSTANTS.boardMm, assume);
   const foam = ask.given === 'sewn' ? sum('foam', given('old cover, high', ask.heightMm, 'entered'), minus(board)) : given('foam', ask.heightMm, 'entered');
   // The band covers the foam uncompressed and the board's edge: nothing is taken off.
   const sewnHeight = sum('sewn height', foam, plus(board));
-  const turn = given('under the board', assume('boardTurnMm'), 'shop');
+  const turn = given('under the board', assume(DRUM_CONSTANTS.boardTurnMm), 'shop');
   const plane = (key: 'board' | 'core' | 'sewn' | 'cut', name: string): Plane => ({ width: renamed(name, across[key]), depth: renamed(name, deep[key]) });
   return {
     seat: plane('board', 'seat'),

@@ -14,6 +14,7 @@ import { knifeEdgeOperations } from './operations';
 import { besideOpening, envelopeBack, openingAt, plateLines, wholePlate, type Opening } from './plates';
 import { knifeEdgeSizes } from './sizes';
 import { EDGE_CHOICE_WORDS, HAND_CHOICE_WORDS, ZIP_CHOICE_WORDS } from '../../words';
+import { KNIFE_EDGE_CONSTANTS } from './constants';
 
 function weltFor(choices: KnifeEdge, request: CoverRequest, plate: Piece): Piece | null {
   if (choices.edge !== 'welt' || !plate.sewn) return null;
@@ -84,7 +85,7 @@ export const knifeEdge: Construction<KnifeEdge> = {
     const open = opening?.figure ?? given('no opening', 0, 'counted');
     const closings: Closing[] =
       closing === 'envelope'
-        ? [{ kind: 'envelope', overlap: given('overlap', assume('envelopeOverlapMm'), 'shop') }]
+        ? [{ kind: 'envelope', overlap: given('overlap', assume(KNIFE_EDGE_CONSTANTS.envelopeOverlapMm), 'shop') }]
         : closing === 'zip'
           ? [zipClosing(open, 'in the back seam', request)]
           : [{ kind: 'hand', opening: open }];

@@ -10,6 +10,7 @@ import type { CoverRequest } from '../../contract';
 import { allRound, clothPiece } from '../../sewing/cloth-piece';
 import { offsetOrNull } from '../../band/ring';
 import { openingOnSide } from '../../sewing/own-zip';
+import { KNIFE_EDGE_CONSTANTS } from './constants';
 
 /** The two halves of an envelope back, by id. */
 export const BACK_HALVES = ['plate-back-lower', 'plate-back-upper'] as const;
@@ -69,7 +70,7 @@ export function envelopeBack(
   { cut, sewn }: ReturnType<typeof plateLines>,
 ): { readonly lower: Piece; readonly upper: Piece; readonly edge: readonly Stretch[] } | null {
   const { sizes, assume } = request;
-  const lap = given('overlap', assume('envelopeOverlapMm') / 2, 'shop');
+  const lap = given('overlap', assume(KNIFE_EDGE_CONSTANTS.envelopeOverlapMm) / 2, 'shop');
   const hem = given('hem', sizes.seam.value, 'shop');
   const { minY, maxY } = outlineBounds(cut);
   const middle = (minY + maxY) / 2;

@@ -3,6 +3,7 @@ import type { Field } from '../../contract';
 import { choiceField, lengthField } from '../../sewing/fields';
 import { wideField, wideShape } from '../../plate/wide';
 import { lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
+import { PULL_OVER_CONSTANTS } from './constants';
 
 export const pullOverSchema = z.strictObject({
   kind: z.literal('pull-over'),
@@ -18,7 +19,7 @@ export const pullOverSchema = z.strictObject({
 export type PullOver = z.infer<typeof pullOverSchema>;
 
 export const pullOverFields: readonly Field<PullOver>[] = [
-  lengthField<PullOver>('frameEdgeMm', 'Frame’s edge, high', [5, 300], 'frameEdgeMm'),
+  lengthField<PullOver>('frameEdgeMm', 'Frame’s edge, high', [5, 300], PULL_OVER_CONSTANTS.frameEdgeMm),
   lengthField<PullOver>('frontRadiusMm', 'Front, rounded by', [5, 200], 'frontRadiusMm'),
   choiceField<PullOver>('crownStrip', 'Crowned by', { strip: 'a strip of wadding in the middle', none: 'nothing: flat' }),
   lengthField<PullOver>('seamMm', 'Seam allowance', RANGES.seamMm, 'drumSeamMm'),

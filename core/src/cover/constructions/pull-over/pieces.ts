@@ -16,6 +16,7 @@ import { plateJoins } from '../../plate/wide';
 import { dropOf, frameEdge, underneath } from './sizes';
 import type { PullOver } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
+import { PULL_OVER_CONSTANTS } from './constants';
 
 /** A quarter turn saves this much of its radius on a square corner: 2 − π/2. */
 const QUARTER_SAVED = 2 - Math.PI / 2;
@@ -137,7 +138,7 @@ function bandPart({ sizes }: CoverRequest, { id, label, part, run, radiusMm, rou
 
 /** The cover underneath that hides the staples: cut to the frame, turned in all round. */
 function dustCoverOf({ sizes, sewn, assume }: CoverRequest): Piece | null {
-  const turn = given('turned in', assume('dustTurnMm'), 'shop');
+  const turn = given('turned in', assume(PULL_OVER_CONSTANTS.dustTurnMm), 'shop');
   const inner = grow(sewn, -turn.value);
   if (!inner.ok) return null;
   return clothPiece('lining', {
@@ -157,14 +158,14 @@ function dustCoverOf({ sizes, sewn, assume }: CoverRequest): Piece | null {
 /** The strip of wadding that lies down the middle of the core from front to back and gives it its crown; null where it is to lie flat. */
 function crownStripOf({ crownStrip }: PullOver, { sizes: { core }, assume }: CoverRequest): Piece | null {
   if (crownStrip === 'none') return null;
-  const width = law('crown strip', '{0} × {1}', [core.width, given('of its width', assume('crownStripShare'), 'shop', 'count')]);
+  const width = law('crown strip', '{0} × {1}', [core.width, given('of its width', assume(PULL_OVER_CONSTANTS.crownStripShare), 'shop', 'count')]);
   return {
     ...PLAIN_PIECE,
     id: 'crown-strip',
     role: 'crown-pad',
     label: 'crown strip',
     remark: 'down the middle, under the wrap',
-    material: { kind: 'wadding', loftMm: assume('crownStripLoftMm') },
+    material: { kind: 'wadding', loftMm: assume(PULL_OVER_CONSTANTS.crownStripLoftMm) },
     width,
     height: core.depth,
     outline: rectangleOutline(width.value, core.depth.value),

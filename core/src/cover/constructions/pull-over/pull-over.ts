@@ -19,6 +19,7 @@ import { pleatStages, turnedUnder } from '../../sewing/staple-stages';
 import { pullOverFields, pullOverSchema, type PullOver } from './choices';
 import { pullOverPieces, seamDown, type PullOverPieces } from './pieces';
 import { dropOf, frameEdge, pullOverSizes, underneath } from './sizes';
+import { PULL_OVER_CONSTANTS } from './constants';
 
 const CUTTING = {
   strips: 'the side band',
@@ -66,7 +67,7 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
   const run = (id: string): number => seams.filter((one) => one.id.startsWith(id)).reduce((mm, one) => mm + one.edges[0].lengthMm, 0);
   const band = made.band.map(({ id }) => id);
   const joins = seams.filter(({ id }) => id.startsWith('band-join')).map(({ id }) => id);
-  const { line } = underneath(assume);
+  const { line, hold } = underneath(assume);
   const pleats = pleatWords(staples);
   const most = Math.max(0, ...staples.pleats.map(({ count }) => count));
   return [
@@ -110,14 +111,14 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
         line,
         given('apart', assume('stapleEveryMm'), 'shop'),
         given('from a corner', assume('stapleClearMm'), 'shop'),
-        given('from the staples', assume('stapleTrimMm'), 'shop'),
+        given('from the staples', assume(PULL_OVER_CONSTANTS.stapleTrimMm), 'shop'),
       ],
       cautions: [
         `Temporary staples until ${showsHoles(request.cloth('main')) ? 'the ridge runs' : 'the nap and the ridge run'} straight${showsHoles(request.cloth('main')) ? ', in what is trimmed off: every hole stays' : ''}.`,
       ],
       pieces: [made.plate.id, ...band],
       tools: ['staple gun'],
-      stages: [...turnedUnder(line.value, assume('stapleHoldMm')), ...(most ? pleatStages(line.value, assume('stapleHoldMm'), most) : [])],
+      stages: [...turnedUnder(line.value, hold.value), ...(most ? pleatStages(line.value, hold.value, most) : [])],
       minutes: minutesFor('staple', perimeter(staples.line), 0, assume),
       needs: 'bench',
       after: ['fill/dress'],
@@ -128,7 +129,7 @@ function operationsOf(choices: PullOver, request: CoverRequest, { made, all, sea
             id: 'fix/dust-cover',
             phase: 'fix',
             text: 'Turn the dust cover in {0} all round and staple it over the trimmed edges.',
-            figures: [given('turned in', assume('dustTurnMm'), 'shop')],
+            figures: [given('turned in', assume(PULL_OVER_CONSTANTS.dustTurnMm), 'shop')],
             tools: ['staple gun'],
             pieces: [made.dustCover.id],
             minutes: minutesFor('staple', perimeter(made.dustCover.sewn ?? staples.line), 0, assume),
@@ -205,7 +206,7 @@ export const pullOver: Construction<PullOver> = {
     crownedFaces: 1,
     domes: false,
     onBoard: true,
-    middleLoftMm: choices.crownStrip === 'none' ? 0 : assume('crownStripLoftMm'),
+    middleLoftMm: choices.crownStrip === 'none' ? 0 : assume(PULL_OVER_CONSTANTS.crownStripLoftMm),
     welt: null,
     modelled: true,
   }),

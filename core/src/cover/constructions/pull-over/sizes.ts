@@ -4,14 +4,16 @@ import type { Constants } from '../../../shop/assumptions';
 import type { SizeAsk } from '../../contract';
 import type { PullOver } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
+import { PULL_OVER_CONSTANTS } from './constants';
 
 /** Height of the frame's edge. */
-export const frameEdge = ({ frameEdgeMm }: PullOver, assume: Constants): Figure => enteredOr('frame edge', frameEdgeMm, 'frameEdgeMm', assume);
+export const frameEdge = ({ frameEdgeMm }: PullOver, assume: Constants): Figure =>
+  enteredOr('frame edge', frameEdgeMm, PULL_OVER_CONSTANTS.frameEdgeMm, assume);
 
 /** From the edge of the frame to the staples underneath, and what is left over them to hold. */
 export const underneath = (assume: Constants): { readonly line: Figure; readonly hold: Figure } => ({
-  line: given('to the staples', assume('stapleLineMm'), 'shop'),
-  hold: given('to hold', assume('stapleHoldMm'), 'shop'),
+  line: given('to the staples', assume(PULL_OVER_CONSTANTS.stapleLineMm), 'shop'),
+  hold: given('to hold', assume(PULL_OVER_CONSTANTS.stapleHoldMm), 'shop'),
 });
 
 /** What hangs down at the front and round the sides, from the core's upper edge: core, frame, to the staples and to hold. */

@@ -4,6 +4,7 @@ import { choiceField, lengthField } from '../../sewing/fields';
 import { TUFT_GRIDS } from '../../sewing/stitched-edge';
 import { wideField, wideShape } from '../../plate/wide';
 import { lengthWithin, RANGES, seamMm } from '../../sewing/lengths';
+import { ROLLED_EDGE_CONSTANTS } from './constants';
 
 export const rolledEdgeSchema = z.strictObject({
   kind: z.literal('rolled-edge'),
@@ -30,9 +31,9 @@ const tufted = { shown: ({ tufts }: RolledEdge) => tufts !== 'none' };
 
 export const rolledEdgeFields: readonly Field<RolledEdge>[] = [
   choice('tufts', 'Tufts', { square: 'in rows', diamond: 'in a diamond', none: 'none' }),
-  length('tuftMm', 'From tuft to tuft', [80, 600], 'tuftEveryMm', tufted),
+  length('tuftMm', 'From tuft to tuft', [80, 600], ROLLED_EDGE_CONSTANTS.tuftEveryMm, tufted),
   choice('tuftWith', 'Tufted with', { cross: 'a crossed stitch', button: 'buttons' }, tufted),
-  length('rollPitchMm', 'Roll, stitch to stitch', [15, 150], 'rollPitchMm'),
+  length('rollPitchMm', 'Roll, stitch to stitch', [15, 150], ROLLED_EDGE_CONSTANTS.rollPitchMm),
   length('rollInsetMm', 'Stitches in from the seam', [5, 50], 'by the thickness'),
   choice('knotted', 'Stitches knotted', { each: 'each by itself', third: 'every third drawn up', fourth: 'every fourth drawn up' }),
   choice('boxing', 'Boxing', { strip: 'strip, wrapped', panels: 'panels' }),

@@ -13,6 +13,7 @@ import { rollHeight, rollPlan, rollSides, stitchMarks, THINNEST_ROLL, tuftsOn, t
 import { rolledEdgeFields, rolledEdgeSchema, type RolledEdge } from './choices';
 import { enteredOr } from '../../sewing/entered-or';
 import { HAND_CHOICE_WORDS, ZIP_CHOICE_WORDS } from '../../words';
+import { ROLLED_EDGE_CONSTANTS } from './constants';
 
 const refused = (why: string): Issue[] => [
   issue('error', 'construction-not-for-outline', 'construction', { construction: 'rolled edge', why, instead: 'Take a boxed cover.' }),
@@ -29,7 +30,7 @@ const boxOf = ({ boxing, closing, seamMm, strips, wide }: RolledEdge): Box => ({
 
 /** What a boxing is cut higher by, where an easier roll is wanted. */
 const easier = ({ height }: RolledEdge, { assume }: Pick<CoverRequest, 'assume'>): Figure | null =>
-  height === 'easier' ? given('for an easier roll', assume('easierRollMm'), 'shop') : null;
+  height === 'easier' ? given('for an easier roll', assume(ROLLED_EDGE_CONSTANTS.easierRollMm), 'shop') : null;
 
 interface Stitching {
   readonly tufts: Tufts;
@@ -42,21 +43,21 @@ interface Stitching {
 }
 
 function stitchingOf({ rollPitchMm, rollInsetMm, tufts, tuftMm }: RolledEdge, { sewn, sizes, assume }: CoverRequest): Stitching {
-  const pitch = enteredOr('stitch to stitch', rollPitchMm, 'rollPitchMm', assume);
+  const pitch = enteredOr('stitch to stitch', rollPitchMm, ROLLED_EDGE_CONSTANTS.rollPitchMm, assume);
   const high = measuredOn('roll, high', rollHeight(sizes.sewn.height.value), 'by the thickness of {0}', [sizes.sewn.height]);
   // A thicker cushion has more in its roll: its stitches lie further in and take more.
   const grown = (name: string, of: Figure): Figure => law(name, '{0} × {1} ÷ {2}', [of, high, given('the thinnest roll', THINNEST_ROLL, 'shop')]);
   const inset =
     rollInsetMm === undefined
-      ? grown('in from the seam', given('in from the seam, thin', assume('rollInsetMm'), 'shop'))
+      ? grown('in from the seam', given('in from the seam, thin', assume(ROLLED_EDGE_CONSTANTS.rollInsetMm), 'shop'))
       : given('in from the seam', rollInsetMm, 'entered');
   return {
-    tufts: tuftsOn(sewn, tufts ?? 'square', tuftMm ?? assume('tuftEveryMm'), assume('tuftClearMm')),
+    tufts: tuftsOn(sewn, tufts ?? 'square', tuftMm ?? assume(ROLLED_EDGE_CONSTANTS.tuftEveryMm), assume(ROLLED_EDGE_CONSTANTS.tuftClearMm)),
     sides: rollSides(sewn, pitch.value),
     pitch,
     high,
     inset,
-    bite: grown('stitch', given('stitch, thin', assume('rollStitchMm'), 'shop')),
+    bite: grown('stitch', given('stitch, thin', assume(ROLLED_EDGE_CONSTANTS.rollStitchMm), 'shop')),
   };
 }
 
@@ -119,7 +120,7 @@ function stitchingOperations(choices: RolledEdge, request: CoverRequest, stitchi
 /** Twine for the tufts and the roll, and the buttons. */
 function stitchingNotions(choices: RolledEdge, { sizes, round, assume }: CoverRequest, { tufts }: Stitching): Notion[] {
   const count = given('tufts', tufts.at.length, 'counted', 'count');
-  const over = given('to knot', assume('tuftTwineMm'), 'shop');
+  const over = given('to knot', assume(ROLLED_EDGE_CONSTANTS.tuftTwineMm), 'shop');
   const each = law('twine of a tuft', '2 × {0} + {1}', [sizes.sewn.height, over]);
   const onFilled = true;
   const twine = (name: string, amount: Figure): Notion => ({ ware: 'twine', name, sold: 'run', amount, onFilled });
@@ -128,7 +129,7 @@ function stitchingNotions(choices: RolledEdge, { sizes, round, assume }: CoverRe
     ...(tufts.at.length && choices.tuftWith === 'button'
       ? [{ ware: 'buttons', name: 'Tufting buttons', sold: 'count', amount: law('buttons', '2 × {0}', [count], 'count'), onFilled } as const]
       : []),
-    twine('Twine for the roll', law('twine', '{0} × 2 × {1}', [given('to one of roll', assume('rollTwineRatio'), 'shop', 'count'), round])),
+    twine('Twine for the roll', law('twine', '{0} × 2 × {1}', [given('to one of roll', assume(ROLLED_EDGE_CONSTANTS.rollTwineRatio), 'shop', 'count'), round])),
   ];
 }
 

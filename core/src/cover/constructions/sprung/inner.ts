@@ -7,6 +7,7 @@ import { seamsOn, type Seam } from '../../../piece/seam';
 import type { Plane } from '../../../piece/sizes';
 import { makeBox } from '../../box/make';
 import type { Cover, CoverRequest } from '../../contract';
+import { SPRUNG_CONSTANTS } from './constants';
 
 const ROLES: Partial<Record<PieceRole, PieceRole>> = { plate: 'inner-plate', boxing: 'inner-band', panel: 'inner-band' };
 const inner = (id: string): string => `inner-${id}`;
@@ -15,7 +16,7 @@ const innerStep = (id: string): string => id.replace('/', '/inner-');
 
 /** The inner case is larger than the cover by this on each side: the cover then stands tight. */
 function larger({ sizes: { sewn, seam }, assume }: CoverRequest): { readonly sewn: Plane; readonly cut: Plane } {
-  const more = given('larger than the cover', assume('innerLargerMm'), 'shop');
+  const more = given('larger than the cover', assume(SPRUNG_CONSTANTS.innerLargerMm), 'shop');
   const wide = (figure: Figure): Figure => sum('inner case, sewn', figure, plus(more, 2));
   const cut = (figure: Figure): Figure => sum('inner case, cut', wide(figure), plus(seam, 2));
   return { sewn: { width: wide(sewn.width), depth: wide(sewn.depth) }, cut: { width: cut(sewn.width), depth: cut(sewn.depth) } };
@@ -24,7 +25,7 @@ function larger({ sizes: { sewn, seam }, assume }: CoverRequest): { readonly sew
 /** What the inner case is asked for: the cover's request, larger in plan, of lining, with neither marks nor crown. Null where its outline cannot be grown. */
 function requestOf(request: CoverRequest): CoverRequest | null {
   const { sizes, assume } = request;
-  const sewn = grow(request.sewn, assume('innerLargerMm'));
+  const sewn = grow(request.sewn, assume(SPRUNG_CONSTANTS.innerLargerMm));
   const cut = sewn.ok ? grow(sewn.outline, sizes.seam.value) : sewn;
   if (!sewn.ok || !cut.ok) return null;
   const plane = larger(request);

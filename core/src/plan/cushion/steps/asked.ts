@@ -2,7 +2,7 @@ import { standsOutdoors } from '../../../filling/choose';
 import { densityFloor } from '../../../filling/density-floor';
 import type { Asked } from '../../../filling/old-core';
 import { isFoam } from '../../../material/material';
-import type { AssumptionKey } from '../../../shop/assumptions';
+import type { Constants } from '../../../shop/assumptions';
 import type { Shop } from '../../../shop/shop';
 import type { UnitSystem } from '../../../units/length';
 import type { Cushion } from '../../../job/document';
@@ -17,7 +17,7 @@ export function loadedAs(part: NonNullable<Cushion['seat']>['part']): 'seat' | '
 }
 
 /** The least density for a seat's use; a seat whose use was not said counts as in regular use. */
-function floorOf({ seat }: Cushion, assume: (key: AssumptionKey) => number): number {
+function floorOf({ seat }: Cushion, assume: Constants): number {
   return densityFloor({ part: loadedAs(seat?.part), use: seat?.use ?? 'regular' }, assume);
 }
 
@@ -35,7 +35,7 @@ export function dries({ core, seat }: Cushion, shop: Shop): boolean {
 
 /** What the seat asks of its core: the density for its use, the hardness of the firmest new layer, and whether rules ask for certified foam. */
 export function askedOf(cushion: Cushion, shop: Shop, units: UnitSystem): Asked {
-  const assume = (key: AssumptionKey): number => shop.assume(key, units);
+  const assume: Constants = (constant) => shop.assume(constant, units);
   const hardness = cushion.core.layers.flatMap(({ grade }) => {
     const stock = shop.stock(grade);
     return stock && isFoam(stock) ? [stock.hardness25N] : [];
