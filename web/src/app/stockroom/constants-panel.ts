@@ -24,11 +24,11 @@ interface Group {
 
 /** What the constants of `OWN_CONSTANTS` belong to, in words. */
 function groupName(of: string): string {
-  return CONSTRUCTIONS.find(({ kind }) => kind === of)?.name ?? 'ties, handles, buttons, drains and grips';
+  return CONSTRUCTIONS.find(({ kind }) => kind === of)?.name ?? 'Ties, handles, buttons, drains and grips';
 }
 
 const GROUPS: readonly Group[] = [
-  { name: 'any cushion', constants: Object.values(ownAssumptions(ASSUMPTIONS)) },
+  { name: 'Any cushion', constants: Object.values(ownAssumptions(ASSUMPTIONS)) },
   ...Object.entries(OWN_CONSTANTS).map(([of, constants]) => ({ name: groupName(of), constants: Object.values<OwnAssumption>(constants) })),
 ];
 
@@ -53,7 +53,7 @@ const GROUPS: readonly Group[] = [
       @for (group of groups(); track group.name) {
         <tbody>
           <tr>
-            <th scope="rowgroup" colspan="4" class="pt-5!">{{ group.name }}</th>
+            <th scope="rowgroup" colspan="4" class="pt-5! text-ink! font-semibold! text-base!">{{ group.name }}</th>
           </tr>
           @for (row of group.rows; track row.key) {
             <tr>
