@@ -53,7 +53,7 @@ const GROUPS: readonly Group[] = [
       @for (group of groups(); track group.name) {
         <tbody>
           <tr>
-            <th scope="rowgroup" colspan="4" class="pt-5! text-ink! font-semibold! text-base!">{{ group.name }}</th>
+            <th scope="rowgroup" colspan="4" class="pt-5! text-ink! font-semibold!">{{ group.name }}</th>
           </tr>
           @for (row of group.rows; track row.key) {
             <tr>
