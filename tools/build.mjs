@@ -8,6 +8,7 @@ import { ensurePackages, must, root, stamped } from './lib.mjs';
 ensurePackages();
 const { build } = await import('esbuild');
 const { mergeChunks } = await import('./merge-chunks.mjs');
+const { bundleServer } = await import('./server-bundle.mjs');
 /** Scripts and styles compressed beside themselves once, as tightly as it goes, instead of loosely at every request. Brotli is taken by browsers that reach the server by `localhost` or over TLS. */
 function compressed(folder) {
   for (const name of fs.readdirSync(folder).filter((one) => /\.(js|css)$/.test(one))) {
@@ -62,20 +63,5 @@ await stamped(async () => {
   });
   compressed(browser);
 
-  fs.rmSync(path.join(root, 'dist/server'), { recursive: true, force: true });
-  const workspaces = ['core', 'paper', 'server'].map((name) => JSON.parse(fs.readFileSync(path.join(root, name, 'package.json'), 'utf8')));
-  const external = [...new Set(workspaces.flatMap((one) => Object.keys(one.dependencies ?? {})))].filter((name) => !name.startsWith('@yardland/'));
-  await build({
-    absWorkingDir: root,
-    entryPoints: { main: 'server/src/main.ts', tasks: 'server/src/workers/tasks.ts', 'reading-tasks': 'server/src/jobs/reading-tasks.ts' },
-    outdir: 'dist/server',
-    bundle: true,
-    platform: 'node',
-    target: 'node20',
-    format: 'esm',
-    splitting: true,
-    sourcemap: true,
-    external: external.flatMap((name) => [name, `${name}/*`]),
-    logLevel: 'warning',
-  });
+  await bundleServer('dist/server');
 });

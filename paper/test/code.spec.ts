@@ -1,12 +1,11 @@
-import { openShop, plan, readJobText, shopSchema } from '@yardland/core';
-import fs from 'node:fs';
-import { fileURLToPath } from 'node:url';
+import { plan } from '@yardland/core';
 import decodeQR from 'qr/decode.js';
 import { getDocumentProxy } from 'unpdf';
 import { codeAddress, drawCode } from '../src/code';
 import { labelsPdf } from '../src/labels';
 import { makePaper } from '../src';
 import { Sheet } from '../src/sheet';
+import { demoJob, shop } from './demo-plan';
 
 interface Rect {
   readonly x: number;
@@ -73,10 +72,7 @@ describe('codes on paper', () => {
   });
 
   it('stand on every label and on the first page of ticket and cutting list, and on none where no other device reaches the shop', async () => {
-    const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
-    const read = readJobText(demo('jobs/prompt-side-boxes.json'));
-    if (!read.ok) throw new Error('no job');
-    const planned = plan(read.value, openShop(shopSchema.parse(JSON.parse(demo('shop.json')))));
+    const planned = plan(demoJob('prompt-side-boxes'), shop);
     const dots = async (file: Uint8Array): Promise<number> => (await rectsIn(file)).filter(({ width, height }) => width < 30 && height < 3).length;
     const [bare, coded] = [await labelsPdf(planned, 1, 'roll'), await labelsPdf(planned, 1, 'roll', LINK)];
     expect((await dots(coded)) - (await dots(bare))).toBeGreaterThan(150);

@@ -1,18 +1,13 @@
-import fs from 'node:fs';
-import { fileURLToPath } from 'node:url';
-import { formatMoney, openShop, orderSheet, planSolved, readJobText, shopSchema, wasteOf } from '@yardland/core';
+import { formatMoney, orderSheet, wasteOf } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { makePaper } from '../src';
 import { PAPERS } from '../src/papers';
 import { localDay } from '../src/local-time';
-
-const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
+import { demoPlan } from './demo-plan';
 
 describe('the order sheet', () => {
   it('has every sheet, every core and every roll of a job on it, with the numbers a supplier asks for', async () => {
-    const read = readJobText(demo('jobs/gallery-and-boxes.json'));
-    if (!read.ok) throw new Error('no job');
-    const plan = planSolved(read.value, openShop(shopSchema.parse(JSON.parse(demo('shop.json')))));
+    const plan = await demoPlan('gallery-and-boxes');
     const ask = { index: null, query: {}, stamp: { revision: 1, printedAt: new Date('2027-02-01T10:00:00Z') } };
     const made = await makePaper('order-sheet', plan, ask);
     if (made.kind !== 'file') throw new Error(made.kind);

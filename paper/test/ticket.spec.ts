@@ -1,34 +1,14 @@
 import fs from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { inflateSync } from 'node:zlib';
-import {
-  CONSTRUCTIONS,
-  formatLength,
-  openShop,
-  plan,
-  planSolved,
-  readJobText,
-  SHAPES,
-  shopSchema,
-  whyLine,
-  type Cushion,
-  type Job,
-  type Plan,
-  type Wanted,
-} from '@yardland/core';
+import { CONSTRUCTIONS, formatLength, plan, planSolved, SHAPES, whyLine, type Cushion, type Job, type Plan, type Wanted } from '@yardland/core';
 import fc from 'fast-check';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { cuttingListPdf, labelsPdf, pieceLabels, templatePdf, ticketMark, ticketPdf } from '../src';
 import { localTime } from '../src/local-time';
+import { demoJob, demoPlan, shop } from './demo-plan';
 
-const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
-const shop = openShop(shopSchema.parse(JSON.parse(demo('shop.json'))));
 const names = fs.readdirSync(fileURLToPath(new URL('../../demo/jobs', import.meta.url))).map((file) => file.replace('.json', ''));
-const job = (name: string): Job => {
-  const read = readJobText(demo(`jobs/${name}.json`));
-  if (!read.ok) throw new Error(name);
-  return read.value;
-};
 /** What shapes the pieces is all that a ticket needs worked out: their lays are not on it. */
 const shapes = ({ request }: Wanted): boolean => request.format !== 'yardland/lay-request@2';
 const stamp = { revision: 3, printedAt: new Date('2026-11-23T10:00:00Z') };
@@ -88,7 +68,7 @@ const TELLS = /\b(sturdy|slight|middling|heavy|heaviest|very light|child(?!’s 
 
 describe('no paper', () => {
   it('tells a sitter’s build or weight, whatever was said of who sits', async () => {
-    const base = job('conductors-chair');
+    const base = demoJob('conductors-chair');
     const [first] = base.cushions;
     const sitters = (['child', 'light', 'slight', 'middling', 'sturdy', 'heavy'] as const).map((build) => ({
       build,
@@ -124,7 +104,7 @@ describe('the printed ticket', () => {
   it('has every piece of every demo cushion on it with its size, on A4 or Letter by the job’s units, each page numbered', async () => {
     let moments = 0;
     for (const name of names) {
-      const one = job(name);
+      const one = demoJob(name);
       const whole = planSolved(one, shop, shapes);
       for (let i = 0; i < one.cushions.length; i++) {
         const pdf = await ticketPdf(whole, i, stamp);
@@ -147,7 +127,7 @@ describe('the printed ticket', () => {
   }, 240_000);
 
   it('leaves none out of a long bench in layers, glued up and wrapped, and repeats the heading where a list goes on', async () => {
-    const like = job('stalls-benches').cushions[0] as Cushion;
+    const like = demoJob('stalls-benches').cushions[0] as Cushion;
     const { crown: _crown, ...plain } = like;
     const bench: Cushion = {
       ...plain,
@@ -158,7 +138,7 @@ describe('the printed ticket', () => {
       core: { layers: ['heron-55-firm', 'heron-45-firm', 'heron-40'].map((grade) => ({ grade, thicknessMm: 50 })).reverse() },
       marks: Array.from({ length: 9 }, (_, i) => ({ kind: 'tie', edge: 'back', share: (i + 0.5) / 9 })),
     };
-    const whole = planSolved({ ...job('stalls-benches'), cushions: [bench] }, shop, shapes);
+    const whole = planSolved({ ...demoJob('stalls-benches'), cushions: [bench] }, shop, shapes);
     const foam = whole.cushions[0]!.pieces.filter(({ material }) => material.kind === 'foam');
     expect(foam.length).toBeGreaterThan(6);
     const pages = await pagesOf(await ticketPdf(whole, 0, stamp));
@@ -169,7 +149,7 @@ describe('the printed ticket', () => {
   }, 120_000);
 
   it('has the cushion made up under its sizes, its lines inside their room, and welts as two lines', async () => {
-    const whole = planSolved(job('prompt-side-boxes'), shop, shapes);
+    const whole = planSolved(demoJob('prompt-side-boxes'), shop, shapes);
     const boxes = pathsOf(await ticketPdf(whole, 0, stamp));
     // Right of the section, under the last line of the sizes and over the rule that ends the head.
     const picture = boxes.filter(({ left, right, top, bottom }) => left >= 370 && right - left > 1 && top > 195 && bottom < 332);
@@ -202,7 +182,7 @@ describe('the printed ticket', () => {
           core: { kept, layers: Array.from({ length: layers }, () => ({ grade: 'wren-28', thicknessMm: 50 })) },
           ...(kept ? { seat: { old: { edgeMm: 80, middleMm: 66, findings: [] } } } : {}),
         };
-        const whole = planSolved({ ...job('storage-chest'), units, cushions: [cushion] }, shop, shapes);
+        const whole = planSolved({ ...demoJob('storage-chest'), units, cushions: [cushion] }, shop, shapes);
         expect(missingFrom(await pagesOf(await ticketPdf(whole, 0, stamp)), whole, 0))
           .withContext(`${kind.kind} ${shape.shape} ${wide}`)
           .toEqual([]);
@@ -212,7 +192,7 @@ describe('the printed ticket', () => {
   }, 300_000);
 
   it('draws a stapled cover’s order, and measures the panel that is drawn: its drop, not the seat', async () => {
-    const whole = plan(job('dressing-room'), shop);
+    const whole = plan(demoJob('dressing-room'), shop);
     const text = (await pagesOf(await ticketPdf(whole, 2, stamp))).join(' ');
     expect(text).toContain('Stapling, seen from below, the front at the foot');
     expect(text).toContain('line 25 mm from the edge, 90 staples, corners last');
@@ -224,7 +204,7 @@ describe('the printed ticket', () => {
   });
 
   it('prints names in any Latin script, Greek and Cyrillic as they are, and others as they can be', async () => {
-    const one = job('storage-chest');
+    const one = demoJob('storage-chest');
     const [first] = one.cushions;
     const name = 'Łódź Ďábel ő č · Θρόνος · Подушка √2 · 座布団';
     const pages = await pagesOf(await ticketPdf(plan({ ...one, cushions: [{ ...first!, name }] }, shop), 0, stamp));
@@ -235,12 +215,12 @@ describe('the printed ticket', () => {
 
   it('says when it was printed in the shop’s own time', async () => {
     expect(localTime(new Date('2026-11-23T23:30:00Z'), 'Europe/Vienna')).toBe('24 Nov 2026, 00:30');
-    const pages = await pagesOf(await ticketPdf(plan(job('storage-chest'), shop), 0, stamp));
+    const pages = await pagesOf(await ticketPdf(plan(demoJob('storage-chest'), shop), 0, stamp));
     expect(pages[0]).toContain(`printed ${localTime(stamp.printedAt)}`);
   });
 
   it('carries a mark that changes with what is to be cut, and with nothing else', () => {
-    const one = job('prompt-side-boxes');
+    const one = demoJob('prompt-side-boxes');
     const mark = (changed: Job): string => ticketMark(plan(changed, shop), 0);
     expect(mark(one)).toMatch(/^[0-9A-F]{6}$/);
     expect(mark({ ...one, name: 'Another name', note: 'a remark' })).toBe(mark(one));
@@ -249,7 +229,7 @@ describe('the printed ticket', () => {
   });
 
   it('says what must not pass in silence and what is missing, with what to do', async () => {
-    const one = job('storage-chest');
+    const one = demoJob('storage-chest');
     const [first] = one.cushions;
     const grave: Cushion = { ...first!, core: { kept: true, layers: first!.core.layers }, seat: { old: { findings: ['mould'] } } };
     const text = (await pagesOf(await ticketPdf(planSolved({ ...one, cloth: { widthMm: 200 }, cushions: [grave] }, shop), 0, stamp))).join(' ');
@@ -258,7 +238,7 @@ describe('the printed ticket', () => {
   });
 
   it('of a cushion that cannot be cut still prints, with what is wrong on it; of none it refuses', async () => {
-    const one = job('storage-chest');
+    const one = demoJob('storage-chest');
     const [first] = one.cushions;
     const broken = plan({ ...one, cushions: [{ ...first!, school: 'none' }] }, shop);
     expect((await pagesOf(await ticketPdf(broken, 0, stamp))).join(' ')).toContain('No allowance school is called “none”');
@@ -278,7 +258,7 @@ describe('a full-size print', () => {
       construction: { kind: 'drum', boardMm: 22 },
       core: { layers: [{ grade: 'wren-28', thicknessMm: 60 }] },
     };
-    const [one] = planSolved({ ...job('storage-chest'), cushions: [perch] }, shop).cushions;
+    const [one] = planSolved({ ...demoJob('storage-chest'), cushions: [perch] }, shop).cushions;
     const flange = one!.pieces.find(({ role }) => role === 'flange')!;
     const pdf = await templatePdf(
       { outline: flange.outline, sewn: flange.sewn, holes: flange.holes ?? [], marks: flange.marks },
@@ -291,7 +271,7 @@ describe('a full-size print', () => {
 
 describe('labels of pieces', () => {
   it('are one for every piece that is cut, all of its words on it, on sheets and off a roll', async () => {
-    const whole = planSolved(job('prompt-side-boxes'), shop);
+    const whole = await demoPlan('prompt-side-boxes');
     const [box] = whole.cushions;
     const copies = (box?.pieces ?? [])
       .filter(({ material }) => ['cloth', 'foam', 'wadding'].includes(material.kind))
@@ -312,7 +292,7 @@ describe('labels of pieces', () => {
 
 describe('the cutting list of a job', () => {
   it('has every piece of every cushion by material, as often as it is cut, with what to buy', async () => {
-    const whole = planSolved(job('prompt-side-boxes'), shop);
+    const whole = await demoPlan('prompt-side-boxes');
     const text = (await pagesOf(await cuttingListPdf(whole, stamp))).join(' ');
     // Eight cushions: six box seats and two others; of each box seat two plates, so twelve of them.
     expect(text).toContain('Cutting list');

@@ -1,17 +1,7 @@
-import fs from 'node:fs';
-import { fileURLToPath } from 'node:url';
-import { openShop, plan, readJobText, shopSchema, type Job, type Plan } from '@yardland/core';
+import { plan, type Plan } from '@yardland/core';
 import { extractText, getDocumentProxy } from 'unpdf';
 import { makePaper, type Printed } from '../src';
-
-const demo = (file: string): string => fs.readFileSync(fileURLToPath(new URL(`../../demo/${file}`, import.meta.url)), 'utf8');
-const shop = openShop(shopSchema.parse(JSON.parse(demo('shop.json'))));
-
-function job(file: string): Job {
-  const read = readJobText(demo(`jobs/${file}.json`));
-  if (!read.ok) throw new Error('no job');
-  return read.value;
-}
+import { demoJob, shop } from './demo-plan';
 
 const print = (planned: Plan, index: number, query: object = {}): Promise<Printed> =>
   makePaper('wall', planned, { index, query, stamp: { revision: 1, printedAt: new Date('2026-12-01T10:00:00Z') } });
@@ -23,7 +13,7 @@ async function pagesOf(made: Printed): Promise<string[]> {
 
 describe('the order of work for the wall', () => {
   it('has every step of every cushion of a job on one sheet, each with its number and how it begins', async () => {
-    const planned = plan(job('prompt-side-boxes'), shop);
+    const planned = plan(demoJob('prompt-side-boxes'), shop);
     for (const [index, one] of planned.cushions.entries()) {
       const pages = await pagesOf(await print(planned, index));
       expect(pages.length).withContext(one.source.name).toBe(1);
@@ -38,12 +28,12 @@ describe('the order of work for the wall', () => {
   }, 60_000);
 
   it('takes the paper asked for, lying; says of a cushion that cannot be cut that it has none', async () => {
-    const planned = plan(job('conductors-chair'), shop);
+    const planned = plan(demoJob('conductors-chair'), shop);
     const made = await print(planned, 0, { paper: 'tabloid' });
     if (made.kind !== 'file') throw new Error(made.kind);
     const page = await (await getDocumentProxy(new Uint8Array(made.file))).getPage(1);
     expect(page.view.slice(2)).toEqual([1224, 792]);
-    const { cushions, ...rest } = job('conductors-chair');
+    const { cushions, ...rest } = demoJob('conductors-chair');
     const small = plan(
       { ...rest, cushions: cushions.map((one) => ({ ...one, template: { shape: 'round-back', widthMm: 500, depthMm: 100, riseMm: 200 } })) },
       shop,

@@ -8,7 +8,7 @@ import { databaseFile, openDatabase } from '../src/db/open';
 import { prepared } from '../src/jobs/prepared';
 import { JobStore } from '../src/jobs/jobs.store';
 import { ShopStore } from '../src/shop/shop.store';
-import { demoJob, root, running, temporaryFolder } from './support';
+import { bundledServer, demoJob, root, running, temporaryFolder } from './support';
 
 describe('a database that another program holds', () => {
   it('is said in a sentence with 503, changes nothing, and is written again once it is let go', async () => {
@@ -112,7 +112,7 @@ describe('the database', () => {
 
 describe('a server killed in the middle of writes', () => {
   const start = async (dataDir: string) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = spawn(process.execPath, [path.join(await bundledServer(), 'main.js')], {
       cwd: root,
       env: { ...process.env, PORT: '0', YARDLAND_DATA: dataDir, YARDLAND_WEB: 'none', YARDLAND_ROOT: root, LOG_LEVEL: 'silent' },
       stdio: ['ignore', 'pipe', 'inherit'],

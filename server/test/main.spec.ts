@@ -1,11 +1,14 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import fs from 'node:fs';
-import { root, temporaryFolder } from './support';
+import path from 'node:path';
+import { bundledServer, root, temporaryFolder } from './support';
+
+const FROM_SOURCES = ['--import', 'tsx', 'server/src/main.ts'];
 
 /** The server as a process of its own. */
-function launched(env: Record<string, string>) {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+function launched(command: readonly string[], env: Record<string, string>) {
+  const child = spawn(process.execPath, command, {
     cwd: root,
     env: { ...process.env, YARDLAND_WEB: 'none', YARDLAND_ROOT: root, LOG_LEVEL: 'silent', ...env },
     stdio: ['ignore', 'pipe', 'pipe'],
@@ -25,7 +28,7 @@ function launched(env: Record<string, string>) {
 describe('the server as a process', () => {
   it('stops when asked, with requests answered and the database closed whole', async () => {
     const dataDir = temporaryFolder();
-    const { child, ended, open } = launched({ PORT: '0', YARDLAND_DATA: dataDir });
+    const { child, ended, open } = launched(FROM_SOURCES, { PORT: '0', YARDLAND_DATA: dataDir });
     const url = await open();
     expect((await fetch(`${url}/api/health`)).status).toBe(200);
     child.kill('SIGTERM');
@@ -37,18 +40,19 @@ describe('the server as a process', () => {
 
   it('says in a sentence why it does not start', async () => {
     const dataDir = temporaryFolder();
-    const first = launched({ PORT: '0', YARDLAND_DATA: dataDir });
+    const shipped = [path.join(await bundledServer(), 'main.js')];
+    const first = launched(shipped, { PORT: '0', YARDLAND_DATA: dataDir });
     const { port } = new URL(await first.open());
-    const second = launched({ PORT: port, YARDLAND_DATA: temporaryFolder() });
+    const second = launched(shipped, { PORT: port, YARDLAND_DATA: temporaryFolder() });
     expect(await second.ended).toBe(1);
     expect(second.errors()).toContain(`Port ${port} is taken.`);
-    const twice = launched({ PORT: '0', YARDLAND_DATA: dataDir });
+    const twice = launched(shipped, { PORT: '0', YARDLAND_DATA: dataDir });
     expect(await twice.ended).toBe(1);
     expect(twice.errors()).toContain('Another Yardland works on');
-    const nowhere = launched({ PORT: '0', YARDLAND_DATA: '/dev/null/shop' });
+    const nowhere = launched(shipped, { PORT: '0', YARDLAND_DATA: '/dev/null/shop' });
     expect(await nowhere.ended).toBe(1);
     expect(nowhere.errors()).toContain('There is a file where the folder /dev/null/shop should be.');
-    const open = launched({ HOST: '0.0.0.0', PORT: '0', YARDLAND_DATA: dataDir });
+    const open = launched(shipped, { HOST: '0.0.0.0', PORT: '0', YARDLAND_DATA: dataDir });
     expect(await open.ended).toBe(1);
     expect(open.errors()).toContain('YARDLAND_PASSPHRASE');
     first.child.kill('SIGTERM');

@@ -12,10 +12,19 @@ import { openDatabase } from '../src/db/open';
 import { JobStore } from '../src/jobs/jobs.store';
 import { seedDemo } from '../src/seed/seed';
 import { ShopStore } from '../src/shop/shop.store';
+import { NO_REQUIRED_MODULES } from '../src/workers/threads';
 import { Workers } from '../src/workers/workers';
+import { bundleServer } from '../../tools/server-bundle.mjs';
 
 export const root = fileURLToPath(new URL('../..', import.meta.url));
 export const demoDir = path.join(root, 'demo');
+
+let bundle: Promise<string> | null = null;
+
+/** The folder of the server and its threads' tasks as they are shipped, bundled when it is first asked for: a process that compiles hundreds of sources takes seconds each time. */
+export function bundledServer(): Promise<string> {
+  return (bundle ??= bundleServer('server/dist').then(() => path.join(root, 'server/dist')));
+}
 
 export function temporaryFolder(): string {
   return fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-test-'));
@@ -56,7 +65,7 @@ export async function running(
   const dataDir = temporaryFolder();
   const db = openDatabase(dataDir);
   seedDemo(demoDir, db, new JobStore(db), new ShopStore(db));
-  const workers = new Workers();
+  const workers = new Workers({ tasks: { filename: path.join(await bundledServer(), 'tasks.js'), execArgv: NO_REQUIRED_MODULES } });
   const config = {
     host: '127.0.0.1',
     port: 0,

@@ -42,3 +42,6 @@ export const keptLaysSchema = z.strictObject({
   lays: z.array(z.strictObject({ hash: z.string().min(1).max(100), answer: layAnswerSchema })).max(MOST_KEPT_LAYS),
 });
 export type KeptLays = z.infer<typeof keptLaysSchema>;
+
+/** The lays that come with the demo, by the file of their job: what `npm run demo-lays` found. */
+export const demoLaysSchema = z.strictObject({ engine: keptLaysSchema.shape.engine, jobs: z.record(z.string(), keptLaysSchema.shape.lays) });

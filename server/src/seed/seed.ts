@@ -4,7 +4,7 @@ import path from 'node:path';
 import {
   COMPLAINTS,
   JOB_STATES,
-  keptLaysSchema,
+  demoLaysSchema,
   LOG_KINDS,
   logEntrySchema,
   readJob,
@@ -24,8 +24,6 @@ import type { JobStore } from '../jobs/jobs.store';
 import type { ShopStore } from '../shop/shop.store';
 
 const manifestSchema = z.array(z.strictObject({ file: z.string(), dueInDays: z.int(), state: z.enum(JOB_STATES).optional(), foamInDays: z.int().optional() }));
-/** What `npm run demo-lays` found. */
-const demoLaysSchema = z.strictObject({ engine: keptLaysSchema.shape.engine, jobs: z.record(z.string(), keptLaysSchema.shape.lays) });
 const DAY_MS = 86_400_000;
 /** The day that dates in the demo's files count from: they are moved along with the day of seeding. */
 const AS_OF = '2026-12-01';

@@ -6,8 +6,14 @@ import { fileURLToPath } from 'node:url';
  */
 export const NO_REQUIRED_MODULES = ['--no-experimental-require-module'];
 
-/** Where a pool's threads find their tasks and how Node starts them. `here`: URL of the module that starts them; `tasks`: the file beside it, without its ending. */
-export function tasksBeside(here: string, tasks: string): { readonly filename: string; readonly execArgv: string[] } {
+/** Where a pool's threads find their tasks, and how Node starts them. */
+export interface ThreadTasks {
+  readonly filename: string;
+  readonly execArgv: string[];
+}
+
+/** The tasks beside the module that starts the threads. `here`: that module's URL; `tasks`: the file's name without its ending. */
+export function tasksBeside(here: string, tasks: string): ThreadTasks {
   const source = here.endsWith('.ts');
   return {
     filename: fileURLToPath(new URL(`./${tasks}${source ? '.ts' : '.js'}`, here)),

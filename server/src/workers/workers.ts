@@ -5,7 +5,7 @@ import { Refusal } from '../http/refusal';
 import type { ShopDocument } from '@yardland/core';
 import type { DayTask } from './day-tasks';
 import type * as tasks from './tasks';
-import { tasksBeside } from './threads';
+import { tasksBeside, type ThreadTasks } from './threads';
 import { Turns, type Expected } from './turns';
 
 /** Work that waits for a thread at most, half of it for one asker; more is refused and asked for again later. */
@@ -32,6 +32,8 @@ export interface WorkersOptions {
   /** A task that takes longer is ended, ms. */
   readonly limitMs?: number;
   readonly queue?: number;
+  /** Where the threads find their tasks; beside this module where it is not said. */
+  readonly tasks?: ThreadTasks;
 }
 
 /** Long computing in worker threads, started when first needed: askers in turn, each task within a time limit, ended when nobody waits for it any more. */
@@ -46,10 +48,12 @@ export class Workers {
   readonly #took = new Map<string, number>();
   readonly #limitMs: number;
   readonly #queue: number;
+  readonly #tasks: ThreadTasks;
 
-  constructor({ limitMs = 90_000, queue = QUEUE }: WorkersOptions = {}) {
+  constructor({ limitMs = 90_000, queue = QUEUE, tasks = tasksBeside(import.meta.url, 'tasks') }: WorkersOptions = {}) {
     this.#limitMs = limitMs;
     this.#queue = queue;
+    this.#tasks = tasks;
   }
 
   /** `about`: which job it is, so that what took long the last time is known; the same for `plan`. */
@@ -143,7 +147,7 @@ export class Workers {
 
   #threads(): Piscina {
     return (this.#pool ??= new Piscina({
-      ...tasksBeside(import.meta.url, 'tasks'),
+      ...this.#tasks,
       // Loaded as a thread starts; the others come from the same file.
       name: 'print',
       minThreads: 1,

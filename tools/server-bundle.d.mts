@@ -1,0 +1,1 @@
+export function bundleServer(outdir: string): Promise<void>;
