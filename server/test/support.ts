@@ -26,8 +26,16 @@ export function bundledServer(): Promise<string> {
   return (bundle ??= bundleServer('server/dist').then(() => path.join(root, 'server/dist')));
 }
 
+const folders: string[] = [];
+process.on('exit', () => {
+  for (const folder of folders) fs.rmSync(folder, { recursive: true, force: true });
+});
+
+/** A new folder, gone at the latest when the specs end. */
 export function temporaryFolder(): string {
-  return fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-test-'));
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'yardland-test-'));
+  folders.push(folder);
+  return folder;
 }
 
 export function demoJob(name = 'prompt-side-boxes'): Job {
