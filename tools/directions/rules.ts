@@ -74,7 +74,7 @@ function reachable(folder: string): Set<string> {
 
 const isPackage = (to: string): boolean => !to.includes('/src/') && !to.endsWith('.json') && !to.endsWith('.ts');
 
-/** What gathers the constructions: the list of them, and the list of what is said of their problems. */
+/** What gathers the constructions: the list of them, of what is said of their problems, of their constants, and of what these mean. */
 const LISTS: ReadonlySet<string> = new Set(['list', 'own-sentences', 'own-constants', 'constant-words'].map((file) => `core/src/cover/${file}.ts`));
 
 /** Why an import is against the directions, or null. */

@@ -23,5 +23,5 @@ const CONSTANT_WORDS: Readonly<Record<string, AssumptionWords>> = {
 
 /** What a constant means and where its shipped value comes from. A key that no rule uses any more is its own meaning. */
 export function constantWords(key: string): AssumptionWords {
-  return CONSTANT_WORDS[key] ?? { meaning: key, source: '' };
+  return (Object.hasOwn(CONSTANT_WORDS, key) && CONSTANT_WORDS[key]) || { meaning: key, source: '' };
 }

@@ -37,5 +37,7 @@ describe('constants of constructions', () => {
     expect(read({ springRate: 3 })).toEqual(jasmine.objectContaining({ ok: true, value: jasmine.objectContaining({ calibration: {} }) }));
     const wrong = read({ boardMM: 22 });
     expect(wrong.ok ? [] : wrong.problems.map(({ path }) => path)).toEqual(['calibration.boardMM']);
+    // A name that every object has is no constant either.
+    expect(read({ toString: 1 }).ok).toBeFalse();
   });
 });

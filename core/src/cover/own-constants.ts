@@ -30,6 +30,6 @@ export function allConstants(): Readonly<Record<string, OwnAssumption>> {
 export const calibratedShopSchema = shopSchema.superRefine(({ calibration }, { addIssue }) => {
   const known = allConstants();
   for (const key of Object.keys(calibration)) {
-    if (!(key in known)) addIssue({ code: 'custom', path: ['calibration', key], message: 'there is no such constant' });
+    if (!Object.hasOwn(known, key)) addIssue({ code: 'custom', path: ['calibration', key], message: 'there is no such constant' });
   }
 });

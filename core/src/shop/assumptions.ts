@@ -17,7 +17,7 @@ export const plain = (value: number, unit: Plain): Assumption => ({ value: pair(
 
 /**
  * The constants that several folders assume; what each means, and where it comes from, in `assumption-words.ts`. What one construction alone assumes stands in its own
- * folder (`ownAssumptions`); all of them together are listed in `cover/all-constants.ts`.
+ * folder (`ownAssumptions`); `allConstants` in `cover/own-constants.ts` has all of them.
  */
 export const ASSUMPTIONS = {
   clothThicknessMm: length(1, 1 / 25.4),

@@ -41,7 +41,7 @@ const GROUPS: readonly Group[] = [
     <p ylWords>
       Numbers that the trade assumes rather than derives. A value of your own takes the place of the shipped one, everywhere; empty goes back to it.
     </p>
-    <table ylRows class="constants" aria-labelledby="constants-title">
+    <table ylRows aria-labelledby="constants-title">
       <thead>
         <tr>
           <th scope="col">what it is</th>
